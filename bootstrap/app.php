@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Trouble;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+        commands: __DIR__.'/../routes/console.php',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->remove(HandleCors::class);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        Trouble::register($exceptions);
+    })
+    ->create();

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Quantity;
+
+/** A length with what was typed for it, kept for ever beside the canonical value. */
+final readonly class TypedLength implements \JsonSerializable
+{
+    public function __construct(
+        public Length $length,
+        public string $typed,
+        public Unit $unit,
+    ) {}
+
+    /** @return array{typed: string, unit: string, mm: float} */
+    public function jsonSerialize(): array
+    {
+        return ['typed' => $this->typed, 'unit' => $this->unit->value, 'mm' => $this->length->mm];
+    }
+}
