@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Catalogue;
+
+use Oldpart\Core\Advice\BadInput;
+
+/**
+ * What a part is made of. E in GPa, expansion per K, density in kg/m³, specific heat in J/kgK, stresses in MPa,
+ * temperatures in °C. Null: not known, or it does not apply.
+ */
+final readonly class Material
+{
+    public function __construct(
+        public string $name,
+        public string $family,
+        public float $eGpa,
+        public ?float $nu,
+        public ?float $alphaPerK,
+        public ?float $yieldMpa,
+        public ?float $tensileMpa,
+        public bool $brittle,
+        public ?float $densityKgM3 = null,
+        public ?float $specificHeatJKgK = null,
+        public ?float $heatToC = null,
+        public string $remark = '',
+    ) {}
+
+    /**
+     * A material from the table, by its name.
+     *
+     * @throws BadInput when the table has no such material
+     */
+    public static function named(string $name, string $field = 'material'): self
+    {
+        foreach (Table::rows('materials') as $row) {
+            if ($row['name'] === $name) {
+                return self::fromRow($row);
+            }
+        }
+        throw new BadInput('unknown-material', $field, "“{$name}” is not in the material table. Choose one from the table, or give its properties.");
+    }
+
+    /** @return list<Material> */
+    public static function all(): array
+    {
+        return array_map(self::fromRow(...), Table::rows('materials'));
+    }
+
+    /** @param array<string, mixed> $row */
+    private static function fromRow(array $row): self
+    {
+        $number = static fn (string $key): ?float => is_numeric($row[$key] ?? null) ? (float) $row[$key] : null;
+        $text = static fn (string $key): string => is_string($row[$key] ?? null) ? $row[$key] : '';
+
+        return new self(
+            $text('name'), $text('family'), $number('e_gpa') ?? 0.0, $number('nu'), $number('alpha_per_k'),
+            $number('yield_mpa'), $number('tensile_mpa'), ($row['brittle'] ?? false) === true,
+            $number('density_kg_m3'), $number('specific_heat_j_kgk'), $number('heat_to_c'), $text('remark'),
+        );
+    }
+}

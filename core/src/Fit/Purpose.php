@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Fit;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/** What a joint is for, in plain words (data/purposes.json), and the fits that give it. */
+final readonly class Purpose
+{
+    /**
+     * @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}  $thumb
+     */
+    private function __construct(
+        public string $code,
+        public string $name,
+        public string $says,
+        public bool $tight,
+        public bool $mateInHand,
+        public bool $isLength,
+        private ?string $iso,
+        private ?string $inch,
+        private array $thumb,
+    ) {}
+
+    /** @throws BadInput when there is no such purpose */
+    public static function named(string $code, string $field = 'purpose'): self
+    {
+        foreach (self::all() as $purpose) {
+            if ($purpose->code === $code) {
+                return $purpose;
+            }
+        }
+        throw new BadInput('unknown-purpose', $field, "“{$code}” is not a purpose known here. Choose one from the list.");
+    }
+
+    /** @return list<Purpose> */
+    public static function all(): array
+    {
+        /** @var list<array{code: string, name: string, says: string, tight: bool, mate_in_hand: bool, length?: bool, iso: ?string, inch: ?string, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}}> $rows */
+        $rows = Table::rows('purposes');
+
+        return array_map(static fn (array $r): self => new self(
+            $r['code'], $r['name'], $r['says'], $r['tight'], $r['mate_in_hand'], $r['length'] ?? false, $r['iso'], $r['inch'], $r['thumb'],
+        ), $rows);
+    }
+
+    /**
+     * What the schools offer at a size; a school that does not cover the size is left out.
+     *
+     * @param  float  $sizeMm  above 0
+     * @return list<Offer>
+     *
+     * Sources: ISO 286 and ANSI B4.2; ANSI B4.1; thumb rules are common practice, no source.
+     */
+    public function offers(float $sizeMm): array
+    {
+        $offers = [];
+        if ($this->iso !== null && $sizeMm <= 500) {
+            $offers[] = new Offer(School::Iso, $this->iso, Iso286::clearance($sizeMm, $this->iso), Say::plain('hole basis'), 'ISO 286-2:2010');
+        }
+        if ($this->inch !== null && $sizeMm / 25.4 <= 19.69) {
+            $offers[] = new Offer(School::Inch, $this->inch, InchFit::of($sizeMm, $this->inch)->clearance(), Say::plain('inch system'), 'ANSI B4.1-1967 (R2009)');
+        }
+        $offers[] = $this->thumbOffer($sizeMm);
+
+        return $offers;
+    }
+
+    private function thumbOffer(float $sizeMm): Offer
+    {
+        $inches = $sizeMm / 25.4;
+        $at = static fn (array $rule): float => 25.4 * ($rule['base_in'] + $rule['per_in'] * $inches);
+        $range = Range::of($at($this->thumb['least']), $at($this->thumb['most']));
+        $remark = str_contains($this->thumb['says'], ' to ')
+            ? Say::plain($this->thumb['says'])
+            : Say::with("{$this->thumb['says']}: {middle}; limits half and one and a half", ['middle' => LengthWriter::difference($range->middle())]);
+
+        return new Offer(School::Thumb, 'Thumb', $range, $remark, 'common practice, no source');
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Quantity\LengthReader;
+use Oldpart\Core\Quantity\TypedLength;
+use Oldpart\Core\Quantity\Unit;
+
+/** Takes typed values out of a decoded object, naming the field when one is not what it should be. */
+final readonly class Fields
+{
+    /** @param array<array-key, mixed> $values */
+    public function __construct(private array $values, private string $path = '') {}
+
+    public function text(string $name): string
+    {
+        return $this->textOrNull($name) ?? throw $this->bad($name, 'is missing.');
+    }
+
+    public function textOrNull(string $name): ?string
+    {
+        $value = $this->values[$name] ?? null;
+
+        return $value === null || is_string($value) ? $value : throw $this->bad($name, 'must be text.');
+    }
+
+    public function number(string $name): float
+    {
+        return $this->numberOrNull($name) ?? throw $this->bad($name, 'is missing.');
+    }
+
+    public function numberOrNull(string $name): ?float
+    {
+        $value = $this->values[$name] ?? null;
+        if ($value === null) {
+            return null;
+        }
+
+        return (is_int($value) || is_float($value)) && is_finite((float) $value) ? (float) $value : throw $this->bad($name, 'must be a number.');
+    }
+
+    public function flag(string $name): bool
+    {
+        return $this->flagOrNull($name) ?? false;
+    }
+
+    public function flagOrNull(string $name): ?bool
+    {
+        $value = $this->values[$name] ?? null;
+
+        return $value === null || is_bool($value) ? $value : throw $this->bad($name, 'must be true or false.');
+    }
+
+    /** @return list<string> */
+    public function texts(string $name): array
+    {
+        $value = $this->values[$name] ?? [];
+        if (! is_array($value) || array_filter($value, is_string(...)) !== $value) {
+            throw $this->bad($name, 'must be a list of texts.');
+        }
+
+        return array_values($value);
+    }
+
+    public function object(string $name): ?self
+    {
+        $value = $this->values[$name] ?? null;
+        if ($value === null) {
+            return null;
+        }
+
+        return is_array($value) ? new self($value, $this->at($name)) : throw $this->bad($name, 'must be an object.');
+    }
+
+    /** @return list<Fields> */
+    public function objects(string $name): array
+    {
+        $value = $this->values[$name] ?? [];
+        if (! is_array($value)) {
+            throw $this->bad($name, 'must be a list.');
+        }
+        $fields = [];
+        foreach (array_values($value) as $i => $entry) {
+            if (! is_array($entry)) {
+                throw $this->bad("{$name}.{$i}", 'must be an object.');
+            }
+            $fields[] = new self($entry, $this->at("{$name}.{$i}"));
+        }
+
+        return $fields;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T
+     */
+    public function choice(string $name, string $enum): \BackedEnum
+    {
+        return $enum::tryFrom($this->text($name))
+            ?? throw $this->bad($name, 'must be one of: '.implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases())).'.');
+    }
+
+    public function length(string $name, bool $signed = false): TypedLength
+    {
+        return $this->lengthOrNull($name, $signed) ?? throw $this->bad($name, 'is missing.');
+    }
+
+    /** What was typed decides; a canonical value beside it that says otherwise is refused, never believed. */
+    public function lengthOrNull(string $name, bool $signed = false): ?TypedLength
+    {
+        $fields = $this->object($name);
+        if ($fields === null) {
+            return null;
+        }
+        try {
+            $length = LengthReader::read($fields->text('typed'), $fields->choice('unit', Unit::class), $signed);
+        } catch (BadInput $bad) {
+            throw $bad->about($this->at($name));
+        }
+        $mm = $fields->numberOrNull('mm');
+        if ($mm !== null && abs($mm - $length->length->mm) > 1e-6) {
+            throw $this->bad($name, "says {$length->typed} {$length->unit->value} and {$mm} mm, which are not the same size. Mend the file: one of them was changed by hand.");
+        }
+
+        return $length;
+    }
+
+    public function bad(string $name, string $rest): BadInput
+    {
+        return new BadInput('job-file', $this->at($name), "“{$this->at($name)}” {$rest}");
+    }
+
+    private function at(string $name): string
+    {
+        return $this->path === '' ? $name : "{$this->path}.{$name}";
+    }
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Quantity\Unit;
+
+/** Everything a person entered for one job. Answers are computed from it, never kept in it. */
+final readonly class JobFacts implements \JsonSerializable
+{
+    public const FORMAT = 'oldpart-fit/job';
+
+    public const VERSION = 1;
+
+    /**
+     * @param  list<PartFacts>  $parts
+     * @param  list<SurfaceFacts>  $surfaces
+     * @param  list<ReadingFacts>  $readings
+     * @param  list<JointFacts>  $joints
+     * @param  list<CutFacts>  $cuts
+     * @param  list<TickFacts>  $ticks
+     */
+    public function __construct(
+        public string $id,
+        public string $machine,
+        public string $part,
+        public string $kind,
+        public Unit $unit,
+        public TakeIn $takeIn,
+        public ShopFacts $shop,
+        public array $parts,
+        public array $surfaces,
+        public array $readings,
+        public array $joints,
+        public array $cuts,
+        public array $ticks,
+        public HandOverFacts $handOver,
+    ) {
+        $this->checkReferences();
+    }
+
+    /**
+     * @param  array<string, mixed>  $decoded  an object of the shape of data/job-file.schema.json
+     *
+     * @throws BadInput naming the field that is wrong
+     */
+    public static function fromArray(array $decoded): self
+    {
+        $f = new Fields($decoded);
+        $must = static fn (string $name): Fields => $f->object($name) ?? throw $f->bad($name, 'is missing.');
+
+        return new self(
+            $f->text('id'), $f->text('machine'), $f->text('part'), $f->text('kind'), $f->choice('unit', Unit::class),
+            TakeIn::read($must('take_in')), ShopFacts::read($must('shop')),
+            array_map(PartFacts::read(...), $f->objects('parts')),
+            array_map(SurfaceFacts::read(...), $f->objects('surfaces')),
+            array_map(ReadingFacts::read(...), $f->objects('readings')),
+            array_map(JointFacts::read(...), $f->objects('joints')),
+            array_map(CutFacts::read(...), $f->objects('cuts')),
+            array_map(TickFacts::read(...), $f->objects('ticks')),
+            HandOverFacts::read($must('hand_over')),
+        );
+    }
+
+    public function part(string $id): ?PartFacts
+    {
+        return self::find($this->parts, $id);
+    }
+
+    public function surface(string $id): ?SurfaceFacts
+    {
+        return self::find($this->surfaces, $id);
+    }
+
+    /** The part a surface belongs to. */
+    public function partOf(SurfaceFacts $surface): PartFacts
+    {
+        return $this->part($surface->part) ?? throw new \LogicException('references are checked on reading');
+    }
+
+    /** @return list<ReadingFacts> those that count */
+    public function readingsOf(string $surfaceId): array
+    {
+        return array_values(array_filter($this->readings, static fn (ReadingFacts $r): bool => $r->surface === $surfaceId && $r->setAside === null));
+    }
+
+    /** @return list<CutFacts> those that count, oldest first */
+    public function cutsOf(string $surfaceId, Phase $phase): array
+    {
+        return array_values(array_filter($this->cuts, static fn (CutFacts $c): bool => $c->surface === $surfaceId && $c->phase === $phase && $c->setAside === null));
+    }
+
+    public function isTicked(string $code): bool
+    {
+        return array_filter($this->ticks, static fn (TickFacts $t): bool => $t->code === $code) !== [];
+    }
+
+    private function checkReferences(): void
+    {
+        foreach ($this->surfaces as $i => $surface) {
+            $this->need($this->part($surface->part) !== null, "surfaces.{$i}.part", $surface->name, 'part');
+        }
+        foreach ($this->readings as $i => $reading) {
+            $this->need($this->surface($reading->surface) !== null, "readings.{$i}.surface", 'A reading', 'surface');
+        }
+        foreach ($this->cuts as $i => $cut) {
+            $this->need($this->surface($cut->surface) !== null, "cuts.{$i}.surface", 'A cut', 'surface');
+        }
+        foreach ($this->joints as $i => $joint) {
+            $this->need($this->surface($joint->inner) !== null, "joints.{$i}.inner", $joint->name, 'surface');
+            $this->need($this->surface($joint->outer) !== null, "joints.{$i}.outer", $joint->name, 'surface');
+            $this->need($joint->along === null || $this->surface($joint->along) !== null, "joints.{$i}.along", $joint->name, 'surface');
+        }
+    }
+
+    private function need(bool $holds, string $field, string $who, string $what): void
+    {
+        if (! $holds) {
+            throw new BadInput('dangling', $field, "{$who} names a {$what} that is not in this job.");
+        }
+    }
+
+    /**
+     * @template T of PartFacts|SurfaceFacts
+     *
+     * @param  list<T>  $things
+     * @return ?T
+     */
+    private static function find(array $things, string $id): PartFacts|SurfaceFacts|null
+    {
+        foreach ($things as $thing) {
+            if ($thing->id === $id) {
+                return $thing;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'format' => self::FORMAT,
+            'version' => self::VERSION,
+            'id' => $this->id,
+            'machine' => $this->machine,
+            'part' => $this->part,
+            'kind' => $this->kind,
+            'unit' => $this->unit->value,
+            'take_in' => $this->takeIn,
+            'shop' => $this->shop,
+            'parts' => $this->parts,
+            'surfaces' => $this->surfaces,
+            'readings' => $this->readings,
+            'joints' => $this->joints,
+            'cuts' => $this->cuts,
+            'ticks' => $this->ticks,
+            'hand_over' => $this->handOver,
+        ];
+    }
+}

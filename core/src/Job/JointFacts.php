@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Fit\School;
+use Oldpart\Core\Quantity\TypedLength;
+
+/** Which surface meets which, for what purpose, and the fit that was chosen. Limits are clearances typed by hand. */
+final readonly class JointFacts implements \JsonSerializable
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $inner,
+        public string $outer,
+        public ?string $along,
+        public string $purpose,
+        public ?School $school,
+        public TypedLength|null $least,
+        public TypedLength|null $most,
+        public string $reason,
+        public ?float $needsTorqueNm,
+        public ?bool $finishInPlace,
+    ) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self(
+            $f->text('id'),
+            $f->text('name'),
+            $f->text('inner'),
+            $f->text('outer'),
+            $f->textOrNull('along'),
+            $f->text('purpose'),
+            $f->textOrNull('school') === null ? null : $f->choice('school', School::class),
+            $f->lengthOrNull('least', true),
+            $f->lengthOrNull('most', true),
+            $f->textOrNull('reason') ?? '',
+            $f->numberOrNull('needs_torque_nm'),
+            $f->flagOrNull('finish_in_place'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'inner' => $this->inner,
+            'outer' => $this->outer,
+            'along' => $this->along,
+            'purpose' => $this->purpose,
+            'school' => $this->school?->value,
+            'least' => $this->least,
+            'most' => $this->most,
+            'reason' => $this->reason,
+            'needs_torque_nm' => $this->needsTorqueNm,
+            'finish_in_place' => $this->finishInPlace,
+        ];
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Quantity\TypedLength;
+
+/** A reading as it was typed or taken. A reading is set aside with a reason, never dropped. */
+final readonly class ReadingFacts implements \JsonSerializable
+{
+    public function __construct(
+        public string $id,
+        public string $surface,
+        public string $station,
+        public string $angle,
+        public TypedLength $value,
+        public TypedLength|null $was,
+        public string $instrument,
+        public ?float $partC,
+        public ?float $gaugeC,
+        public ?bool $worn,
+        public ?string $setAside,
+        public ?string $remark,
+        public ?string $takenAt,
+    ) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self(
+            $f->text('id'),
+            $f->text('surface'),
+            $f->text('station'),
+            $f->text('angle'),
+            $f->length('value'),
+            $f->lengthOrNull('was'),
+            $f->text('instrument'),
+            $f->numberOrNull('part_c'),
+            $f->numberOrNull('gauge_c'),
+            $f->flagOrNull('worn'),
+            $f->textOrNull('set_aside'),
+            $f->textOrNull('remark'),
+            $f->textOrNull('taken_at'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id,
+            'surface' => $this->surface,
+            'station' => $this->station,
+            'angle' => $this->angle,
+            'value' => $this->value,
+            'was' => $this->was,
+            'instrument' => $this->instrument,
+            'part_c' => $this->partC,
+            'gauge_c' => $this->gaugeC,
+            'worn' => $this->worn,
+            'set_aside' => $this->setAside,
+            'remark' => $this->remark,
+            'taken_at' => $this->takenAt,
+        ];
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+/** What the job needs to know of the shop: temperature in °C, what the lathe holds on diameter in mm, the press in N. */
+final readonly class ShopFacts implements \JsonSerializable
+{
+    public function __construct(
+        public string $name,
+        public float $temperatureC,
+        public float $latheHoldsMm,
+        public float $roughCutMm,
+        public float $pressN,
+    ) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self(
+            $f->text('name'),
+            $f->number('temperature_c'),
+            $f->number('lathe_holds_mm'),
+            $f->number('rough_cut_mm'),
+            $f->number('press_n'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'name' => $this->name,
+            'temperature_c' => $this->temperatureC,
+            'lathe_holds_mm' => $this->latheHoldsMm,
+            'rough_cut_mm' => $this->roughCutMm,
+            'press_n' => $this->pressN,
+        ];
+    }
+}

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Making;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\Working;
+use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Fit\Aim;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** The next cut toward a band; all on diameter, mm. */
+final readonly class NextCut implements \JsonSerializable
+{
+    /** A ratio of removed to dialled outside this is a slip or a dial that reads radius, not a springing tool. */
+    private const RATIO_LEAST = 0.6;
+
+    private const RATIO_MOST = 1.6;
+
+    /**
+     * @param  float  $leftMm  left to the aim; below 0 when past it
+     * @param  float  $dialMm  what to dial, allowing for what earlier cuts took; 0 when no cut is due
+     * @param  list<array{take_mm: float, dial_mm: float, kind: string}>  $plan
+     * @param  list<Note>  $notes
+     */
+    private function __construct(
+        public float $leftMm,
+        public float $dialMm,
+        public int $cuts,
+        public string $state,
+        public array $plan,
+        public array $notes,
+        public Working $working,
+    ) {}
+
+    /**
+     * Roughing at the chosen depth until two cuts are left, then two equal ones at the same feed so that the spring
+     * repeats, the second corrected by what the first took; then a spring pass with nothing dialled.
+     *
+     * @param  SurfaceKind  $kind  a bore grows, anything else shrinks
+     * @param  Band  $target  mm
+     * @param  float  $nowMm  the size now, above 0
+     * @param  float  $roughMm  the roughing cut on diameter, above 0
+     * @param  list<Cut>  $history  earlier cuts on this surface, oldest first
+     *
+     * Source: common practice of the trade.
+     *
+     * @throws BadInput for sizes or depths that are not above zero
+     */
+    public static function toward(SurfaceKind $kind, Band $target, float $nowMm, float $roughMm, array $history = [], Aim $aim = Aim::MetalLeft): self
+    {
+        self::need($nowMm > 0 && is_finite($nowMm), 'now_mm', 'Give the size the part has now, above zero.');
+        self::need($roughMm > 0 && is_finite($roughMm), 'rough_mm', 'The roughing cut must be above zero.');
+        foreach ($history as $i => $cut) {
+            self::need($cut->dialledMm >= 0 && is_finite($cut->dialledMm) && is_finite($cut->removedMm), "history.{$i}", 'Each cut needs what was dialled, zero or more, and what came off.');
+        }
+        $bore = $kind === SurfaceKind::Bore;
+        $aimMm = $aim->in($target, $kind);
+        $left = $bore ? $aimMm - $nowMm : $nowMm - $aimMm;
+        [$ratio, $ratioSays, $notes] = self::ratio($history);
+        if ($target->holds($nowMm)) {
+            return self::inside($bore, $target, $nowMm, $left, $notes);
+        }
+        if ($left < 0) {
+            return self::past($bore, $target, $nowMm, $left, $notes);
+        }
+        $plan = [];
+        foreach (self::takes($left, $roughMm, $history) as [$take, $what]) {
+            $plan[] = ['take_mm' => $take, 'dial_mm' => $take / $ratio, 'kind' => $what];
+        }
+        $plan[] = ['take_mm' => 0.0, 'dial_mm' => 0.0, 'kind' => 'spring'];
+
+        return new self($left, $plan[0]['dial_mm'], count($plan) - 1, 'cut', $plan, $notes, new Working([
+            new WorkingStep('Left to the aim', $bore ? 'aim − now' : 'now − aim', Say::with('{aim}, now {now}: {left}', ['aim' => LengthWriter::size($aimMm), 'now' => LengthWriter::size($nowMm), 'left' => LengthWriter::difference($left)]), 'the band'),
+            new WorkingStep('Dial', 'take ÷ (removed ÷ dialled)', Say::with("{take} ÷ {ratio} ({$ratioSays}) = {dial}", ['take' => LengthWriter::difference($plan[0]['take_mm']), 'ratio' => number_format($ratio, 3), 'dial' => LengthWriter::difference($plan[0]['dial_mm'])]), 'common practice'),
+        ]));
+    }
+
+    /**
+     * @param  list<Cut>  $history
+     * @return list<array{float, string}> what each cut is to take off, and whether it roughs or finishes
+     */
+    private static function takes(float $left, float $rough, array $history): array
+    {
+        $last = $history === [] ? null : $history[count($history) - 1];
+        if ($last !== null && $last->dialledMm > 0 && $last->dialledMm < $rough * 1.001 && $left <= 1.25 * $last->dialledMm) {
+            return [[$left, 'finish']];
+        }
+        $roughing = max(0, (int) ceil($left / $rough - 1e-9) - 2);
+        $rest = $left - $roughing * $rough;
+
+        return [...array_fill(0, $roughing, [$rough, 'rough']), [$rest / 2, 'finish'], [$rest / 2, 'finish']];
+    }
+
+    /**
+     * What comes off for what is dialled: the last cut when it says something, else all of them together.
+     *
+     * @param  list<Cut>  $history
+     * @return array{float, string, list<Note>}
+     */
+    private static function ratio(array $history): array
+    {
+        $counted = array_values(array_filter($history, static fn (Cut $c): bool => $c->dialledMm > 0));
+        if ($counted === []) {
+            return [1.0, 'no cut measured yet', []];
+        }
+        $last = $counted[count($counted) - 1];
+        $ratio = $last->removedMm / $last->dialledMm;
+        if (abs($ratio - 2) < 0.25 || abs($ratio - 0.5) < 0.08) {
+            $says = $ratio > 1 ? 'Twice what was dialled came off: this dial reads the radius.' : 'Half of what was dialled came off: check whether the amount is meant on the radius.';
+
+            return [$ratio > 1 ? 2.0 : 1.0, 'the last cut', [Note::caution('dial-radius', $says.' Dial and size here are on the diameter.')]];
+        }
+        if ($ratio < self::RATIO_LEAST || $ratio > self::RATIO_MOST) {
+            return [1.0, 'the last cut is not believed', [Note::caution('cut-unlikely', 'The last cut took off far more or less than dialled. Measure again before the next.')]];
+        }
+
+        return [$ratio, 'what the last cut took off', []];
+    }
+
+    /** @param list<Note> $notes */
+    private static function inside(bool $bore, Band $target, float $nowMm, float $left, array $notes): self
+    {
+        $metal = $bore ? $target->upperMm - $nowMm : $nowMm - $target->lowerMm;
+        $notes[] = Note::info('inside', Say::with('Stop: inside the band. {metal} could still come off before it is lost.', ['metal' => LengthWriter::difference($metal)]));
+
+        return new self($left, 0.0, 0, 'inside', [], $notes, new Working([
+            new WorkingStep('Inside?', 'lower ≤ now ≤ upper', Say::with('{l} ≤ {n} ≤ {u}', ['l' => LengthWriter::lower($target), 'n' => LengthWriter::size($nowMm), 'u' => LengthWriter::upper($target)]), 'the band'),
+        ]));
+    }
+
+    /** @param list<Note> $notes */
+    private static function past(bool $bore, Band $target, float $nowMm, float $left, array $notes): self
+    {
+        $over = $bore ? $nowMm - $target->upperMm : $target->lowerMm - $nowMm;
+        $notes[] = Note::stop('past', Say::with($bore ? 'Too large by {by}: no cut brings it back. See what that does to the joint before scrapping it.' : 'Too small by {by}: no cut brings it back. See what that does to the joint before scrapping it.', ['by' => LengthWriter::difference($over)]));
+
+        return new self($left, 0.0, 0, 'past', [], $notes, new Working([
+            new WorkingStep('Past the band', $bore ? 'now − upper' : 'lower − now', LengthWriter::difference($over), 'the band'),
+        ]));
+    }
+
+    private static function need(bool $holds, string $field, string $sentence): void
+    {
+        if (! $holds) {
+            throw new BadInput('out-of-range', $field, $sentence);
+        }
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'left_mm' => $this->leftMm,
+            'dial_mm' => $this->dialMm,
+            'cuts' => $this->cuts,
+            'state' => $this->state,
+            'plan' => $this->plan,
+            'notes' => $this->notes,
+            'working' => $this->working,
+        ];
+    }
+}

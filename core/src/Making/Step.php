@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Making;
+
+use Oldpart\Core\Advice\Say;
+
+/** One operation of a plan, with the reason it stands where it stands. */
+final readonly class Step implements \JsonSerializable
+{
+    public function __construct(
+        public string $code,
+        public Say $do,
+        public string $why,
+        public string $rule,
+    ) {}
+
+    /** @return array{code: string, do: Say, why: string, rule: string} */
+    public function jsonSerialize(): array
+    {
+        return ['code' => $this->code, 'do' => $this->do, 'why' => $this->why, 'rule' => $this->rule];
+    }
+}

@@ -1,0 +1,316 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Measure;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\Working;
+use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** From readings to a found size with its form and uncertainty. */
+final readonly class Readings
+{
+    /**
+     * @param  list<Reading>  $readings  those that count; set-aside ones left out
+     * @param  list<Note>  $remarks  what the caller has to add
+     */
+    public function __construct(
+        public SurfaceKind $kind,
+        public array $readings,
+        public Instrument $instrument,
+        public Warmth $warmth = new Warmth,
+        private array $remarks = [],
+    ) {}
+
+    /**
+     * Repeats at a spot (one station and angle) are averaged first; the mean is the mean of station means. Mating size:
+     * the smallest spot of a bore, the largest of anything else; loose size the other way. U95 is that of one spot's
+     * mean, n the fewest readings over the two spots that decide; u95 of the mean uses all readings.
+     *
+     * Sources: JCGM 100:2008 (GUM) for the budget and Welch-Satterthwaite; ISO 1 for 20 °C; form: common practice.
+     *
+     * @throws BadInput without readings, or with one that is not a plausible size
+     */
+    public function found(): FoundSize
+    {
+        $this->check();
+        $spots = $this->spots();
+        $stations = $this->stationMeans($spots);
+        $mean = array_sum($stations) / count($stations);
+        $sizes = array_map(self::mean(...), $spots);
+        [$smallest, $largest] = [$this->extreme($sizes, min(...)), $this->extreme($sizes, max(...))];
+        [$mating, $loose] = $this->kind === SurfaceKind::Bore ? [$smallest, $largest] : [$largest, $smallest];
+
+        [$pooled, $dof] = $this->pooled($spots);
+        $fromRepeats = $dof >= 2;
+        $s = $fromRepeats ? $pooled : ($this->instrument->repeatabilityMm > 0 ? $this->instrument->repeatabilityMm : null);
+        $n = min(count($spots[$mating]), count($spots[$loose]));
+        $others = $this->otherComponents($mean);
+        $repeat = ($s ?? 0.0) / sqrt($n);
+        $nu = $fromRepeats ? (float) $dof : INF;
+        [$u95, $k, $effective] = $this->expanded($repeat, $nu, $others);
+        [$u95Mean] = $this->expanded(($s ?? 0.0) / sqrt(count($this->readings)), $nu, $others);
+
+        $ovality = $this->ovality($spots);
+        $taper = count($stations) > 1 ? end($stations) - reset($stations) : null;
+        $worn = $this->meanOf(true);
+        $unworn = $this->meanOf(false);
+
+        $spotRows = [];
+        foreach ($spots as $key => $values) {
+            [$station, $angle] = explode("\0", (string) $key);
+            $spotRows[] = ['station' => $station, 'angle' => $angle, 'mm' => self::mean($values), 'n' => count($values)];
+        }
+        $budget = $this->budget($repeat, $others, $fromRepeats);
+
+        return new FoundSize(
+            $this->kind, $mean, $sizes[$mating], $sizes[$loose], $ovality, $taper, $this->bell($stations), $s,
+            $u95, $u95Mean, $k, is_finite($effective) ? $effective : null, count($this->readings),
+            $stations, $spotRows, $budget, $worn, $unworn,
+            $this->notes($ovality, $budget, $worn, $unworn, $s),
+            $this->working($mean, $sizes[$mating], $s, $fromRepeats, $n, $budget, $k, $u95, $effective),
+        );
+    }
+
+    private function check(): void
+    {
+        if ($this->readings === []) {
+            throw new BadInput('no-readings', 'readings', 'There are no readings yet. Take at least one.');
+        }
+        foreach ($this->readings as $i => $reading) {
+            if (! is_finite($reading->valueMm) || $reading->valueMm <= 0 || $reading->valueMm > 20000) {
+                throw new BadInput('reading', "readings.{$i}.value_mm", 'Reading '.($i + 1).' is not a size between 0 and 20 m.');
+            }
+            foreach (['part_c' => $reading->partC, 'gauge_c' => $reading->gaugeC] as $field => $celsius) {
+                if ($celsius !== null && ($celsius < -60 || $celsius > 400)) {
+                    throw new BadInput('temperature', "readings.{$i}.{$field}", 'A part is measured between −60 and 400 °C. Check the temperature.');
+                }
+            }
+        }
+    }
+
+    /** @return non-empty-array<string, non-empty-list<float>> corrected values by spot, in order of appearance */
+    private function spots(): array
+    {
+        $spots = [];
+        foreach ($this->readings as $reading) {
+            $spots[$reading->spot()][] = $this->warmth->atTwenty($reading);
+        }
+        assert($spots !== []);
+
+        return $spots;
+    }
+
+    /**
+     * @param  array<string, non-empty-list<float>>  $spots
+     * @return non-empty-array<string, float> in the order of the stations' numbers, else of first appearance
+     */
+    private function stationMeans(array $spots): array
+    {
+        $byStation = [];
+        foreach ($spots as $key => $values) {
+            $byStation[explode("\0", (string) $key)[0]][] = self::mean($values);
+        }
+        $means = array_map(self::mean(...), $byStation);
+        if (array_filter(array_keys($means), static fn (int|string $name): bool => ! is_numeric($name)) === []) {
+            ksort($means, SORT_NUMERIC);
+        }
+        $named = [];
+        foreach ($means as $name => $mean) {
+            $named[(string) $name] = $mean;
+        }
+        assert($named !== []);
+
+        return $named;
+    }
+
+    /**
+     * @param  non-empty-array<string, float>  $sizes
+     * @param  callable(non-empty-array<float>): float  $choose
+     */
+    private function extreme(array $sizes, callable $choose): string
+    {
+        return (string) array_search($choose($sizes), $sizes, true);
+    }
+
+    /**
+     * @param  array<string, non-empty-list<float>>  $spots
+     * @return array{float, int} pooled standard deviation of repeats within spots, and its degrees of freedom
+     */
+    private function pooled(array $spots): array
+    {
+        $squares = 0.0;
+        $dof = 0;
+        foreach ($spots as $values) {
+            $mean = self::mean($values);
+            foreach ($values as $value) {
+                $squares += ($value - $mean) ** 2;
+            }
+            $dof += count($values) - 1;
+        }
+
+        return [$dof > 0 ? sqrt($squares / $dof) : 0.0, $dof];
+    }
+
+    /** @return array<string, float> standard uncertainties other than repeatability, mm */
+    private function otherComponents(float $mean): array
+    {
+        $warmth = $this->warmth;
+        $partOff = $gaugeOff = 0.0;
+        foreach ($this->readings as $reading) {
+            $part = $reading->partC ?? 20.0;
+            $partOff = max($partOff, abs($part - 20));
+            $gaugeOff = max($gaugeOff, abs(($reading->gaugeC ?? $part) - 20));
+        }
+        $third = 1 / sqrt(3);
+
+        return [
+            'last digit' => $this->instrument->resolutionMm / sqrt(12),
+            'gauge' => $this->instrument->mpeMm * $third,
+            'master' => $this->instrument->masterUMm / 2,
+            'feel' => $this->instrument->feelMm,
+            'temperature' => $mean * $third * sqrt(
+                ($warmth->alphaPart * $warmth->halfWidthK) ** 2 + ($warmth->alphaGauge * $warmth->halfWidthK) ** 2
+                + (Warmth::ALPHA_UNSURE * $partOff) ** 2 + (Warmth::ALPHA_UNSURE * $gaugeOff) ** 2
+            ),
+        ];
+    }
+
+    /**
+     * @param  array<string, float>  $others
+     * @return array{float, float, float} U95, k, effective degrees of freedom (INF when only type B counts)
+     */
+    private function expanded(float $repeat, float $nu, array $others): array
+    {
+        $uc = sqrt($repeat ** 2 + array_sum(array_map(static fn (float $u): float => $u * $u, $others)));
+        $effective = $repeat > 0 && is_finite($nu) ? $nu * ($uc / $repeat) ** 4 : INF;
+        $k = $effective > 30 ? 2.0 : StudentT::k95($effective);
+
+        return [$k * $uc, $k, $effective];
+    }
+
+    /**
+     * @param  array<string, float>  $others
+     * @return list<Share>
+     */
+    private function budget(float $repeat, array $others, bool $fromRepeats): array
+    {
+        $improve = [
+            'repeats' => $fromRepeats ? 'Repeat the reading at the spot that decides.' : 'Repeat each spot two or three times, so that your own spread counts.',
+            'last digit' => 'Use an instrument with a finer last digit.',
+            'gauge' => 'Set the gauge on a master of nearly the same size: its long-range error drops out.',
+            'master' => 'Set it on a better master.',
+            'feel' => 'Use a gauge that does not depend on feel, such as a three-point bore gauge.',
+            'temperature' => 'Let part and gauge lie together until they are equally warm.',
+        ];
+        $parts = ['repeats' => $repeat, ...$others];
+        $total = array_sum(array_map(static fn (float $u): float => $u * $u, $parts));
+        $budget = [];
+        foreach ($parts as $source => $u) {
+            if ($u > 0) {
+                $budget[] = new Share($source, $u, $u * $u / $total, $improve[$source]);
+            }
+        }
+        usort($budget, static fn (Share $a, Share $b): int => $b->uMm <=> $a->uMm);
+
+        return $budget;
+    }
+
+    /** @param array<string, non-empty-list<float>> $spots */
+    private function ovality(array $spots): ?float
+    {
+        $byStation = [];
+        foreach ($spots as $key => $values) {
+            $byStation[explode("\0", (string) $key)[0]][] = self::mean($values);
+        }
+        $worst = null;
+        foreach ($byStation as $sizes) {
+            if (count($sizes) > 1) {
+                $worst = max($worst ?? 0.0, max($sizes) - min($sizes));
+            }
+        }
+
+        return $worst;
+    }
+
+    /** @param non-empty-array<string, float> $stations  middle against ends; positive where the ends are larger */
+    private function bell(array $stations): ?float
+    {
+        $means = array_values($stations);
+        $n = count($means);
+        if ($n < 3) {
+            return null;
+        }
+
+        return ($means[0] + $means[$n - 1]) / 2 - self::mean(array_slice($means, 1, -1));
+    }
+
+    private function meanOf(bool $worn): ?float
+    {
+        $values = array_map(
+            $this->warmth->atTwenty(...),
+            array_values(array_filter($this->readings, static fn (Reading $r): bool => $r->worn === $worn)),
+        );
+
+        return $values === [] ? null : array_sum($values) / count($values);
+    }
+
+    /**
+     * @param  list<Share>  $budget
+     * @return list<Note>
+     */
+    private function notes(?float $ovality, array $budget, ?float $worn, ?float $unworn, ?float $s): array
+    {
+        $notes = $this->remarks;
+        if (count($this->readings) === 1) {
+            $notes[] = Note::caution('one-reading', 'One reading only. Take it again at two or three places and angles.');
+        }
+        if ($s === null) {
+            $notes[] = Note::caution('no-repeatability', 'Nothing is known of how well this repeats: no repeats, and the instrument has no figure for it.');
+        }
+        if ($this->kind !== SurfaceKind::Length && $ovality === null) {
+            $notes[] = Note::info('form-unseen', 'Read it at several angles: out of round can’t be seen from one.');
+        } elseif ($this->kind !== SurfaceKind::Length) {
+            $notes[] = Note::info('lobes-unseen', 'Two-point readings can’t see three lobes. Use a V-block or a three-point gauge when it came from a three-jaw chuck, centreless grinding or a reamer.');
+        }
+        if ($worn !== null && $unworn !== null) {
+            $notes[] = Note::info('wear', Say::with('Worn by {wear}: worn spots average {worn}, unworn {unworn}.', [
+                'wear' => LengthWriter::difference($worn - $unworn), 'worn' => LengthWriter::sizeInWords($worn), 'unworn' => LengthWriter::sizeInWords($unworn),
+            ]));
+        }
+        if ($budget !== []) {
+            $notes[] = Note::info('improve', $budget[0]->improve);
+        }
+        array_push($notes, ...Slips::in($this));
+
+        return $notes;
+    }
+
+    /** @param list<Share> $budget */
+    private function working(float $mean, float $mating, ?float $s, bool $fromRepeats, int $n, array $budget, float $k, float $u95, float $effective): Working
+    {
+        $micro = static fn (float $mm): Say => LengthWriter::difference($mm);
+        $parts = array_map(static fn (Share $b): Say => Say::with($b->source.' {u}', ['u' => $micro($b->uMm)]), $budget);
+        $steps = [
+            new WorkingStep('Found size at 20 °C', 'mean of the station means of spot means', Say::with('{n} readings, mean {mean}', ['n' => count($this->readings), 'mean' => LengthWriter::sizeInWords($mean)]), 'common practice; ISO 1 for 20 °C'),
+            new WorkingStep('Mating size', $this->kind === SurfaceKind::Bore ? 'smallest spot of the bore' : 'largest spot', LengthWriter::sizeInWords($mating), 'common practice'),
+        ];
+        if ($s !== null) {
+            $steps[] = new WorkingStep('Repeatability of one reading', $fromRepeats ? 's = √(Σ(x − x̄)² / Σ(n − 1))' : 'the instrument’s own figure', Say::with('s = {s}, n = {n} at the spot that decides', ['s' => $micro($s), 'n' => $n]), 'JCGM 100:2008, 4.2');
+        }
+        $steps[] = new WorkingStep('Uncertainty budget', 'u = √(Σ uᵢ²); rectangular a/√3, last digit r/√12', Say::join($parts, ', '), 'JCGM 100:2008, 4.3 and 5.1');
+        $steps[] = new WorkingStep('U95', 'U = k · u, k from Student’s t for νeff, 2 above 30', Say::with('k = {k} (ν {nu}), U = {u}', ['k' => number_format($k, 3), 'nu' => is_finite($effective) ? number_format($effective, 1) : '∞', 'u' => $micro($u95)]), 'JCGM 100:2008, G.4 and table G.2');
+
+        return new Working($steps);
+    }
+
+    /** @param non-empty-array<float> $values */
+    private static function mean(array $values): float
+    {
+        return array_sum($values) / count($values);
+    }
+}

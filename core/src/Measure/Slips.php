@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Measure;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** Points out likely slips of the hand or the eye; it never drops a reading. */
+final class Slips
+{
+    /** One turn of the thimble, mm: 0.025 in and 0.5 mm. */
+    private const TURNS = ['0.025 in' => 0.635, '0.5 mm' => 0.5];
+
+    /**
+     * A reading far from the others (modified z-score over 3.5, four readings or more: Iglewicz and Hoaglin), one
+     * exactly a turn of the thimble away, or one that looks typed in the other unit.
+     *
+     * @return list<Note>
+     */
+    public static function in(Readings $set): array
+    {
+        $values = array_map(static fn (Reading $r): float => $r->valueMm, $set->readings);
+        $notes = [];
+        $median = self::median($values);
+        foreach ($values as $i => $value) {
+            $say = self::slip($value, $i, $values, $median);
+            if ($say !== null) {
+                $notes[] = Note::caution('slip', $say);
+            }
+        }
+
+        return $notes;
+    }
+
+    /** @param non-empty-list<float> $values */
+    private static function slip(float $value, int $i, array $values, float $median): ?Say
+    {
+        $off = $value - $median;
+        $which = ['n' => $i + 1, 'value' => LengthWriter::sizeInWords($value)];
+        if (count($values) > 1 && ($value > 20 * $median || $value * 20 < $median)) {
+            return Say::with('Reading {n}, {value}, looks typed in the other unit. Mend it or set it aside.', $which);
+        }
+        foreach (self::TURNS as $turn => $mm) {
+            if (count($values) > 2 && abs(abs($off) - $mm) < 0.02) {
+                return Say::with("Reading {n}, {value}, is a turn of the thimble ({$turn}) from the others. Read it again.", $which);
+            }
+        }
+        if (count($values) < 4) {
+            return null;
+        }
+        $spread = self::median(array_map(static fn (float $v): float => abs($v - $median), $values));
+        if ($spread > 0 && 0.6745 * abs($off) / $spread > 3.5) {
+            return Say::with('Reading {n}, {value}, stands apart from the others by {off}. Read it again, or set it aside with a reason.', [...$which, 'off' => LengthWriter::difference($off)]);
+        }
+
+        return null;
+    }
+
+    /** @param non-empty-list<float> $values */
+    private static function median(array $values): float
+    {
+        sort($values);
+        $n = count($values);
+
+        return $n % 2 === 1 ? $values[intdiv($n, 2)] : ($values[$n / 2 - 1] + $values[$n / 2]) / 2;
+    }
+}
