@@ -21,7 +21,6 @@ final readonly class Purpose
         public string $name,
         public string $says,
         public bool $tight,
-        public bool $mateInHand,
         public bool $isLength,
         private ?string $iso,
         private ?string $inch,
@@ -42,11 +41,11 @@ final readonly class Purpose
     /** @return list<Purpose> */
     public static function all(): array
     {
-        /** @var list<array{code: string, name: string, says: string, tight: bool, mate_in_hand: bool, length?: bool, iso: ?string, inch: ?string, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}}> $rows */
+        /** @var list<array{code: string, name: string, says: string, tight: bool, length?: bool, iso: ?string, inch: ?string, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}}> $rows */
         $rows = Table::rows('purposes');
 
         return array_map(static fn (array $r): self => new self(
-            $r['code'], $r['name'], $r['says'], $r['tight'], $r['mate_in_hand'], $r['length'] ?? false, $r['iso'], $r['inch'], $r['thumb'],
+            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['iso'], $r['inch'], $r['thumb'],
         ), $rows);
     }
 

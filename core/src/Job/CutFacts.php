@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Quantity\TypedLength;
 
 /** A line of the cut log: what was dialled (null: only measured) and the size after it. */

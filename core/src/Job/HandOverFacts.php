@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Exchange\Fields;
+
 /** How the job ended, and what to do differently next time. */
 final readonly class HandOverFacts implements \JsonSerializable
 {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Quantity\Unit;
 
 /** Everything a person entered for one job. Answers are computed from it, never kept in it. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Fit\School;
 use Oldpart\Core\Quantity\TypedLength;
 

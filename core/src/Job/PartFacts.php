@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Exchange\Fields;
+
 /** A part: found, to make or bought. The material is a name from the table, or null when unknown. */
 final readonly class PartFacts implements \JsonSerializable
 {

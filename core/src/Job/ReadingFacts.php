@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Quantity\TypedLength;
 
 /** A reading as it was typed or taken. A reading is set aside with a reason, never dropped. */

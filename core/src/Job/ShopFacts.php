@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Exchange\Fields;
+
 /** What the job needs to know of the shop: temperature in °C, what the lathe holds on diameter in mm, the press in N. */
 final readonly class ShopFacts implements \JsonSerializable
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Measure\SurfaceKind;
 
 /** A surface of a part, with the stations and angles where it is to be read. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Exchange\Fields;
+
 /** What came in, and what happens if the part fails. `gates` is null until the safety question is answered. */
 final readonly class TakeIn implements \JsonSerializable
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Exchange\Fields;
+
 /** A caution, a step or a check that was ticked. */
 final readonly class TickFacts implements \JsonSerializable
 {

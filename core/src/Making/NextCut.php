@@ -88,7 +88,8 @@ final readonly class NextCut implements \JsonSerializable
     private static function takes(float $left, float $rough, array $history): array
     {
         $last = $history === [] ? null : $history[count($history) - 1];
-        if ($last !== null && $last->dialledMm > 0 && $last->dialledMm < $rough * 1.001 && $left <= 1.25 * $last->dialledMm) {
+        // The first of the two equal cuts is done: the second repeats it, corrected.
+        if ($last !== null && $last->removedMm > 0 && $last->removedMm < 0.9 * $rough && $left <= 1.25 * $last->removedMm) {
             return [[$left, 'finish']];
         }
         $roughing = max(0, (int) ceil($left / $rough - 1e-9) - 2);

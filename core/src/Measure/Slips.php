@@ -40,7 +40,10 @@ final class Slips
     {
         $off = $value - $median;
         $which = ['n' => $i + 1, 'value' => LengthWriter::sizeInWords($value)];
-        if (count($values) > 1 && ($value > 20 * $median || $value * 20 < $median)) {
+        $others = $values;
+        unset($others[$i]);
+        $middle = $others === [] ? $value : self::median(array_values($others));
+        if ($value > 20 * $middle || $value * 20 < $middle) {
             return Say::with('Reading {n}, {value}, looks typed in the other unit. Mend it or set it aside.', $which);
         }
         foreach (self::TURNS as $turn => $mm) {

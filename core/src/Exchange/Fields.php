@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Oldpart\Core\Job;
+namespace Oldpart\Core\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Quantity\LengthReader;
+use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Quantity\Unit;
 
@@ -14,6 +15,27 @@ final readonly class Fields
 {
     /** @param array<array-key, mixed> $values */
     public function __construct(private array $values, private string $path = '') {}
+
+    /**
+     * Refuses what is not understood, so that a slip of the pen is never quietly ignored.
+     *
+     * @param  list<string>  $known
+     */
+    public function only(array $known): self
+    {
+        foreach (array_keys($this->values) as $key) {
+            if (! in_array($key, $known, true)) {
+                throw new BadInput('unknown-key', $this->at((string) $key), "“{$this->at((string) $key)}” is not known here. Known are: ".implode(', ', $known).'.');
+            }
+        }
+
+        return $this;
+    }
+
+    public function has(string $name): bool
+    {
+        return isset($this->values[$name]);
+    }
 
     public function text(string $name): string
     {
@@ -25,6 +47,25 @@ final readonly class Fields
         $value = $this->values[$name] ?? null;
 
         return $value === null || is_string($value) ? $value : throw $this->bad($name, 'must be text.');
+    }
+
+    /** A name that may also be written as a number, such as a station or an angle; empty when absent. */
+    public function label(string $name): string
+    {
+        $value = $this->values[$name] ?? '';
+
+        return is_string($value) || is_int($value) || is_float($value) ? (string) $value : throw $this->bad($name, 'must be a text or a number.');
+    }
+
+    /** `{"min": …, "max": …}`, min not above max. */
+    public function range(string $name): Range
+    {
+        $f = ($this->object($name) ?? throw $this->bad($name, 'is missing.'))->only(['min', 'max']);
+        try {
+            return new Range($f->number('min'), $f->number('max'));
+        } catch (BadInput $bad) {
+            throw $bad->field === 'range' ? $bad->about($this->at($name)) : $bad;
+        }
     }
 
     public function number(string $name): float
@@ -132,7 +173,7 @@ final readonly class Fields
 
     public function bad(string $name, string $rest): BadInput
     {
-        return new BadInput('job-file', $this->at($name), "“{$this->at($name)}” {$rest}");
+        return new BadInput('bad-field', $this->at($name), "“{$this->at($name)}” {$rest}");
     }
 
     private function at(string $name): string

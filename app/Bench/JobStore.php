@@ -1,0 +1,261 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\Change;
+use App\Models\Job;
+use App\Models\Shop;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Job\JobAnswers;
+use Oldpart\Core\Job\JobFacts;
+use Oldpart\Core\Job\Kind;
+use Oldpart\Core\Quantity\Unit;
+
+/**
+ * Keeps jobs. Every write is one transaction, is checked as a whole before it stands, is remembered for undo, and is
+ * carried out once however often it is sent.
+ */
+final class JobStore
+{
+    public function state(string $id): JobState
+    {
+        $job = Job::query()->findOrFail($id);
+
+        return JobState::of($job, JobRecords::toFacts(JobRecords::toArray($job)));
+    }
+
+    public function facts(string $id): JobFacts
+    {
+        return $this->state($id)->facts;
+    }
+
+    /** Starting the same job twice (a retry) gives the same job. */
+    public function start(string $id, string $kind, string $machine, string $part, Unit $unit): JobState
+    {
+        return DB::transaction(function () use ($id, $kind, $machine, $part, $unit): JobState {
+            if (Job::query()->whereKey($id)->doesntExist()) {
+                JobRecords::insert(Kind::named($kind)->layOut($id, $machine, $part, $unit, Shop::here()->facts(), static fn (): string => (string) Str::ulid()));
+            }
+
+            return $this->state($id);
+        });
+    }
+
+    /** Takes in a job file; where its id is already on the bench it comes in as a copy. */
+    public function import(string $text): JobState
+    {
+        $facts = JobFile::read($text);
+        (new Evaluator)->evaluate($facts);
+
+        return DB::transaction(function () use ($facts): JobState {
+            if (Job::query()->whereKey($facts->id)->exists() || $this->anyIdTaken($facts)) {
+                $facts = self::copy($facts);
+            }
+
+            return $this->state(JobRecords::insert($facts)->id);
+        });
+    }
+
+    /**
+     * Changes the head of a job (`list` null) or one thing in a list; a null fact takes the thing away.
+     *
+     * @param  array<string, mixed>|null  $fact  the fields that change, or all of a new thing
+     *
+     * @throws BadInput when the job would no longer make sense
+     * @throws Conflict when the job is at another version than the sender read
+     */
+    public function change(string $id, int $version, string $request, ?FactList $list, string $thing, ?array $fact): JobState
+    {
+        return DB::transaction(function () use ($id, $version, $request, $list, $thing, $fact): JobState {
+            $job = Job::query()->findOrFail($id);
+            if (Change::query()->where('request', $request)->exists()) {
+                return $this->state($id);
+            }
+            if ($job->version !== $version) {
+                throw new Conflict($this->state($id));
+            }
+            [$facts, $before, $after] = $this->changed(JobRecords::toArray($job), $list, $thing, $fact);
+            $this->write($job, $list, $thing, $after);
+            $job->increment('version');
+            Change::query()->create([
+                'job_id' => $id, 'request' => $request, 'version' => $job->version, 'list' => $list->value ?? 'job', 'thing' => $thing, 'before' => $before, 'after' => $after,
+            ]);
+
+            return JobState::of($job, $facts);
+        });
+    }
+
+    /**
+     * The answers as they would be with one change, without saving it.
+     *
+     * @param  array<string, mixed>|null  $fact
+     *
+     * @throws BadInput
+     */
+    public function preview(string $id, ?FactList $list, string $thing, ?array $fact): JobAnswers
+    {
+        $job = Job::query()->findOrFail($id);
+        [$facts] = $this->changed(JobRecords::toArray($job), $list, $thing, $fact);
+
+        return (new Evaluator)->evaluate($facts);
+    }
+
+    /** Takes back the last change that still stands. */
+    public function undo(string $id, int $version, string $request): JobState
+    {
+        return DB::transaction(function () use ($id, $version, $request): JobState {
+            $job = Job::query()->findOrFail($id);
+            if (Change::query()->where('request', $request)->exists()) {
+                return $this->state($id);
+            }
+            if ($job->version !== $version) {
+                throw new Conflict($this->state($id));
+            }
+            $last = Change::query()->where('job_id', $id)->where('undone', false)->latest('id')->first();
+            if ($last === null) {
+                throw new BadInput('nothing-to-undo', 'undo', 'There is nothing left to undo in this job.');
+            }
+            $this->write($job, FactList::tryFrom($last->list), $last->thing, $last->before);
+            $last->update(['undone' => true]);
+            $job->increment('version');
+            Change::query()->create([
+                'job_id' => $id, 'request' => $request, 'version' => $job->version, 'list' => $last->list, 'thing' => $last->thing,
+                'before' => $last->after, 'after' => $last->before, 'undone' => true,
+            ]);
+
+            return $this->state($id);
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $array
+     * @param  array<string, mixed>|null  $fact
+     * @return array{JobFacts, array<string, mixed>|null, array<string, mixed>|null} the new facts, the thing before and after
+     */
+    private function changed(array $array, ?FactList $list, string $thing, ?array $fact): array
+    {
+        [$array, $before, $at] = $list === null ? $this->changedHead($array, $fact ?? []) : $this->changedThing($array, $list, $thing, $fact);
+        $facts = JobRecords::toFacts($array);
+        (new Evaluator)->evaluate($facts);
+        $canonical = JobFile::toArray($facts);
+        $after = match (true) {
+            $list === null => array_intersect_key($canonical, $before ?? []),
+            $fact === null => null,
+            default => $canonical[$list->value][$at],
+        };
+
+        return [$facts, $before, $after];
+    }
+
+    /**
+     * @param  array<string, mixed>  $array
+     * @param  array<string, mixed>  $fact
+     * @return array{array<string, mixed>, array<string, mixed>, int}
+     */
+    private function changedHead(array $array, array $fact): array
+    {
+        $before = array_intersect_key($array, $fact);
+        foreach ($fact as $field => $value) {
+            if (! in_array($field, ['machine', 'part', 'unit', 'take_in', 'shop', 'hand_over'], true)) {
+                throw new BadInput('unknown-key', $field, "“{$field}” of a job can't be changed.");
+            }
+            $array[$field] = is_array($value) && is_array($array[$field]) ? [...$array[$field], ...$value] : $value;
+        }
+
+        return [$array, $before, 0];
+    }
+
+    /**
+     * @param  array<string, mixed>  $array
+     * @param  array<string, mixed>|null  $fact
+     * @return array{array<string, mixed>, array<string, mixed>|null, int}
+     */
+    private function changedThing(array $array, FactList $list, string $thing, ?array $fact): array
+    {
+        /** @var list<array<string, mixed>> $things */
+        $things = $array[$list->value];
+        $at = array_search($thing, array_column($things, 'id'), true);
+        $before = $at === false ? null : $things[$at];
+        if ($fact === null) {
+            if ($list !== FactList::Ticks) {
+                throw new BadInput('kept', $list->value, 'This is kept for the record. Set it aside with a reason instead.');
+            }
+            $array[$list->value] = array_values(array_filter($things, static fn (array $t): bool => $t['id'] !== $thing));
+
+            return [$array, $before, 0];
+        }
+        $new = [...($before ?? $list->blank()), ...$fact, 'id' => $thing];
+        if ($list === FactList::Readings && $before !== null && ($fact['value']['typed'] ?? $before['value']['typed']) !== $before['value']['typed']) {
+            $new['was'] = $before['value'];
+        }
+        $at = $at === false ? count($things) : $at;
+        $array[$list->value][$at] = $new;
+
+        return [$array, $before, $at];
+    }
+
+    /** @param array<string, mixed>|null $fact */
+    private function write(Job $job, ?FactList $list, string $thing, ?array $fact): void
+    {
+        if ($list === null) {
+            $job->update($fact ?? []);
+
+            return;
+        }
+        $query = $list->model()::query();
+        $record = $query->clone()->whereKey($thing)->first();
+        if ($record !== null && $record->job_id !== $job->id) {
+            throw new BadInput('id-taken', 'id', 'This id belongs to another job. Make a fresh one.');
+        }
+        if ($fact === null) {
+            $record?->delete();
+        } elseif ($record !== null) {
+            $record->update($fact);
+        } else {
+            $place = (int) $query->clone()->where('job_id', $job->id)->max('place') + 1;
+            $query->create([...$fact, 'id' => $thing, 'job_id' => $job->id, 'place' => $place]);
+        }
+    }
+
+    private function anyIdTaken(JobFacts $facts): bool
+    {
+        $array = JobFile::toArray($facts);
+        foreach (FactList::cases() as $list) {
+            if ($list->model()::query()->whereKey(array_column($array[$list->value], 'id'))->exists()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The same job under fresh ids. */
+    private static function copy(JobFacts $facts): JobFacts
+    {
+        $array = JobFile::toArray($facts);
+        $fresh = [$facts->id => (string) Str::ulid()];
+        foreach (FactList::cases() as $list) {
+            foreach ($array[$list->value] as $row) {
+                $fresh[$row['id']] = (string) Str::ulid();
+            }
+        }
+        $array['id'] = $fresh[$facts->id];
+        foreach (FactList::cases() as $list) {
+            foreach ($array[$list->value] as &$row) {
+                foreach (['id', 'part', 'surface', 'inner', 'outer', 'along'] as $field) {
+                    if (isset($row[$field], $fresh[$row[$field]])) {
+                        $row[$field] = $fresh[$row[$field]];
+                    }
+                }
+            }
+        }
+
+        return JobRecords::toFacts($array);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $id
+ * @property int $version
+ * @property string $machine
+ * @property string $part
+ * @property string $kind
+ * @property string $unit
+ * @property array<string, mixed> $take_in
+ * @property array<string, mixed> $shop
+ * @property array<string, mixed> $hand_over
+ */
+final class Job extends Model
+{
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    protected $casts = ['take_in' => 'array', 'shop' => 'array', 'hand_over' => 'array', 'version' => 'integer'];
+}

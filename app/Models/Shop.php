@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Oldpart\Core\Job\ShopFacts;
+
+/**
+ * @property string $id
+ * @property string $name
+ * @property float $temperature_c
+ * @property float $lathe_holds_mm
+ * @property float $rough_cut_mm
+ * @property float $press_n
+ * @property string $unit
+ */
+final class Shop extends Model
+{
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    protected $casts = ['temperature_c' => 'float', 'lathe_holds_mm' => 'float', 'rough_cut_mm' => 'float', 'press_n' => 'float'];
+
+    /** The one shop of this installation, made with usual values when there is none. */
+    public static function here(): self
+    {
+        return self::query()->first() ?? self::query()->create([
+            'id' => 'shop', 'name' => 'My shop', 'temperature_c' => 20.0, 'lathe_holds_mm' => 0.0127,
+            'rough_cut_mm' => 0.508, 'press_n' => 9000.0, 'unit' => 'in',
+        ]);
+    }
+
+    public function facts(): ShopFacts
+    {
+        return new ShopFacts($this->name, $this->temperature_c, $this->lathe_holds_mm, $this->rough_cut_mm, $this->press_n);
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Exchange;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Job\JobFacts;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Errors\ValidationError;
+use Opis\JsonSchema\Validator;
+
+/** A job as a file: JSON, checked against data/job-file.schema.json (JSON Schema 2020-12) on reading. */
+final class JobFile
+{
+    public const MAX_BYTES = 5_000_000;
+
+    /** @throws BadInput with a sentence, when the text is not a job file */
+    public static function read(string $text): JobFacts
+    {
+        if (strlen($text) > self::MAX_BYTES) {
+            throw new BadInput('too-large', 'file', 'This file is over 5 MB: it is not a job file of this version.');
+        }
+        try {
+            $object = json_decode($text, false, 64, JSON_THROW_ON_ERROR);
+            $array = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
+        } catch (\JsonException) {
+            throw new BadInput('not-json', 'file', 'This is not a job file: it can’t be read as JSON. Choose a file that was exported here.');
+        }
+        if (! is_object($object) || ! is_array($array)) {
+            throw new BadInput('not-a-job', 'file', 'This is not a job file: it holds no job. Choose a file that was exported here.');
+        }
+        self::check($object);
+
+        /** @var array<string, mixed> $array */
+        return JobFacts::fromArray($array);
+    }
+
+    /**
+     * The same check for a job that is already decoded.
+     *
+     * @param  array<string, mixed>  $decoded
+     *
+     * @throws BadInput
+     */
+    public static function fromArray(array $decoded): JobFacts
+    {
+        /** @var object $object */
+        $object = json_decode(json_encode($decoded, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), false, 64, JSON_THROW_ON_ERROR);
+        self::check($object);
+
+        return JobFacts::fromArray($decoded);
+    }
+
+    public static function write(JobFacts $facts): string
+    {
+        return json_encode($facts, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n";
+    }
+
+    /** @return array<string, mixed> */
+    public static function toArray(JobFacts $facts): array
+    {
+        /** @var array<string, mixed> $array */
+        $array = json_decode(self::write($facts), true, 64, JSON_THROW_ON_ERROR);
+
+        return $array;
+    }
+
+    /** @throws BadInput naming the first field that is wrong */
+    private static function check(object $decoded): void
+    {
+        $validator = new Validator;
+        $schema = file_get_contents(Table::path('job-file.schema'));
+        $error = $validator->validate($decoded, (string) $schema)->error();
+        if ($error === null) {
+            return;
+        }
+        $error = self::deepest($error);
+        $field = implode('.', $error->data()->fullPath());
+        $field = $field === '' ? 'file' : $field;
+        $what = rtrim((new ErrorFormatter)->formatErrorMessage($error), '.');
+        throw new BadInput('job-file', $field, "This job file is not right at “{$field}”: ".lcfirst($what).'. Mend it there, or export it again.');
+    }
+
+    private static function deepest(ValidationError $error): ValidationError
+    {
+        $below = $error->subErrors();
+
+        return $below === [] ? $error : self::deepest($below[0]);
+    }
+}

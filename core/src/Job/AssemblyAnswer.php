@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Making\PressAssembly;
+use Oldpart\Core\Making\Step;
+use Oldpart\Core\Picture\ForcePicture;
+use Oldpart\Core\Safety\Caution;
+
+/** Putting the job together: cautions to tick, steps, the force to expect, checks after. */
+final readonly class AssemblyAnswer implements \JsonSerializable
+{
+    /**
+     * @param  list<Step>  $steps
+     * @param  list<Caution>  $cautions
+     */
+    private function __construct(private JobFacts $facts, private ?Press $press, public array $steps, public array $cautions) {}
+
+    public static function of(JobFacts $facts, ?Press $press, bool $withheld): self
+    {
+        $shown = $withheld ? null : $press;
+        $iron = $press !== null && ($press->fit->outer->family === 'cast iron' || $press->fit->inner->family === 'cast iron');
+
+        return new self($facts, $shown, PressAssembly::steps($shown, $facts->shop->pressN), [
+            ...Caution::for('press'), ...($iron ? Caution::for('cast iron') : []),
+        ]);
+    }
+
+    public function open(): int
+    {
+        return count(array_filter([...$this->steps, ...$this->cautions], fn (Step|Caution $s): bool => ! $this->facts->isTicked($s->code)));
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'steps' => array_map(fn (Step $s): array => [...$s->jsonSerialize(), 'ticked' => $this->facts->isTicked($s->code)], $this->steps),
+            'cautions' => array_map(fn (Caution $c): array => ['code' => $c->code, 'says' => $c->says, 'ticked' => $this->facts->isTicked($c->code)], $this->cautions),
+            'force' => $this->press === null ? null : [
+                'least' => PressTiles::force($this->press->holdAxialN->min),
+                'most' => PressTiles::force($this->press->pressForceN),
+                'press' => PressTiles::force($this->facts->shop->pressN),
+                'enough' => $this->press->pressForceN <= $this->facts->shop->pressN,
+            ],
+            'picture' => $this->press === null ? null : ForcePicture::draw($this->press, $this->facts->shop->pressN),
+        ];
+    }
+}

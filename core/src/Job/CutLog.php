@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Measure\Reading;
+use Oldpart\Core\Measure\Warmth;
+use Oldpart\Core\Quantity\Range;
+
+/** The cut log of one surface in one phase, brought to 20 °C. */
+final readonly class CutLog
+{
+    /** @param list<CutFacts> $cuts oldest first */
+    private function __construct(public array $cuts, private Warmth $warmth, private float $roomC) {}
+
+    public static function of(JobFacts $facts, SurfaceFacts $surface, Phase $phase): self
+    {
+        $alpha = FoundSurfaces::material($facts->partOf($surface))->alphaPerK ?? Warmth::STEEL;
+
+        return new self($facts->cutsOf($surface->id, $phase), new Warmth($alpha), $facts->shop->temperatureC);
+    }
+
+    /** @return list<float> sizes at 20 °C after each cut, mm */
+    public function sizes(): array
+    {
+        return array_map($this->atTwenty(...), $this->cuts);
+    }
+
+    public function last(): ?CutFacts
+    {
+        return $this->cuts === [] ? null : $this->cuts[count($this->cuts) - 1];
+    }
+
+    public function atTwenty(CutFacts $cut): float
+    {
+        return $this->warmth->atTwenty(new Reading($cut->after->length->mm, partC: $cut->partC ?? $this->roomC, gaugeC: $this->roomC));
+    }
+
+    /** How far the last size moved for being read warm, mm. */
+    public function warmShift(): float
+    {
+        $last = $this->last();
+
+        return $last === null || $last->partC === null ? 0.0 : $last->after->length->mm * $this->warmth->alphaPart * ($last->partC - $this->roomC);
+    }
+
+    /** U95 of the last size, mm. */
+    public function u95(): float
+    {
+        $last = $this->last();
+
+        return $last === null ? 0.0 : Instrument::named($last->instrument, 'instrument')->bestU95Mm();
+    }
+
+    /** The last size with its doubt, mm; null when nothing is logged. */
+    public function made(): ?Range
+    {
+        $last = $this->last();
+        if ($last === null) {
+            return null;
+        }
+        $size = $this->atTwenty($last);
+
+        return new Range($size - $this->u95(), $size + $this->u95());
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Making\Step;
+use Oldpart\Core\Picture\Drawing;
+
+/** Everything the product says about a job. Computed from the facts, never stored. */
+final readonly class JobAnswers implements \JsonSerializable
+{
+    /**
+     * @param  list<StageAnswer>  $stages
+     * @param  list<SurfaceAnswer>  $surfaces
+     * @param  list<JointAnswer>  $joints
+     * @param  list<MakeEntry>  $make
+     * @param  list<Step>  $plan
+     * @param  list<MakingAnswer>  $making
+     * @param  list<Note>  $notes
+     */
+    public function __construct(
+        public string $id,
+        public bool $withheld,
+        public array $stages,
+        public NextStep $next,
+        public array $surfaces,
+        public array $joints,
+        public array $make,
+        public array $plan,
+        public array $making,
+        public AssemblyAnswer $assembly,
+        public HandOverAnswer $handOver,
+        public ?Drawing $picture,
+        public array $notes,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id,
+            'withheld' => $this->withheld,
+            'stages' => $this->stages,
+            'next' => $this->next,
+            'surfaces' => $this->surfaces,
+            'joints' => $this->joints,
+            'make' => $this->make,
+            'plan' => $this->plan,
+            'making' => $this->making,
+            'assembly' => $this->assembly,
+            'hand_over' => $this->handOver,
+            'picture' => $this->picture,
+            'notes' => $this->notes,
+        ];
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Fit\Offer;
+use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Fit\SizeToMate;
+use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Measure\GoodEnough;
+use Oldpart\Core\Picture\FitPicture;
+use Oldpart\Core\Picture\RingPicture;
+use Oldpart\Core\Picture\Words;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/** One joint: the fits on offer, the one taken, and what it makes the size. */
+final readonly class JointAnswer implements \JsonSerializable
+{
+    /**
+     * @param  list<array{offer: Offer, sized: ?SizeToMate, chosen: bool}>  $offers
+     * @param  ?SurfaceFacts  $make  the surface to make; null when neither side is made
+     * @param  ?SurfaceFacts  $mate  the measured other side
+     * @param  ?Say  $blocked  what stands in the way of a size
+     * @param  list<Note>  $notes
+     */
+    public function __construct(
+        public JointFacts $joint,
+        public Purpose $purpose,
+        public array $offers,
+        public string $chosen,
+        public ?Range $wantedMm,
+        public ?SurfaceFacts $make,
+        public ?SurfaceFacts $mate,
+        public string $mateName,
+        public string $makeName,
+        public ?FoundSize $mateFound,
+        public ?SizeToMate $sized,
+        public ?GoodEnough $goodEnough,
+        public ?Say $blocked,
+        public bool $withheld,
+        public array $notes,
+        public ?Press $press = null,
+        public ?Say $pressBlocked = null,
+    ) {}
+
+    public function band(): ?Band
+    {
+        return $this->withheld ? null : $this->sized?->band;
+    }
+
+    public function isTight(): bool
+    {
+        return $this->wantedMm !== null ? $this->wantedMm->max <= 0 : $this->purpose->tight;
+    }
+
+    public function withPress(?Press $press, ?Say $blocked): self
+    {
+        return new self(
+            $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName,
+            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $band = $this->band();
+
+        return [
+            'id' => $this->joint->id,
+            'purpose' => ['code' => $this->purpose->code, 'name' => $this->purpose->name, 'says' => $this->purpose->says],
+            'tight' => $this->isTight(),
+            'chosen' => $this->chosen,
+            'wanted' => $this->wantedMm === null ? null : Words::range($this->wantedMm),
+            'offers' => array_map($this->offer(...), $this->offers),
+            'mate' => $this->mate?->id,
+            'make' => $this->make?->id,
+            'band' => $band,
+            'lower' => $band === null ? null : LengthWriter::lower($band),
+            'upper' => $band === null ? null : LengthWriter::upper($band),
+            'needed_u95' => $this->sized?->neededU95Mm === null ? null : LengthWriter::difference($this->sized->neededU95Mm),
+            'good_enough' => $this->goodEnough,
+            'blocked' => $this->blocked,
+            'notes' => [...$this->notes, ...($this->sized->notes ?? []), ...($this->press->notes ?? [])],
+            'working' => [...($this->sized->working->steps ?? []), ...($this->press->working->steps ?? [])],
+            'press' => $this->press === null || $this->withheld ? null : PressTiles::of($this->press, $this->joint->needsTorqueNm),
+            'press_blocked' => $this->pressBlocked,
+            'picture' => $this->picture(),
+            'ring' => $band === null || $this->wantedMm === null || $this->purpose->isLength ? null : RingPicture::draw(
+                $band->middleMm(), $this->wantedMm, $this->make?->id === $this->joint->inner,
+                $this->press?->fit->isHollow() === true ? $this->press->fit->innerBoreMm : null,
+            ),
+        ];
+    }
+
+    /**
+     * @param  array{offer: Offer, sized: ?SizeToMate, chosen: bool}  $row
+     * @return array<string, mixed>
+     */
+    private function offer(array $row): array
+    {
+        $band = $this->withheld ? null : $row['sized']?->band;
+
+        return [
+            'school' => $row['offer']->school->value,
+            'label' => $row['offer']->label,
+            'range' => Words::range($row['offer']->clearanceMm),
+            'remark' => $row['offer']->remark,
+            'source' => $row['offer']->source,
+            'makes' => $band === null ? null : Say::with('{a} … {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
+            'possible' => $row['sized'] === null || $row['sized']->band !== null,
+            'chosen' => $row['chosen'],
+        ];
+    }
+
+    private function picture(): mixed
+    {
+        $band = $this->band();
+        if ($band === null || $this->mateFound === null || $this->wantedMm === null) {
+            return null;
+        }
+        $tight = $this->isTight();
+        $says = Say::with('{mate} found at {m}; {part} to make from {a} to {b}; {range}.', [
+            'mate' => $this->mateName, 'm' => LengthWriter::sizeInWords($this->mateFound->meanMm), 'part' => $this->makeName,
+            'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band), 'range' => Words::range($this->wantedMm),
+        ]);
+
+        return FitPicture::draw(
+            $this->mateName,
+            $tight ? $this->mateFound->meanMm : $this->mateFound->matingMm,
+            $tight ? $this->mateFound->meanMm : $this->mateFound->looseMm,
+            $tight ? $this->mateFound->u95MeanMm : $this->mateFound->u95Mm,
+            $this->makeName, $band, $this->wantedMm, $says,
+        );
+    }
+}

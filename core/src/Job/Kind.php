@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Quantity\Unit;
+
+/** What can be made: a kind of job that lays out its parts, surfaces and joints (data/kinds/, one file each). */
+final readonly class Kind
+{
+    /** @param array<string, mixed> $layout */
+    private function __construct(
+        public string $code,
+        public string $name,
+        public string $says,
+        private array $layout,
+    ) {}
+
+    /** @throws BadInput when there is no such kind */
+    public static function named(string $code): self
+    {
+        foreach (self::all() as $kind) {
+            if ($kind->code === $code) {
+                return $kind;
+            }
+        }
+        throw new BadInput('unknown-kind', 'kind', "“{$code}” is not a kind of job known here. Choose one from the sheet.");
+    }
+
+    /** @return list<Kind> */
+    public static function all(): array
+    {
+        $kinds = [];
+        foreach (glob(Table::path('kinds/*')) ?: [] as $file) {
+            /** @var array{code: string, name: string, says: string} $layout */
+            $layout = Table::read('kinds/'.basename($file, '.json'));
+            $kinds[] = new self($layout['code'], $layout['name'], $layout['says'], $layout);
+        }
+
+        return $kinds;
+    }
+
+    /**
+     * The facts of a new job of this kind.
+     *
+     * @param  callable(): string  $newId  hands in a fresh id for each thing
+     */
+    public function layOut(string $id, string $machine, string $part, Unit $unit, ShopFacts $shop, callable $newId): JobFacts
+    {
+        $ids = [];
+        foreach (['parts', 'surfaces', 'joints'] as $list) {
+            foreach ($this->rows($list) as $row) {
+                $ids["{$list}.{$row['key']}"] = $newId();
+            }
+        }
+        $surface = static fn (?string $key): ?string => $key === null ? null : $ids["surfaces.{$key}"];
+
+        return JobFacts::fromArray([
+            'id' => $id, 'machine' => $machine, 'part' => $part, 'kind' => $this->code, 'unit' => $unit->value,
+            'take_in' => ['quantity' => 1], 'shop' => $shop->jsonSerialize(), 'hand_over' => ['next_time' => ''],
+            'parts' => array_map(static fn (array $r): array => ['id' => $ids["parts.{$r['key']}"], ...$r], $this->rows('parts')),
+            'surfaces' => array_map(static fn (array $r): array => [...$r, 'id' => $ids["surfaces.{$r['key']}"], 'part' => $ids["parts.{$r['part']}"]], $this->rows('surfaces')),
+            'joints' => array_map(static fn (array $r): array => [
+                ...$r, 'id' => $ids["joints.{$r['key']}"], 'inner' => $surface($r['inner']), 'outer' => $surface($r['outer']), 'along' => $surface($r['along']),
+            ], $this->rows('joints')),
+        ]);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function rows(string $list): array
+    {
+        /** @var list<array<string, mixed>> $rows */
+        $rows = $this->layout[$list];
+
+        return $rows;
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Joint\PressAdvice;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/** Everything to be made, with its number: the answer people came for. */
+final readonly class MakeCard
+{
+    /** @param list<JointAnswer> $joints */
+    public function __construct(private JobFacts $facts, private array $joints) {}
+
+    /** @return list<MakeEntry> */
+    public function entries(): array
+    {
+        $entries = [];
+        foreach ($this->joints as $answer) {
+            if ($answer->make !== null) {
+                array_push($entries, ...$this->forJoint($answer));
+            }
+        }
+
+        return $entries;
+    }
+
+    /** @return list<MakeEntry> */
+    private function forJoint(JointAnswer $answer): array
+    {
+        $surface = $answer->make ?? throw new \LogicException('checked by the caller');
+        $goto = match (true) {
+            $answer->withheld => ['stage' => 'take-in', 'surface' => null],
+            $answer->band() === null => ['stage' => 'measure', 'surface' => $answer->mate?->id],
+            default => ['stage' => 'size', 'surface' => $answer->joint->id],
+        };
+        $closing = $surface->kind === SurfaceKind::Bore ? $this->pressOn($surface) : null;
+        if ($closing === null) {
+            return [new MakeEntry($surface, Phase::Only, $surface->name, $answer->joint->id, $answer->band(), $answer->blocked, $answer->goodEnough, [], $answer->notes, $goto)];
+        }
+
+        return $this->boreEntries($surface, $answer, $closing, $goto);
+    }
+
+    /**
+     * A bore that closes when its part is pressed in: what to cut before, and what it must be after.
+     *
+     * @param  array{stage: string, surface: ?string}  $goto
+     * @return list<MakeEntry>
+     */
+    private function boreEntries(SurfaceFacts $surface, JointAnswer $answer, JointAnswer $press, array $goto): array
+    {
+        $after = $answer->band();
+        $range = $press->press?->boreClosingMm;
+        $afterEntry = new MakeEntry($surface, Phase::After, "{$surface->name}, after pressing", $answer->joint->id, $after, $answer->blocked, $answer->goodEnough, [], $answer->notes, $goto);
+        if ($after === null) {
+            return [$afterEntry];
+        }
+        if ($range === null) {
+            $why = $press->pressBlocked ?? $press->blocked ?? Say::plain('Choose the press fit first.');
+
+            return [new MakeEntry($surface, Phase::Before, "{$surface->name}, before pressing", $answer->joint->id, null, $why, null, [], [], ['stage' => $press->blocked !== null ? 'measure' : 'survey', 'surface' => $press->mate?->id]), $afterEntry];
+        }
+        $closes = Say::with('Closes {a} to {b} when pressed.', ['a' => LengthWriter::size($range->min), 'b' => LengthWriter::size($range->max)]);
+        if ($this->finishInPlace($surface, $answer, $press)) {
+            $rough = $after->lowerMm - max(0.3, 0.01 * $after->lowerMm);
+
+            return [new MakeEntry($surface, Phase::After, $afterEntry->label, $answer->joint->id, $after, null, $answer->goodEnough, [
+                Say::with('Bore or ream it in place. Before pressing, leave it at about {r}.', ['r' => LengthWriter::size($rough)]), $closes,
+            ], $answer->notes, $goto)];
+        }
+        $before = self::before($after, $range) ?? throw new \LogicException('an empty band is finished in place');
+
+        return [
+            new MakeEntry($surface, Phase::Before, "{$surface->name}, before pressing", $answer->joint->id, $before, null, $answer->goodEnough, [$closes], $answer->notes, $goto),
+            $afterEntry,
+        ];
+    }
+
+    /** Asked for, or needed: thin wall, a closing that varies more than the band, or a porous bush that is sized on a mandrel. */
+    public function finishInPlace(SurfaceFacts $bore, JointAnswer $answer, JointAnswer $press): bool
+    {
+        $after = $answer->band();
+        $fit = $press->press?->fit;
+        if ($after === null || $fit === null) {
+            return false;
+        }
+        $before = self::before($after, $press->press->boreClosingMm ?? new Range(0, 0));
+        $needed = $before === null || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || $this->isSintered($bore);
+
+        return $before === null || ($answer->joint->finishInPlace ?? $needed);
+    }
+
+    public function isSintered(SurfaceFacts $surface): bool
+    {
+        return str_contains(FoundSurfaces::material($this->facts->partOf($surface))->name ?? '', 'sintered');
+    }
+
+    /** The tight joint through another surface of the same made part, if there is one. */
+    public function pressOn(SurfaceFacts $bore): ?JointAnswer
+    {
+        foreach ($this->joints as $joint) {
+            if ($joint->make !== null && $joint->make->part === $bore->part && $joint->make->id === $joint->joint->inner && $joint->isTight() && ! $joint->purpose->isLength) {
+                return $joint;
+            }
+        }
+
+        return null;
+    }
+
+    /** The bore to cut so that, whatever it closes by, it ends inside: lower + most closing … upper + least closing. */
+    public static function before(Band $after, Range $closing): ?Band
+    {
+        return Band::between($after->lowerMm + $closing->max, $after->upperMm + $closing->min);
+    }
+}

@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Making\Step;
+use Oldpart\Core\Measure\Acceptance;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** What is open in each of the eight stages, and the one thing to do next. */
+final readonly class Stages
+{
+    /**
+     * @param  list<SurfaceAnswer>  $surfaces
+     * @param  list<JointAnswer>  $joints
+     * @param  list<MakingAnswer>  $making
+     * @param  list<Step>  $plan
+     */
+    public function __construct(
+        private JobFacts $facts,
+        private array $surfaces,
+        private array $joints,
+        private array $making,
+        private array $plan,
+        private AssemblyAnswer $assembly,
+        private HandOverAnswer $handOver,
+    ) {}
+
+    /** @return list<StageAnswer> */
+    public function all(): array
+    {
+        return [$this->takeIn(), $this->survey(), $this->measure(), $this->size(), $this->planned(), $this->make(), $this->assemble(), $this->handedOver()];
+    }
+
+    public function next(): NextStep
+    {
+        if ($this->handOver->isFinished()) {
+            return new NextStep(Say::plain('Handed over'), 'hand-over');
+        }
+        $unmeasured = $this->unmeasured();
+        $repeat = $this->toRepeat();
+
+        return match (true) {
+            $this->takeIn()->open > 0 => new NextStep(Say::plain($this->facts->takeIn->gatesAnswered ? 'Say what came in and what failed' : 'Answer the safety question'), 'take-in'),
+            $this->survey()->open > 0 => new NextStep(Say::plain('Say what the parts are made of'), 'survey'),
+            $unmeasured !== [] => new NextStep(Say::plain('Measure the '.lcfirst($unmeasured[0]->surface->name)), 'measure', $unmeasured[0]->surface->id),
+            $repeat !== [] => new NextStep(Say::plain('Measure the '.lcfirst($repeat[0]->surface->name).' again: the reading is not good enough yet'), 'measure', $repeat[0]->surface->id),
+            $this->size()->open > 0 => new NextStep(Say::plain('Choose the fits'), 'size'),
+            $this->make()->open > 0 => $this->nextCut(),
+            $this->assembly->open() > 0 => new NextStep(Say::plain('Put it together: '.$this->assembly->open().' things to tick'), 'assemble'),
+            default => new NextStep(Say::plain('Hand it over'), 'hand-over'),
+        };
+    }
+
+    private function nextCut(): NextStep
+    {
+        foreach ($this->making as $making) {
+            if (! $this->isMade($making)) {
+                $next = $making->next;
+                $says = match (true) {
+                    $next !== null && $next->state === 'cut' => Say::with('{n}: dial {d}', ['n' => $making->entry->label, 'd' => LengthWriter::difference($next->dialMm)]),
+                    $next !== null && $next->state === 'past' => Say::with('{n} is past its band: decide what to do', ['n' => $making->entry->label]),
+                    $next !== null => Say::with('{n}: read it again with something surer', ['n' => $making->entry->label]),
+                    default => Say::with('Cut the {n}', ['n' => lcfirst($making->entry->label)]),
+                };
+
+                return new NextStep($says, 'make', $making->entry->key());
+            }
+        }
+
+        return new NextStep(Say::plain('Hand it over'), 'hand-over');
+    }
+
+    private function takeIn(): StageAnswer
+    {
+        $takeIn = $this->facts->takeIn;
+        $open = (int) (trim($this->facts->machine) === '') + (int) (trim($takeIn->failed) === '') + (int) ! $takeIn->gatesAnswered + (int) Gatekeeper::withholds($takeIn);
+
+        return new StageAnswer('take-in', 'Take in', $open === 0 ? 'done' : "{$open} to answer", $open);
+    }
+
+    private function survey(): StageAnswer
+    {
+        $open = count(array_filter($this->facts->parts, static fn (PartFacts $p): bool => $p->material === null));
+
+        return new StageAnswer('survey', 'Survey', $open === 0 ? 'done' : self::of($open, 'material'), $open);
+    }
+
+    private function measure(): StageAnswer
+    {
+        $new = count($this->unmeasured());
+        $repeat = count($this->toRepeat());
+
+        return new StageAnswer('measure', 'Measure', match (true) {
+            $new > 0 => "{$new} to measure",
+            $repeat > 0 => "{$repeat} to repeat",
+            default => 'done',
+        }, $new + $repeat);
+    }
+
+    /** @return list<SurfaceAnswer> */
+    private function unmeasured(): array
+    {
+        return array_values(array_filter($this->surfaces, static fn (SurfaceAnswer $s): bool => $s->found === null));
+    }
+
+    /** @return list<SurfaceAnswer> */
+    private function toRepeat(): array
+    {
+        return array_values(array_filter($this->surfaces, static fn (SurfaceAnswer $s): bool => $s->goodEnough?->verdict === 'not-good-enough'));
+    }
+
+    private function size(): StageAnswer
+    {
+        $all = count($this->joints);
+        $sized = count(array_filter($this->joints, static fn (JointAnswer $j): bool => $j->band() !== null));
+
+        return new StageAnswer('size', 'Size', $sized === $all ? self::of($all, 'joint') : "{$sized} of {$all} sized", $all - $sized);
+    }
+
+    private function planned(): StageAnswer
+    {
+        return new StageAnswer('plan', 'Plan', $this->plan === [] ? 'needs sizes' : self::of(count($this->plan), 'step'), 0);
+    }
+
+    private function make(): StageAnswer
+    {
+        $all = count($this->making);
+        $made = count(array_filter($this->making, $this->isMade(...)));
+        $begun = array_filter($this->making, static fn (MakingAnswer $m): bool => $m->log->last() !== null);
+
+        return new StageAnswer('make', 'Make', match (true) {
+            $all > 0 && $made === $all => 'made',
+            $begun === [] => 'not begun',
+            default => "{$made} of {$all} made",
+        }, $all - $made);
+    }
+
+    private function isMade(MakingAnswer $making): bool
+    {
+        return $making->verdict === Acceptance::Inside || $making->verdict === Acceptance::CannotTell && $making->next?->state === 'inside';
+    }
+
+    private function assemble(): StageAnswer
+    {
+        $open = $this->assembly->open();
+
+        return new StageAnswer('assemble', 'Assemble', $open === 0 ? 'done' : "{$open} to tick", $open);
+    }
+
+    private function handedOver(): StageAnswer
+    {
+        return new StageAnswer('hand-over', 'Hand over', $this->handOver->isFinished() ? 'done' : 'open', $this->handOver->isFinished() ? 0 : 1);
+    }
+
+    private static function of(int $count, string $what): string
+    {
+        return "{$count} {$what}".($count === 1 ? '' : 's');
+    }
+}

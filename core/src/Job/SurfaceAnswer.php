@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Measure\GoodEnough;
+use Oldpart\Core\Picture\AlongPicture;
+use Oldpart\Core\Picture\RoundPicture;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** What is known of one found surface. */
+final readonly class SurfaceAnswer implements \JsonSerializable
+{
+    /**
+     * @param  bool  $decides  a joint that is being sized depends on it
+     * @param  list<Note>  $notes
+     */
+    public function __construct(
+        public SurfaceFacts $surface,
+        public ?FoundSize $found,
+        public ?GoodEnough $goodEnough,
+        public bool $decides,
+        public array $notes,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->surface->id,
+            'decides' => $this->decides,
+            'found' => $this->found === null ? null : $this->foundAnswer($this->found),
+            'good_enough' => $this->goodEnough,
+            'notes' => $this->notes,
+            'round' => $this->found === null ? null : RoundPicture::draw($this->found),
+            'along' => $this->found === null ? null : AlongPicture::draw($this->found),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function foundAnswer(FoundSize $found): array
+    {
+        $difference = static fn (?float $mm): ?Say => $mm === null ? null : LengthWriter::difference($mm);
+        $places = [];
+        foreach ($found->spots as $spot) {
+            $places[(string) $spot['mm']] = trim($spot['station'].($spot['angle'] === '' ? '' : ", {$spot['angle']}°"), ', ');
+        }
+
+        return [
+            'size' => LengthWriter::size($found->meanMm),
+            'plus_minus' => LengthWriter::plusMinus($found->u95Mm),
+            'mean_mm' => $found->meanMm,
+            'u95_mm' => $found->u95Mm,
+            'mating' => LengthWriter::size($found->matingMm),
+            'mating_at' => $places[(string) $found->matingMm] ?? '',
+            'loose' => LengthWriter::size($found->looseMm),
+            'loose_at' => $places[(string) $found->looseMm] ?? '',
+            'out_of_round' => $difference($found->ovalityMm),
+            'taper' => $difference($found->taperMm),
+            'count' => $found->count,
+            'budget' => array_map(static fn ($share): array => [
+                'source' => $share->source, 'share' => $share->share, 'size' => LengthWriter::difference($share->uMm), 'improve' => $share->improve,
+            ], $found->budget),
+            'working' => $found->working,
+        ];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Making;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Joint\Press;
+
+/** Putting a pressed bush together, step by step, and what to check after. Source: common practice of the trade. */
+final class PressAssembly
+{
+    /**
+     * @param  ?Press  $press  null while its numbers are not known
+     * @param  float  $shopPressN  what the shop's press gives
+     * @return list<Step>
+     */
+    public static function steps(?Press $press, float $shopPressN): array
+    {
+        $force = $press === null ? 'how hard is not known yet' : 'it rises straight to '.self::kn($press->holdAxialN->min).' to '.self::kn($press->pressForceN).' kN at full depth';
+
+        return [
+            new Step('chamfer', Say::plain('Look at both lead-ins: 10 to 20° per side, 1 to 3 mm long, no burr.'), 'A sharp edge shaves the bore and starts crooked.', 'prepare'),
+            new Step('clean', Say::plain('Clean and degrease both, then a thin film of oil.'), 'Grit scores; a dry start jumps.', 'prepare'),
+            new Step('size-check', Say::plain('Measure outside and bore once more, both at the shop’s temperature.'), 'The last chance before it is stuck.', 'prepare'),
+            new Step('guide', Say::plain('Start it on a guide: a stepped drift or a bolt through both.'), 'It follows the way it starts.', 'press'),
+            new Step('press', Say::plain("Press in one go; {$force}."), self::canPress($press, $shopPressN), 'press'),
+            new Step('flush', Say::plain('Stop flush or a little below; look at both ends.'), 'A proud bush takes the thrust meant for the face.', 'press'),
+            new Step('check-bore', Say::plain('Measure the bore again, at three places.'), 'It has closed; how far tells how tight it went in.', 'check'),
+            new Step('check-turns', Say::plain('Oil the shaft and turn it by hand through a full turn: no tight spot.'), 'A tight spot now is a hot spot later.', 'check'),
+            new Step('check-oil', Say::plain('Oil hole open and in line.'), 'A pressed bush may have turned on its way in.', 'check'),
+        ];
+    }
+
+    private static function canPress(?Press $press, float $shopPressN): string
+    {
+        return match (true) {
+            $press === null => 'Give the missing sizes and materials first.',
+            $press->pressForceN > $shopPressN => 'Your press gives '.self::kn($shopPressN).' kN: it may not be able to. Stop before it is half way in, or warm the housing instead.',
+            default => 'Your press gives '.self::kn($shopPressN).' kN: enough. A jump means crooked, a burr or a taper: stop.',
+        };
+    }
+
+    private static function kn(float $newton): string
+    {
+        return number_format($newton / 1000, 1);
+    }
+}

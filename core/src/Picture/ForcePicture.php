@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Picture;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** Press force against depth: it rises straight between the least and the most expected. */
+final readonly class ForcePicture
+{
+    public static function draw(Press $press, float $shopPressN): Drawing
+    {
+        $most = $press->pressForceN;
+        $least = $press->holdAxialN->min;
+        $top = max($most, min($shopPressN, 1.5 * $most)) * 1.1;
+        $force = new Scale(0, max($top, 1), 196, 18);
+        $drawing = new Drawing(440, 232, Say::with('The press force rises straight to between {a} and {b} kN at full depth.', ['a' => number_format($least / 1000, 1), 'b' => number_format($most / 1000, 1)]));
+        $drawing->line(56, 196, 380, 196)->line(56, 18, 56, 196);
+        $drawing->area([[56.0, 196.0], [380.0, $force->at($most)], [380.0, $force->at($least)]], Tone::Make);
+        $step = Scale::step($top / 1000, 4);
+        for ($kn = 0.0; $kn * 1000 <= $top; $kn += $step) {
+            $y = $force->at($kn * 1000);
+            $drawing->line(51, $y, 56, $y)->text(46, $y + 5, rtrim(rtrim(number_format($kn, 2), '0'), '.'), 13, Anchor::End, Tone::Soft, mono: true);
+        }
+        if ($shopPressN <= $top) {
+            $y = $force->at($shopPressN);
+            $drawing->line(56, $y, 380, $y, Tone::Overlap, 2, true)->text(60, $y - 5, 'your press', 13, Anchor::Start, Tone::Overlap, bold: true);
+        }
+        $drawing->text(386, $force->at($most) + 4, 'most', 13, Anchor::Start, Tone::Make)->text(386, max($force->at($least), $force->at($most) + 18) + 4, 'least', 13, Anchor::Start, Tone::Make);
+        $drawing->text(10, 13, 'kN', 13, Anchor::Start, Tone::Soft);
+
+        return $drawing->text(380, 216, Say::with('full depth {l}', ['l' => LengthWriter::sizeInWords($press->fit->lengthMm)]), 13, Anchor::End, Tone::Soft);
+    }
+}

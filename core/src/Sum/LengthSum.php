@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Sum;
+
+use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\LengthReader;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Unit;
+
+final class LengthSum implements Sum
+{
+    public function name(): string
+    {
+        return 'length';
+    }
+
+    public function says(): string
+    {
+        return 'Reads a length as people type it: fractions, thou, tenths, µm, drills, sums.';
+    }
+
+    public function example(): array
+    {
+        return ['text' => '(3.1875-1.062)/2', 'unit' => 'in'];
+    }
+
+    public function run(Fields $in): array
+    {
+        $in->only(['text', 'unit', 'signed']);
+        $read = LengthReader::read($in->text('text'), $in->choice('unit', Unit::class), $in->flag('signed'));
+        $mm = $read->length->mm;
+
+        return [
+            'mm' => $mm,
+            'in' => $read->length->in(),
+            'typed' => $read->typed,
+            'shown' => LengthWriter::size($mm),
+            'fine' => abs($mm) < 0.1 ? LengthWriter::fine($mm) : null,
+            'notes' => [],
+            'working' => [new WorkingStep('Understood as', '1 in = 25.4 mm', LengthWriter::sizeInWords($mm), 'exact by definition')],
+        ];
+    }
+}

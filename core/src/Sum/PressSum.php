@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Sum;
+
+use Oldpart\Core\Catalogue\Friction;
+use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Joint\PressFit;
+
+final class PressSum implements Sum
+{
+    private const MATERIAL_KEYS = ['name', 'e_gpa', 'nu', 'alpha_per_k', 'yield_mpa', 'tensile_mpa', 'brittle', 'density_kg_m3', 'specific_heat_j_kgk', 'heat_to_c'];
+
+    public function name(): string
+    {
+        return 'press';
+    }
+
+    public function says(): string
+    {
+        return 'Pressure, stress, closing, growth, press force and holding of a press fit over its whole range.';
+    }
+
+    public function example(): array
+    {
+        return [
+            'd_mm' => 28.567, 'inner_bore_mm' => 22.25, 'outer_od_mm' => 54.0, 'length_mm' => 38.0, 'interference_mm' => ['min' => 0.010, 'max' => 0.033],
+            'inner' => ['name' => 'leaded tin bronze (bearing)'], 'outer' => ['name' => 'grey cast iron, ordinary'],
+        ];
+    }
+
+    public function run(Fields $in): array
+    {
+        $in->only(['d_mm', 'inner_bore_mm', 'outer_od_mm', 'length_mm', 'interference_mm', 'inner', 'outer', 'friction', 'rz_inner_um', 'rz_outer_um']);
+        $friction = $in->object('friction')?->only(['low', 'high']);
+
+        return Press::of(new PressFit(
+            $in->number('d_mm'), $in->number('inner_bore_mm'), $in->number('outer_od_mm'), $in->number('length_mm'), $in->range('interference_mm'),
+            self::material($in, 'inner'), self::material($in, 'outer'),
+            $friction === null ? null : new Friction($friction->number('low'), $friction->number('high'), 'as given'),
+            $in->numberOrNull('rz_inner_um'), $in->numberOrNull('rz_outer_um'),
+        ))->jsonSerialize();
+    }
+
+    private static function material(Fields $in, string $which): Material
+    {
+        $f = ($in->object($which) ?? throw $in->bad($which, 'is missing.'))->only(self::MATERIAL_KEYS);
+        $name = $f->textOrNull('name');
+        if ($name !== null && ! $f->has('e_gpa')) {
+            return Material::named($name, "{$which}.name");
+        }
+
+        return new Material(
+            $name ?? 'as given', 'unlisted', $f->number('e_gpa'), $f->number('nu'), $f->numberOrNull('alpha_per_k'), $f->numberOrNull('yield_mpa'),
+            $f->numberOrNull('tensile_mpa'), $f->flag('brittle'), $f->numberOrNull('density_kg_m3'), $f->numberOrNull('specific_heat_j_kgk'), $f->numberOrNull('heat_to_c'),
+        );
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Sum;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\Fields;
+
+/** The book of stand-alone sums. A new one is a class that implements Sum and a line here. */
+final class Sums
+{
+    /** @return list<Sum> */
+    public static function all(): array
+    {
+        return [new LengthSum, new ReadingsSum, new SizeToMateSum, new PressSum, new NextCutSum];
+    }
+
+    /** @throws BadInput when there is no such sum */
+    public static function named(string $name): Sum
+    {
+        foreach (self::all() as $sum) {
+            if ($sum->name() === $name) {
+                return $sum;
+            }
+        }
+        $known = implode(', ', array_map(static fn (Sum $s): string => $s->name(), self::all()));
+        throw new BadInput('unknown-sum', 'name', "There is no sum called “{$name}”. There are: {$known}.");
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $in
+     * @return array<string, mixed>
+     *
+     * @throws BadInput
+     */
+    public static function run(string $name, array $in): array
+    {
+        return self::named($name)->run(new Fields($in));
+    }
+
+    /** @return array{error: array{code: string, field: string, message: string}} */
+    public static function error(BadInput $bad): array
+    {
+        return ['error' => ['code' => $bad->reason, 'field' => $bad->field, 'message' => $bad->getMessage()]];
+    }
+}

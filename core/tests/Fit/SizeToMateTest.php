@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Fit;
+
+use Eris\Generator;
+use Eris\TestTrait;
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Fit\SizeToMate;
+use Oldpart\Core\Quantity\Range;
+use PHPUnit\Framework\TestCase;
+
+final class SizeToMateTest extends TestCase
+{
+    use TestTrait;
+
+    /** Worked by hand from the definition of clearance, bore less shaft. */
+    public function test_by_hand(): void
+    {
+        $press = SizeToMate::of(true, 30.000, 0.004, new Range(-0.035, -0.001));
+        self::assertEqualsWithDelta(30.005, $press->band?->lowerMm, 1e-9);
+        self::assertEqualsWithDelta(30.031, $press->band?->upperMm, 1e-9);
+        self::assertEqualsWithDelta(0.017, $press->neededU95Mm, 1e-9);
+
+        $running = SizeToMate::of(false, 25.000, 0.003, new Range(0.020, 0.074), 24.990);
+        self::assertEqualsWithDelta(25.023, $running->band?->lowerMm, 1e-9);
+        self::assertEqualsWithDelta(25.061, $running->band?->upperMm, 1e-9);
+        self::assertEqualsWithDelta(0.022, $running->neededU95Mm, 1e-9);
+    }
+
+    /** Whatever the mate really is, within its doubt and its form, a part inside the band gives the clearance asked for. */
+    public function test_any_size_in_the_band_fits_any_true_mate(): void
+    {
+        $this->forAll(Generator\choose(0, 1), Generator\choose(-60, 60), Generator\choose(20, 90), Generator\choose(0, 9), Generator\choose(0, 9), Generator\choose(0, 10), Generator\choose(-10, 10))
+            ->then(function (int $makeShaft, int $min, int $width, int $u, int $form, int $at, int $error): void {
+                $c = new Range($min / 1000, ($min + $width) / 1000);
+                $form = $c->max <= 0 ? 0 : $form;
+                $mating = 30.0;
+                $loose = $mating + ($makeShaft ? $form : -$form) / 1000;
+                $band = SizeToMate::of((bool) $makeShaft, $mating, $u / 1000, $c, $loose)->band;
+                if ($band === null) {
+                    self::assertGreaterThan($width, 2 * $u + $form);
+
+                    return;
+                }
+                $made = $band->lowerMm + $band->widthMm() * $at / 10;
+                foreach ([$mating, $loose] as $reading) {
+                    $mate = $reading + $error / 10 * $u / 1000;
+                    $clearance = $makeShaft ? $mate - $made : $made - $mate;
+                    self::assertGreaterThanOrEqual($c->min - 1e-9, $clearance);
+                    self::assertLessThanOrEqual($c->max + 1e-9, $clearance);
+                }
+            });
+    }
+
+    public function test_tells_a_poor_reading_from_an_oval_mate(): void
+    {
+        $poor = SizeToMate::of(true, 30.0, 0.020, new Range(-0.035, -0.001));
+        self::assertNull($poor->band);
+        self::assertSame('reading-not-good-enough', $poor->notes[0]->code);
+        self::assertStringContainsString('0.017 mm', $poor->notes[0]->say->mm);
+
+        $oval = SizeToMate::of(true, 30.0, 0.0, new Range(0.007, 0.041), 30.050);
+        self::assertNull($oval->band);
+        self::assertNull($oval->neededU95Mm, 'no reading can mend an oval bore');
+        self::assertSame('mate-form', $oval->notes[0]->code);
+    }
+
+    public function test_refusals(): void
+    {
+        foreach ([[0.0, 0.001, null, 'mate.size_mm'], [30.0, -0.1, null, 'mate.u95_mm'], [30.0, 0.001, 29.9, 'mate.loose_mm'], [0.01, 0.0, null, 'clearance_mm']] as [$size, $u, $loose, $field]) {
+            try {
+                SizeToMate::of(true, $size, $u, new Range(0.01, 0.05), $loose);
+                self::fail('should have been refused');
+            } catch (BadInput $bad) {
+                self::assertSame($field, $bad->field);
+            }
+        }
+    }
+}

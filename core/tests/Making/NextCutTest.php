@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Making;
+
+use Eris\Generator;
+use Eris\TestTrait;
+use Oldpart\Core\Making\Cut;
+use Oldpart\Core\Making\NextCut;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Band;
+use PHPUnit\Framework\TestCase;
+
+/** Roughing, two equal cuts, a spring pass: common practice of the trade, no source. Sums by hand. */
+final class NextCutTest extends TestCase
+{
+    use TestTrait;
+
+    public function test_last_two_cuts_are_equal(): void
+    {
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 29.0, 0.3);
+        self::assertEqualsWithDelta(0.4, $next->leftMm, 1e-9, 'aims at the end where metal is left');
+        self::assertSame(2, $next->cuts);
+        self::assertEqualsWithDelta(0.2, $next->dialMm, 1e-9);
+        self::assertSame(['finish', 'finish', 'spring'], array_column($next->plan, 'kind'));
+    }
+
+    public function test_roughs_first_when_there_is_much(): void
+    {
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 30.6, 0.5);
+        self::assertEqualsWithDelta(0.5, $next->dialMm, 1e-9);
+        self::assertSame(['rough', 'rough', 'finish', 'finish', 'spring'], array_column($next->plan, 'kind'));
+        self::assertEqualsWithDelta(2.0, array_sum(array_column($next->plan, 'take_mm')), 1e-9);
+    }
+
+    /** The first of two cuts of 0.2 took off 0.18: the next must be dialled 0.22/0.9 to take the 0.22 that is left. */
+    public function test_the_second_is_corrected_by_the_first(): void
+    {
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 28.82, 0.5, [new Cut(0.2, 0.18)]);
+        self::assertSame(1, $next->cuts);
+        self::assertEqualsWithDelta(0.22 / 0.9, $next->dialMm, 1e-9);
+    }
+
+    public function test_a_bore_grows(): void
+    {
+        $next = NextCut::toward(SurfaceKind::Bore, new Band(25.020, 25.041), 24.62, 0.4);
+        self::assertEqualsWithDelta(0.4, $next->leftMm, 1e-9);
+        self::assertEqualsWithDelta(0.2, $next->dialMm, 1e-9);
+    }
+
+    public function test_inside_says_stop_and_past_says_so(): void
+    {
+        $inside = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 28.592, 0.5);
+        self::assertSame(['inside', 0, 0.0], [$inside->state, $inside->cuts, $inside->dialMm]);
+        $past = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 28.575, 0.5);
+        self::assertSame('past', $past->state);
+        self::assertSame('past', $past->notes[0]->code);
+        self::assertStringContainsString('0.010 mm', $past->notes[0]->say->mm);
+    }
+
+    /** A cross slide that reads radius takes twice what is dialled (common practice, no source). */
+    public function test_a_radius_dial_is_noticed(): void
+    {
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 29.2, 0.5, [new Cut(0.25, 0.5)]);
+        self::assertSame('dial-radius', $next->notes[0]->code);
+        self::assertEqualsWithDelta(0.3, 2 * $next->dialMm, 1e-9, 'dialled as this dial takes it');
+    }
+
+    /** Cutting as told, on a lathe that takes off a steady share of what is dialled, always ends inside and never past. */
+    public function test_following_it_ends_inside(): void
+    {
+        $this->forAll(Generator\choose(80, 118), Generator\choose(20, 3000), Generator\choose(100, 900), Generator\choose(12, 60))->then(function (int $share, int $over, int $rough, int $width): void {
+            $band = new Band(30.0 - $width / 1000, 30.0);
+            $now = 30.0 + $over / 1000;
+            $history = [];
+            for ($i = 0; $i < 40; $i++) {
+                $next = NextCut::toward(SurfaceKind::Shaft, $band, $now, $rough / 1000, $history);
+                if ($next->state !== 'cut') {
+                    break;
+                }
+                $removed = $next->dialMm * $share / 100;
+                $history[] = new Cut($next->dialMm, $removed);
+                $now -= $removed;
+                if (abs($now - 30.0) < 1e-9) {
+                    $now = 30.0;
+                }
+            }
+            self::assertSame('inside', $next->state ?? 'none', "ended at {$now}");
+        });
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Measure;
+
+use Oldpart\Core\Measure\StudentT;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class StudentTTest extends TestCase
+{
+    /**
+     * JCGM 100:2008, table G.2, column 95 %; three decimals as in common t-tables.
+     *
+     * @return iterable<array{int, float}>
+     */
+    public static function table(): iterable
+    {
+        yield [1, 12.706];
+        yield [2, 4.303];
+        yield [3, 3.182];
+        yield [4, 2.776];
+        yield [5, 2.571];
+        yield [8, 2.306];
+        yield [10, 2.228];
+        yield [15, 2.131];
+        yield [20, 2.086];
+        yield [30, 2.042];
+    }
+
+    #[DataProvider('table')]
+    public function test_agrees_with_the_published_table(int $dof, float $t): void
+    {
+        self::assertEqualsWithDelta($t, StudentT::k95($dof), 0.0006);
+    }
+
+    public function test_falls_toward_the_normal_value(): void
+    {
+        self::assertEqualsWithDelta(1.960, StudentT::k95(1e6), 0.001);
+        self::assertGreaterThan(StudentT::k95(4.0), StudentT::k95(3.5));
+    }
+}

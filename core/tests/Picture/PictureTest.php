@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Picture;
+
+use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Picture\Drawing;
+use Oldpart\Core\Picture\Hatch;
+use Oldpart\Core\Picture\Line;
+use Oldpart\Core\Picture\Scale;
+use Oldpart\Core\Picture\SvgWriter;
+use Oldpart\Core\Picture\Text;
+use Oldpart\Core\Quantity\Unit;
+use Oldpart\Core\Tests\Job\SampleJob;
+use PHPUnit\Framework\TestCase;
+
+final class PictureTest extends TestCase
+{
+    /** Hatching fills an area: total line length times spacing is the area, holes left out (geometry). */
+    public function test_hatch_covers_the_area_and_spares_holes(): void
+    {
+        foreach ([0.0, 45.0, -45.0, 30.0] as $degrees) {
+            $lines = Hatch::lines([Drawing::circle(100, 80, 60, 360), Drawing::circle(100, 80, 25, 360)], 0.5, $degrees);
+            $length = array_sum(array_map(static fn (array $l): float => hypot($l[2] - $l[0], $l[3] - $l[1]), $lines));
+            self::assertEqualsWithDelta(M_PI * (60 ** 2 - 25 ** 2), $length * 0.5, 40);
+            foreach ($lines as [$x1, $y1, $x2, $y2]) {
+                self::assertGreaterThan(24.9, hypot(($x1 + $x2) / 2 - 100, ($y1 + $y2) / 2 - 80));
+            }
+        }
+    }
+
+    public function test_round_steps_and_factors(): void
+    {
+        self::assertEqualsWithDelta(0.0004, Scale::step(0.0026, 7), 1e-12);
+        self::assertEqualsWithDelta(200.0, Scale::exaggeration(340), 1e-9);
+        self::assertEqualsWithDelta(1.0, Scale::exaggeration(0.3), 1e-9);
+    }
+
+    /** Every picture of a job is well-formed SVG, stays in its frame, and says in words what it shows. */
+    public function test_pictures_of_a_whole_job(): void
+    {
+        $job = SampleJob::measured()->read('Housing bore', '30.006', 'three-point', 'mouth', '45')->cut('Bush outside', 'only', null, '30.3')->cut('Bush outside', 'only', '0.1', '30.2');
+        $answers = (new Evaluator)->evaluate($job->build());
+        $drawings = self::drawings([$answers->jsonSerialize(), array_map(static fn ($j): array => $j->jsonSerialize(), $answers->joints), array_map(static fn ($s): array => $s->jsonSerialize(), $answers->surfaces), array_map(static fn ($m): array => $m->jsonSerialize(), $answers->making), $answers->assembly->jsonSerialize()]);
+        self::assertGreaterThanOrEqual(8, count($drawings));
+        foreach ($drawings as $drawing) {
+            foreach (Unit::cases() as $unit) {
+                $svg = (new SvgWriter($unit))->write($drawing);
+                $xml = simplexml_load_string($svg);
+                self::assertNotFalse($xml, 'well-formed');
+                self::assertNotSame('', (string) $xml->title);
+                self::assertStringNotContainsString('NAN', strtoupper($svg));
+            }
+            foreach ($drawing->shapes() as $shape) {
+                $points = match (true) {
+                    $shape instanceof Line => [[$shape->x1, $shape->y1], [$shape->x2, $shape->y2]],
+                    $shape instanceof Text => [[$shape->x, $shape->y]],
+                    default => $shape->points,
+                };
+                foreach ($points as [$x, $y]) {
+                    self::assertTrue($x >= -1 && $x <= $drawing->width + 1 && $y >= -1 && $y <= $drawing->height + 1, "({$x}, {$y}) is outside {$drawing->says->mm}");
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $values
+     * @return list<Drawing>
+     */
+    private static function drawings(array $values): array
+    {
+        $found = [];
+        array_walk_recursive($values, static function (mixed $value) use (&$found): void {
+            if ($value instanceof Drawing) {
+                $found[] = $value;
+            }
+        });
+
+        return $found;
+    }
+}
