@@ -1,1 +1,29 @@
 <?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\JobController;
+use App\Http\Controllers\SheetController;
+use App\Http\Controllers\ShopController;
+use App\Http\Controllers\SumController;
+use Illuminate\Support\Facades\Route;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+Route::get('jobs', [JobController::class, 'index']);
+Route::post('jobs', [JobController::class, 'store']);
+Route::post('jobs/import', [JobController::class, 'import']);
+Route::get('jobs/{job}', [JobController::class, 'show']);
+Route::patch('jobs/{job}', [JobController::class, 'update']);
+Route::post('jobs/{job}/preview', [JobController::class, 'preview']);
+Route::post('jobs/{job}/undo', [JobController::class, 'undo']);
+Route::get('jobs/{job}/file', [JobController::class, 'file']);
+Route::get('jobs/{job}/sheet', SheetController::class);
+Route::put('jobs/{job}/{list}/{thing}', [JobController::class, 'put']);
+Route::delete('jobs/{job}/{list}/{thing}', [JobController::class, 'destroy']);
+Route::get('shop', [ShopController::class, 'show']);
+Route::patch('shop', [ShopController::class, 'update']);
+Route::get('catalogue', CatalogueController::class);
+Route::get('sums', [SumController::class, 'index']);
+Route::post('sums/{name}', [SumController::class, 'run']);
+Route::fallback(static fn () => throw new NotFoundHttpException);

@@ -1,1 +1,8 @@
 <?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\Route;
+
+// One page; the front end reads the address. A missing file with an ending stays missing.
+Route::get('/{any?}', static fn () => view('app'))->where('any', '^(?!api/)[^.]*$');

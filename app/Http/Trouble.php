@@ -4,9 +4,44 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Bench\Conflict;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Sum\Sums;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
+/** Turns what goes wrong into a plain sentence; a stack trace never leaves the machine. */
 final class Trouble
 {
-    public static function register(Exceptions $exceptions): void {}
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([BadInput::class, Conflict::class]);
+        $exceptions->render(static fn (BadInput $bad): JsonResponse => new JsonResponse(Sums::error($bad), 422));
+        $exceptions->render(static fn (Conflict $conflict): JsonResponse => new JsonResponse([
+            'error' => ['code' => 'changed-elsewhere', 'field' => 'version', 'message' => $conflict->getMessage()],
+            'current' => $conflict->current,
+        ], 409));
+        $exceptions->render(static function (\Throwable $e, Request $request): ?JsonResponse {
+            if (! $request->is('api/*')) {
+                return null;
+            }
+
+            return match (true) {
+                $e instanceof ModelNotFoundException, $e instanceof NotFoundHttpException => self::say('not-found', 'This is not on the bench. It may have been opened in another shop.', 404),
+                $e instanceof QueryException => self::say('storage', 'It could not be stored just now: the disk may be full or busy. What you typed is kept; it is tried again.', 503),
+                $e instanceof HttpExceptionInterface => self::say('http', 'This request is not understood here.', $e->getStatusCode()),
+                default => self::say('server', 'Something went wrong here. What you typed is kept; try again.', 500),
+            };
+        });
+    }
+
+    private static function say(string $code, string $message, int $status): JsonResponse
+    {
+        return new JsonResponse(['error' => ['code' => $code, 'field' => '', 'message' => $message]], $status);
+    }
 }

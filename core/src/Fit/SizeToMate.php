@@ -81,8 +81,8 @@ final readonly class SizeToMate
     {
         $notes = [];
         $values = [
-            'width' => LengthWriter::difference($clearance->width()), 'u' => LengthWriter::difference($u95Mm),
-            'needed' => LengthWriter::difference(max(0, $needed)), 'form' => LengthWriter::difference($form),
+            'width' => LengthWriter::difference($clearance->width()), 'u' => LengthWriter::atLeast($u95Mm),
+            'needed' => LengthWriter::atMost(max(0, $needed)), 'form' => LengthWriter::difference($form),
         ];
         if ($band === null && $needed <= 0 && $form > 0) {
             $notes[] = Note::stop('mate-form', Say::with('The mate’s own form, {form}, is more than the fit’s whole width, {width}: no size fits everywhere, however well it is read. True the mate up, or choose a wider fit.', $values));

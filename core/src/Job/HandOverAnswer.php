@@ -117,11 +117,11 @@ final readonly class HandOverAnswer implements \JsonSerializable
         $size = $log->atTwenty($last);
         $tight = $answer->isTight();
         $u = hypot($log->u95(), $tight ? $found->u95MeanMm : $found->u95Mm);
-        [$mating, $loose] = $tight ? [$found->meanMm, $found->meanMm] : [$found->matingMm, $found->looseMm];
+        [$smallest, $largest] = $tight ? [$found->meanMm, $found->meanMm] : [$found->smallestMm(), $found->largestMm()];
 
-        return $answer->make->id === $answer->joint->inner
-            ? Range::of($mating - $size - $u, $loose - $size + $u)
-            : Range::of($size - $mating - $u, $size - $loose + $u);
+        return $answer->makesInner()
+            ? new Range($smallest - $size - $u, $largest - $size + $u)
+            : new Range($size - $largest - $u, $size - $smallest + $u);
     }
 
     public function isFinished(): bool

@@ -54,6 +54,12 @@ final readonly class JointAnswer implements \JsonSerializable
         return $this->withheld ? null : $this->sized?->band;
     }
 
+    /** The inner part is made to a measured outer one. */
+    public function makesInner(): bool
+    {
+        return $this->make !== null && $this->make->id === $this->joint->inner;
+    }
+
     public function isTight(): bool
     {
         return $this->wantedMm !== null ? $this->wantedMm->max <= 0 : $this->purpose->tight;
@@ -93,7 +99,7 @@ final readonly class JointAnswer implements \JsonSerializable
             'press_blocked' => $this->pressBlocked,
             'picture' => $this->picture(),
             'ring' => $band === null || $this->wantedMm === null || $this->purpose->isLength ? null : RingPicture::draw(
-                $band->middleMm(), $this->wantedMm, $this->make?->id === $this->joint->inner,
+                $band->middleMm(), $this->wantedMm, $this->makesInner(),
                 $this->press?->fit->isHollow() === true ? $this->press->fit->innerBoreMm : null,
             ),
         ];
@@ -133,8 +139,8 @@ final readonly class JointAnswer implements \JsonSerializable
 
         return FitPicture::draw(
             $this->mateName,
-            $tight ? $this->mateFound->meanMm : $this->mateFound->matingMm,
-            $tight ? $this->mateFound->meanMm : $this->mateFound->looseMm,
+            $tight ? $this->mateFound->meanMm : $this->mateFound->smallestMm(),
+            $tight ? $this->mateFound->meanMm : $this->mateFound->largestMm(),
             $tight ? $this->mateFound->u95MeanMm : $this->mateFound->u95Mm,
             $this->makeName, $band, $this->wantedMm, $says,
         );

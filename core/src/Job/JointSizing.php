@@ -70,7 +70,9 @@ final readonly class JointSizing
     {
         return $wanted->max <= 0
             ? SizeToMate::of($makeShaft, $found->meanMm, $found->u95MeanMm, $wanted)
-            : SizeToMate::of($makeShaft, $found->matingMm, $found->u95Mm, $wanted, $found->looseMm);
+            : ($makeShaft
+                ? SizeToMate::of(true, $found->smallestMm(), $found->u95Mm, $wanted, $found->largestMm())
+                : SizeToMate::of(false, $found->largestMm(), $found->u95Mm, $wanted, $found->smallestMm()));
     }
 
     private function judge(SurfaceFacts $mate, FoundSize $found, Range $wanted): GoodEnough

@@ -69,7 +69,7 @@ final readonly class PressStudy
         $u = $answer->mateFound->u95MeanMm;
         $mean = $answer->mateFound->meanMm;
 
-        return $answer->make?->id === $answer->joint->inner
+        return $answer->makesInner()
             ? new Range($made->min - $mean - $u, $made->max - $mean + $u)
             : new Range($mean - $u - $made->max, $mean + $u - $made->min);
     }

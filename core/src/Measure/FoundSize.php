@@ -41,6 +41,16 @@ final readonly class FoundSize implements \JsonSerializable
         public Working $working,
     ) {}
 
+    public function smallestMm(): float
+    {
+        return min($this->matingMm, $this->looseMm);
+    }
+
+    public function largestMm(): float
+    {
+        return max($this->matingMm, $this->looseMm);
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {

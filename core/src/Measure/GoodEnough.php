@@ -30,7 +30,7 @@ final readonly class GoodEnough implements \JsonSerializable
         $ratio = $u95Mm > 0 ? $widthMm / (2 * $u95Mm) : 99.0;
         $short = number_format(min($ratio, 99), $ratio < 10 ? 1 : 0);
         $width = LengthWriter::difference($widthMm);
-        $u = LengthWriter::difference($u95Mm);
+        $u = LengthWriter::atLeast($u95Mm);
         if ($ratio >= 4) {
             return new self($ratio, 'good', Say::plain("Yes, {$short} to 1"), Say::with('The fit allows {w}; this reading is sure to ±{u}.', ['w' => $width, 'u' => $u]));
         }

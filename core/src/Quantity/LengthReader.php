@@ -32,7 +32,7 @@ final class LengthReader
 
     private int $at = 0;
 
-    private function __construct(private readonly Unit $unit) {}
+    private function __construct(private readonly Unit $unit, private readonly string $text) {}
 
     /**
      * @param  string  $text  what was typed
@@ -44,7 +44,7 @@ final class LengthReader
     public static function read(string $text, Unit $unit, bool $signed = false): TypedLength
     {
         $clean = self::tidy($text);
-        $mm = self::named($clean) ?? self::mixedNumber($clean) ?? (new self($unit))->sum($clean);
+        $mm = self::named($clean) ?? self::mixedNumber($clean) ?? (new self($unit, $clean))->sum();
         if (! is_finite($mm) || abs($mm) > self::LONGEST_MM) {
             throw self::bad('too-long', "“{$text}” is over 20 m. Check the unit and the decimal point.");
         }
@@ -110,9 +110,9 @@ final class LengthReader
         return ($m[1] === '-' ? -1 : 1) * $factor * ((int) $m[2] + (int) $m[3] / (int) $m[4]);
     }
 
-    private function sum(string $text): float
+    private function sum(): float
     {
-        $this->tokens = self::tokens($text);
+        $this->tokens = self::tokens($this->text);
         $this->at = 0;
         $sign = 1.0;
         if ($this->takes('-')) {
@@ -122,7 +122,7 @@ final class LengthReader
         }
         $value = $this->terms($sign);
         if ($this->peek() !== null) {
-            throw self::unreadable($text);
+            throw self::unreadable($this->text);
         }
 
         return $value->toMm($this->unit);
@@ -176,9 +176,9 @@ final class LengthReader
         if ($token !== null && $token['type'] === 'number') {
             return $this->withUnit(new ReadValue(self::number($token['text']), ReadValue::NUMBER));
         }
-        throw self::bad('unreadable', $token === null
-            ? 'The sum stops half way: a number is missing at the end.'
-            : "A number is missing before “{$token['text']}”. Type a size such as 1.0605, 26.94 mm or 27/64.");
+        throw $token === null
+            ? self::bad('unreadable', "“{$this->text}” stops half way: a number is missing at the end.")
+            : self::unreadable($this->text);
     }
 
     private function withUnit(ReadValue $value): ReadValue

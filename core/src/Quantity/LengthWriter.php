@@ -32,14 +32,31 @@ final class LengthWriter
         return new Say("{$say->in} in", "{$say->mm} mm", "{$say->in} in ({$say->mm} mm)");
     }
 
-    /** A small difference with its unit, for sentences; always positive. */
-    public static function difference(float $mm): Say
+    /**
+     * A small difference with its unit, for sentences; always positive.
+     *
+     * @param  ?float  $shownMm  the millimetres to write where they are rounded another way than the inches
+     */
+    public static function difference(float $mm, ?float $shownMm = null): Say
     {
         $mm = abs($mm);
+        $shown = $shownMm ?? $mm;
         $in = self::fixed($mm / 25.4, $mm > 0 && $mm < self::FINE_MM ? 5 : 4);
-        $metric = self::fixed($mm, $mm > 0 && $mm < 0.0005 ? 4 : 3);
+        $metric = self::fixed($shown, $shown > 0 && $shown < 0.0005 ? 4 : 3);
 
         return new Say("{$in} in", "{$metric} mm", "{$in} in ({$metric} mm)");
+    }
+
+    /** A difference that must not be promised smaller than it is: rounded up. */
+    public static function atLeast(float $mm): Say
+    {
+        return self::difference(ceil($mm / 25.4 * 1e4 - 1e-6) / 1e4 * 25.4, ceil($mm * 1e3 - 1e-6) / 1e3);
+    }
+
+    /** A difference that must not be exceeded: rounded down. */
+    public static function atMost(float $mm): Say
+    {
+        return self::difference(floor($mm / 25.4 * 1e4 + 1e-6) / 1e4 * 25.4, floor($mm * 1e3 + 1e-6) / 1e3);
     }
 
     /** A difference under 0.1 mm in the small units people say aloud: thou and µm. */

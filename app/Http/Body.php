@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Illuminate\Http\Request;
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\Fields;
+
+/** The JSON object a request carries. */
+final class Body
+{
+    private const MAX_BYTES = 200_000;
+
+    /** @throws BadInput when the body is not a JSON object */
+    public static function of(Request $request): Fields
+    {
+        return new Fields(self::array($request));
+    }
+
+    /**
+     * @return array<array-key, mixed>
+     *
+     * @throws BadInput
+     */
+    public static function array(Request $request): array
+    {
+        $text = $request->getContent();
+        if (strlen($text) > self::MAX_BYTES) {
+            throw new BadInput('too-large', 'body', 'That is more than one change can hold.');
+        }
+        $body = json_decode($text, true, 32);
+        if (! is_array($body) || ($body !== [] && array_is_list($body))) {
+            throw new BadInput('not-json', 'body', 'Send one JSON object.');
+        }
+
+        return $body;
+    }
+}

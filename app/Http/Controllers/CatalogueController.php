@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\JsonResponse;
+use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Job\Kind;
+use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Safety\Gate;
+
+final class CatalogueController
+{
+    public function __invoke(): JsonResponse
+    {
+        return new JsonResponse([
+            'materials' => array_map(static fn (Material $m): array => ['name' => $m->name, 'family' => $m->family, 'brittle' => $m->brittle, 'remark' => $m->remark], Material::all()),
+            'instruments' => array_map(static fn (Instrument $i): array => [
+                'code' => $i->code, 'name' => $i->name, 'fits' => $i->fits, 'sure_to' => LengthWriter::difference($i->bestU95Mm()),
+            ], Instrument::all()),
+            'purposes' => array_map(static fn (Purpose $p): array => ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'tight' => $p->tight, 'length' => $p->isLength], Purpose::all()),
+            'gates' => array_map(static fn (Gate $g): array => ['code' => $g->code, 'name' => $g->name, 'says' => $g->says], Gate::all()),
+            'kinds' => array_map(static fn (Kind $k): array => ['code' => $k->code, 'name' => $k->name, 'says' => $k->says], Kind::all()),
+        ]);
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Bench\BenchList;
+use App\Bench\FactList;
+use App\Bench\JobStore;
+use App\Http\Body;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Quantity\Unit;
+
+final class JobController
+{
+    public function __construct(private readonly JobStore $store) {}
+
+    public function index(BenchList $bench): JsonResponse
+    {
+        return new JsonResponse(['jobs' => $bench->rows()]);
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $in = Body::of($request)->only(['id', 'kind', 'machine', 'part', 'unit']);
+
+        return new JsonResponse($this->store->start(self::id($in->text('id')), $in->text('kind'), $in->text('machine'), $in->text('part'), $in->choice('unit', Unit::class)), 201);
+    }
+
+    public function show(string $job): JsonResponse
+    {
+        return new JsonResponse($this->store->state($job));
+    }
+
+    public function update(Request $request, string $job): JsonResponse
+    {
+        return $this->change($request, $job, null, '');
+    }
+
+    public function put(Request $request, string $job, string $list, string $thing): JsonResponse
+    {
+        return $this->change($request, $job, self::list($list), self::id($thing));
+    }
+
+    public function destroy(Request $request, string $job, string $list, string $thing): JsonResponse
+    {
+        $in = Body::of($request)->only(['version', 'request']);
+
+        return new JsonResponse($this->store->change($job, self::version($in), $in->text('request'), self::list($list), self::id($thing), null));
+    }
+
+    public function preview(Request $request, string $job): JsonResponse
+    {
+        $body = Body::array($request);
+        $in = (new Fields($body))->only(['list', 'thing', 'fact']);
+        $list = $in->textOrNull('list');
+
+        return new JsonResponse(['answers' => $this->store->preview($job, $list === null ? null : self::list($list), $in->textOrNull('thing') ?? '', self::fact($body))]);
+    }
+
+    public function undo(Request $request, string $job): JsonResponse
+    {
+        $in = Body::of($request)->only(['version', 'request']);
+
+        return new JsonResponse($this->store->undo($job, self::version($in), $in->text('request')));
+    }
+
+    public function import(Request $request): JsonResponse
+    {
+        return new JsonResponse($this->store->import($request->getContent()), 201);
+    }
+
+    public function file(string $job): Response
+    {
+        $facts = $this->store->facts($job);
+        $name = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower("{$facts->machine} {$facts->part}")), '-');
+
+        return new Response(JobFile::write($facts), 200, [
+            'Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.($name === '' ? 'job' : $name).'.job.json"',
+        ]);
+    }
+
+    private function change(Request $request, string $job, ?FactList $list, string $thing): JsonResponse
+    {
+        $body = Body::array($request);
+        $in = (new Fields($body))->only(['version', 'request', 'fact']);
+
+        return new JsonResponse($this->store->change($job, self::version($in), $in->text('request'), $list, $thing, self::fact($body)));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $body
+     * @return array<string, mixed>
+     */
+    private static function fact(array $body): array
+    {
+        $fact = $body['fact'] ?? null;
+        if (! is_array($fact) || $fact === [] || array_is_list($fact)) {
+            throw new BadInput('bad-field', 'fact', '“fact” must be an object with what changes.');
+        }
+
+        /** @var array<string, mixed> $fact */
+        return $fact;
+    }
+
+    private static function version(Fields $in): int
+    {
+        return (int) $in->number('version');
+    }
+
+    private static function list(string $name): FactList
+    {
+        return FactList::tryFrom($name) ?? throw new BadInput('unknown-list', 'list', "A job has no list called “{$name}”.");
+    }
+
+    private static function id(string $id): string
+    {
+        return preg_match('/^[A-Za-z0-9_-]{1,40}$/', $id) === 1 ? $id : throw new BadInput('bad-id', 'id', 'An id is 1 to 40 letters, digits, - or _.');
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Models\Shop;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Quantity\Unit;
+
+final class ShopController
+{
+    /** Least and most of each number, as in the job file's schema. */
+    private const RANGES = ['temperature_c' => [-30, 60], 'lathe_holds_mm' => [0.0001, 5], 'rough_cut_mm' => [0.001, 20], 'press_n' => [0, 1e8]];
+
+    public function show(): JsonResponse
+    {
+        return new JsonResponse($this->shown(Shop::here()));
+    }
+
+    public function update(Request $request): JsonResponse
+    {
+        $in = Body::of($request)->only(['name', 'unit', ...array_keys(self::RANGES)]);
+        $shop = Shop::here();
+        foreach (self::RANGES as $field => [$least, $most]) {
+            $value = $in->numberOrNull($field);
+            if ($value !== null && ($value < $least || $value > $most)) {
+                throw new BadInput('out-of-range', $field, "This must be from {$least} to {$most}.");
+            }
+            if ($value !== null) {
+                $shop->setAttribute($field, $value);
+            }
+        }
+        $shop->name = $in->textOrNull('name') ?? $shop->name;
+        $shop->unit = $in->has('unit') ? $in->choice('unit', Unit::class)->value : $shop->unit;
+        $shop->save();
+
+        return new JsonResponse($this->shown($shop));
+    }
+
+    /** @return array<string, mixed> */
+    private function shown(Shop $shop): array
+    {
+        return [...$shop->facts()->jsonSerialize(), 'unit' => $shop->unit];
+    }
+}

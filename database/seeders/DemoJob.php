@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Job\JobFacts;
+use Oldpart\Core\Job\Kind;
+use Oldpart\Core\Job\ShopFacts;
+use Oldpart\Core\Quantity\Unit;
+
+/** Builds a demo job as a person would: laid out, measured, cut, ticked. */
+final class DemoJob
+{
+    /** @var array<string, mixed> */
+    private array $facts;
+
+    private int $next = 0;
+
+    public function __construct(private readonly string $id, string $kind, string $machine, string $part, ShopFacts $shop)
+    {
+        $this->facts = JobFile::toArray(Kind::named($kind)->layOut($id, $machine, $part, Unit::Inch, $shop, $this->newId(...)));
+    }
+
+    /** @param array<string, mixed> $takeIn */
+    public function takenIn(array $takeIn): self
+    {
+        $this->facts['take_in'] = [...$this->facts['take_in'], ...$takeIn];
+
+        return $this;
+    }
+
+    /** @param array<string, string> $materials by part name */
+    public function materials(array $materials): self
+    {
+        foreach ($this->facts['parts'] as &$part) {
+            $part['material'] = $materials[$part['name']] ?? null;
+        }
+
+        return $this;
+    }
+
+    /** @param list<array{string, string, string}> $readings station, angle, what was typed */
+    public function read(string $surface, string $instrument, array $readings): self
+    {
+        foreach ($readings as [$station, $angle, $typed]) {
+            $this->facts['readings'][] = [
+                'id' => $this->newId(), 'surface' => $this->surface($surface), 'station' => $station, 'angle' => $angle,
+                'value' => ['typed' => $typed, 'unit' => 'in'], 'was' => null, 'instrument' => $instrument, 'part_c' => null, 'gauge_c' => null,
+                'worn' => null, 'set_aside' => null, 'remark' => null, 'taken_at' => '2026-11-09T09:30:00Z',
+            ];
+        }
+
+        return $this;
+    }
+
+    /** @param list<array{?string, string}> $cuts what was dialled and the size after */
+    public function cut(string $surface, string $phase, string $instrument, array $cuts): self
+    {
+        foreach ($cuts as [$dialled, $after]) {
+            $this->facts['cuts'][] = [
+                'id' => $this->newId(), 'surface' => $this->surface($surface), 'phase' => $phase,
+                'dialled' => $dialled === null ? null : ['typed' => $dialled, 'unit' => 'in'], 'after' => ['typed' => $after, 'unit' => 'in'],
+                'instrument' => $instrument, 'part_c' => null, 'set_aside' => null, 'at' => '2026-11-10T14:00:00Z',
+            ];
+        }
+
+        return $this;
+    }
+
+    /** @param array<string, mixed> $changes */
+    public function joint(string $name, array $changes): self
+    {
+        foreach ($this->facts['joints'] as &$joint) {
+            $joint = $joint['name'] === $name ? [...$joint, ...$changes] : $joint;
+        }
+
+        return $this;
+    }
+
+    /** @param list<string> $codes */
+    public function ticked(array $codes): self
+    {
+        foreach ($codes as $code) {
+            $this->facts['ticks'][] = ['id' => $this->newId(), 'code' => $code, 'at' => '2026-11-11T10:00:00Z', 'remark' => null];
+        }
+
+        return $this;
+    }
+
+    public function handedOver(string $at, string $nextTime): self
+    {
+        $this->facts['hand_over'] = ['finished_at' => $at, 'next_time' => $nextTime];
+
+        return $this;
+    }
+
+    public function facts(): JobFacts
+    {
+        return JobFacts::fromArray($this->facts);
+    }
+
+    private function surface(string $name): string
+    {
+        return array_column($this->facts['surfaces'], 'id', 'name')[$name];
+    }
+
+    private function newId(): string
+    {
+        return $this->id.'-'.++$this->next;
+    }
+}

@@ -1,0 +1,39 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Navigate, Route, Routes } from 'react-router';
+import { useShop } from './api/queries';
+import { Bench } from './bench/Bench';
+import { JobPage } from './job/JobPage';
+import { SettingsProvider } from './shell/settings';
+import { ShopPage } from './shop/ShopPage';
+
+export function App() {
+    const shop = useShop();
+    if (shop.isPending) {
+        return null;
+    }
+    if (shop.isError) {
+        return (
+            <Box sx={{ p: 4 }}>
+                <Typography variant="h1">The shop can’t be reached</Typography>
+                <Typography sx={{ my: 2 }}>
+                    The application behind this page does not answer. Start it again with bin/start.
+                </Typography>
+                <Button variant="outlined" onClick={() => void shop.refetch()}>
+                    Try again
+                </Button>
+            </Box>
+        );
+    }
+    return (
+        <SettingsProvider shopUnit={shop.data.unit}>
+            <Routes>
+                <Route path="/" element={<Bench />} />
+                <Route path="/shop" element={<ShopPage />} />
+                <Route path="/job/:job/:stage" element={<JobPage />} />
+                <Route path="*" element={<Navigate to="/" replace />} />
+            </Routes>
+        </SettingsProvider>
+    );
+}

@@ -1,0 +1,43 @@
+import createClient from 'openapi-fetch';
+import type { paths } from './schema';
+
+export const client = createClient<paths>({ baseUrl: '/' });
+
+/** A refusal by the application, with a sentence for the user. */
+export class Refused extends Error {
+    constructor(
+        readonly code: string,
+        readonly field: string,
+        message: string,
+    ) {
+        super(message);
+    }
+}
+
+interface Answer<T> {
+    data?: T;
+    error?: unknown;
+    response: Response;
+}
+
+/** The data of an answer, or the sentence it was refused with. */
+export function orRefuse<T>(answer: Answer<T>): T {
+    if (answer.data !== undefined) {
+        return answer.data;
+    }
+    throw refusal(answer.error);
+}
+
+export function refusal(error: unknown): Refused {
+    if (typeof error === 'object' && error !== null && 'error' in error) {
+        const inner = (error as { error: { code: string; field: string; message: string } }).error;
+        return new Refused(inner.code, inner.field, inner.message);
+    }
+    return new Refused('server', '', 'Something went wrong here. What you typed is kept; try again.');
+}
+
+/** A fresh id, made here so that a retry is harmless. Works without a secure context too. */
+export function newId(): string {
+    const bytes = crypto.getRandomValues(new Uint8Array(13));
+    return Date.now().toString(36) + Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
+}

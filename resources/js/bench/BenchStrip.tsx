@@ -1,0 +1,15 @@
+import { useLocation } from 'react-router';
+import { Strip } from '../shell/Strip';
+
+export function BenchStrip() {
+    const { pathname } = useLocation();
+    return (
+        <Strip
+            label="Places"
+            items={[
+                { to: '/', name: 'Bench', here: pathname === '/' },
+                { to: '/shop', name: 'Shop', here: pathname === '/shop' },
+            ]}
+        />
+    );
+}

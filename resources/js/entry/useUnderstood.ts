@@ -1,0 +1,40 @@
+import { useEffect, useState } from 'react';
+import { client, refusal } from '../api/client';
+import type { Say, Unit } from '../api/types';
+
+export interface Understood {
+    text: string;
+    shown: Say | null;
+    refused: string | null;
+}
+
+/** What a typed length is understood as, in both units, or why it can't be read. */
+export function useUnderstood(text: string, unit: Unit, signed = false): Understood | null {
+    const [understood, setUnderstood] = useState<Understood | null>(null);
+    useEffect(() => {
+        if (text.trim() === '') {
+            return;
+        }
+        const abort = new AbortController();
+        client
+            .POST('/api/sums/{name}', {
+                params: { path: { name: 'length' } },
+                body: { text, unit, signed },
+                signal: abort.signal,
+            })
+            .then((answer) => {
+                if (abort.signal.aborted) {
+                    return;
+                }
+                const data = answer.data as { shown?: Say } | undefined;
+                setUnderstood({
+                    text,
+                    shown: data?.shown ?? null,
+                    refused: answer.error === undefined ? null : refusal(answer.error).message,
+                });
+            })
+            .catch(() => undefined);
+        return () => abort.abort();
+    }, [text, unit, signed]);
+    return understood?.text === text ? understood : null;
+}

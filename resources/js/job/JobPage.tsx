@@ -1,0 +1,113 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { ComponentType } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { Refused } from '../api/client';
+import { useJobState } from '../api/queries';
+import type { JobState } from '../api/types';
+import { BenchStrip } from '../bench/BenchStrip';
+import { Frame } from '../shell/Frame';
+import { MakeCard } from '../shell/MakeCard';
+import { useSaver } from '../shell/SaverContext';
+import { StageIcon, STAGES } from '../shell/stages';
+import { Strip } from '../shell/Strip';
+import { useKey } from '../shell/keys';
+import { Assemble } from '../stages/assemble/Assemble';
+import { HandOver } from '../stages/handover/HandOver';
+import { Make } from '../stages/make/Make';
+import { FoundCard } from '../stages/measure/FoundCard';
+import { Measure } from '../stages/measure/Measure';
+import { Plan } from '../stages/plan/Plan';
+import { Size } from '../stages/size/Size';
+import { Survey } from '../stages/survey/Survey';
+import { TakeInStage } from '../stages/takein/TakeInStage';
+import { JobProvider, useJob } from './JobContext';
+import { TemperatureChip } from './TemperatureChip';
+
+const PAGES: Record<string, ComponentType> = {
+    'take-in': TakeInStage,
+    survey: Survey,
+    measure: Measure,
+    size: Size,
+    plan: Plan,
+    make: Make,
+    assemble: Assemble,
+    'hand-over': HandOver,
+};
+
+export function JobPage() {
+    const { job = '', stage = 'take-in' } = useParams();
+    const state = useJobState(job);
+    const saver = useSaver();
+    if (state.data) {
+        return (
+            <JobProvider key={job} state={state.data} saver={saver}>
+                <Inside state={state.data} stage={stage} />
+            </JobProvider>
+        );
+    }
+    return (
+        <Frame title="Job" subtitle="" strip={<BenchStrip />}>
+            {state.isError && (
+                <Box>
+                    <Typography variant="h1">
+                        {state.error instanceof Refused
+                            ? state.error.message
+                            : 'The job can’t be fetched just now.'}
+                    </Typography>
+                    <Button variant="outlined" sx={{ mt: 2 }} onClick={() => void state.refetch()}>
+                        Try again
+                    </Button>
+                </Box>
+            )}
+        </Frame>
+    );
+}
+
+function Inside({ state, stage }: { state: JobState; stage: string }) {
+    const { answers } = useJob();
+    const navigate = useNavigate();
+    const saver = useSaver();
+    const { facts } = state;
+    const Page = PAGES[stage] ?? TakeInStage;
+    return (
+        <>
+            {STAGES.map((s, i) => (
+                <StageKey
+                    key={s.code}
+                    digit={String(i + 1)}
+                    go={() => void navigate(`/job/${facts.id}/${s.code}`)}
+                />
+            ))}
+            <StageKey digit="z" go={() => void saver.undo(facts.id)} />
+            <StageKey digit="p" go={() => window.open(`/api/jobs/${facts.id}/sheet`, '_blank')} />
+            <Frame
+                title={facts.machine === '' ? 'New job' : facts.machine}
+                subtitle={`${facts.part} · ${facts.take_in.quantity} off`}
+                jobId={facts.id}
+                temperature={<TemperatureChip />}
+                strip={
+                    <Strip
+                        label="Stages"
+                        items={STAGES.map((s, i) => ({
+                            to: `/job/${facts.id}/${s.code}`,
+                            name: s.name,
+                            says: answers.stages[i]?.says ?? '',
+                            icon: <StageIcon path={s.path} />,
+                            here: s.code === stage,
+                        }))}
+                    />
+                }
+                card={<MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />}
+            >
+                <Page />
+            </Frame>
+        </>
+    );
+}
+
+function StageKey({ digit, go }: { digit: string; go: () => void }) {
+    useKey(digit, go);
+    return null;
+}

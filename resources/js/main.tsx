@@ -1,0 +1,34 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/atkinson-hyperlegible-mono';
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { Saver } from './api/saver';
+import { App } from './App';
+import { SaverContext } from './shell/SaverContext';
+import { theme } from './theme/theme';
+
+const queries = new QueryClient({
+    defaultOptions: { queries: { staleTime: 2000, refetchOnWindowFocus: true, retry: 2 } },
+});
+const saver = new Saver(queries);
+const root = document.getElementById('app');
+if (root) {
+    createRoot(root).render(
+        <StrictMode>
+            <ThemeProvider theme={theme} defaultMode="light">
+                <CssBaseline />
+                <QueryClientProvider client={queries}>
+                    <SaverContext value={saver}>
+                        <BrowserRouter>
+                            <App />
+                        </BrowserRouter>
+                    </SaverContext>
+                </QueryClientProvider>
+            </ThemeProvider>
+        </StrictMode>,
+    );
+}

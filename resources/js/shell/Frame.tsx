@@ -1,0 +1,44 @@
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import { TopBar } from './TopBar';
+
+interface Props {
+    title: string;
+    subtitle: string;
+    strip: ReactNode;
+    card?: ReactNode;
+    jobId?: string;
+    temperature?: ReactNode;
+    children: ReactNode;
+}
+
+/** Top bar, strip, page and make card. On an upright tablet the strip lies below and the card folds to one line above. */
+export function Frame({ title, subtitle, strip, card, jobId, temperature, children }: Props) {
+    const cardWidth = card ? '316px' : '0px';
+    return (
+        <Box
+            sx={{
+                height: '100dvh',
+                display: 'grid',
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: `92px minmax(0, 1fr) ${cardWidth}` },
+                gridTemplateRows: { xs: 'auto auto minmax(0, 1fr) auto', md: '56px minmax(0, 1fr)' },
+                gridTemplateAreas: {
+                    xs: '"top" "card" "main" "strip"',
+                    md: '"top top top" "strip main card"',
+                },
+                bgcolor: 'background.default',
+                color: 'text.primary',
+            }}
+        >
+            <TopBar title={title} subtitle={subtitle} jobId={jobId} temperature={temperature} />
+            {strip}
+            <Box
+                component="main"
+                sx={{ gridArea: 'main', overflow: 'auto', px: { xs: 1.5, md: 2.25 }, py: 1.75 }}
+            >
+                {children}
+            </Box>
+            {card}
+        </Box>
+    );
+}

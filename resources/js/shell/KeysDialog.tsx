@@ -1,0 +1,41 @@
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
+import { mono } from '../theme/theme';
+
+const KEYS: [string, string][] = [
+    ['1 to 8', 'go to a stage'],
+    ['[  ]', 'previous, next surface or joint'],
+    ['Enter', 'store a reading and go on'],
+    ['Shift Enter', 'store it and stay at this spot'],
+    ['U', 'inch, millimetre, both'],
+    ['N', 'night shift'],
+    ['/', 'find a job, a surface, a stage'],
+    ['P', 'print the sheet'],
+    ['Z', 'undo'],
+    ['?', 'these keys'],
+];
+
+export function KeysDialog({ open, close }: { open: boolean; close: () => void }) {
+    return (
+        <Dialog open={open} onClose={close}>
+            <DialogTitle>All keys</DialogTitle>
+            <DialogContent>
+                <Table size="small">
+                    <TableBody>
+                        {KEYS.map(([key, does]) => (
+                            <TableRow key={key}>
+                                <TableCell sx={{ fontFamily: mono, fontWeight: 700 }}>{key}</TableCell>
+                                <TableCell>{does}</TableCell>
+                            </TableRow>
+                        ))}
+                    </TableBody>
+                </Table>
+            </DialogContent>
+        </Dialog>
+    );
+}

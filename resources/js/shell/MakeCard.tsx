@@ -1,0 +1,197 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Drawer from '@mui/material/Drawer';
+import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useTheme } from '@mui/material/styles';
+import { useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import type { MakeEntry } from '../api/types';
+import { useJob } from '../job/JobContext';
+import { Notes } from './Notes';
+import { useSettings } from './settings';
+import { readingKind, sizeKind, Verdict } from './Verdict';
+
+const MADE: Record<string, string> = {
+    inside: 'made, inside',
+    'cannot-tell': 'made, near a limit',
+    above: 'made, above its limits',
+    below: 'made, below its limits',
+};
+
+/** What to make, the number first. Always there inside a job; folds to one line on an upright screen. */
+export function MakeCard({ above }: { above?: ReactNode }) {
+    const { answers } = useJob();
+    const wide = useMediaQuery(useTheme().breakpoints.up('md'));
+    const [open, setOpen] = useState(false);
+    const { say } = useSettings();
+    if (wide) {
+        return (
+            <Box
+                component="aside"
+                aria-label="Make card"
+                sx={{
+                    gridArea: 'card',
+                    borderLeft: 1,
+                    borderColor: 'strong.main',
+                    bgcolor: 'background.paper',
+                    overflow: 'auto',
+                    px: 2,
+                    py: 1.75,
+                }}
+            >
+                {above}
+                <Entries />
+            </Box>
+        );
+    }
+    const first =
+        answers.make.find((entry) => entry.aim !== null && entry.verdict === null) ?? answers.make[0];
+    return (
+        <Box
+            component="aside"
+            aria-label="Make card"
+            sx={{
+                gridArea: 'card',
+                borderBottom: 1,
+                borderColor: 'strong.main',
+                bgcolor: 'background.paper',
+                minWidth: 0,
+            }}
+        >
+            <ButtonBase
+                onClick={() => setOpen(true)}
+                sx={{
+                    width: 1,
+                    minHeight: 56,
+                    px: 1.5,
+                    justifyContent: 'flex-start',
+                    gap: 1.5,
+                    textAlign: 'left',
+                }}
+            >
+                <Typography variant="body2" sx={{ flexShrink: 0 }}>
+                    {first?.label ?? 'Make card'}
+                </Typography>
+                {first?.aim ? (
+                    <Typography variant="bigSize" color="make.main" sx={{ fontSize: 30 }}>
+                        {say(first.aim)}
+                    </Typography>
+                ) : (
+                    <Typography variant="body2" noWrap color="overlap.main">
+                        {first?.blocked ? say(first.blocked) : ''}
+                    </Typography>
+                )}
+                <Typography variant="body2" color="text.secondary" noWrap>
+                    {first?.limit ? say(first.limit) : ''}
+                </Typography>
+                <Box sx={{ flex: 1 }} />
+                <Typography variant="body2">all</Typography>
+            </ButtonBase>
+            <Drawer anchor="top" open={open} onClose={() => setOpen(false)}>
+                <Box sx={{ p: 2, maxHeight: '80dvh', overflow: 'auto' }}>
+                    {above}
+                    <Entries />
+                    <Button fullWidth variant="outlined" onClick={() => setOpen(false)} sx={{ mt: 1 }}>
+                        Close
+                    </Button>
+                </Box>
+            </Drawer>
+        </Box>
+    );
+}
+
+function Entries() {
+    const { answers } = useJob();
+    return (
+        <>
+            <Typography variant="h2" component="h2" sx={{ mb: 0.75 }}>
+                Make card
+            </Typography>
+            <Notes notes={answers.notes} />
+            {answers.make.map((entry) => (
+                <Entry key={entry.key} entry={entry} />
+            ))}
+        </>
+    );
+}
+
+function Entry({ entry }: { entry: MakeEntry }) {
+    const { say } = useSettings();
+    const { facts } = useJob();
+    const navigate = useNavigate();
+    const go = () => {
+        const at = entry.goto.surface === null ? '' : `?at=${entry.goto.surface}`;
+        void navigate(`/job/${facts.id}/${entry.goto.stage}${at}`);
+    };
+    return (
+        <Box
+            role="group"
+            aria-label={entry.label}
+            onClick={go}
+            sx={{
+                borderTop: 1,
+                borderColor: 'divider',
+                py: 1,
+                cursor: 'pointer',
+                '&:hover': { bgcolor: 'action.hover' },
+            }}
+        >
+            <Typography variant="body2" color="text.secondary">
+                {entry.label}
+            </Typography>
+            {entry.aim !== null ? (
+                <>
+                    <Typography variant="bigSize" color="make.main">
+                        {say(entry.aim)}
+                    </Typography>
+                    {entry.limit && (
+                        <Typography sx={{ fontVariantNumeric: 'tabular-nums' }}>
+                            {say(entry.limit)}
+                        </Typography>
+                    )}
+                </>
+            ) : (
+                entry.blocked && (
+                    <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.25, my: 0.5 }}>
+                        <Typography variant="body2">{say(entry.blocked)}</Typography>
+                    </Box>
+                )
+            )}
+            {entry.made !== null && (
+                <Typography sx={{ my: 0.25 }}>
+                    <Verdict kind={sizeKind(entry.verdict)}>
+                        {say(entry.made)} {MADE[entry.verdict ?? ''] ?? 'made'}
+                    </Verdict>
+                </Typography>
+            )}
+            {entry.reading !== null && entry.made === null && (
+                <Verdict kind={readingKind(entry.reading.verdict)}>{say(entry.reading.says)}</Verdict>
+            )}
+            {entry.remarks.map((remark, i) => (
+                <Typography key={i} variant="body2" sx={{ mt: 0.5 }}>
+                    {say(remark)}
+                </Typography>
+            ))}
+            <Notes notes={entry.notes} least="caution" />
+            <Button
+                size="small"
+                color="inherit"
+                onClick={(event) => {
+                    event.stopPropagation();
+                    go();
+                }}
+                sx={{
+                    px: 0,
+                    minHeight: 36,
+                    fontSize: 14,
+                    textDecoration: 'underline',
+                    textUnderlineOffset: 3,
+                }}
+            >
+                Go there
+            </Button>
+        </Box>
+    );
+}

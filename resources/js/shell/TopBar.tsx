@@ -1,0 +1,115 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useColorScheme } from '@mui/material/styles';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Units } from '../api/types';
+import { FindDialog } from './FindDialog';
+import { KeysDialog } from './KeysDialog';
+import { Mark } from './Mark';
+import { SaveMark } from './SaveMark';
+import { useKey } from './keys';
+import { useSettings } from './settings';
+
+interface Props {
+    title: string;
+    subtitle: string;
+    jobId?: string;
+    temperature?: ReactNode;
+}
+
+const NEXT: Record<Units, Units> = { in: 'mm', mm: 'both', both: 'in' };
+
+export function TopBar({ title, subtitle, jobId, temperature }: Props) {
+    const { units, setUnits } = useSettings();
+    const { mode, setMode } = useColorScheme();
+    const [finding, setFinding] = useState(false);
+    const [keys, setKeys] = useState(false);
+    const night = mode === 'dark';
+    const turn = () => setMode(night ? 'light' : 'dark');
+    useKey('u', () => setUnits(NEXT[units]));
+    useKey('n', turn);
+    useKey('/', () => setFinding(true));
+    useKey('?', () => setKeys(true));
+    return (
+        <Box
+            component="header"
+            sx={{
+                gridArea: 'top',
+                display: 'flex',
+                alignItems: 'center',
+                gap: 1,
+                minHeight: 56,
+                pr: 1.5,
+                borderBottom: 1,
+                borderColor: 'strong.main',
+                bgcolor: 'background.paper',
+                flexWrap: { xs: 'wrap', sm: 'nowrap' },
+            }}
+        >
+            <Box
+                component={Link}
+                to="/"
+                aria-label="Oldpart Fit, to the bench"
+                sx={{
+                    width: { xs: 64, md: 92 },
+                    height: 55,
+                    flexShrink: 0,
+                    display: 'grid',
+                    placeItems: 'center',
+                    borderRight: 1,
+                    borderColor: 'strong.main',
+                }}
+            >
+                <Mark />
+            </Box>
+            <Box sx={{ flex: '1 1 120px', minWidth: 0, pl: 1 }}>
+                <Typography noWrap sx={{ fontWeight: 700, fontSize: 17, lineHeight: 1.25 }}>
+                    {title}
+                </Typography>
+                <Typography noWrap variant="body2" color="text.secondary">
+                    {subtitle}
+                </Typography>
+            </Box>
+            <SaveMark />
+            <Button variant="outlined" color="inherit" onClick={() => setFinding(true)} aria-keyshortcuts="/">
+                Find&nbsp;<b>/</b>
+            </Button>
+            {temperature}
+            <ToggleButtonGroup
+                exclusive
+                size="small"
+                value={units}
+                aria-label="Units"
+                onChange={(_, next: Units | null) => next && setUnits(next)}
+            >
+                <ToggleButton value="in">in</ToggleButton>
+                <ToggleButton value="mm">mm</ToggleButton>
+                <ToggleButton value="both">both</ToggleButton>
+            </ToggleButtonGroup>
+            <Button
+                variant="outlined"
+                color="inherit"
+                onClick={turn}
+                aria-pressed={night}
+                aria-keyshortcuts="n"
+            >
+                {night ? 'Day' : 'Night'}
+            </Button>
+            <Button
+                variant="outlined"
+                color="inherit"
+                onClick={() => setKeys(true)}
+                aria-label="All keys"
+                sx={{ minWidth: 44, px: 0 }}
+            >
+                ?
+            </Button>
+            <FindDialog open={finding} close={() => setFinding(false)} jobId={jobId} />
+            <KeysDialog open={keys} close={() => setKeys(false)} />
+        </Box>
+    );
+}

@@ -1,0 +1,56 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Collapse from '@mui/material/Collapse';
+import Typography from '@mui/material/Typography';
+import { useId, useState } from 'react';
+import type { WorkingStep } from '../api/types';
+import { mono } from '../theme/theme';
+import { useSettings } from './settings';
+
+/** Opens to the formula with its numbers and its source. */
+export function Why({ steps, label = 'Why' }: { steps: WorkingStep[]; label?: string }) {
+    const [open, setOpen] = useState(false);
+    const { say } = useSettings();
+    const id = useId();
+    if (steps.length === 0) {
+        return null;
+    }
+    return (
+        <Box>
+            <Button
+                size="small"
+                color="inherit"
+                variant="text"
+                aria-expanded={open}
+                aria-controls={id}
+                onClick={() => setOpen(!open)}
+                sx={{ px: 1, textDecoration: 'underline', textUnderlineOffset: 3 }}
+            >
+                {label}
+            </Button>
+            <Collapse in={open} id={id}>
+                <Box component="ol" sx={{ m: 0, pl: 2.5 }}>
+                    {steps.map((step, i) => (
+                        <Box component="li" key={i} sx={{ mb: 1 }}>
+                            <Typography variant="body2" sx={{ fontWeight: 700 }}>
+                                {step.what}
+                            </Typography>
+                            <Typography
+                                variant="body2"
+                                sx={{ fontFamily: mono, fontSize: 13.5, overflowWrap: 'anywhere' }}
+                            >
+                                {step.formula}
+                            </Typography>
+                            <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
+                                {say(step.numbers)}
+                            </Typography>
+                            <Typography variant="body2" color="text.secondary">
+                                {step.source}
+                            </Typography>
+                        </Box>
+                    ))}
+                </Box>
+            </Collapse>
+        </Box>
+    );
+}

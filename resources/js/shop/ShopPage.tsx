@@ -1,0 +1,84 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useQueryClient } from '@tanstack/react-query';
+import { client, orRefuse } from '../api/client';
+import { useCatalogue, useShop } from '../api/queries';
+import type { Shop } from '../api/types';
+import { BenchStrip } from '../bench/BenchStrip';
+import { NumberFact } from '../entry/NumberFact';
+import { TextFact } from '../entry/TextFact';
+import { Framed } from '../pictures/Framed';
+import { Frame } from '../shell/Frame';
+import { useSettings } from '../shell/settings';
+
+/** The shop's own limits; a new job starts with them. */
+export function ShopPage() {
+    const shop = useShop();
+    const catalogue = useCatalogue();
+    const queries = useQueryClient();
+    const { say } = useSettings();
+    const store = async (changes: Partial<Shop>) => {
+        queries.setQueryData(['shop'], orRefuse(await client.PATCH('/api/shop', { body: changes })));
+    };
+    if (!shop.data) {
+        return null;
+    }
+    return (
+        <Frame
+            title={shop.data.name}
+            subtitle="what this shop can hold, press and measure"
+            strip={<BenchStrip />}
+        >
+            <Typography variant="h1" sx={{ mb: 1.5 }}>
+                The shop
+            </Typography>
+            <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { md: '1fr 1fr' }, maxWidth: 980 }}>
+                <TextFact label="Name" value={shop.data.name} store={(name) => store({ name })} />
+                <NumberFact
+                    label="Usual temperature, °C"
+                    value={shop.data.temperature_c}
+                    store={(v) => store({ temperature_c: v ?? 20 })}
+                />
+                <NumberFact
+                    label="The lathe holds, on diameter, mm"
+                    value={shop.data.lathe_holds_mm}
+                    store={(v) => store({ lathe_holds_mm: v ?? 0.0127 })}
+                    helperText="0.0127 mm is half a thou"
+                />
+                <NumberFact
+                    label="Usual roughing cut, on diameter, mm"
+                    value={shop.data.rough_cut_mm}
+                    store={(v) => store({ rough_cut_mm: v ?? 0.508 })}
+                    helperText="0.508 mm is twenty thou"
+                />
+                <NumberFact
+                    label="The press gives, N"
+                    value={shop.data.press_n}
+                    store={(v) => store({ press_n: v ?? 0 })}
+                    helperText="a hand lever press gives about 9000 N"
+                />
+            </Box>
+            <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
+                Instruments
+            </Typography>
+            <Framed pad={0}>
+                {catalogue.data?.instruments.map((tool) => (
+                    <Box
+                        key={tool.code}
+                        sx={{
+                            display: 'flex',
+                            gap: 2,
+                            px: 1.5,
+                            py: 1,
+                            borderBottom: 1,
+                            borderColor: 'divider',
+                        }}
+                    >
+                        <Typography sx={{ flex: 1 }}>{tool.name}</Typography>
+                        <Typography color="text.secondary">at best sure to ±{say(tool.sure_to)}</Typography>
+                    </Box>
+                ))}
+            </Framed>
+        </Frame>
+    );
+}

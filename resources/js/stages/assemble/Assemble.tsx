@@ -1,0 +1,120 @@
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import { newId } from '../../api/client';
+import { useJob } from '../../job/JobContext';
+import { DrawingView } from '../../pictures/DrawingView';
+import { Framed } from '../../pictures/Framed';
+import { useSettings } from '../../shell/settings';
+import { Verdict } from '../../shell/Verdict';
+
+const GROUPS: [string, string][] = [
+    ['prepare', 'Before'],
+    ['press', 'Pressing in'],
+    ['check', 'Check after'],
+];
+
+/** Cautions to tick first, then each step where the hand does it, with the force to expect. */
+export function Assemble() {
+    const { facts, answers, save } = useJob();
+    const { say } = useSettings();
+    const { assembly } = answers;
+    const turn = (code: string, on: boolean) => {
+        const tick = facts.ticks.find((t) => t.code === code);
+        if (on && !tick) {
+            void save('ticks', newId(), { code, at: new Date().toISOString() });
+        } else if (!on && tick) {
+            void save('ticks', tick.id, null);
+        }
+    };
+    return (
+        <Box sx={{ maxWidth: 1000 }}>
+            <Typography variant="h1" sx={{ mb: 1.25 }}>
+                Put it together
+            </Typography>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 1.25,
+                    gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) minmax(0, 1fr)' },
+                }}
+            >
+                <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5 }}>
+                    <Typography variant="h2">Tick before you press</Typography>
+                    {assembly.cautions.map((caution) => (
+                        <FormControlLabel
+                            key={caution.code}
+                            sx={{ alignItems: 'flex-start', mb: 0.25 }}
+                            control={
+                                <Checkbox
+                                    checked={caution.ticked}
+                                    onChange={(_, on) => turn(caution.code, on)}
+                                />
+                            }
+                            label={<Typography sx={{ pt: 1.1 }}>{caution.says}</Typography>}
+                        />
+                    ))}
+                </Box>
+                <Framed>
+                    {assembly.force && assembly.picture ? (
+                        <>
+                            <Typography variant="body2" color="text.secondary">
+                                Force at full depth, up to
+                            </Typography>
+                            <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
+                                <Typography variant="bigSize" color="make.main">
+                                    {assembly.force.most}
+                                </Typography>
+                                <Verdict kind={assembly.force.enough ? 'good' : 'bad'}>
+                                    your press gives {assembly.force.press}
+                                </Verdict>
+                            </Box>
+                            <DrawingView drawing={assembly.picture} />
+                        </>
+                    ) : (
+                        <Typography sx={{ p: 1 }}>
+                            The force to expect shows here once the press fit is sized.
+                        </Typography>
+                    )}
+                </Framed>
+            </Box>
+            {GROUPS.map(([rule, title]) => (
+                <Box key={rule} component="section" sx={{ mt: 2 }}>
+                    <Typography variant="h2" sx={{ borderBottom: 1, borderColor: 'divider', pb: 0.5 }}>
+                        {title}
+                    </Typography>
+                    {assembly.steps
+                        .filter((step) => step.rule === rule)
+                        .map((step) => (
+                            <FormControlLabel
+                                key={step.code}
+                                sx={{
+                                    display: 'flex',
+                                    alignItems: 'flex-start',
+                                    borderBottom: 1,
+                                    borderColor: 'divider',
+                                    mr: 0,
+                                    py: 0.5,
+                                }}
+                                control={
+                                    <Checkbox
+                                        checked={step.ticked}
+                                        onChange={(_, on) => turn(step.code, on)}
+                                    />
+                                }
+                                label={
+                                    <Box sx={{ pt: 0.9 }}>
+                                        <Typography sx={{ fontWeight: 600 }}>{say(step.do)}</Typography>
+                                        <Typography variant="body2" color="text.secondary">
+                                            {step.why}
+                                        </Typography>
+                                    </Box>
+                                }
+                            />
+                        ))}
+                </Box>
+            ))}
+        </Box>
+    );
+}

@@ -1,0 +1,146 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { TextFact } from '../../entry/TextFact';
+import { day } from '../../entry/day';
+import { useJob } from '../../job/JobContext';
+import { Framed } from '../../pictures/Framed';
+import { useSettings } from '../../shell/settings';
+import { sizeKind, Verdict } from '../../shell/Verdict';
+import { mono } from '../../theme/theme';
+
+/** What was made, the fits that came of it, and the sheet and file that go with it. */
+export function HandOver() {
+    const { facts, answers, save } = useJob();
+    const { say, units, typing } = useSettings();
+    const sheet = `/api/jobs/${facts.id}/sheet?unit=${units === 'both' ? typing : units}`;
+    const { hand_over: over } = answers;
+    const finished = facts.hand_over.finished_at;
+    const cell = { fontFamily: mono, fontSize: 16 };
+    return (
+        <Box sx={{ maxWidth: 1000 }}>
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 1.25, flexWrap: 'wrap' }}>
+                <Typography variant="h1">As built</Typography>
+                <Verdict kind={over.good ? 'good' : 'usable'}>{over.says}</Verdict>
+            </Box>
+            <Framed pad={0}>
+                <Box sx={{ overflowX: 'auto' }}>
+                    <Table size="small" aria-label="Made sizes">
+                        <TableHead>
+                            <TableRow>
+                                <TableCell>surface</TableCell>
+                                <TableCell>limits</TableCell>
+                                <TableCell>as made</TableCell>
+                                <TableCell>verdict</TableCell>
+                            </TableRow>
+                        </TableHead>
+                        <TableBody>
+                            {over.sizes.map((row) => (
+                                <TableRow key={row.key}>
+                                    <TableCell>{row.label}</TableCell>
+                                    <TableCell sx={cell}>
+                                        {row.lower && row.upper
+                                            ? `${say(row.lower)} … ${say(row.upper)}`
+                                            : '–'}
+                                    </TableCell>
+                                    <TableCell sx={{ ...cell, fontWeight: 700, fontSize: 20 }}>
+                                        {row.made ? say(row.made) : '–'}
+                                        {row.plus_minus && (
+                                            <Typography
+                                                component="span"
+                                                variant="body2"
+                                                color="text.secondary"
+                                            >
+                                                {' '}
+                                                ±{say(row.plus_minus)}
+                                            </Typography>
+                                        )}
+                                    </TableCell>
+                                    <TableCell>
+                                        <Verdict kind={sizeKind(row.verdict)}>{row.verdict_says}</Verdict>
+                                    </TableCell>
+                                </TableRow>
+                            ))}
+                        </TableBody>
+                    </Table>
+                </Box>
+            </Framed>
+            <Typography variant="h2" sx={{ mt: 2, mb: 0.75 }}>
+                Fits achieved
+            </Typography>
+            <Framed pad={0}>
+                <Box sx={{ overflowX: 'auto' }}>
+                    <Table size="small" aria-label="Fits achieved">
+                        <TableHead>
+                            <TableRow>
+                                <TableCell>joint</TableCell>
+                                <TableCell>wanted</TableCell>
+                                <TableCell>achieved</TableCell>
+                                <TableCell>verdict</TableCell>
+                            </TableRow>
+                        </TableHead>
+                        <TableBody>
+                            {over.fits.map((row) => (
+                                <TableRow key={row.joint}>
+                                    <TableCell>{row.label}</TableCell>
+                                    <TableCell sx={cell}>{row.wanted ? say(row.wanted) : '–'}</TableCell>
+                                    <TableCell sx={{ ...cell, fontWeight: 700 }}>
+                                        {row.achieved ? say(row.achieved) : '–'}
+                                    </TableCell>
+                                    <TableCell>
+                                        <Verdict kind={sizeKind(row.verdict)}>{row.verdict_says}</Verdict>
+                                    </TableCell>
+                                </TableRow>
+                            ))}
+                        </TableBody>
+                    </Table>
+                </Box>
+            </Framed>
+            <Box sx={{ mt: 2, maxWidth: 720 }}>
+                <TextFact
+                    label="What to do differently next time"
+                    multiline
+                    minRows={2}
+                    value={facts.hand_over.next_time}
+                    store={(next_time) => save(null, '', { hand_over: { next_time } })}
+                />
+            </Box>
+            <Box sx={{ display: 'flex', gap: 1.25, mt: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+                {finished === null ? (
+                    <Button
+                        variant="contained"
+                        onClick={() =>
+                            void save(null, '', { hand_over: { finished_at: new Date().toISOString() } })
+                        }
+                    >
+                        Hand it over
+                    </Button>
+                ) : (
+                    <>
+                        <Verdict kind="good">handed over {day(finished)}</Verdict>
+                        <Button
+                            color="inherit"
+                            onClick={() => void save(null, '', { hand_over: { finished_at: null } })}
+                        >
+                            Open it again
+                        </Button>
+                    </>
+                )}
+                <Button variant="outlined" color="inherit" href={`${sheet}&paper=a4`} target="_blank">
+                    Sheet, A4
+                </Button>
+                <Button variant="outlined" color="inherit" href={`${sheet}&paper=letter`} target="_blank">
+                    Sheet, Letter
+                </Button>
+                <Button variant="outlined" color="inherit" href={`/api/jobs/${facts.id}/file`}>
+                    Job file
+                </Button>
+            </Box>
+        </Box>
+    );
+}

@@ -1,0 +1,139 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useRef, useState } from 'react';
+import { newId } from '../../api/client';
+import { useCatalogue } from '../../api/queries';
+import type { MakingAnswer } from '../../api/types';
+import { useUnderstood } from '../../entry/useUnderstood';
+import { useJob } from '../../job/JobContext';
+import { useSettings } from '../../shell/settings';
+import { mono } from '../../theme/theme';
+
+/** One line of the cut log: what was dialled, and the size after it. The first line is the size before any cut. */
+export function CutEntry({ making }: { making: MakingAnswer }) {
+    const { facts, save, preview } = useJob();
+    const { typing } = useSettings();
+    const catalogue = useCatalogue();
+    const surface = facts.surfaces.find((s) => s.id === making.surface);
+    const fits = (catalogue.data?.instruments ?? []).filter((tool) =>
+        tool.fits.includes(surface?.kind ?? 'shaft'),
+    );
+    const last = facts.cuts.filter((c) => c.surface === making.surface).at(-1);
+    const usual =
+        surface?.kind === 'bore'
+            ? 'three-point'
+            : surface?.kind === 'length'
+              ? 'calliper'
+              : 'outside-micrometer';
+    const [tool, setTool] = useState<string | null>(null);
+    const [dialled, setDialled] = useState('');
+    const [after, setAfter] = useState('');
+    const [warm, setWarm] = useState('');
+    const [refused, setRefused] = useState<{ field: string; says: string } | null>(null);
+    const [id, setId] = useState(newId);
+    const size = useRef<HTMLInputElement>(null);
+    const first = making.rows.length === 0;
+    const understoodAfter = useUnderstood(after, typing);
+    const understoodDial = useUnderstood(dialled, typing);
+    const instrument = tool ?? last?.instrument ?? usual;
+    const celsius = Number(warm.replace(',', '.'));
+    const fact = (typed: string) => ({
+        surface: making.surface,
+        phase: making.phase,
+        dialled: first || dialled.trim() === '' ? null : { typed: dialled, unit: typing },
+        after: { typed, unit: typing },
+        instrument,
+        part_c: warm.trim() === '' || !Number.isFinite(celsius) ? null : celsius,
+        at: new Date().toISOString(),
+    });
+    const store = () => {
+        if (after.trim() === '') {
+            size.current?.focus();
+            return;
+        }
+        save('cuts', id, fact(after)).then(
+            () => {
+                setId(newId());
+                setDialled('');
+                setAfter('');
+                setRefused(null);
+            },
+            (error: Error & { field?: string }) =>
+                setRefused({ field: error.field ?? '', says: error.message }),
+        );
+    };
+    const help = (which: 'dialled' | 'after', understood: typeof understoodAfter) =>
+        (refused?.field.endsWith(which) ? refused.says : null) ??
+        understood?.refused ??
+        understood?.shown?.both ??
+        ' ';
+    const mono20 = { htmlInput: { autoComplete: 'off', style: { fontFamily: mono, fontSize: 20 } } };
+    return (
+        <Box
+            component="form"
+            onSubmit={(event) => {
+                event.preventDefault();
+                store();
+            }}
+            sx={{
+                display: 'grid',
+                gap: 1.25,
+                mt: 1.5,
+                gridTemplateColumns: { xs: '1fr 1fr', sm: '170px 190px minmax(150px, 1fr) 120px auto' },
+                alignItems: 'start',
+            }}
+        >
+            <TextField
+                label="Dialled, on diameter"
+                value={dialled}
+                disabled={first}
+                onChange={(event) => setDialled(event.target.value)}
+                error={
+                    refused?.field.endsWith('dialled') === true || (understoodDial?.refused ?? null) !== null
+                }
+                helperText={first ? 'first: the size it has' : help('dialled', understoodDial)}
+                slotProps={mono20}
+            />
+            <TextField
+                label={first ? 'Size now' : 'Size after the cut'}
+                value={after}
+                inputRef={size}
+                onChange={(event) => {
+                    setAfter(event.target.value);
+                    setRefused(null);
+                    preview('cuts', id, event.target.value.trim() === '' ? null : fact(event.target.value));
+                }}
+                error={refused !== null || (understoodAfter?.refused ?? null) !== null}
+                helperText={
+                    refused !== null && !refused.field.endsWith('dialled')
+                        ? refused.says
+                        : help('after', understoodAfter)
+                }
+                slotProps={mono20}
+            />
+            <TextField
+                select
+                label="Read with"
+                value={fits.some((f) => f.code === instrument) ? instrument : ''}
+                onChange={(event) => setTool(event.target.value)}
+            >
+                {fits.map((f) => (
+                    <MenuItem key={f.code} value={f.code}>
+                        {f.name}
+                    </MenuItem>
+                ))}
+            </TextField>
+            <TextField
+                label="Part, °C"
+                value={warm}
+                placeholder={String(facts.shop.temperature_c)}
+                onChange={(event) => setWarm(event.target.value)}
+            />
+            <Button type="submit" variant="contained">
+                Log it
+            </Button>
+        </Box>
+    );
+}

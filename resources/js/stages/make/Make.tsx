@@ -1,0 +1,187 @@
+import Box from '@mui/material/Box';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useSearchParams } from 'react-router';
+import type { MakeEntry, MakingAnswer } from '../../api/types';
+import { useJob } from '../../job/JobContext';
+import { DrawingView } from '../../pictures/DrawingView';
+import { Framed } from '../../pictures/Framed';
+import { Notes } from '../../shell/Notes';
+import { useSettings } from '../../shell/settings';
+import { sizeKind, Verdict } from '../../shell/Verdict';
+import { Why } from '../../shell/Why';
+import { useKey } from '../../shell/keys';
+import { CutEntry } from './CutEntry';
+import { CutTable } from './CutTable';
+
+/** The cut log: where it stands, what to dial next, inside the band or not. */
+export function Make() {
+    const { answers } = useJob();
+    const [params, setParams] = useSearchParams();
+    const at = params.get('at');
+    const wanted = answers.making.findIndex((m) => m.key === at);
+    const open = answers.making.findIndex(
+        (m) => m.verdict === null && answers.make.find((e) => e.key === m.key)?.band,
+    );
+    const index = wanted >= 0 ? wanted : Math.max(0, open);
+    const making = answers.making[index];
+    const entry = answers.make[index];
+    const step = (by: number) => {
+        const next = answers.making[(index + by + answers.making.length) % answers.making.length];
+        if (next) {
+            setParams({ at: next.key }, { replace: true });
+        }
+    };
+    useKey('[', () => step(-1));
+    useKey(']', () => step(1));
+    if (!making || !entry) {
+        return <Typography>There is nothing to make in this job.</Typography>;
+    }
+    return (
+        <Box sx={{ maxWidth: 1000 }}>
+            <ToggleButtonGroup
+                exclusive
+                value={making.key}
+                aria-label="What is being cut"
+                onChange={(_, key: string | null) =>
+                    key !== null && setParams({ at: key }, { replace: true })
+                }
+                sx={{ mb: 1.25, flexWrap: 'wrap' }}
+            >
+                {answers.making.map((m) => (
+                    <ToggleButton key={m.key} value={m.key} sx={{ textTransform: 'none', fontSize: 15 }}>
+                        {m.label}
+                    </ToggleButton>
+                ))}
+            </ToggleButtonGroup>
+            <Cutting key={making.key} making={making} entry={entry} />
+        </Box>
+    );
+}
+
+function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) {
+    const { say } = useSettings();
+    return (
+        <>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 1.25,
+                    gridTemplateColumns: { xs: '1fr', sm: '290px minmax(0, 1fr)' },
+                    alignItems: 'stretch',
+                }}
+            >
+                <Framed strong>
+                    <Typography variant="body2" color="text.secondary">
+                        {making.dial ? 'Dial next, on the diameter' : making.label}
+                    </Typography>
+                    {making.dial ? (
+                        <>
+                            <Typography variant="hugeSize" color="make.main">
+                                {say(making.dial)}
+                            </Typography>
+                            <Typography variant="body2">
+                                {making.dial_per_side &&
+                                    `${say(making.dial_per_side)} where the dial reads the radius`}
+                            </Typography>
+                        </>
+                    ) : (
+                        <Typography
+                            sx={{
+                                fontSize: 25,
+                                fontWeight: 700,
+                                lineHeight: 1.2,
+                                my: 0.5,
+                                color:
+                                    making.state === 'past'
+                                        ? 'overlap.main'
+                                        : making.state === 'inside'
+                                          ? 'good.main'
+                                          : 'text.primary',
+                            }}
+                        >
+                            {say(making.says)}
+                        </Typography>
+                    )}
+                    <Box
+                        sx={{
+                            mt: 1,
+                            display: 'grid',
+                            gridTemplateColumns: 'auto 1fr',
+                            columnGap: 1.5,
+                            rowGap: 0.25,
+                        }}
+                    >
+                        {entry.lower && entry.upper && (
+                            <>
+                                <Typography color="text.secondary">band</Typography>
+                                <Typography variant="size" color="make.main" sx={{ fontSize: 18 }}>
+                                    {say(entry.lower)} … {say(entry.upper)}
+                                </Typography>
+                            </>
+                        )}
+                        {making.now && (
+                            <>
+                                <Typography color="text.secondary">now</Typography>
+                                <Typography variant="size" sx={{ fontSize: 18 }}>
+                                    {say(making.now)}
+                                </Typography>
+                            </>
+                        )}
+                        {making.state === 'cut' && making.left && (
+                            <>
+                                <Typography color="text.secondary">left</Typography>
+                                <Typography variant="size" sx={{ fontSize: 18 }}>
+                                    {say(making.left)}
+                                </Typography>
+                            </>
+                        )}
+                    </Box>
+                    {making.verdict !== null && (
+                        <Box sx={{ mt: 1 }}>
+                            <Verdict kind={sizeKind(making.verdict)}>
+                                {making.verdict === 'inside'
+                                    ? 'inside its limits'
+                                    : making.verdict === 'cannot-tell'
+                                      ? 'too near a limit to tell'
+                                      : making.state === 'cut'
+                                        ? 'metal still on it'
+                                        : 'outside its limits'}
+                            </Verdict>
+                        </Box>
+                    )}
+                    {making.plan.length > 0 && (
+                        <Typography variant="body2" sx={{ mt: 1 }}>
+                            Then:{' '}
+                            {making.plan
+                                .slice(1, 5)
+                                .map((cut) => (cut.kind === 'spring' ? 'a spring pass' : say(cut.dial)))
+                                .join(', ')}
+                        </Typography>
+                    )}
+                </Framed>
+                <Framed>
+                    {making.picture ? (
+                        <DrawingView drawing={making.picture} />
+                    ) : (
+                        <Typography color="text.secondary" sx={{ p: 2 }}>
+                            {entry.blocked
+                                ? say(entry.blocked)
+                                : 'The cuts show here, stepping down toward the band.'}
+                        </Typography>
+                    )}
+                </Framed>
+            </Box>
+            {entry.remarks.map((remark, i) => (
+                <Typography key={i} sx={{ mt: 1 }}>
+                    {say(remark)}
+                </Typography>
+            ))}
+            <CutEntry making={making} />
+            <Notes notes={making.notes} />
+            <CutTable making={making} />
+            <Why steps={making.working} label="Why this setting" />
+        </>
+    );
+}

@@ -1,0 +1,80 @@
+import InputBase from '@mui/material/InputBase';
+import TableCell from '@mui/material/TableCell';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { mono } from '../../theme/theme';
+
+interface Props {
+    label: string;
+    initial: string;
+    refused: boolean;
+    typing: (typed: string) => void;
+    store: (typed: string, then: 'next' | 'stay' | 'leave') => Promise<boolean>;
+    next: () => void;
+}
+
+/** The cell being filled. What is typed is stored on Enter, and also when the cell is left. */
+export function CellInput({ label, initial, refused, typing, store, next }: Props) {
+    const [text, setText] = useState(initial);
+    const stored = useRef(initial);
+    const input = useRef<HTMLInputElement>(null);
+    useEffect(() => {
+        input.current?.focus();
+        input.current?.select();
+    }, []);
+    const keep = (then: 'next' | 'stay' | 'leave') => {
+        const typed = text.trim();
+        if (typed === '' || typed === stored.current) {
+            if (then === 'next') {
+                next();
+            }
+            return;
+        }
+        const before = stored.current;
+        stored.current = typed;
+        void store(typed, then).then((ok) => {
+            if (!ok) {
+                stored.current = before;
+            }
+        });
+    };
+    return (
+        <TableCell
+            sx={{
+                p: 0,
+                outline: 3,
+                outlineColor: refused ? 'error.main' : 'primary.main',
+                outlineStyle: 'solid',
+                outlineOffset: -3,
+            }}
+        >
+            <InputBase
+                inputRef={input}
+                value={text}
+                fullWidth
+                inputProps={{
+                    'aria-label': label,
+                    autoComplete: 'off',
+                    inputMode: 'text',
+                    'aria-invalid': refused,
+                }}
+                onChange={(event) => {
+                    setText(event.target.value);
+                    typing(event.target.value);
+                }}
+                onKeyDown={(event: KeyboardEvent) => {
+                    if (event.key === 'Enter') {
+                        event.preventDefault();
+                        keep(event.shiftKey ? 'stay' : 'next');
+                    }
+                }}
+                onBlur={() => keep('leave')}
+                sx={{
+                    px: 1.5,
+                    py: 0.5,
+                    minHeight: 46,
+                    '& input': { fontFamily: mono, fontSize: 20, fontWeight: 600, p: 0 },
+                }}
+            />
+        </TableCell>
+    );
+}

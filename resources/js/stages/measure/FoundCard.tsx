@@ -1,0 +1,74 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useSettings } from '../../shell/settings';
+import { useSurface } from './useSurface';
+
+const TONE = { good: 'good.main', usable: 'found.main', 'not-good-enough': 'overlap.main' };
+
+/** The found size, large, and whether it is good enough. */
+export function FoundCard() {
+    const { answer, surface } = useSurface();
+    const { say } = useSettings();
+    if (!answer || !surface) {
+        return null;
+    }
+    const found = answer.found;
+    return (
+        <Box component="section" aria-label="Found size" sx={{ mb: 1.5, minHeight: 190 }}>
+            <Typography variant="h2">{surface.name}, found at 20 °C</Typography>
+            {found === null ? (
+                <Typography color="text.secondary">Not measured yet.</Typography>
+            ) : (
+                <>
+                    <Typography variant="hugeSize" color="found.main">
+                        {say(found.size)}
+                    </Typography>
+                    <Typography variant="size">± {say(found.plus_minus)}</Typography>
+                    {answer.good_enough !== null && (
+                        <Box sx={{ borderTop: 1, borderColor: 'divider', mt: 1, pt: 0.75 }}>
+                            <Typography variant="body2" color="text.secondary">
+                                Good enough for this joint?
+                            </Typography>
+                            <Typography
+                                sx={{
+                                    fontWeight: 700,
+                                    fontSize: 20,
+                                    color: TONE[answer.good_enough.verdict],
+                                }}
+                            >
+                                {say(answer.good_enough.say)}
+                            </Typography>
+                            <Typography variant="body2">{say(answer.good_enough.why)}</Typography>
+                        </Box>
+                    )}
+                    {found.count > 1 && (
+                        <Box
+                            sx={{
+                                borderTop: 1,
+                                borderColor: 'divider',
+                                mt: 1,
+                                pt: 0.75,
+                                display: 'grid',
+                                gridTemplateColumns: 'auto 1fr',
+                                columnGap: 1.5,
+                            }}
+                        >
+                            <Typography variant="body2" color="text.secondary">
+                                decides
+                            </Typography>
+                            <Typography variant="body2">
+                                <b>{say(found.mating)}</b> {found.mating_at}
+                            </Typography>
+                            <Typography variant="body2" color="text.secondary">
+                                other end
+                            </Typography>
+                            <Typography variant="body2">
+                                <b>{say(found.loose)}</b> {found.loose_at}
+                            </Typography>
+                        </Box>
+                    )}
+                </>
+            )}
+        </Box>
+    );
+}

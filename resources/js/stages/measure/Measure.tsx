@@ -1,0 +1,146 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { useCatalogue } from '../../api/queries';
+import type { Surface, SurfaceAnswer } from '../../api/types';
+import { useJob } from '../../job/JobContext';
+import { DrawingView } from '../../pictures/DrawingView';
+import { Framed } from '../../pictures/Framed';
+import { Notes } from '../../shell/Notes';
+import { Why } from '../../shell/Why';
+import { useKey } from '../../shell/keys';
+import { Budget } from './Budget';
+import { ReadingsGrid } from './ReadingsGrid';
+import { useSurface } from './useSurface';
+
+/** Readings in, found size out. */
+export function Measure() {
+    const { surface, answer, all, go, step } = useSurface();
+    const { facts } = useJob();
+    useKey('[', () => step(-1));
+    useKey(']', () => step(1));
+    if (!surface || !answer) {
+        return <Typography>Nothing here is to be measured.</Typography>;
+    }
+    const part = facts.parts.find((p) => p.id === surface.part);
+    return (
+        <Box sx={{ maxWidth: 1000 }}>
+            <ToggleButtonGroup
+                exclusive
+                value={surface.id}
+                aria-label="Surface"
+                onChange={(_, id: string | null) => id !== null && go(id)}
+                sx={{ flexWrap: 'wrap', mb: 1.25 }}
+            >
+                {all.map((s) => (
+                    <ToggleButton key={s.id} value={s.id} sx={{ textTransform: 'none', fontSize: 15 }}>
+                        {s.name}
+                    </ToggleButton>
+                ))}
+            </ToggleButtonGroup>
+            <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 1, flexWrap: 'wrap' }}>
+                <Typography variant="h1">{surface.name}</Typography>
+                <Typography color="found.main">
+                    <b>found</b>, {surface.role}
+                    {part?.material ? `, ${part.material}` : ''}
+                </Typography>
+            </Box>
+            <Entry key={surface.id} surface={surface} />
+            <Pictures answer={answer} />
+        </Box>
+    );
+}
+
+function Entry({ surface }: { surface: Surface }) {
+    const catalogue = useCatalogue();
+    const { facts } = useJob();
+    const fits = (catalogue.data?.instruments ?? []).filter((tool) => tool.fits.includes(surface.kind));
+    const last = facts.readings.filter((r) => r.surface === surface.id).at(-1);
+    const [tool, setTool] = useState<string | null>(null);
+    const [warm, setWarm] = useState('');
+    const instrument =
+        tool ?? last?.instrument ?? fits.at(surface.kind === 'bore' ? -1 : 0)?.code ?? 'calliper';
+    const known = fits.some((f) => f.code === instrument);
+    useEffect(() => setWarm(''), [surface.id]);
+    return (
+        <>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 1.5,
+                    gridTemplateColumns: { xs: '1fr 1fr', sm: '340px 220px' },
+                    mb: 1.25,
+                }}
+            >
+                <TextField
+                    select
+                    label="Read with"
+                    value={known ? instrument : ''}
+                    onChange={(event) => setTool(event.target.value)}
+                >
+                    {fits.map((f) => (
+                        <MenuItem key={f.code} value={f.code}>
+                            {f.name}
+                        </MenuItem>
+                    ))}
+                </TextField>
+                <TextField
+                    label={`Part, °C (empty: ${facts.shop.temperature_c})`}
+                    value={warm}
+                    onChange={(event) => setWarm(event.target.value)}
+                    error={warm.trim() !== '' && !Number.isFinite(Number(warm.replace(',', '.')))}
+                    slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+                />
+            </Box>
+            <ReadingsGrid surface={surface} instrument={instrument} partC={temperature(warm)} />
+        </>
+    );
+}
+
+function temperature(text: string): number | null {
+    const number = Number(text.replace(',', '.'));
+    return text.trim() === '' || !Number.isFinite(number) ? null : number;
+}
+
+function Pictures({ answer }: { answer: SurfaceAnswer }) {
+    if (answer.found === null) {
+        return null;
+    }
+    const notes = answer.notes.filter((note) => note.code !== 'improve');
+    return (
+        <Box
+            sx={{
+                display: 'grid',
+                gap: 1.25,
+                mt: 1.25,
+                gridTemplateColumns: { xs: '1fr', sm: answer.round ? '300px 1fr' : '1fr' },
+                alignItems: 'start',
+            }}
+        >
+            {answer.round && (
+                <Framed>
+                    <DrawingView drawing={answer.round} />
+                </Framed>
+            )}
+            <Box sx={{ display: 'grid', gap: 1.25, minWidth: 0 }}>
+                {answer.along && (
+                    <Framed>
+                        <DrawingView drawing={answer.along} />
+                    </Framed>
+                )}
+                <Framed>
+                    <Typography variant="h3" component="h3" sx={{ mb: 0.75 }}>
+                        What limits this reading
+                    </Typography>
+                    <Budget lines={answer.found.budget} />
+                    <Why steps={answer.found.working} label="Why this size and this ±" />
+                </Framed>
+                <Notes notes={notes} />
+            </Box>
+        </Box>
+    );
+}

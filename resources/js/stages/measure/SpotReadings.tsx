@@ -1,0 +1,99 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { Reading } from '../../api/types';
+import { useJob } from '../../job/JobContext';
+import { mono } from '../../theme/theme';
+
+/** What was read at this spot: repeats, what a number was before it was changed, what was set aside and why. */
+export function SpotReadings({ readings, spot }: { readings: Reading[]; spot: string }) {
+    const [asking, setAsking] = useState<string | null>(null);
+    const [reason, setReason] = useState('');
+    const { save } = useJob();
+    const worth = readings.length > 0;
+    return (
+        <Box
+            sx={{ minHeight: 44, display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}
+            aria-label={`Readings at ${spot}`}
+            role="group"
+        >
+            {worth &&
+                readings.map((reading) => (
+                    <Box key={reading.id} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+                        {reading.was !== null && (
+                            <Typography
+                                component="s"
+                                variant="body2"
+                                color="text.secondary"
+                                sx={{ fontFamily: mono }}
+                            >
+                                {reading.was.typed}
+                            </Typography>
+                        )}
+                        <Typography
+                            component={reading.set_aside === null ? 'span' : 's'}
+                            variant="body2"
+                            sx={{ fontFamily: mono, fontWeight: 700 }}
+                        >
+                            {reading.value.typed} {reading.value.unit}
+                        </Typography>
+                        {reading.set_aside === null ? (
+                            <Button
+                                size="small"
+                                color="inherit"
+                                sx={{ px: 1, textDecoration: 'underline' }}
+                                onClick={() => setAsking(reading.id)}
+                            >
+                                Set aside
+                            </Button>
+                        ) : (
+                            <>
+                                <Typography variant="body2" color="text.secondary">
+                                    {reading.set_aside}
+                                </Typography>
+                                <Button
+                                    size="small"
+                                    color="inherit"
+                                    sx={{ px: 1, textDecoration: 'underline' }}
+                                    onClick={() => void save('readings', reading.id, { set_aside: null })}
+                                >
+                                    Take it back
+                                </Button>
+                            </>
+                        )}
+                    </Box>
+                ))}
+            {asking !== null && (
+                <Box
+                    component="form"
+                    sx={{ display: 'flex', gap: 1 }}
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        void save('readings', asking, {
+                            set_aside: reason.trim() === '' ? 'no reason given' : reason.trim(),
+                        }).then(() => {
+                            setAsking(null);
+                            setReason('');
+                        });
+                    }}
+                >
+                    <TextField
+                        label="Why is it set aside?"
+                        value={reason}
+                        autoFocus
+                        onChange={(event) => setReason(event.target.value)}
+                        sx={{ width: 240 }}
+                    />
+                    <Button type="submit" variant="outlined">
+                        Set it aside
+                    </Button>
+                    <Button color="inherit" onClick={() => setAsking(null)}>
+                        Keep it
+                    </Button>
+                </Box>
+            )}
+        </Box>
+    );
+}

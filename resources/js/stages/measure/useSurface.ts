@@ -1,0 +1,40 @@
+import { useSearchParams } from 'react-router';
+import type { Surface, SurfaceAnswer } from '../../api/types';
+import { useJob } from '../../job/JobContext';
+
+interface Here {
+    surface: Surface | undefined;
+    answer: SurfaceAnswer | undefined;
+    /** Found surfaces, the ones to be measured, in their order. */
+    all: Surface[];
+    index: number;
+    go: (id: string) => void;
+    step: (by: number) => void;
+}
+
+/** Which surface is being measured: the address says; else the first that needs it. */
+export function useSurface(): Here {
+    const { facts, answers } = useJob();
+    const [params, setParams] = useSearchParams();
+    const all = answers.surfaces.flatMap((a) => facts.surfaces.filter((s) => s.id === a.id));
+    const wanted = params.get('at') ?? answers.surfaces.find((a) => a.found === null)?.id;
+    const index = Math.max(
+        0,
+        all.findIndex((s) => s.id === wanted),
+    );
+    const surface = all[index];
+    const go = (id: string) => setParams({ at: id }, { replace: true });
+    return {
+        surface,
+        answer: answers.surfaces.find((a) => a.id === surface?.id),
+        all,
+        index,
+        go,
+        step: (by) => {
+            const next = all[(index + by + all.length) % all.length];
+            if (next) {
+                go(next.id);
+            }
+        },
+    };
+}

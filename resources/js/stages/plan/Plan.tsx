@@ -1,0 +1,55 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useJob } from '../../job/JobContext';
+import { useSettings } from '../../shell/settings';
+
+/** The order of work, each step with the reason it stands there. */
+export function Plan() {
+    const { answers } = useJob();
+    const { say } = useSettings();
+    if (answers.plan.length === 0) {
+        return (
+            <Box>
+                <Typography variant="h1" sx={{ mb: 1 }}>
+                    Order of work
+                </Typography>
+                <Typography>
+                    The order follows from the sizes: the wall decides what is cut first.{' '}
+                    {say(answers.next.says)}.
+                </Typography>
+            </Box>
+        );
+    }
+    return (
+        <Box sx={{ maxWidth: 1000 }}>
+            <Typography variant="h1" sx={{ mb: 1 }}>
+                Order of work
+            </Typography>
+            <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}>
+                {answers.plan.map((step, i) => (
+                    <Box
+                        component="li"
+                        key={step.code}
+                        sx={{
+                            display: 'grid',
+                            gridTemplateColumns: '44px 1fr',
+                            borderBottom: 1,
+                            borderColor: 'divider',
+                            py: 1.1,
+                        }}
+                    >
+                        <Typography variant="size" color="make.main" sx={{ fontSize: 24 }}>
+                            {i + 1}
+                        </Typography>
+                        <Box>
+                            <Typography sx={{ fontSize: 18, fontWeight: 600 }}>{say(step.do)}</Typography>
+                            <Typography variant="body2" color="text.secondary">
+                                {step.why}
+                            </Typography>
+                        </Box>
+                    </Box>
+                ))}
+            </Box>
+        </Box>
+    );
+}

@@ -1,0 +1,110 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Collapse from '@mui/material/Collapse';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { Joint, JointAnswer } from '../../api/types';
+import { LengthField } from '../../entry/LengthField';
+import { NumberFact } from '../../entry/NumberFact';
+import { TextFact } from '../../entry/TextFact';
+import { useJob } from '../../job/JobContext';
+import { useSettings } from '../../shell/settings';
+
+/** Limits typed by hand, what the joint has to carry, and why this fit was taken. */
+export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
+    const { save, answers } = useJob();
+    const { typing } = useSettings();
+    const [open, setOpen] = useState(joint.least !== null);
+    const [least, setLeast] = useState(joint.least?.typed ?? '');
+    const limits = (which: 'least' | 'most', typed: string) => {
+        const value = { typed, unit: typing };
+        const other = which === 'least' ? joint.most : joint.least;
+        if (which === 'least') {
+            setLeast(typed);
+        }
+        // Both limits are stored together: one alone is no range.
+        if (other === null && which === 'least') {
+            return Promise.resolve();
+        }
+        return save(
+            'joints',
+            joint.id,
+            which === 'least'
+                ? { least: value }
+                : { least: joint.least ?? { typed: least, unit: typing }, most: value },
+        );
+    };
+    const bore = answers.make.some((entry) => entry.joint === joint.id && entry.phase !== 'only');
+    return (
+        <Box sx={{ mt: 1 }}>
+            <Button color="inherit" variant="outlined" aria-expanded={open} onClick={() => setOpen(!open)}>
+                Own limits, load and reason
+            </Button>
+            <Collapse in={open}>
+                <Box
+                    sx={{
+                        display: 'grid',
+                        gap: 1.5,
+                        mt: 1.5,
+                        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+                        maxWidth: 720,
+                    }}
+                >
+                    <LengthField
+                        signed
+                        label="Least clearance (− is tight)"
+                        value={joint.least?.typed ?? ''}
+                        unit={typing}
+                        store={(typed) => limits('least', typed)}
+                    />
+                    <LengthField
+                        signed
+                        label="Most clearance (− is tight)"
+                        value={joint.most?.typed ?? ''}
+                        unit={typing}
+                        store={(typed) => limits('most', typed)}
+                    />
+                    {answer.tight && (
+                        <NumberFact
+                            label="Torque it must hold, N·m"
+                            value={joint.needs_torque_nm}
+                            store={(needs_torque_nm) => save('joints', joint.id, { needs_torque_nm })}
+                        />
+                    )}
+                    <TextFact
+                        label="Why this fit"
+                        value={joint.reason}
+                        store={(reason) => save('joints', joint.id, { reason })}
+                    />
+                </Box>
+                {bore && (
+                    <FormControlLabel
+                        control={
+                            <Checkbox
+                                checked={joint.finish_in_place === true}
+                                onChange={(_, on) =>
+                                    void save('joints', joint.id, { finish_in_place: on ? true : null })
+                                }
+                            />
+                        }
+                        label="Bore or ream it in place, after pressing"
+                    />
+                )}
+                {joint.least !== null && (
+                    <Button
+                        color="inherit"
+                        onClick={() => void save('joints', joint.id, { least: null, most: null })}
+                    >
+                        Back to the tables
+                    </Button>
+                )}
+                <Typography variant="body2" color="text.secondary">
+                    A thin wall, or a closing that varies more than the band, is finished in place whatever is
+                    chosen here.
+                </Typography>
+            </Collapse>
+        </Box>
+    );
+}

@@ -1,0 +1,145 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useSearchParams } from 'react-router';
+import { useCatalogue } from '../../api/queries';
+import type { Joint, JointAnswer } from '../../api/types';
+import { useJob } from '../../job/JobContext';
+import { DrawingView } from '../../pictures/DrawingView';
+import { Framed } from '../../pictures/Framed';
+import { Notes } from '../../shell/Notes';
+import { useSettings } from '../../shell/settings';
+import { Why } from '../../shell/Why';
+import { useKey } from '../../shell/keys';
+import { ByHand } from './ByHand';
+import { Offers } from './Offers';
+import { Tiles } from './Tiles';
+
+/** Each joint: what it is for, the fits that give it, and the size that fits the mate that was measured. */
+export function Size() {
+    const { facts, answers } = useJob();
+    const [params, setParams] = useSearchParams();
+    const at = params.get('at');
+    const index = Math.max(
+        0,
+        facts.joints.findIndex((j) => j.id === at),
+    );
+    const joint = facts.joints[index];
+    const answer = answers.joints.find((a) => a.id === joint?.id);
+    const step = (by: number) => {
+        const next = facts.joints[(index + by + facts.joints.length) % facts.joints.length];
+        if (next) {
+            setParams({ at: next.id }, { replace: true });
+        }
+    };
+    useKey('[', () => step(-1));
+    useKey(']', () => step(1));
+    if (!joint || !answer) {
+        return <Typography>There is no joint to size in this job.</Typography>;
+    }
+    return (
+        <Box sx={{ maxWidth: 1000 }}>
+            <ToggleButtonGroup
+                exclusive
+                value={joint.id}
+                aria-label="Joint"
+                onChange={(_, id: string | null) => id !== null && setParams({ at: id }, { replace: true })}
+                sx={{ mb: 1.25, flexWrap: 'wrap' }}
+            >
+                {facts.joints.map((j) => (
+                    <ToggleButton key={j.id} value={j.id} sx={{ textTransform: 'none', fontSize: 15 }}>
+                        {j.name}
+                    </ToggleButton>
+                ))}
+            </ToggleButtonGroup>
+            <JointView key={joint.id} joint={joint} answer={answer} />
+        </Box>
+    );
+}
+
+function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
+    const { say } = useSettings();
+    return (
+        <>
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1.25, flexWrap: 'wrap' }}>
+                <Typography variant="h1">{joint.name}</Typography>
+                <Box sx={{ flex: '1 1 320px', maxWidth: 470 }}>
+                    <PurposeChooser joint={joint} answer={answer} />
+                </Box>
+            </Box>
+            {answer.blocked !== null && (
+                <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5, mb: 1.25 }}>
+                    <Typography sx={{ fontSize: 18 }}>{say(answer.blocked)}</Typography>
+                    {answer.good_enough !== null && (
+                        <Typography variant="body2">{say(answer.good_enough.why)}</Typography>
+                    )}
+                </Box>
+            )}
+            {answer.picture && (
+                <Box
+                    sx={{
+                        display: 'grid',
+                        gap: 1.25,
+                        gridTemplateColumns: {
+                            xs: '1fr',
+                            sm: answer.ring ? 'minmax(0, 626fr) minmax(0, 198fr)' : '1fr',
+                        },
+                    }}
+                >
+                    <Framed pad={0.25}>
+                        <DrawingView drawing={answer.picture} maxWidth={720} />
+                    </Framed>
+                    {answer.ring && (
+                        <Framed pad={0.25}>
+                            <DrawingView drawing={answer.ring} maxWidth={260} />
+                        </Framed>
+                    )}
+                </Box>
+            )}
+            <Offers joint={joint} answer={answer} />
+            {answer.press && <Tiles tiles={answer.press.tiles} />}
+            {answer.press_blocked !== null && (
+                <Typography sx={{ mt: 1.25 }} color="text.secondary">
+                    {say(answer.press_blocked)}
+                </Typography>
+            )}
+            <Box sx={{ mt: 1 }}>
+                <Notes notes={answer.notes} />
+            </Box>
+            <ByHand joint={joint} answer={answer} />
+            <Why steps={answer.working} label="Why these numbers" />
+        </>
+    );
+}
+
+function PurposeChooser({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
+    const { save } = useJob();
+    const catalogue = useCatalogue();
+    const isLength = catalogue.data?.purposes.find((p) => p.code === answer.purpose.code)?.length ?? false;
+    return (
+        <TextField
+            select
+            label="What must it do?"
+            value={joint.purpose}
+            onChange={(event) =>
+                void save('joints', joint.id, {
+                    purpose: event.target.value,
+                    school: null,
+                    least: null,
+                    most: null,
+                })
+            }
+        >
+            {(catalogue.data?.purposes ?? [])
+                .filter((purpose) => purpose.length === isLength)
+                .map((purpose) => (
+                    <MenuItem key={purpose.code} value={purpose.code}>
+                        {purpose.name}: {purpose.says}
+                    </MenuItem>
+                ))}
+        </TextField>
+    );
+}

@@ -1,0 +1,131 @@
+import { createTheme } from '@mui/material/styles';
+
+/** One tone of the drawing code: found, make, overlap, good. */
+interface Tone {
+    main: string;
+    tint: string;
+}
+
+declare module '@mui/material/styles' {
+    interface Palette {
+        found: Tone;
+        make: Tone;
+        overlap: Tone;
+        good: Tone;
+        sheet: { main: string };
+        strong: { main: string };
+    }
+    interface PaletteOptions {
+        found: Tone;
+        make: Tone;
+        overlap: Tone;
+        good: Tone;
+        sheet: { main: string };
+        strong: { main: string };
+    }
+    interface TypographyVariants {
+        size: React.CSSProperties;
+        bigSize: React.CSSProperties;
+        hugeSize: React.CSSProperties;
+    }
+    interface TypographyVariantsOptions {
+        size?: React.CSSProperties;
+        bigSize?: React.CSSProperties;
+        hugeSize?: React.CSSProperties;
+    }
+}
+
+declare module '@mui/material/Typography' {
+    interface TypographyPropsVariantOverrides {
+        size: true;
+        bigSize: true;
+        hugeSize: true;
+    }
+}
+
+const text = "'Atkinson Hyperlegible Next Variable', sans-serif";
+const mono = "'Atkinson Hyperlegible Mono Variable', monospace";
+const tabular = { fontFamily: mono, fontVariantNumeric: 'tabular-nums' as const };
+
+export const theme = createTheme({
+    cssVariables: { colorSchemeSelector: 'data-shift' },
+    colorSchemes: {
+        light: {
+            palette: {
+                background: { default: '#F7F4EC', paper: '#FCFAF5' },
+                text: { primary: '#1C2330', secondary: '#565D6B' },
+                divider: '#D9D2C0',
+                primary: { main: '#27408B', contrastText: '#FCFAF5' },
+                secondary: { main: '#85590F', contrastText: '#FCFAF5' },
+                error: { main: '#A63A2B' },
+                warning: { main: '#85590F' },
+                success: { main: '#25715F' },
+                found: { main: '#85590F', tint: '#F1E4CB' },
+                make: { main: '#27408B', tint: '#E2E7F5' },
+                overlap: { main: '#A63A2B', tint: '#F6E1DC' },
+                good: { main: '#1F6453', tint: '#DDEEE8' },
+                sheet: { main: '#FCFAF5' },
+                strong: { main: '#BDB49C' },
+            },
+        },
+        dark: {
+            palette: {
+                background: { default: '#14171C', paper: '#1B1F26' },
+                text: { primary: '#EFE9DA', secondary: '#ABB0A8' },
+                divider: '#333A45',
+                primary: { main: '#9DB2F2', contrastText: '#14171C' },
+                secondary: { main: '#D9A853', contrastText: '#14171C' },
+                error: { main: '#EC8B7B' },
+                warning: { main: '#D9A853' },
+                success: { main: '#7FCBB6' },
+                found: { main: '#D9A853', tint: '#33290F' },
+                make: { main: '#9DB2F2', tint: '#1E2A4F' },
+                overlap: { main: '#EC8B7B', tint: '#3B1E1A' },
+                good: { main: '#7FCBB6', tint: '#153029' },
+                sheet: { main: '#1B1F26' },
+                strong: { main: '#4A5361' },
+            },
+        },
+    },
+    shape: { borderRadius: 2 },
+    typography: {
+        fontFamily: text,
+        fontSize: 15,
+        h1: { fontSize: 21, fontWeight: 700 },
+        h2: { fontSize: 16, fontWeight: 700 },
+        h3: { fontSize: 15, fontWeight: 700 },
+        body1: { fontSize: 16, lineHeight: 1.4 },
+        body2: { fontSize: 14.5, lineHeight: 1.35 },
+        button: { textTransform: 'none', fontWeight: 650, fontSize: 16 },
+        size: { ...tabular, fontSize: 20, fontWeight: 600, lineHeight: 1.2 },
+        bigSize: { ...tabular, fontSize: 36, fontWeight: 620, lineHeight: 1.1, letterSpacing: '-0.5px' },
+        hugeSize: { ...tabular, fontSize: 48, fontWeight: 640, lineHeight: 1.05, letterSpacing: '-0.5px' },
+    },
+    components: {
+        MuiButtonBase: { defaultProps: { disableRipple: true } },
+        MuiButton: {
+            defaultProps: { disableElevation: true },
+            styleOverrides: { root: { minHeight: 44, paddingInline: 16, borderRadius: 2 } },
+        },
+        MuiPaper: {
+            defaultProps: { elevation: 0, square: true },
+            styleOverrides: { root: { backgroundImage: 'none' } },
+        },
+        MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
+        MuiOutlinedInput: { styleOverrides: { root: { minHeight: 44 } } },
+        MuiToggleButton: { styleOverrides: { root: { minHeight: 44, minWidth: 44, paddingInline: 12 } } },
+        MuiCheckbox: { styleOverrides: { root: { padding: 11 } } },
+        MuiTypography: { defaultProps: { variantMapping: { size: 'span', bigSize: 'p', hugeSize: 'p' } } },
+        MuiCssBaseline: {
+            styleOverrides: {
+                body: { WebkitFontSmoothing: 'antialiased' },
+                ':focus-visible': {
+                    outline: '3px solid var(--mui-palette-primary-main)',
+                    outlineOffset: 1,
+                },
+            },
+        },
+    },
+});
+
+export { mono };

@@ -1,0 +1,79 @@
+<!doctype html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<title>As-built sheet</title>
+<style>
+@page { margin: 16mm 14mm 18mm 14mm; }
+body { font-family: "DejaVu Sans", sans-serif; font-size: 9.5pt; color: #000; line-height: 1.3; }
+h1 { font-size: 16pt; margin: 0; }
+h2 { font-size: 11pt; margin: 12pt 0 3pt; border-bottom: 1pt solid #000; padding-bottom: 2pt; }
+table { width: 100%; border-collapse: collapse; }
+th, td { text-align: left; padding: 3pt 5pt; border-bottom: .4pt solid #777; vertical-align: top; }
+th { font-size: 8pt; font-weight: bold; }
+.n { font-family: "DejaVu Sans Mono", monospace; white-space: nowrap; }
+.big { font-size: 13pt; font-weight: bold; }
+.box { border: 1.2pt solid #000; padding: 5pt 7pt; margin: 6pt 0; }
+.small { font-size: 8pt; }
+.pic { text-align: center; margin: 6pt 0 0; }
+li { margin-bottom: 1.5pt; }
+ul { margin: 2pt 0 2pt 12pt; padding: 0; }
+.foot { position: fixed; bottom: -10mm; left: 0; right: 0; font-size: 7.5pt; }
+</style>
+</head>
+<body>
+<div class="foot">Oldpart Fit · {{ $facts->shop->name }} · sizes in {{ $unit->value === 'in' ? 'inches' : 'millimetres' }} at 20 °C · the tool advises, it does not certify</div>
+<h1>{{ $facts->machine === '' ? 'Job' : $facts->machine }}</h1>
+<div>{{ $facts->part }} · {{ $facts->takeIn->quantity }} off @if($facts->takeIn->wantedBy) · wanted by {{ $facts->takeIn->wantedBy }} @endif @if($facts->handOver->finishedAt) · handed over {{ substr($facts->handOver->finishedAt, 0, 10) }} @endif</div>
+@if($gates !== [])
+<div class="box"><b>Work for licensed practice:</b> {{ implode('; ', array_map(fn ($g) => $g->says, $gates)) }}.
+@if($facts->takeIn->acceptedBy) Responsibility accepted by {{ $facts->takeIn->acceptedBy }}. @else Not accepted by anyone yet: no size is issued. @endif
+Local codes and makers’ instructions come first.</div>
+@elseif(! $facts->takeIn->gatesAnswered)
+<div class="box">The safety question was not answered.</div>
+@endif
+@if($facts->takeIn->failed !== '')<div><b>What failed:</b> {{ $facts->takeIn->failed }}</div>@endif
+@if($facts->takeIn->ifItFails !== '')<div><b>If it fails:</b> {{ $facts->takeIn->ifItFails }}</div>@endif
+@if($picture)<div class="pic"><img src="{{ $picture }}" style="width: 150mm" alt=""></div>@endif
+<h2>Sizes to make, and as made</h2>
+<table>
+<tr><th>surface</th><th>limits</th><th>as made</th><th>verdict</th></tr>
+@foreach($answers['hand_over']['sizes'] as $row)
+<tr><td>{{ $row['label'] }}</td><td class="n">@if($row['lower'])<span class="big">{{ $say($row['lower']) }} … {{ $say($row['upper']) }}</span>@else – @endif</td>
+<td class="n">@if($row['made']){{ $say($row['made']) }} ±{{ $say($row['plus_minus']) }}@else – @endif</td><td>{{ $row['verdict_says'] }}</td></tr>
+@endforeach
+</table>
+<h2>Fits</h2>
+<table>
+<tr><th>joint</th><th>wanted</th><th>achieved</th><th>verdict</th></tr>
+@foreach($answers['hand_over']['fits'] as $row)
+<tr><td>{{ $row['label'] }}</td><td class="n">{{ $say($row['wanted']) }}</td><td class="n">{{ $say($row['achieved']) }}</td><td>{{ $row['verdict_says'] }}</td></tr>
+@endforeach
+</table>
+<p><b>{{ $answers['hand_over']['says'] }}</b></p>
+<h2>Found sizes</h2>
+<table>
+<tr><th>surface</th><th>size</th><th>±U95</th><th>tightest / widest</th><th>out of round</th><th>readings</th></tr>
+@foreach($answers['surfaces'] as $s)
+@if($s['found'])
+<tr><td>{{ $facts->surface($s['id'])?->name }}</td><td class="n">{{ $say($s['found']['size']) }}</td><td class="n">{{ $say($s['found']['plus_minus']) }}</td>
+<td class="n">{{ $say($s['found']['mating']) }} / {{ $say($s['found']['loose']) }}</td><td class="n">{{ $say($s['found']['out_of_round']) }}</td><td>{{ $s['found']['count'] }}</td></tr>
+@endif
+@endforeach
+</table>
+<h2>Materials</h2>
+<ul>@foreach($facts->parts as $part)<li>{{ $part->name }}: {{ $part->material ?? 'not named' }} ({{ $part->origin->value === 'make' ? 'made' : $part->origin->value }})</li>@endforeach</ul>
+@if($answers['plan'] !== [])
+<h2>Order of work</h2>
+<ol style="margin:2pt 0 0 14pt;padding:0">@foreach($answers['plan'] as $step)<li>{{ $say($step['do']) }} <span class="small">{{ $step['why'] }}</span></li>@endforeach</ol>
+@endif
+@if($answers['assembly']['force'])
+<h2>Pressing in</h2>
+<div>Force at full depth: {{ $answers['assembly']['force']['least'] }} to {{ $answers['assembly']['force']['most'] }}; the shop’s press gives {{ $answers['assembly']['force']['press'] }}.</div>
+@endif
+<h2>Cautions</h2>
+<ul>@foreach($notes as $note)<li><b>{{ $note['say'] }}</b></li>@endforeach @foreach($cautions as $caution)<li>{{ $caution->says }}</li>@endforeach
+<li>Local codes, makers’ instructions and licensed practice come before this sheet.</li></ul>
+@if($facts->handOver->nextTime !== '')<h2>Next time</h2><div>{{ $facts->handOver->nextTime }}</div>@endif
+</body>
+</html>
