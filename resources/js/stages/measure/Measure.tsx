@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useCatalogue } from '../../api/queries';
 import type { Surface, SurfaceAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
@@ -65,7 +65,6 @@ function Entry({ surface }: { surface: Surface }) {
     const instrument =
         tool ?? last?.instrument ?? fits.at(surface.kind === 'bore' ? -1 : 0)?.code ?? 'calliper';
     const known = fits.some((f) => f.code === instrument);
-    useEffect(() => setWarm(''), [surface.id]);
     return (
         <>
             <Box

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverDimension;
+
+/** The application served on a database of its own, and a real Chromium to look at it with. */
+final class Rig
+{
+    public readonly string $url;
+
+    private string $folder;
+
+    /** @var list<resource> */
+    private array $processes = [];
+
+    /** @var resource|null */
+    private $server;
+
+    private int $driverPort;
+
+    private int $port;
+
+    public function __construct(private readonly bool $seeded)
+    {
+        $this->folder = sys_get_temp_dir().'/oldpart-fit-'.bin2hex(random_bytes(4));
+        mkdir($this->folder.'/downloads', 0777, true);
+        $this->port = self::freePort();
+        $this->driverPort = self::freePort();
+        $this->url = "http://127.0.0.1:{$this->port}";
+        touch($this->database());
+        $this->artisan('migrate --force --quiet');
+        if ($this->seeded) {
+            $this->artisan('db:seed --force --quiet');
+        }
+        $this->serve();
+        $this->processes[] = $this->spawn(['chromedriver', "--port={$this->driverPort}", '--silent'], []);
+        self::waitFor($this->driverPort);
+    }
+
+    public function database(): string
+    {
+        return $this->folder.'/shop.sqlite';
+    }
+
+    public function downloads(): string
+    {
+        return $this->folder.'/downloads';
+    }
+
+    public function serve(): void
+    {
+        $this->server = $this->spawn(
+            ['php', '-d', 'opcache.enable_cli=1', '-d', 'display_errors=0', '-q', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'bin/lib/router.php'],
+            $this->env() + ['PHP_CLI_SERVER_WORKERS' => '4'],
+        );
+        self::waitFor($this->port);
+    }
+
+    /** Stops the application, as when somebody trips over the cable. */
+    public function pullThePlug(): void
+    {
+        if ($this->server !== null) {
+            self::end($this->server);
+            $this->server = null;
+        }
+    }
+
+    public function browser(int $width = 1280, int $height = 800): RemoteWebDriver
+    {
+        $options = new ChromeOptions;
+        $options->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--force-device-scale-factor=1', '--lang=en-GB',
+            "--window-size={$width},{$height}", '--user-data-dir='.$this->folder.'/profile-'.bin2hex(random_bytes(3)),
+        ]);
+        $options->setExperimentalOption('prefs', ['download.default_directory' => $this->downloads(), 'download.prompt_for_download' => false]);
+        $wanted = DesiredCapabilities::chrome();
+        $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
+        $wanted->setCapability('goog:loggingPrefs', ['performance' => 'ALL', 'browser' => 'ALL']);
+        $driver = RemoteWebDriver::create("http://127.0.0.1:{$this->driverPort}", $wanted, 30000, 60000);
+        $inside = $driver->executeScript('return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]');
+        $driver->manage()->window()->setSize(new WebDriverDimension($width + $inside[0], $height + $inside[1]));
+
+        return $driver;
+    }
+
+    public function close(): void
+    {
+        $this->pullThePlug();
+        foreach ($this->processes as $process) {
+            self::end($process);
+        }
+        $this->processes = [];
+        exec('rm -rf '.escapeshellarg($this->folder));
+    }
+
+    /** @return array<string, string> */
+    private function env(): array
+    {
+        return ['DB_DATABASE' => $this->database(), 'APP_ENV' => 'local', 'APP_DEBUG' => 'false'];
+    }
+
+    private function artisan(string $command): void
+    {
+        $env = implode(' ', array_map(static fn (string $k, string $v): string => $k.'='.escapeshellarg($v), array_keys($this->env()), $this->env()));
+        exec("{$env} php artisan {$command} 2>&1", $out, $code);
+        if ($code !== 0) {
+            throw new \RuntimeException(implode("\n", $out));
+        }
+    }
+
+    /**
+     * @param  list<string>  $command
+     * @param  array<string, string>  $env
+     * @return resource
+     */
+    private function spawn(array $command, array $env)
+    {
+        $log = ['file', $this->folder.'/log', 'a'];
+        // A group of its own, so that its workers end with it.
+        $process = proc_open(['setsid', ...$command], [['file', '/dev/null', 'r'], $log, $log], $pipes, null, $env + getenv());
+        if (! is_resource($process)) {
+            throw new \RuntimeException('Could not start '.$command[0]);
+        }
+
+        return $process;
+    }
+
+    /** @param resource $process */
+    private static function end($process): void
+    {
+        $pid = proc_get_status($process)['pid'];
+        exec("kill -- -{$pid} 2>/dev/null; kill {$pid} 2>/dev/null");
+        proc_close($process);
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        if ($socket === false) {
+            throw new \RuntimeException('No free port.');
+        }
+        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+        fclose($socket);
+
+        return $port;
+    }
+
+    private static function waitFor(int $port): void
+    {
+        for ($i = 0; $i < 200; $i++) {
+            $socket = @fsockopen('127.0.0.1', $port, $code, $message, 0.2);
+            if ($socket !== false) {
+                fclose($socket);
+
+                return;
+            }
+            usleep(50_000);
+        }
+        throw new \RuntimeException("Nothing answers on port {$port}.");
+    }
+}
