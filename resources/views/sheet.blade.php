@@ -9,7 +9,7 @@ body { font-family: "DejaVu Sans", sans-serif; font-size: 9.5pt; color: #000; li
 h1 { font-size: 16pt; margin: 0; }
 h2 { font-size: 11pt; margin: 12pt 0 3pt; border-bottom: 1pt solid #000; padding-bottom: 2pt; }
 table { width: 100%; border-collapse: collapse; }
-th, td { text-align: left; padding: 3pt 5pt; border-bottom: .4pt solid #777; vertical-align: top; }
+th, td { text-align: left; padding: 3pt 5pt; border-bottom: .4pt solid #777; vertical-align: middle; }
 th { font-size: 8pt; font-weight: bold; }
 .n { font-family: "DejaVu Sans Mono", monospace; white-space: nowrap; }
 .big { font-size: 13pt; font-weight: bold; }

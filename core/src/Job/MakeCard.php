@@ -62,7 +62,9 @@ final readonly class MakeCard
             return [$afterEntry];
         }
         if ($range === null) {
-            $why = $press->pressBlocked ?? $press->blocked ?? Say::plain('Choose the press fit first.');
+            $why = $press->blocked !== null
+                ? Say::with('It closes when pressed; by how much follows once “{joint}” is sized.', ['joint' => $press->joint->name])
+                : $press->pressBlocked ?? Say::plain('Choose the press fit first.');
 
             return [new MakeEntry($surface, Phase::Before, "{$surface->name}, before pressing", $answer->joint->id, null, $why, null, [], [], ['stage' => $press->blocked !== null ? 'measure' : 'survey', 'surface' => $press->mate?->id]), $afterEntry];
         }

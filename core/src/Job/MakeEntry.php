@@ -67,7 +67,7 @@ final readonly class MakeEntry implements \JsonSerializable
             'upper' => $band === null ? null : LengthWriter::upper($band),
             'band' => $band,
             'blocked' => $this->blocked,
-            'reading' => $this->reading === null ? null : ['verdict' => $this->reading->verdict, 'says' => Say::plain('reading '.lcfirst($this->reading->say->in))],
+            'reading' => $this->reading === null ? null : ['verdict' => $this->reading->verdict, 'says' => Say::plain(($this->reading->verdict === 'not-good-enough' ? 'reading not good enough' : 'reading '.$this->reading->verdict).', '.$this->reading->short())],
             'remarks' => $this->remarks,
             'notes' => $this->notes,
             'goto' => $this->goto,

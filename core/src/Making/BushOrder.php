@@ -34,8 +34,8 @@ final class BushOrder
         };
         $steps = [
             new Step('mates', Say::plain('Measure housing and shaft first, cool, at several places.'), 'The bush is made to them, not to a drawing.', 'mates first'),
-            new Step('blank', Say::with('Saw a blank {l} long or more: the bush, 1 mm for each face, 4 mm for parting, and what the jaws hold.', ['l' => LengthWriter::sizeInWords($length->upperMm + 6 + max(15.0, $outside->upperMm * 0.5))]), 'Outside, bore and one face come out of one chucking.', 'one chucking'),
-            new Step('rough', Say::with('Face, drill, rough the outside to {od_rough} and the bore under size. Let it cool.', ['od_rough' => LengthWriter::size($outside->upperMm + 0.5)]), 'Roughing heats and springs it; a warm part measures large and ends up small.', 'rough all, then finish'),
+            new Step('blank', Say::with('Saw a blank {l} long or more: the bush, both faces, the parting cut, and what the jaws hold.', ['l' => LengthWriter::about($length->upperMm + 6 + max(15.0, $outside->upperMm * 0.5))]), 'Outside, bore and one face come out of one chucking.', 'one chucking'),
+            new Step('rough', Say::with('Face, drill, rough the outside to about {od_rough} and the bore under size. Let it cool.', ['od_rough' => LengthWriter::about($outside->upperMm + 0.5)]), 'Roughing heats and springs it; a warm part measures large and ends up small.', 'rough all, then finish'),
         ];
         array_push($steps, ...($thin
             ? [
@@ -44,7 +44,7 @@ final class BushOrder
                 $finishOutside,
             ]
             : [$bore, $finishOutside]));
-        $steps[] = new Step('chamfer', Say::plain('Chamfer the leading end 10 to 20° per side, 1 to 3 mm long; break the other edges.'), 'A sharp corner shaves the housing and starts crooked.', 'lead-in');
+        $steps[] = new Step('chamfer', Say::with('Chamfer the leading end 10 to 20° per side, {l} long; break the other edges.', ['l' => self::leadIn()]), 'A sharp corner shaves the housing and starts crooked.', 'lead-in');
         $steps[] = new Step('part', Say::with('Part off, face to length {a} … {b}, deburr.', ['a' => LengthWriter::lower($length), 'b' => LengthWriter::upper($length)]), 'Long overhang is gone only now; length is not critical to the fits.', 'part off last');
         $steps[] = new Step('press', Say::plain('Press it in, straight, with a guide.'), 'Feel the force rise evenly.', 'assembly');
         if ($finishInPlace) {
@@ -55,5 +55,11 @@ final class BushOrder
         $steps[] = new Step('try', Say::plain('Try the shaft, clean and oiled: it turns by hand, no tight spot.'), 'Found now it costs a pass with the reamer; found later, the job.', 'test-fit');
 
         return $steps;
+    }
+
+    /** How long a lead-in chamfer is. Common practice. */
+    public static function leadIn(): Say
+    {
+        return new Say('0.04 to 0.12 in', '1 to 3 mm', '0.04 to 0.12 in (1 to 3 mm)');
     }
 }

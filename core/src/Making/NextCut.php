@@ -128,7 +128,7 @@ final readonly class NextCut implements \JsonSerializable
     private static function inside(bool $bore, Band $target, float $nowMm, float $left, array $notes): self
     {
         $metal = $bore ? $target->upperMm - $nowMm : $nowMm - $target->lowerMm;
-        $notes[] = Note::info('inside', Say::with('Stop: inside the band. {metal} could still come off before it is lost.', ['metal' => LengthWriter::difference($metal)]));
+        $notes[] = Note::info('inside', Say::with('Stop: inside the band. {metal} could still come off before it is lost.', ['metal' => LengthWriter::atMost($metal)]));
 
         return new self($left, 0.0, 0, 'inside', [], $notes, new Working([
             new WorkingStep('Inside?', 'lower ≤ now ≤ upper', Say::with('{l} ≤ {n} ≤ {u}', ['l' => LengthWriter::lower($target), 'n' => LengthWriter::size($nowMm), 'u' => LengthWriter::upper($target)]), 'the band'),
@@ -139,7 +139,7 @@ final readonly class NextCut implements \JsonSerializable
     private static function past(bool $bore, Band $target, float $nowMm, float $left, array $notes): self
     {
         $over = $bore ? $nowMm - $target->upperMm : $target->lowerMm - $nowMm;
-        $notes[] = Note::stop('past', Say::with($bore ? 'Too large by {by}: no cut brings it back. See what that does to the joint before scrapping it.' : 'Too small by {by}: no cut brings it back. See what that does to the joint before scrapping it.', ['by' => LengthWriter::difference($over)]));
+        $notes[] = Note::stop('past', Say::with($bore ? 'Too large by {by}: no cut brings it back. See what that does to the joint before scrapping it.' : 'Too small by {by}: no cut brings it back. See what that does to the joint before scrapping it.', ['by' => LengthWriter::atLeast($over)]));
 
         return new self($left, 0.0, 0, 'past', [], $notes, new Working([
             new WorkingStep('Past the band', $bore ? 'now − upper' : 'lower − now', LengthWriter::difference($over), 'the band'),

@@ -20,7 +20,7 @@ final class PressAssembly
         $force = $press === null ? 'how hard is not known yet' : 'it rises straight to '.self::kn($press->holdAxialN->min).' to '.self::kn($press->pressForceN).' kN at full depth';
 
         return [
-            new Step('chamfer', Say::plain('Look at both lead-ins: 10 to 20° per side, 1 to 3 mm long, no burr.'), 'A sharp edge shaves the bore and starts crooked.', 'prepare'),
+            new Step('chamfer', Say::with('Look at both lead-ins: 10 to 20° per side, {l} long, no burr.', ['l' => BushOrder::leadIn()]), 'A sharp edge shaves the bore and starts crooked.', 'prepare'),
             new Step('clean', Say::plain('Clean and degrease both, then a thin film of oil.'), 'Grit scores; a dry start jumps.', 'prepare'),
             new Step('size-check', Say::plain('Measure outside and bore once more, both at the shop’s temperature.'), 'The last chance before it is stuck.', 'prepare'),
             new Step('guide', Say::plain('Start it on a guide: a stepped drift or a bolt through both.'), 'It follows the way it starts.', 'press'),

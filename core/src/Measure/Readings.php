@@ -55,8 +55,9 @@ final readonly class Readings
         [$u95, $k, $effective] = $this->expanded($repeat, $nu, $others);
         [$u95Mean] = $this->expanded(($s ?? 0.0) / sqrt(count($this->readings)), $nu, $others);
 
-        $ovality = $this->ovality($spots);
-        $taper = count($stations) > 1 ? end($stations) - reset($stations) : null;
+        $round = $this->kind !== SurfaceKind::Length;
+        $ovality = $round ? $this->ovality($spots) : null;
+        $taper = $round && count($stations) > 1 ? end($stations) - reset($stations) : null;
         $worn = $this->meanOf(true);
         $unworn = $this->meanOf(false);
 
@@ -68,7 +69,7 @@ final readonly class Readings
         $budget = $this->budget($repeat, $others, $fromRepeats);
 
         return new FoundSize(
-            $this->kind, $mean, $sizes[$mating], $sizes[$loose], $ovality, $taper, $this->bell($stations), $s,
+            $this->kind, $mean, $sizes[$mating], $sizes[$loose], $ovality, $taper, $round ? $this->bell($stations) : null, $s,
             $u95, $u95Mean, $k, is_finite($effective) ? $effective : null, count($this->readings),
             $stations, $spotRows, $budget, $worn, $unworn,
             $this->notes($ovality, $budget, $worn, $unworn, $s),

@@ -47,7 +47,7 @@ final readonly class FitPicture
         $drawing->text(self::inside($scale->at($make->middleMm())), 194, Say::with('{a} … {b}', ['a' => LengthWriter::lower($make), 'b' => LengthWriter::upper($make)]), 16, Anchor::Middle, Tone::Make, mono: true, bold: true);
 
         self::between($drawing, $scale, $mateLow, $mateHigh, $make, $tight);
-        $drawing->text(12, 254, Words::range($clearanceMm), 16, Anchor::Start, $tight ? Tone::Overlap : Tone::Ink, bold: true);
+        $drawing->text(12, 260, Words::range($clearanceMm), 16, Anchor::Start, $tight ? Tone::Overlap : Tone::Ink, bold: true);
 
         return $drawing;
     }

@@ -57,16 +57,19 @@ final readonly class SectionPicture
     {
         $rows = [];
         foreach ($parts as $part) {
-            $edge = $middle + ($part->throughShaft ? 0.30 : 0.42) * $part->lengthMm * $perMm;
-            $rows[] = [$part->outsideMm, $part->throughShaft ? $part->name : "{$part->name}, outside", $part->outsideSays, $part->tone, $edge, -6.0];
+            $half = $part->lengthMm * $perMm / 2;
+            $outer = $part->outsideMm / 2 * $perMm;
+            // A shaft is seen below the axis too, so its leader need not cross the parts above it.
+            $rows[] = $part->throughShaft
+                ? [self::AXIS + $outer, $middle + 1.2 * $half, $part->name, $part->outsideSays, $part->tone]
+                : [self::AXIS - $outer, $middle + $half, "{$part->name}, outside", $part->outsideSays, $part->tone];
             if ($part->boreMm > 0) {
-                $rows[] = [$part->boreMm, "{$part->name}, bore", $part->boreSays, $part->tone, $edge, 6.0];
+                $rows[] = [self::AXIS - $part->boreMm / 2 * $perMm, $middle + 0.94 * $half, "{$part->name}, bore", $part->boreSays, $part->tone];
             }
         }
-        usort($rows, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
-        foreach ($rows as $i => [$diameter, $name, $says, $tone, $edge]) {
+        usort($rows, static fn (array $a, array $b): int => [$a[0], $a[2]] <=> [$b[0], $b[2]]);
+        foreach ($rows as $i => [$at, $edge, $name, $says, $tone]) {
             $y = 34.0 + $i * 52;
-            $at = self::AXIS - $diameter / 2 * $perMm;
             $drawing->line($edge, $at, 486, $y - 5, $tone, 0.9)->line(486, $y - 5, 500, $y - 5, $tone, 0.9);
             $drawing->text(506, $y - 8, $name, 14, Anchor::Start, $tone);
             $drawing->text(506, $y + 13, $says === null ? Say::plain('not yet known') : Say::with('⌀ {s}', ['s' => $says]), $says === null ? 14 : 19, Anchor::Start, $tone, mono: $says !== null, bold: $says !== null);

@@ -42,16 +42,16 @@ final readonly class SvgWriter
     {
         $rings = [$area->points, ...$area->holes];
         $svg = '';
-        if ($area->fill === Fill::Blank) {
+        if ($area->fill === Fill::Blank || $area->fill === Fill::Tint) {
             foreach ($rings as $ring) {
                 $svg .= '<polygon points="'.self::points($ring).'" fill="#ffffff"/>';
             }
         }
         if ($area->fill === Fill::Hatch) {
             [$spacing, $degrees] = match ($area->tone) {
-                Tone::Make => [6.0, -45.0],
-                Tone::Overlap => [3.0, 45.0],
-                default => [6.0, 45.0],
+                Tone::Make => [6.0, 45.0],
+                Tone::Overlap => [3.0, -45.0],
+                default => [6.0, -45.0],
             };
             foreach (Hatch::lines($rings, $spacing, $degrees) as [$x1, $y1, $x2, $y2]) {
                 $svg .= sprintf('<line x1="%s" y1="%s" x2="%s" y2="%s" stroke="#444444" stroke-width="0.6"/>', self::n($x1), self::n($y1), self::n($x2), self::n($y2));

@@ -32,6 +32,15 @@ final class LengthWriter
         return new Say("{$say->in} in", "{$say->mm} mm", "{$say->in} in ({$say->mm} mm)");
     }
 
+    /** A size that need not be exact, rounded up: hundredths of an inch, whole millimetres. */
+    public static function about(float $mm): Say
+    {
+        $in = self::fixed(ceil($mm / 25.4 * 100 - 1e-6) / 100, 2);
+        $metric = self::fixed(ceil($mm - 1e-6), 0);
+
+        return new Say("{$in} in", "{$metric} mm", "{$in} in ({$metric} mm)");
+    }
+
     /**
      * A small difference with its unit, for sentences; always positive.
      *

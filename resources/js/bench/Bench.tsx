@@ -133,7 +133,7 @@ function Group({ title, rows }: { title: string; rows: BenchRow[] }) {
                         <Typography sx={{ fontWeight: 700, fontSize: 18 }}>
                             {row.machine === '' ? 'New job' : row.machine}
                         </Typography>
-                        <Typography variant="body2" color="text.secondary">
+                        <Typography variant="body2" color="textSecondary">
                             {row.part}, {row.quantity} off
                         </Typography>
                     </Box>

@@ -72,7 +72,7 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
                         >
                             <KindPicture width={150} />
                             <Typography sx={{ fontWeight: 700 }}>{entry.name}</Typography>
-                            <Typography variant="body2" color="text.secondary">
+                            <Typography variant="body2" color="textSecondary">
                                 {entry.says}
                             </Typography>
                         </ButtonBase>

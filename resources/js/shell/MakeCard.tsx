@@ -75,15 +75,15 @@ export function MakeCard({ above }: { above?: ReactNode }) {
                     {first?.label ?? 'Make card'}
                 </Typography>
                 {first?.aim ? (
-                    <Typography variant="bigSize" color="make.main" sx={{ fontSize: 30 }}>
+                    <Typography variant="bigSize" color="make" sx={{ fontSize: 30 }}>
                         {say(first.aim)}
                     </Typography>
                 ) : (
-                    <Typography variant="body2" noWrap color="overlap.main">
+                    <Typography variant="body2" noWrap color="overlap">
                         {first?.blocked ? say(first.blocked) : ''}
                     </Typography>
                 )}
-                <Typography variant="body2" color="text.secondary" noWrap>
+                <Typography variant="body2" color="textSecondary" noWrap>
                     {first?.limit ? say(first.limit) : ''}
                 </Typography>
                 <Box sx={{ flex: 1 }} />
@@ -138,12 +138,24 @@ function Entry({ entry }: { entry: MakeEntry }) {
                 '&:hover': { bgcolor: 'action.hover' },
             }}
         >
-            <Typography variant="body2" color="text.secondary">
+            <ButtonBase
+                onClick={(event) => {
+                    event.stopPropagation();
+                    go();
+                }}
+                sx={{
+                    fontFamily: 'inherit',
+                    fontSize: 15,
+                    fontWeight: 550,
+                    minHeight: 28,
+                    textAlign: 'left',
+                }}
+            >
                 {entry.label}
-            </Typography>
+            </ButtonBase>
             {entry.aim !== null ? (
                 <>
-                    <Typography variant="bigSize" color="make.main">
+                    <Typography variant="bigSize" color="make">
                         {say(entry.aim)}
                     </Typography>
                     {entry.limit && (
@@ -175,23 +187,6 @@ function Entry({ entry }: { entry: MakeEntry }) {
                 </Typography>
             ))}
             <Notes notes={entry.notes} least="caution" />
-            <Button
-                size="small"
-                color="inherit"
-                onClick={(event) => {
-                    event.stopPropagation();
-                    go();
-                }}
-                sx={{
-                    px: 0,
-                    minHeight: 36,
-                    fontSize: 14,
-                    textDecoration: 'underline',
-                    textUnderlineOffset: 3,
-                }}
-            >
-                Go there
-            </Button>
         </Box>
     );
 }

@@ -40,6 +40,7 @@ export function Strip({ items, label }: { items: StripItem[]; label: string }) {
                         minHeight: { xs: 72, md: 60 },
                         px: 0.5,
                         flexDirection: 'column',
+                        fontFamily: 'inherit',
                         fontSize: 14,
                         fontWeight: item.here ? 700 : 450,
                         bgcolor: item.here ? 'background.default' : undefined,

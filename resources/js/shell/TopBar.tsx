@@ -70,7 +70,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 <Typography noWrap sx={{ fontWeight: 700, fontSize: 17, lineHeight: 1.25 }}>
                     {title}
                 </Typography>
-                <Typography noWrap variant="body2" color="text.secondary">
+                <Typography noWrap variant="body2" color="textSecondary">
                     {subtitle}
                 </Typography>
             </Box>

@@ -44,7 +44,7 @@ export function Why({ steps, label = 'Why' }: { steps: WorkingStep[]; label?: st
                             <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
                                 {say(step.numbers)}
                             </Typography>
-                            <Typography variant="body2" color="text.secondary">
+                            <Typography variant="body2" color="textSecondary">
                                 {step.source}
                             </Typography>
                         </Box>

@@ -75,7 +75,7 @@ export function ShopPage() {
                         }}
                     >
                         <Typography sx={{ flex: 1 }}>{tool.name}</Typography>
-                        <Typography color="text.secondary">at best sure to ±{say(tool.sure_to)}</Typography>
+                        <Typography color="textSecondary">at best sure to ±{say(tool.sure_to)}</Typography>
                     </Box>
                 ))}
             </Framed>

@@ -101,11 +101,30 @@ export const theme = createTheme({
         bigSize: { ...tabular, fontSize: 36, fontWeight: 620, lineHeight: 1.1, letterSpacing: '-0.5px' },
         hugeSize: { ...tabular, fontSize: 48, fontWeight: 640, lineHeight: 1.05, letterSpacing: '-0.5px' },
     },
+    // Calm: nothing slides or fades.
+    transitions: { create: () => 'none' },
     components: {
+        MuiPopover: { defaultProps: { transitionDuration: 0 } },
+        MuiMenu: { defaultProps: { transitionDuration: 0 } },
+        MuiDialog: { defaultProps: { transitionDuration: 0 } },
+        MuiDrawer: { defaultProps: { transitionDuration: 0 } },
+        MuiCollapse: { defaultProps: { timeout: 0 } },
         MuiButtonBase: { defaultProps: { disableRipple: true } },
         MuiButton: {
             defaultProps: { disableElevation: true },
-            styleOverrides: { root: { minHeight: 44, paddingInline: 16, borderRadius: 2 } },
+            styleOverrides: {
+                root: {
+                    minHeight: 44,
+                    paddingInline: 16,
+                    borderRadius: 2,
+                    variants: [
+                        {
+                            props: { variant: 'outlined', color: 'inherit' },
+                            style: { borderColor: 'var(--mui-palette-strong-main)', fontWeight: 550 },
+                        },
+                    ],
+                },
+            },
         },
         MuiPaper: {
             defaultProps: { elevation: 0, square: true },
@@ -113,7 +132,25 @@ export const theme = createTheme({
         },
         MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
         MuiOutlinedInput: { styleOverrides: { root: { minHeight: 44 } } },
-        MuiToggleButton: { styleOverrides: { root: { minHeight: 44, minWidth: 44, paddingInline: 12 } } },
+        MuiToggleButton: {
+            styleOverrides: {
+                root: {
+                    minHeight: 44,
+                    minWidth: 44,
+                    paddingInline: 12,
+                    fontWeight: 550,
+                    color: 'var(--mui-palette-text-primary)',
+                    borderColor: 'var(--mui-palette-strong-main)',
+                    '&.Mui-selected, &.Mui-selected:hover': {
+                        backgroundColor: 'var(--mui-palette-text-primary)',
+                        color: 'var(--mui-palette-background-paper)',
+                    },
+                },
+            },
+        },
+        MuiTableCell: {
+            styleOverrides: { root: { borderColor: 'var(--mui-palette-divider)', fontSize: 15 } },
+        },
         MuiCheckbox: { styleOverrides: { root: { padding: 11 } } },
         MuiTypography: { defaultProps: { variantMapping: { size: 'span', bigSize: 'p', hugeSize: 'p' } } },
         MuiCssBaseline: {

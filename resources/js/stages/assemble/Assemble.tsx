@@ -59,11 +59,11 @@ export function Assemble() {
                 <Framed>
                     {assembly.force && assembly.picture ? (
                         <>
-                            <Typography variant="body2" color="text.secondary">
+                            <Typography variant="body2" color="textSecondary">
                                 Force at full depth, up to
                             </Typography>
                             <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
-                                <Typography variant="bigSize" color="make.main">
+                                <Typography variant="bigSize" color="make">
                                     {assembly.force.most}
                                 </Typography>
                                 <Verdict kind={assembly.force.enough ? 'good' : 'bad'}>
@@ -106,7 +106,7 @@ export function Assemble() {
                                 label={
                                     <Box sx={{ pt: 0.9 }}>
                                         <Typography sx={{ fontWeight: 600 }}>{say(step.do)}</Typography>
-                                        <Typography variant="body2" color="text.secondary">
+                                        <Typography variant="body2" color="textSecondary">
                                             {step.why}
                                         </Typography>
                                     </Box>

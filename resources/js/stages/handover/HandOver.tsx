@@ -54,7 +54,7 @@ export function HandOver() {
                                             <Typography
                                                 component="span"
                                                 variant="body2"
-                                                color="text.secondary"
+                                                color="textSecondary"
                                             >
                                                 {' '}
                                                 ±{say(row.plus_minus)}

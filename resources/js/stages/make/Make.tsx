@@ -73,12 +73,12 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                 }}
             >
                 <Framed strong>
-                    <Typography variant="body2" color="text.secondary">
+                    <Typography variant="body2" color="textSecondary">
                         {making.dial ? 'Dial next, on the diameter' : making.label}
                     </Typography>
                     {making.dial ? (
                         <>
-                            <Typography variant="hugeSize" color="make.main">
+                            <Typography variant="hugeSize" color="make">
                                 {say(making.dial)}
                             </Typography>
                             <Typography variant="body2">
@@ -115,15 +115,15 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                     >
                         {entry.lower && entry.upper && (
                             <>
-                                <Typography color="text.secondary">band</Typography>
-                                <Typography variant="size" color="make.main" sx={{ fontSize: 18 }}>
+                                <Typography color="textSecondary">band</Typography>
+                                <Typography variant="size" color="make" sx={{ fontSize: 18 }}>
                                     {say(entry.lower)} … {say(entry.upper)}
                                 </Typography>
                             </>
                         )}
                         {making.now && (
                             <>
-                                <Typography color="text.secondary">now</Typography>
+                                <Typography color="textSecondary">now</Typography>
                                 <Typography variant="size" sx={{ fontSize: 18 }}>
                                     {say(making.now)}
                                 </Typography>
@@ -131,7 +131,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                         )}
                         {making.state === 'cut' && making.left && (
                             <>
-                                <Typography color="text.secondary">left</Typography>
+                                <Typography color="textSecondary">left</Typography>
                                 <Typography variant="size" sx={{ fontSize: 18 }}>
                                     {say(making.left)}
                                 </Typography>
@@ -165,7 +165,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                     {making.picture ? (
                         <DrawingView drawing={making.picture} />
                     ) : (
-                        <Typography color="text.secondary" sx={{ p: 2 }}>
+                        <Typography color="textSecondary" sx={{ p: 2 }}>
                             {entry.blocked
                                 ? say(entry.blocked)
                                 : 'The cuts show here, stepping down toward the band.'}

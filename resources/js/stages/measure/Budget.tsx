@@ -33,7 +33,7 @@ export function Budget({ lines }: { lines: Lines }) {
                             bgcolor: 'found.main',
                         }}
                     />
-                    <Typography variant="body2" color="text.secondary" noWrap>
+                    <Typography variant="body2" color="textSecondary" noWrap>
                         {say(line.size)}
                     </Typography>
                 </Box>

@@ -8,7 +8,8 @@ interface Props {
     initial: string;
     refused: boolean;
     typing: (typed: string) => void;
-    store: (typed: string, then: 'next' | 'stay' | 'leave') => Promise<boolean>;
+    /** False when it can't be kept as it is; the text stays. */
+    store: (typed: string, then: 'next' | 'stay' | 'leave') => boolean;
     next: () => void;
 }
 
@@ -29,13 +30,9 @@ export function CellInput({ label, initial, refused, typing, store, next }: Prop
             }
             return;
         }
-        const before = stored.current;
-        stored.current = typed;
-        void store(typed, then).then((ok) => {
-            if (!ok) {
-                stored.current = before;
-            }
-        });
+        if (store(typed, then)) {
+            stored.current = typed;
+        }
     };
     return (
         <TableCell

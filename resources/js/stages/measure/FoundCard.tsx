@@ -17,16 +17,16 @@ export function FoundCard() {
         <Box component="section" aria-label="Found size" sx={{ mb: 1.5, minHeight: 190 }}>
             <Typography variant="h2">{surface.name}, found at 20 °C</Typography>
             {found === null ? (
-                <Typography color="text.secondary">Not measured yet.</Typography>
+                <Typography color="textSecondary">Not measured yet.</Typography>
             ) : (
                 <>
-                    <Typography variant="hugeSize" color="found.main">
+                    <Typography variant="hugeSize" color="found">
                         {say(found.size)}
                     </Typography>
                     <Typography variant="size">± {say(found.plus_minus)}</Typography>
                     {answer.good_enough !== null && (
                         <Box sx={{ borderTop: 1, borderColor: 'divider', mt: 1, pt: 0.75 }}>
-                            <Typography variant="body2" color="text.secondary">
+                            <Typography variant="body2" color="textSecondary">
                                 Good enough for this joint?
                             </Typography>
                             <Typography
@@ -53,13 +53,13 @@ export function FoundCard() {
                                 columnGap: 1.5,
                             }}
                         >
-                            <Typography variant="body2" color="text.secondary">
+                            <Typography variant="body2" color="textSecondary">
                                 decides
                             </Typography>
                             <Typography variant="body2">
                                 <b>{say(found.mating)}</b> {found.mating_at}
                             </Typography>
-                            <Typography variant="body2" color="text.secondary">
+                            <Typography variant="body2" color="textSecondary">
                                 other end
                             </Typography>
                             <Typography variant="body2">

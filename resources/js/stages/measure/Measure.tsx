@@ -42,20 +42,13 @@ export function Measure() {
                     </ToggleButton>
                 ))}
             </ToggleButtonGroup>
-            <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 1, flexWrap: 'wrap' }}>
-                <Typography variant="h1">{surface.name}</Typography>
-                <Typography color="found.main">
-                    <b>found</b>, {surface.role}
-                    {part?.material ? `, ${part.material}` : ''}
-                </Typography>
-            </Box>
-            <Entry key={surface.id} surface={surface} />
+            <Entry key={surface.id} surface={surface} material={part?.material ?? null} />
             <Pictures answer={answer} />
         </Box>
     );
 }
 
-function Entry({ surface }: { surface: Surface }) {
+function Entry({ surface, material }: { surface: Surface; material: string | null }) {
     const catalogue = useCatalogue();
     const { facts } = useJob();
     const fits = (catalogue.data?.instruments ?? []).filter((tool) => tool.fits.includes(surface.kind));
@@ -71,7 +64,8 @@ function Entry({ surface }: { surface: Surface }) {
                 sx={{
                     display: 'grid',
                     gap: 1.5,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '340px 220px' },
+                    gridTemplateColumns: { xs: '1fr 1fr', sm: '320px 190px minmax(0, 1fr)' },
+                    alignItems: 'center',
                     mb: 1.25,
                 }}
             >
@@ -94,6 +88,10 @@ function Entry({ surface }: { surface: Surface }) {
                     error={warm.trim() !== '' && !Number.isFinite(Number(warm.replace(',', '.')))}
                     slotProps={{ htmlInput: { inputMode: 'decimal' } }}
                 />
+                <Typography variant="body2" color="found" sx={{ display: { xs: 'none', sm: 'block' } }}>
+                    <b>found</b>, {surface.role}
+                    {material === null ? '' : `, ${material}`}
+                </Typography>
             </Box>
             <ReadingsGrid surface={surface} instrument={instrument} partC={temperature(warm)} />
         </>

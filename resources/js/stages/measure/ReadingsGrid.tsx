@@ -25,9 +25,15 @@ interface Props {
     partC: number | null;
 }
 
+/** Typed and on its way to the store, or refused by it; shown in its cell until it is stored. */
+interface Pending extends Spot {
+    typed: string;
+    refused: string | null;
+}
+
 const same = (a: Spot, b: Spot) => a.station === b.station && a.angle === b.angle;
 
-/** Stations along, angles round. Enter stores and goes on, Shift+Enter stores and stays for a repeat. */
+/** Stations along, angles round. Enter stores and goes on at once, Shift+Enter stores and stays for a repeat. */
 export function ReadingsGrid({ surface, instrument, partC }: Props) {
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
@@ -37,13 +43,23 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
     const [active, setActive] = useState<Spot>(
         () => spots.find((spot) => counted(spot).length === 0) ?? spots[0] ?? { station: '1', angle: '0' },
     );
-    const [repeat, setRepeat] = useState(0);
+    const [turn, setTurn] = useState(0);
+    const [repeating, setRepeating] = useState(false);
     const [text, setText] = useState('');
     const [refused, setRefused] = useState<string | null>(null);
     const [freshId, setFreshId] = useState(newId);
+    const [pending, setPending] = useState<Record<string, Pending>>({});
     const understood = useUnderstood(text, typing);
-    const existing = repeat > 0 ? undefined : counted(active).at(-1);
-    const id = existing?.id ?? freshId;
+
+    const waiting = (spot: Spot) =>
+        Object.entries(pending)
+            .filter(([, p]) => same(p, spot))
+            .at(-1);
+    const before = repeating ? undefined : waiting(active);
+    const existing = repeating ? undefined : counted(active).at(-1);
+    const id = before?.[0] ?? existing?.id ?? freshId;
+    const initial = before?.[1].typed ?? existing?.value.typed ?? '';
+    const complaint = refused ?? understood?.refused ?? (text === '' ? before?.[1].refused : null) ?? null;
 
     const fact = (typed: string): Record<string, unknown> => ({
         ...(existing
@@ -58,31 +74,34 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
         instrument,
         part_c: partC,
     });
-    const move = (spot: Spot) => {
+    const turnTo = (spot: Spot, again: boolean) => {
         setActive(spot);
-        setRepeat(0);
+        setRepeating(again);
         setText('');
         setRefused(null);
         setFreshId(newId());
-        preview('readings', '', null);
+        setTurn((n) => n + 1);
     };
-    const store = async (typed: string, then: 'next' | 'stay' | 'leave') => {
-        try {
-            await save('readings', id, fact(typed));
-        } catch (error) {
-            setRefused(error instanceof Error ? error.message : 'This was not stored.');
+    const after = (spot: Spot) => spots[spots.findIndex((s) => same(s, spot)) + 1] ?? spot;
+    const store = (typed: string, then: 'next' | 'stay' | 'leave'): boolean => {
+        if (understood?.text === typed && understood.refused !== null) {
+            setRefused(understood.refused);
             return false;
         }
-        setRefused(null);
+        const spot = active;
+        setPending((all) => ({ ...all, [id]: { ...spot, typed, refused: null } }));
+        save('readings', id, fact(typed)).then(
+            () => setPending((all) => Object.fromEntries(Object.entries(all).filter(([key]) => key !== id))),
+            (error: Error) => {
+                setPending((all) => ({ ...all, [id]: { ...spot, typed, refused: error.message } }));
+                setRefused(`${spot.station}, ${spot.angle}°: ${error.message}`);
+            },
+        );
         if (then === 'stay') {
-            setFreshId(newId());
-            setText('');
-            setRepeat(repeat + 1);
+            turnTo(spot, true);
         }
         if (then === 'next') {
-            const at = spots.findIndex((spot) => same(spot, active));
-            const next = spots[at + 1];
-            move(next ?? active);
+            turnTo(after(spot), false);
         }
         return true;
     };
@@ -119,36 +138,28 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
                                     const label = `${surface.name}, ${station}, ${angle}°`;
                                     return same(spot, active) ? (
                                         <CellInput
-                                            key={`${station}|${angle}|${repeat}`}
+                                            key={`${station}|${angle}|${turn}`}
                                             label={label}
-                                            initial={existing?.value.typed ?? ''}
-                                            refused={refused !== null}
+                                            initial={initial}
+                                            refused={complaint !== null}
                                             typing={(typed) => {
                                                 setText(typed);
                                                 setRefused(null);
-                                                preview(
-                                                    'readings',
-                                                    id,
-                                                    typed.trim() === '' || typed === existing?.value.typed
-                                                        ? null
-                                                        : fact(typed),
-                                                );
+                                                const nothing =
+                                                    typed.trim() === '' || typed === existing?.value.typed;
+                                                preview('readings', id, nothing ? null : fact(typed));
                                             }}
                                             store={store}
-                                            next={() =>
-                                                void move(
-                                                    spots[spots.findIndex((s) => same(s, active)) + 1] ??
-                                                        active,
-                                                )
-                                            }
+                                            next={() => turnTo(after(active), false)}
                                         />
                                     ) : (
                                         <Cell
                                             key={angle}
                                             label={label}
                                             readings={counted(spot)}
+                                            waiting={waiting(spot)?.[1]}
                                             shown={typing}
-                                            choose={() => move(spot)}
+                                            choose={() => turnTo(spot, false)}
                                         />
                                     );
                                 })}
@@ -158,12 +169,12 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
                 </Table>
             </Box>
             <Box role="status" sx={{ minHeight: 26, mt: 0.5 }}>
-                {(refused ?? understood?.refused) ? (
-                    <Typography variant="body2" color="error.main">
-                        {refused ?? understood?.refused}
+                {complaint !== null ? (
+                    <Typography variant="body2" color="error">
+                        {complaint}
                     </Typography>
                 ) : (
-                    <Typography variant="body2" color="text.secondary">
+                    <Typography variant="body2" color="textSecondary">
                         {text !== '' && understood?.shown ? `${understood.shown.both} · ` : ''}Enter keeps it
                         and goes on, Shift+Enter keeps it and stays
                     </Typography>
@@ -180,21 +191,24 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
 function Cell({
     label,
     readings,
+    waiting,
     shown,
     choose,
 }: {
     label: string;
     readings: Reading[];
+    waiting: Pending | undefined;
     shown: string;
     choose: () => void;
 }) {
     const last = readings.at(-1);
-    const value =
+    const stored =
         last === undefined
             ? ''
             : last.value.unit === shown
               ? last.value.typed
               : `${last.value.typed} ${last.value.unit}`;
+    const value = waiting?.typed ?? stored;
     return (
         <TableCell sx={{ p: 0 }}>
             <Box
@@ -217,16 +231,22 @@ function Cell({
                 }}
             >
                 {value === '' ? (
-                    <Typography component="span" color="text.secondary" aria-hidden>
+                    <Typography component="span" color="textSecondary" aria-hidden>
                         · · · ·
                     </Typography>
                 ) : (
-                    <Typography variant="size" sx={{ fontWeight: 450 }}>
+                    <Typography
+                        variant="size"
+                        sx={{
+                            fontWeight: 450,
+                            color: (waiting?.refused ?? null) !== null ? 'error.main' : 'inherit',
+                        }}
+                    >
                         {value}
                     </Typography>
                 )}
                 {readings.length > 1 && (
-                    <Typography component="span" variant="body2" color="text.secondary">
+                    <Typography component="span" variant="body2" color="textSecondary">
                         {' '}
                         ×{readings.length}
                     </Typography>

@@ -26,7 +26,7 @@ export function SpotReadings({ readings, spot }: { readings: Reading[]; spot: st
                             <Typography
                                 component="s"
                                 variant="body2"
-                                color="text.secondary"
+                                color="textSecondary"
                                 sx={{ fontFamily: mono }}
                             >
                                 {reading.was.typed}
@@ -50,7 +50,7 @@ export function SpotReadings({ readings, spot }: { readings: Reading[]; spot: st
                             </Button>
                         ) : (
                             <>
-                                <Typography variant="body2" color="text.secondary">
+                                <Typography variant="body2" color="textSecondary">
                                     {reading.set_aside}
                                 </Typography>
                                 <Button

@@ -38,12 +38,12 @@ export function Plan() {
                             py: 1.1,
                         }}
                     >
-                        <Typography variant="size" color="make.main" sx={{ fontSize: 24 }}>
+                        <Typography variant="size" color="make" sx={{ fontSize: 24 }}>
                             {i + 1}
                         </Typography>
                         <Box>
                             <Typography sx={{ fontSize: 18, fontWeight: 600 }}>{say(step.do)}</Typography>
-                            <Typography variant="body2" color="text.secondary">
+                            <Typography variant="body2" color="textSecondary">
                                 {step.why}
                             </Typography>
                         </Box>

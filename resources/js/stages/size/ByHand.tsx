@@ -100,7 +100,7 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
                         Back to the tables
                     </Button>
                 )}
-                <Typography variant="body2" color="text.secondary">
+                <Typography variant="body2" color="textSecondary">
                     A thin wall, or a closing that varies more than the band, is finished in place whatever is
                     chosen here.
                 </Typography>

@@ -61,14 +61,14 @@ export function Offers({ joint, answer }: { joint: Joint; answer: JointAnswer })
                     <Typography variant="size" component="p" sx={{ fontSize: 17 }}>
                         {say(offer.range)}
                     </Typography>
-                    <Typography variant="body2" color={offer.possible ? 'make.main' : 'overlap.main'}>
+                    <Typography variant="body2" color={offer.possible ? 'make' : 'overlap'}>
                         {offer.makes
                             ? `makes it ${say(offer.makes)}`
                             : offer.possible
                               ? ' '
                               : 'the reading is not good enough for it'}
                     </Typography>
-                    <Typography variant="body2" color="text.secondary">
+                    <Typography variant="body2" color="textSecondary">
                         {say(offer.remark)}
                     </Typography>
                 </ButtonBase>

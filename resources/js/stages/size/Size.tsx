@@ -102,7 +102,7 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
             <Offers joint={joint} answer={answer} />
             {answer.press && <Tiles tiles={answer.press.tiles} />}
             {answer.press_blocked !== null && (
-                <Typography sx={{ mt: 1.25 }} color="text.secondary">
+                <Typography sx={{ mt: 1.25 }} color="textSecondary">
                     {say(answer.press_blocked)}
                 </Typography>
             )}

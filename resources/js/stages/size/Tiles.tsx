@@ -26,7 +26,7 @@ export function Tiles({ tiles }: { tiles: TileList }) {
                     key={tile.label}
                     sx={{ px: 1.5, py: 1, borderLeft: 1, borderColor: 'divider', minWidth: 0 }}
                 >
-                    <Typography variant="body2" color="text.secondary">
+                    <Typography variant="body2" color="textSecondary">
                         {tile.label}
                     </Typography>
                     <Typography variant="size" component="p" sx={{ fontSize: 19 }}>

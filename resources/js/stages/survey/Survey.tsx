@@ -74,11 +74,9 @@ function PartCard({ part }: { part: Part }) {
                 ))}
             </TextField>
             <Typography variant="body2" sx={{ mt: 1, minHeight: 20 }}>
-                {material
-                    ? [material.brittle ? 'Brittle.' : '', material.remark].filter((s) => s !== '').join(' ')
-                    : ' '}
+                {material ? `${material.name}${material.remark === '' ? '' : `: ${material.remark}`}` : ' '}
             </Typography>
-            <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
+            <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
                 {surfaces.map((surface) => `${surface.name}: ${surface.role}`).join(' · ')}
             </Typography>
         </Framed>

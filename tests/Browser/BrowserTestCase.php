@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Exception\NoSuchElementException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\TestCase;
+
+/** A person at the screen: finds things by what they say, never by how they are built. */
+abstract class BrowserTestCase extends TestCase
+{
+    protected Rig $rig;
+
+    protected RemoteWebDriver $page;
+
+    protected bool $seeded = true;
+
+    protected function setUp(): void
+    {
+        $this->rig = new Rig($this->seeded);
+        $this->page = $this->rig->browser();
+    }
+
+    protected function tearDown(): void
+    {
+        if (isset($this->page)) {
+            $this->page->quit();
+        }
+        $this->rig->close();
+    }
+
+    /** A picture of what was on the screen when it went wrong. */
+    private function keepPicture(): void
+    {
+        @mkdir(__DIR__.'/output', 0775, true);
+        $this->page->takeScreenshot(__DIR__.'/output/'.preg_replace('/\W+/', '-', $this->name()).'.png');
+    }
+
+    protected function visit(string $path): void
+    {
+        $this->page->get($this->rig->url.$path);
+    }
+
+    protected function text(): string
+    {
+        return (string) $this->page->executeScript('return document.body.innerText');
+    }
+
+    protected function sees(string ...$texts): void
+    {
+        foreach ($texts as $text) {
+            $this->waitFor(fn (): bool => str_contains($this->text(), $text), "“{$text}” is not on the screen");
+        }
+    }
+
+    protected function seesNot(string $text): void
+    {
+        $this->waitFor(fn (): bool => ! str_contains($this->text(), $text), "“{$text}” is still on the screen");
+    }
+
+    /** @param callable(): bool $holds */
+    protected function waitFor(callable $holds, string $else, float $seconds = 10): void
+    {
+        $until = microtime(true) + $seconds;
+        do {
+            try {
+                if ($holds()) {
+                    self::assertTrue(true);
+
+                    return;
+                }
+            } catch (StaleElementReferenceException|NoSuchElementException) {
+                // The page is being redrawn: look again.
+            }
+            usleep(30_000);
+        } while (microtime(true) < $until);
+        $this->keepPicture();
+        $log = implode("\n", array_map(static fn (array $entry): string => $entry['message'], $this->page->manage()->getLog('browser')));
+        self::fail($this->page->getCurrentURL().": {$else}\n{$log}\n".substr($this->text(), 0, 3000));
+    }
+
+    protected function find(string $xpath, string $what): RemoteWebElement
+    {
+        $found = null;
+        $this->waitFor(function () use ($xpath, &$found): bool {
+            foreach ($this->page->findElements(WebDriverBy::xpath($xpath)) as $element) {
+                if ($element->isDisplayed()) {
+                    $found = $element;
+
+                    return true;
+                }
+            }
+
+            return false;
+        }, "There is no {$what} on the screen");
+        assert($found instanceof RemoteWebElement);
+
+        return $found;
+    }
+
+    protected function press(string $name): void
+    {
+        $quoted = self::quote($name);
+        $xpath = "//*[self::button or self::a or @role='button' or @role='radio' or @role='tab'][normalize-space(.)={$quoted} or @aria-label={$quoted} or starts-with(normalize-space(.), ".self::quote($name.' ').") or descendant-or-self::*[text()[normalize-space(.)={$quoted}]]]";
+        for ($try = 0; $try < 5; $try++) {
+            try {
+                $element = $this->find($xpath, "button “{$name}”");
+                $this->page->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+                $element->click();
+
+                return;
+            } catch (StaleElementReferenceException) {
+                usleep(50_000);
+            }
+        }
+        self::fail("“{$name}” kept moving away");
+    }
+
+    protected function field(string $label): RemoteWebElement
+    {
+        $label = $this->find('//label[starts-with(normalize-space(.), '.self::quote($label).')]', "field “{$label}”");
+
+        return $this->page->findElement(WebDriverBy::id((string) $label->getAttribute('for')));
+    }
+
+    protected function fill(string $label, string $text): void
+    {
+        $field = $this->field($label);
+        $this->page->executeScript('arguments[0].scrollIntoView({block: "center"})', [$field]);
+        $field->click();
+        $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $field->sendKeys($text);
+    }
+
+    protected function choose(string $label, string $option): void
+    {
+        $quoted = self::quote($label);
+        $this->find("//*[@id and normalize-space(.)={$quoted}]/following-sibling::*//*[@role='combobox']", "choice “{$label}”")->click();
+        $element = $this->find("//li[@role='option'][starts-with(normalize-space(.), ".self::quote($option).')]', "option “{$option}”");
+        $element->click();
+        $this->waitFor(fn (): bool => $this->page->findElements(WebDriverBy::xpath("//ul[@role='listbox']")) === [], 'the list stayed open');
+    }
+
+    protected function tick(string $label): void
+    {
+        $this->find('//label[contains(., '.self::quote($label).')]', "box “{$label}”")->click();
+    }
+
+    protected function keys(string ...$keys): void
+    {
+        $active = $this->page->switchTo()->activeElement();
+        $active->sendKeys($keys);
+    }
+
+    /** Waits until everything typed is stored. */
+    protected function stored(): void
+    {
+        usleep(700_000);
+        $this->waitFor(fn (): bool => $this->find("//*[@role='status'][starts-with(., 'Saved') or starts-with(., 'Not') or starts-with(., 'Saving')]", 'save mark')->getText() === 'Saved', 'not stored');
+    }
+
+    /** @return array<string, mixed> */
+    protected function api(string $path): array
+    {
+        $body = file_get_contents($this->rig->url.$path);
+
+        return json_decode((string) $body, true, 512, JSON_THROW_ON_ERROR);
+    }
+
+    /** The text of one entry of the make card. */
+    protected function card(string $label): string
+    {
+        return $this->find("//aside[@aria-label='Make card']//*[@role='group' and @aria-label=".self::quote($label).']', "make card entry “{$label}”")->getText();
+    }
+
+    protected static function quote(string $text): string
+    {
+        return str_contains($text, "'") ? '"'.$text.'"' : "'".$text."'";
+    }
+
+    protected function jobId(): string
+    {
+        preg_match('~/job/([^/]+)/~', $this->page->getCurrentURL(), $m);
+
+        return $m[1] ?? throw new TimeoutException('not inside a job');
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Testing\TestResponse;
+
+/** Every answer of the API is held against the contract. */
+abstract class FeatureTestCase extends TestCase
+{
+    use RefreshDatabase;
+
+    private static ?Contract $contract = null;
+
+    private int $requests = 0;
+
+    public function createApplication(): Application
+    {
+        /** @var Application $app */
+        $app = require __DIR__.'/../../bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    /**
+     * @param  array<string, mixed>|string|null  $body
+     * @return array<string, mixed>
+     */
+    protected function api(string $method, string $path, array|string|null $body, int $status): array
+    {
+        $response = $this->send($method, $path, $body);
+        $content = (string) $response->getContent();
+        self::assertSame($status, $response->getStatusCode(), substr($content, 0, 600));
+        self::$contract ??= new Contract(base_path());
+        self::assertNull(self::$contract->wrong($method, (string) parse_url($path, PHP_URL_PATH), $status, $content), "{$method} {$path}");
+        self::assertStringNotContainsString('Stack trace', $content);
+        self::assertStringNotContainsString('.php', $content);
+
+        return json_decode($content, true) ?? [];
+    }
+
+    /** @param array<string, mixed>|string|null $body */
+    protected function send(string $method, string $path, array|string|null $body = null): TestResponse
+    {
+        $text = is_array($body) ? (string) json_encode($body === [] ? new \stdClass : $body) : (string) $body;
+
+        return $this->call($method, $path, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $text);
+    }
+
+    /**
+     * @param  array<string, mixed>  $extra
+     * @return array<string, mixed> the body of a change
+     */
+    protected function change(int $version, array $extra): array
+    {
+        return ['version' => $version, 'request' => 'r-'.++$this->requests.'-'.$this->name(), 'fact' => $extra];
+    }
+
+    /** @return array<string, mixed> */
+    protected function startJob(string $id = 'job-1'): array
+    {
+        return $this->api('POST', '/api/jobs', ['id' => $id, 'kind' => 'plain-bush', 'machine' => 'Test rig', 'part' => 'Bush', 'unit' => 'in'], 201);
+    }
+
+    /** @param array<string, mixed> $state */
+    protected static function idOf(array $state, string $list, string $name): string
+    {
+        return array_column($state['facts'][$list], 'id', 'name')[$name];
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Oldpart\Core\Sum\Sums;
+
+final class ShopAndSumsTest extends FeatureTestCase
+{
+    public function test_the_shop_keeps_its_limits_and_refuses_nonsense(): void
+    {
+        $this->api('GET', '/api/shop', null, 200);
+        self::assertSame(5000, $this->api('PATCH', '/api/shop', ['press_n' => 5000], 200)['press_n']);
+        self::assertSame('temperature_c', $this->api('PATCH', '/api/shop', ['temperature_c' => 500], 422)['error']['field']);
+        self::assertSame('lathe_holds_mm', $this->api('PATCH', '/api/shop', ['lathe_holds_mm' => 'half'], 422)['error']['field']);
+        self::assertSame('colour', $this->api('PATCH', '/api/shop', ['colour' => 'red'], 422)['error']['field']);
+        self::assertSame(5000, $this->api('GET', '/api/shop', null, 200)['press_n']);
+    }
+
+    public function test_the_catalogue_lists_what_can_be_chosen(): void
+    {
+        $catalogue = $this->api('GET', '/api/catalogue', null, 200);
+        self::assertContains('grey cast iron, ordinary', array_column($catalogue['materials'], 'name'));
+        self::assertCount(11, $catalogue['gates'], 'every kind of work that stops and defers');
+    }
+
+    public function test_every_sum_over_http_is_the_sum_of_the_core(): void
+    {
+        foreach ($this->api('GET', '/api/sums', null, 200)['sums'] as $sum) {
+            $out = $this->api('POST', "/api/sums/{$sum['name']}", $sum['example'], 200);
+            self::assertSame(json_decode((string) json_encode(Sums::run($sum['name'], $sum['example'])), true), $out);
+        }
+    }
+
+    public function test_sums_refuse_with_the_field(): void
+    {
+        self::assertSame('text', $this->api('POST', '/api/sums/length', ['text' => '3/0', 'unit' => 'in'], 422)['error']['field']);
+        self::assertSame('unit', $this->api('POST', '/api/sums/length', ['text' => '3', 'unit' => 'ell'], 422)['error']['field']);
+        self::assertSame('unknown-sum', $this->api('POST', '/api/sums/magic', ['a' => 1], 422)['error']['code']);
+        $this->api('POST', '/api/sums/press', [], 422);
+    }
+}
