@@ -56,7 +56,7 @@ final class Rig
     public function serve(): void
     {
         $this->server = $this->spawn(
-            ['php', '-d', 'opcache.enable_cli=1', '-d', 'display_errors=0', '-q', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'bin/lib/router.php'],
+            ['php', '-d', 'opcache.enable_cli=1', '-d', 'display_errors=0', '-d', 'max_execution_time=20', '-q', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'bin/lib/router.php'],
             $this->env() + ['PHP_CLI_SERVER_WORKERS' => '4'],
         );
         self::waitFor($this->port);

@@ -76,7 +76,7 @@ final class WholeWayTest extends BrowserTestCase
             $this->keys(WebDriverKeys::ENTER);
             $this->waitFor(fn (): bool => count($this->facts()['readings']) === $i + 1, "reading {$text} was not stored");
         }
-        $this->sees('Yes,');
+        $this->sees('Usable,');
         $this->press('Boss outside');
         $this->choose('Read with', 'Calliper');
         $this->focusFirst('Boss outside, thinnest, 0°');

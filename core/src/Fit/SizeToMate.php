@@ -63,15 +63,13 @@ final readonly class SizeToMate
             : [$sizeMm + $clearanceMm->min + $u95Mm, $loose + $clearanceMm->max - $u95Mm];
         $form = abs($loose - $sizeMm);
         $needed = ($clearanceMm->width() - $form) / 2;
-        $band = Band::between($lower, $upper);
-        if ($band !== null && $lower <= 0) {
-            throw new BadInput('clearance', 'clearance_mm', 'The clearance asked for is larger than the part. Check its unit.');
-        }
+        $tooLarge = $lower <= 0;
+        $band = $tooLarge ? null : Band::between($lower, $upper);
 
         return new self(
             $band,
             $needed > 0 || $form == 0.0 ? max(0.0, $needed) : null,
-            self::notes($band, $form, $needed, $u95Mm, $clearanceMm, $tight && $looseMm !== null && $looseMm !== $sizeMm),
+            $tooLarge ? [Note::stop('clearance-too-large', 'The clearance asked for is larger than the part. Check the size and its unit.')] : self::notes($band, $form, $needed, $u95Mm, $clearanceMm, $tight && $looseMm !== null && $looseMm !== $sizeMm),
             self::working($makeShaft, $tight, $sizeMm, $loose, $u95Mm, $clearanceMm, $lower, $upper),
         );
     }

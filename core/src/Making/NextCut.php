@@ -22,6 +22,9 @@ final readonly class NextCut implements \JsonSerializable
 
     private const RATIO_MOST = 1.6;
 
+    /** More roughing cuts than this are not listed one by one: the size or its unit is likely a slip. */
+    private const MANY = 40;
+
     /**
      * @param  float  $leftMm  left to the aim; below 0 when past it
      * @param  float  $dialMm  what to dial, allowing for what earlier cuts took; 0 when no cut is due
@@ -69,13 +72,18 @@ final readonly class NextCut implements \JsonSerializable
         if ($left < 0) {
             return self::past($bore, $target, $nowMm, $left, $notes);
         }
+        if ($left / $roughMm > self::MANY) {
+            $notes[] = Note::caution('many-cuts', Say::with('{left} is a great deal to take off. Check the size and its unit.', ['left' => LengthWriter::difference($left)]));
+        }
         $plan = [];
         foreach (self::takes($left, $roughMm, $history) as [$take, $what]) {
             $plan[] = ['take_mm' => $take, 'dial_mm' => $take / $ratio, 'kind' => $what];
         }
         $plan[] = ['take_mm' => 0.0, 'dial_mm' => 0.0, 'kind' => 'spring'];
 
-        return new self($left, $plan[0]['dial_mm'], count($plan) - 1, 'cut', $plan, $notes, new Working([
+        $unlisted = max(0, self::roughing($left, $roughMm) - self::MANY);
+
+        return new self($left, $plan[0]['dial_mm'], count($plan) - 1 + $unlisted, 'cut', $plan, $notes, new Working([
             new WorkingStep('Left to the aim', $bore ? 'aim − now' : 'now − aim', Say::with('{aim}, now {now}: {left}', ['aim' => LengthWriter::size($aimMm), 'now' => LengthWriter::size($nowMm), 'left' => LengthWriter::difference($left)]), 'the band'),
             new WorkingStep('Dial', 'take ÷ (removed ÷ dialled)', Say::with("{take} ÷ {ratio} ({$ratioSays}) = {dial}", ['take' => LengthWriter::difference($plan[0]['take_mm']), 'ratio' => number_format($ratio, 3), 'dial' => LengthWriter::difference($plan[0]['dial_mm'])]), 'common practice'),
         ]));
@@ -92,10 +100,16 @@ final readonly class NextCut implements \JsonSerializable
         if ($last !== null && $last->removedMm > 0 && $last->removedMm < 0.9 * $rough && $left <= 1.25 * $last->removedMm) {
             return [[$left, 'finish']];
         }
-        $roughing = max(0, (int) ceil($left / $rough - 1e-9) - 2);
+        $roughing = self::roughing($left, $rough);
         $rest = $left - $roughing * $rough;
 
-        return [...array_fill(0, $roughing, [$rough, 'rough']), [$rest / 2, 'finish'], [$rest / 2, 'finish']];
+        return [...array_fill(0, min($roughing, self::MANY), [$rough, 'rough']), [$rest / 2, 'finish'], [$rest / 2, 'finish']];
+    }
+
+    /** Roughing cuts before the last two. */
+    private static function roughing(float $left, float $rough): int
+    {
+        return max(0, (int) ceil($left / $rough - 1e-9) - 2);
     }
 
     /**

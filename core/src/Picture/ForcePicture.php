@@ -15,8 +15,9 @@ final readonly class ForcePicture
     {
         $most = $press->pressForceN;
         $least = $press->holdAxialN->min;
-        $top = max($most, min($shopPressN, 1.5 * $most)) * 1.1;
-        $force = new Scale(0, max($top, 1), 196, 18);
+        // At least 0.1 kN high: without interference there is no force at all.
+        $top = max(100.0, max($most, min($shopPressN, 1.5 * $most)) * 1.1);
+        $force = new Scale(0, $top, 196, 18);
         $drawing = new Drawing(440, 232, Say::with('The press force rises straight to between {a} and {b} kN at full depth.', ['a' => number_format($least / 1000, 1), 'b' => number_format($most / 1000, 1)]));
         $drawing->line(56, 196, 380, 196)->line(56, 18, 56, 196);
         $drawing->area([[56.0, 196.0], [380.0, $force->at($most)], [380.0, $force->at($least)]], Tone::Make);

@@ -22,6 +22,9 @@ final readonly class Scale
     /** The round step (1, 2, 4 or 5 times a power of ten) that divides the span into about so many parts. */
     public static function step(float $span, int $parts): float
     {
+        if (! ($span > 0) || ! is_finite($span)) {
+            throw new \LogicException('A scale needs a span above zero.');
+        }
         $raw = $span / $parts;
         $power = 10 ** floor(log10($raw));
         foreach ([1, 2, 4, 5, 10] as $factor) {

@@ -40,7 +40,7 @@ final class SizeToMateTest extends TestCase
                 $loose = $mating + ($makeShaft ? $form : -$form) / 1000;
                 $band = SizeToMate::of((bool) $makeShaft, $mating, $u / 1000, $c, $loose)->band;
                 if ($band === null) {
-                    self::assertGreaterThan($width, 2 * $u + $form);
+                    self::assertGreaterThanOrEqual($width, 2 * $u + $form);
 
                     return;
                 }
@@ -67,9 +67,16 @@ final class SizeToMateTest extends TestCase
         self::assertSame('mate-form', $oval->notes[0]->code);
     }
 
+    public function test_a_clearance_larger_than_the_part_gives_no_size(): void
+    {
+        $sized = SizeToMate::of(true, 0.01, 0.0, new Range(0.01, 0.05));
+        self::assertNull($sized->band);
+        self::assertSame('clearance-too-large', $sized->notes[0]->code);
+    }
+
     public function test_refusals(): void
     {
-        foreach ([[0.0, 0.001, null, 'mate.size_mm'], [30.0, -0.1, null, 'mate.u95_mm'], [30.0, 0.001, 29.9, 'mate.loose_mm'], [0.01, 0.0, null, 'clearance_mm']] as [$size, $u, $loose, $field]) {
+        foreach ([[0.0, 0.001, null, 'mate.size_mm'], [30.0, -0.1, null, 'mate.u95_mm'], [30.0, 0.001, 29.9, 'mate.loose_mm']] as [$size, $u, $loose, $field]) {
             try {
                 SizeToMate::of(true, $size, $u, new Range(0.01, 0.05), $loose);
                 self::fail('should have been refused');

@@ -167,6 +167,27 @@ final class EvaluatorTest extends TestCase
         $job->build();
     }
 
+    /** Half-typed and mistyped sizes are previewed too: every one must answer, whatever it does to the fit. */
+    public function test_any_typed_size_answers(): void
+    {
+        foreach (['0', '0.001', '3', '29.9', '30', '30.01', '31', '300', '19000'] as $typed) {
+            foreach ([['Bush outside', 'only'], ['Bush bore', 'before'], ['Bush bore', 'after'], ['Bush length', 'only']] as [$surface, $phase]) {
+                try {
+                    $json = json_encode(self::answers(SampleJob::measured()->cut($surface, $phase, null, $typed)), JSON_THROW_ON_ERROR);
+                    self::assertLessThan(400_000, strlen($json), "{$surface} at {$typed}");
+                } catch (BadInput $bad) {
+                    self::assertSame('0', $typed, $bad->getMessage());
+                }
+            }
+            try {
+                $answers = self::answers((new SampleJob)->answered()->materials()->read('Housing bore', $typed, 'three-point')->read('Boss outside', '60', 'calliper')->read('Housing length', $typed, 'calliper')->read('Shaft journal', '22', 'outside-micrometer'));
+                self::assertJson((string) json_encode($answers, JSON_THROW_ON_ERROR));
+            } catch (BadInput $bad) {
+                self::assertSame('0', $typed, $bad->getMessage());
+            }
+        }
+    }
+
     public function test_nothing_known_still_answers(): void
     {
         $answers = self::answers(new SampleJob);

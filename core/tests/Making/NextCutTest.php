@@ -89,4 +89,13 @@ final class NextCutTest extends TestCase
             self::assertSame('inside', $next->state ?? 'none', "ended at {$now}");
         });
     }
+
+    /** A size typed in the wrong unit leaves metres to take off: said, counted, but not listed cut by cut. */
+    public function test_a_size_far_off_is_pointed_out(): void
+    {
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 5028.6, 0.5);
+        self::assertSame('many-cuts', $next->notes[0]->code);
+        self::assertSame(10000, $next->cuts);
+        self::assertLessThan(60, count($next->plan));
+    }
 }

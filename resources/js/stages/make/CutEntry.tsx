@@ -6,6 +6,7 @@ import { useRef, useState } from 'react';
 import { newId } from '../../api/client';
 import { useCatalogue } from '../../api/queries';
 import type { MakingAnswer } from '../../api/types';
+import { USUAL_INSTRUMENT } from '../../entry/usualInstrument';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
@@ -21,12 +22,7 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
         tool.fits.includes(surface?.kind ?? 'shaft'),
     );
     const last = facts.cuts.filter((c) => c.surface === making.surface).at(-1);
-    const usual =
-        surface?.kind === 'bore'
-            ? 'three-point'
-            : surface?.kind === 'length'
-              ? 'calliper'
-              : 'outside-micrometer';
+    const usual = USUAL_INSTRUMENT[surface?.kind ?? 'shaft'] ?? 'calliper';
     const [tool, setTool] = useState<string | null>(null);
     const [dialled, setDialled] = useState('');
     const [after, setAfter] = useState('');
@@ -53,16 +49,18 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
             size.current?.focus();
             return;
         }
-        save('cuts', id, fact(after)).then(
-            () => {
-                setId(newId());
-                setDialled('');
-                setAfter('');
-                setRefused(null);
-            },
-            (error: Error & { field?: string }) =>
-                setRefused({ field: error.field ?? '', says: error.message }),
-        );
+        // The fields are free at once for the next cut; what is refused comes back into them.
+        const sent = { id, dialled, after };
+        setId(newId());
+        setDialled('');
+        setAfter('');
+        setRefused(null);
+        save('cuts', sent.id, fact(after)).catch((error: Error & { field?: string }) => {
+            setId(sent.id);
+            setDialled((now) => (now === '' ? sent.dialled : now));
+            setAfter((now) => (now === '' ? sent.after : now));
+            setRefused({ field: error.field ?? '', says: error.message });
+        });
     };
     const help = (which: 'dialled' | 'after', understood: typeof understoodAfter) =>
         (refused?.field.endsWith(which) ? refused.says : null) ??

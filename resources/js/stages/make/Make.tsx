@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
+import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import type { MakeEntry, MakingAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
@@ -27,6 +28,12 @@ export function Make() {
     const index = wanted >= 0 ? wanted : Math.max(0, open);
     const making = answers.making[index];
     const entry = answers.make[index];
+    const pinned = params.has('at');
+    useEffect(() => {
+        if (!pinned && making) {
+            setParams({ at: making.key }, { replace: true });
+        }
+    }, [pinned, making, setParams]);
     const step = (by: number) => {
         const next = answers.making[(index + by + answers.making.length) % answers.making.length];
         if (next) {

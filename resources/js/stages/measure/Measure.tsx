@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useCatalogue } from '../../api/queries';
 import type { Surface, SurfaceAnswer } from '../../api/types';
+import { USUAL_INSTRUMENT } from '../../entry/usualInstrument';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
@@ -55,8 +56,7 @@ function Entry({ surface, material }: { surface: Surface; material: string | nul
     const last = facts.readings.filter((r) => r.surface === surface.id).at(-1);
     const [tool, setTool] = useState<string | null>(null);
     const [warm, setWarm] = useState('');
-    const instrument =
-        tool ?? last?.instrument ?? fits.at(surface.kind === 'bore' ? -1 : 0)?.code ?? 'calliper';
+    const instrument = tool ?? last?.instrument ?? USUAL_INSTRUMENT[surface.kind] ?? 'calliper';
     const known = fits.some((f) => f.code === instrument);
     return (
         <>

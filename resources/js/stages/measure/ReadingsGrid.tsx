@@ -118,9 +118,9 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
                     {surface.angles.length > 1 && (
                         <TableHead>
                             <TableRow>
-                                <TableCell sx={{ width: 120 }}>place</TableCell>
+                                <TableCell sx={{ width: 120, py: 0.75 }}>place</TableCell>
                                 {surface.angles.map((angle) => (
-                                    <TableCell key={angle} sx={{ fontWeight: 700 }}>
+                                    <TableCell key={angle} sx={{ fontWeight: 700, py: 0.75 }}>
                                         {angle}°
                                     </TableCell>
                                 ))}

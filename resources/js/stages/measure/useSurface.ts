@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Surface, SurfaceAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
@@ -24,6 +25,13 @@ export function useSurface(): Here {
     );
     const surface = all[index];
     const go = (id: string) => setParams({ at: id }, { replace: true });
+    // Stay at the surface one began with, also when its first reading makes another the next to measure.
+    const pinned = params.has('at');
+    useEffect(() => {
+        if (!pinned && surface) {
+            setParams({ at: surface.id }, { replace: true });
+        }
+    }, [pinned, surface, setParams]);
     return {
         surface,
         answer: answers.surfaces.find((a) => a.id === surface?.id),
