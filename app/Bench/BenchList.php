@@ -16,6 +16,7 @@ final class BenchList
         $evaluator = new Evaluator;
         $rows = [];
         foreach (Job::query()->orderByDesc('updated_at')->orderBy('id')->get() as $job) {
+            assert($job instanceof Job);
             $facts = JobRecords::toFacts(JobRecords::toArray($job));
             $answers = $evaluator->evaluate($facts);
             $rows[] = [

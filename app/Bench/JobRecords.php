@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Models\FactModel;
 use App\Models\Job;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\JobFile;
@@ -23,7 +24,7 @@ final class JobRecords
         }
         foreach (FactList::cases() as $list) {
             $array[$list->value] = $list->model()::query()->where('job_id', $job->id)->orderBy('place')->get()
-                ->map(static fn ($record): array => $record->fact())->all();
+                ->map(static fn (FactModel $record): array => $record->fact())->all();
         }
 
         return $array;

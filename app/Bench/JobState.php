@@ -12,7 +12,9 @@ use Oldpart\Core\Job\JobFacts;
 /** A job as the screens need it: its facts, the answers to them, and its version. */
 final readonly class JobState implements \JsonSerializable
 {
-    private function __construct(public int $version, public JobFacts $facts, private bool $canUndo) {}
+    private function __construct(public int $version, public JobFacts $facts, private bool $canUndo)
+    {
+    }
 
     public static function of(Job $job, JobFacts $facts): self
     {

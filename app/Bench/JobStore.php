@@ -82,7 +82,7 @@ final class JobStore
             }
             [$facts, $before, $after] = $this->changed(JobRecords::toArray($job), $list, $thing, $fact);
             $this->write($job, $list, $thing, $after);
-            $job->increment('version');
+            $job->update(['version' => $job->version + 1]);
             Change::query()->create([
                 'job_id' => $id, 'request' => $request, 'version' => $job->version, 'list' => $list->value ?? 'job', 'thing' => $thing, 'before' => $before, 'after' => $after,
             ]);
@@ -123,7 +123,7 @@ final class JobStore
             }
             $this->write($job, FactList::tryFrom($last->list), $last->thing, $last->before);
             $last->update(['undone' => true]);
-            $job->increment('version');
+            $job->update(['version' => $job->version + 1]);
             Change::query()->create([
                 'job_id' => $id, 'request' => $request, 'version' => $job->version, 'list' => $last->list, 'thing' => $last->thing,
                 'before' => $last->after, 'after' => $last->before, 'undone' => true,
@@ -137,6 +137,8 @@ final class JobStore
      * @param  array<string, mixed>  $array
      * @param  array<string, mixed>|null  $fact
      * @return array{JobFacts, array<string, mixed>|null, array<string, mixed>|null} the new facts, the thing before and after
+     *
+     * @throws BadInput when the job would no longer make sense
      */
     private function changed(array $array, ?FactList $list, string $thing, ?array $fact): array
     {
@@ -200,7 +202,7 @@ final class JobStore
         return [$array, $before, $at];
     }
 
-    /** @param array<string, mixed>|null $fact */
+    /** @param  array<string, mixed>|null  $fact */
     private function write(Job $job, ?FactList $list, string $thing, ?array $fact): void
     {
         if ($list === null) {

@@ -18,5 +18,9 @@ final class Change extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['before' => 'array', 'after' => 'array', 'undone' => 'boolean'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['before' => 'array', 'after' => 'array', 'undone' => 'boolean'];
+    }
 }

@@ -6,5 +6,9 @@ namespace App\Models;
 
 final class Cut extends FactModel
 {
-    protected $casts = ['dialled' => 'array', 'after' => 'array', 'part_c' => 'float'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['dialled' => 'array', 'after' => 'array', 'part_c' => 'float'];
+    }
 }

@@ -25,5 +25,9 @@ final class Job extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['take_in' => 'array', 'shop' => 'array', 'hand_over' => 'array', 'version' => 'integer'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['take_in' => 'array', 'shop' => 'array', 'hand_over' => 'array', 'version' => 'integer'];
+    }
 }

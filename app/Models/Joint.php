@@ -6,5 +6,9 @@ namespace App\Models;
 
 final class Joint extends FactModel
 {
-    protected $casts = ['least' => 'array', 'most' => 'array', 'needs_torque_nm' => 'float', 'finish_in_place' => 'boolean'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['least' => 'array', 'most' => 'array', 'needs_torque_nm' => 'float', 'finish_in_place' => 'boolean'];
+    }
 }

@@ -6,5 +6,9 @@ namespace App\Models;
 
 final class Part extends FactModel
 {
-    protected $casts = [];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [];
+    }
 }

@@ -6,5 +6,9 @@ namespace App\Models;
 
 final class Reading extends FactModel
 {
-    protected $casts = ['value' => 'array', 'was' => 'array', 'part_c' => 'float', 'gauge_c' => 'float', 'worn' => 'boolean'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['value' => 'array', 'was' => 'array', 'part_c' => 'float', 'gauge_c' => 'float', 'worn' => 'boolean'];
+    }
 }

@@ -24,7 +24,11 @@ final class Shop extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['temperature_c' => 'float', 'lathe_holds_mm' => 'float', 'rough_cut_mm' => 'float', 'press_n' => 'float'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['temperature_c' => 'float', 'lathe_holds_mm' => 'float', 'rough_cut_mm' => 'float', 'press_n' => 'float'];
+    }
 
     /** The one shop of this installation, made with usual values when there is none. */
     public static function here(): self

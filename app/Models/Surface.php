@@ -6,5 +6,9 @@ namespace App\Models;
 
 final class Surface extends FactModel
 {
-    protected $casts = ['stations' => 'array', 'angles' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['stations' => 'array', 'angles' => 'array'];
+    }
 }

@@ -18,7 +18,7 @@ use Oldpart\Core\Safety\Gate;
 /** The as-built sheet: prints in black on A4 or Letter. */
 final class JobSheet
 {
-    /** @param 'a4'|'letter' $paper */
+    /** @param  'a4'|'letter'  $paper */
     public function pdf(JobFacts $facts, Unit $unit, string $paper): string
     {
         $options = new Options;

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 if (! function_exists('array_first')) {
-    /** @param array<array-key, mixed> $array */
+    /** @param  array<array-key, mixed>  $array */
     function array_first(array $array): mixed
     {
         foreach ($array as $value) {
@@ -15,7 +15,7 @@ if (! function_exists('array_first')) {
 }
 
 if (! function_exists('array_last')) {
-    /** @param array<array-key, mixed> $array */
+    /** @param  array<array-key, mixed>  $array */
     function array_last(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_last($array)];
@@ -35,7 +35,8 @@ if (! function_exists('get_error_handler')) {
 if (! function_exists('get_exception_handler')) {
     function get_exception_handler(): ?callable
     {
-        $handler = set_exception_handler(static function (): void {});
+        $handler = set_exception_handler(static function (): void {
+        });
         restore_exception_handler();
 
         return $handler;

@@ -23,7 +23,7 @@ final class DemoJob
         $this->facts = JobFile::toArray(Kind::named($kind)->layOut($id, $machine, $part, Unit::Inch, $shop, $this->newId(...)));
     }
 
-    /** @param array<string, mixed> $takeIn */
+    /** @param  array<string, mixed>  $takeIn */
     public function takenIn(array $takeIn): self
     {
         $this->facts['take_in'] = [...$this->facts['take_in'], ...$takeIn];
@@ -31,7 +31,7 @@ final class DemoJob
         return $this;
     }
 
-    /** @param array<string, string> $materials by part name */
+    /** @param  array<string, string>  $materials by part name */
     public function materials(array $materials): self
     {
         foreach ($this->facts['parts'] as &$part) {
@@ -41,7 +41,7 @@ final class DemoJob
         return $this;
     }
 
-    /** @param list<array{string, string, string}> $readings station, angle, what was typed */
+    /** @param  list<array{string, string, string}>  $readings station, angle, what was typed */
     public function read(string $surface, string $instrument, array $readings): self
     {
         foreach ($readings as [$station, $angle, $typed]) {
@@ -55,7 +55,7 @@ final class DemoJob
         return $this;
     }
 
-    /** @param list<array{?string, string}> $cuts what was dialled and the size after */
+    /** @param  list<array{?string, string}>  $cuts what was dialled and the size after */
     public function cut(string $surface, string $phase, string $instrument, array $cuts): self
     {
         foreach ($cuts as [$dialled, $after]) {
@@ -69,7 +69,7 @@ final class DemoJob
         return $this;
     }
 
-    /** @param array<string, mixed> $changes */
+    /** @param  array<string, mixed>  $changes */
     public function joint(string $name, array $changes): self
     {
         foreach ($this->facts['joints'] as &$joint) {
@@ -79,7 +79,7 @@ final class DemoJob
         return $this;
     }
 
-    /** @param list<string> $codes */
+    /** @param  list<string>  $codes */
     public function ticked(array $codes): self
     {
         foreach ($codes as $code) {

@@ -65,7 +65,7 @@ abstract class BrowserTestCase extends TestCase
         $this->waitFor(fn (): bool => ! str_contains($this->text(), $text), "“{$text}” is still on the screen");
     }
 
-    /** @param callable(): bool $holds */
+    /** @param  callable(): bool  $holds */
     protected function waitFor(callable $holds, string $else, float $seconds = 10): void
     {
         $until = microtime(true) + $seconds;

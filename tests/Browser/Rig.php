@@ -22,6 +22,9 @@ final class Rig
     /** @var resource|null */
     private $server;
 
+    /** @var array<int, string> */
+    private static array $ready = [];
+
     private int $driverPort;
 
     private int $port;
@@ -33,11 +36,7 @@ final class Rig
         $this->port = self::freePort();
         $this->driverPort = self::freePort();
         $this->url = "http://127.0.0.1:{$this->port}";
-        touch($this->database());
-        $this->artisan('migrate --force --quiet');
-        if ($this->seeded) {
-            $this->artisan('db:seed --force --quiet');
-        }
+        $this->layOutShop();
         $this->serve();
         $this->processes[] = $this->spawn(['chromedriver', "--port={$this->driverPort}", '--silent'], []);
         self::waitFor($this->driverPort);
@@ -100,6 +99,25 @@ final class Rig
         exec('rm -rf '.escapeshellarg($this->folder));
     }
 
+    /** A shop is laid out once for all tests, then copied. */
+    private function layOutShop(): void
+    {
+        $ready = self::$ready[(int) $this->seeded] ?? null;
+        if ($ready === null) {
+            touch($this->database());
+            $this->artisan('migrate --force --quiet');
+            if ($this->seeded) {
+                $this->artisan('db:seed --force --quiet');
+            }
+            $ready = self::$ready[(int) $this->seeded] = (string) tempnam(sys_get_temp_dir(), 'oldpart-fit-shop');
+            copy($this->database(), $ready);
+            register_shutdown_function(static fn (): bool => @unlink($ready));
+
+            return;
+        }
+        copy($ready, $this->database());
+    }
+
     /** @return array<string, string> */
     private function env(): array
     {
@@ -132,7 +150,7 @@ final class Rig
         return $process;
     }
 
-    /** @param resource $process */
+    /** @param  resource  $process */
     private static function end($process): void
     {
         $pid = proc_get_status($process)['pid'];

@@ -187,7 +187,7 @@ final class WholeWayTest extends BrowserTestCase
             $other->get($empty->url.'/');
             $this->sees('The bench');
             $other->findElement(WebDriverBy::xpath("//input[@aria-label='Job file']"))->sendKeys($bad);
-            $this->sees('can’t be read as a size');
+            $this->sees('“one and a bit” can\'t be read as a size', 'readings.');
         } finally {
             $this->page = $mine ?? $this->page;
             $other->quit();

@@ -45,7 +45,7 @@ abstract class FeatureTestCase extends TestCase
         return json_decode($content, true) ?? [];
     }
 
-    /** @param array<string, mixed>|string|null $body */
+    /** @param  array<string, mixed>|string|null  $body */
     protected function send(string $method, string $path, array|string|null $body = null): TestResponse
     {
         $text = is_array($body) ? (string) json_encode($body === [] ? new \stdClass : $body) : (string) $body;
@@ -68,7 +68,7 @@ abstract class FeatureTestCase extends TestCase
         return $this->api('POST', '/api/jobs', ['id' => $id, 'kind' => 'plain-bush', 'machine' => 'Test rig', 'part' => 'Bush', 'unit' => 'in'], 201);
     }
 
-    /** @param array<string, mixed> $state */
+    /** @param  array<string, mixed>  $state */
     protected static function idOf(array $state, string $list, string $name): string
     {
         return array_column($state['facts'][$list], 'id', 'name')[$name];

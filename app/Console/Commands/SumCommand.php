@@ -43,7 +43,7 @@ final class SumCommand extends Command
         }
     }
 
-    /** @param array<string, mixed> $out */
+    /** @param  array<string, mixed>  $out */
     private function print(array $out): int
     {
         $this->output->writeln(json_encode($out, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);

@@ -18,7 +18,9 @@ use Oldpart\Core\Quantity\Unit;
 
 final class JobController
 {
-    public function __construct(private readonly JobStore $store) {}
+    public function __construct(private readonly JobStore $store)
+    {
+    }
 
     public function index(BenchList $bench): JsonResponse
     {

@@ -15,7 +15,8 @@ final readonly class Note implements \JsonSerializable
         public Severity $severity,
         public Say $say,
         public string $about = '',
-    ) {}
+    ) {
+    }
 
     public static function info(string $code, Say|string $say, string $about = ''): self
     {

@@ -13,7 +13,8 @@ final readonly class Say implements \JsonSerializable
         public string $in,
         public string $mm,
         public string $both,
-    ) {}
+    ) {
+    }
 
     public static function plain(string $text): self
     {
@@ -38,7 +39,7 @@ final readonly class Say implements \JsonSerializable
         return new self(strtr($template, $in), strtr($template, $mm), strtr($template, $both));
     }
 
-    /** @param list<Say> $parts */
+    /** @param  list<Say>  $parts */
     public static function join(array $parts, string $glue = ' '): self
     {
         return new self(

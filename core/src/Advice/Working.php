@@ -9,8 +9,10 @@ namespace Oldpart\Core\Advice;
  */
 final readonly class Working implements \JsonSerializable
 {
-    /** @param list<WorkingStep> $steps */
-    public function __construct(public array $steps = []) {}
+    /** @param  list<WorkingStep>  $steps */
+    public function __construct(public array $steps = [])
+    {
+    }
 
     public function and(WorkingStep ...$steps): self
     {

@@ -25,7 +25,8 @@ final readonly class Material
         public ?float $specificHeatJKgK = null,
         public ?float $heatToC = null,
         public string $remark = '',
-    ) {}
+    ) {
+    }
 
     /**
      * A material from the table, by its name.
@@ -48,7 +49,7 @@ final readonly class Material
         return array_map(self::fromRow(...), Table::rows('materials'));
     }
 
-    /** @param array<string, mixed> $row */
+    /** @param  array<string, mixed>  $row */
     private static function fromRow(array $row): self
     {
         $number = static fn (string $key): ?float => is_numeric($row[$key] ?? null) ? (float) $row[$key] : null;

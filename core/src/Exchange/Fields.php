@@ -13,8 +13,10 @@ use Oldpart\Core\Quantity\Unit;
 /** Takes typed values out of a decoded object, naming the field when one is not what it should be. */
 final readonly class Fields
 {
-    /** @param array<array-key, mixed> $values */
-    public function __construct(private array $values, private string $path = '') {}
+    /** @param  array<array-key, mixed>  $values */
+    public function __construct(private array $values, private string $path = '')
+    {
+    }
 
     /**
      * Refuses what is not understood, so that a slip of the pen is never quietly ignored.

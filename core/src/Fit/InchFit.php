@@ -11,7 +11,9 @@ use Oldpart\Core\Quantity\Range;
 /** Inch fits by class, above 0 to 19.69 in. Source: ANSI B4.1-1967 (R2009) (data/ansi-b4-1.json). */
 final readonly class InchFit
 {
-    private function __construct(public Limits $hole, public Limits $shaft) {}
+    private function __construct(public Limits $hole, public Limits $shaft)
+    {
+    }
 
     /**
      * @param  float  $sizeMm  nominal size, mm

@@ -112,7 +112,7 @@ final readonly class Iso286
         throw self::notCarried($letter, $field);
     }
 
-    /** @param list<float> $steps */
+    /** @param  list<float>  $steps */
     private static function step(float $sizeMm, array $steps): int
     {
         for ($i = 1; $i < count($steps); $i++) {

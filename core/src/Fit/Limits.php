@@ -7,5 +7,7 @@ namespace Oldpart\Core\Fit;
 /** Limits of one member about its nominal size, in mm. */
 final readonly class Limits
 {
-    public function __construct(public float $upperMm, public float $lowerMm) {}
+    public function __construct(public float $upperMm, public float $lowerMm)
+    {
+    }
 }

@@ -16,5 +16,6 @@ final readonly class Offer
         public Range $clearanceMm,
         public Say $remark,
         public string $source,
-    ) {}
+    ) {
+    }
 }

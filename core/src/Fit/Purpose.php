@@ -25,7 +25,8 @@ final readonly class Purpose
         private ?string $iso,
         private ?string $inch,
         private array $thumb,
-    ) {}
+    ) {
+    }
 
     /** @throws BadInput when there is no such purpose */
     public static function named(string $code, string $field = 'purpose'): self

@@ -26,7 +26,8 @@ final readonly class SizeToMate
         public ?float $neededU95Mm,
         public array $notes,
         public Working $working,
-    ) {}
+    ) {
+    }
 
     /**
      * Shaft for a bore: M_loose − c_max + U … M_mating − c_min − U. Bore for a shaft, mirrored:

@@ -17,7 +17,9 @@ final readonly class AssemblyAnswer implements \JsonSerializable
      * @param  list<Step>  $steps
      * @param  list<Caution>  $cautions
      */
-    private function __construct(private JobFacts $facts, private ?Press $press, public array $steps, public array $cautions) {}
+    private function __construct(private JobFacts $facts, private ?Press $press, public array $steps, public array $cautions)
+    {
+    }
 
     public static function of(JobFacts $facts, ?Press $press, bool $withheld): self
     {

@@ -14,13 +14,14 @@ final readonly class CutFacts implements \JsonSerializable
         public string $id,
         public string $surface,
         public Phase $phase,
-        public TypedLength|null $dialled,
+        public ?TypedLength $dialled,
         public TypedLength $after,
         public string $instrument,
         public ?float $partC,
         public ?string $setAside,
         public ?string $at,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

@@ -12,8 +12,10 @@ use Oldpart\Core\Quantity\Range;
 /** The cut log of one surface in one phase, brought to 20 °C. */
 final readonly class CutLog
 {
-    /** @param list<CutFacts> $cuts oldest first */
-    private function __construct(public array $cuts, private Warmth $warmth, private float $roomC) {}
+    /** @param  list<CutFacts>  $cuts oldest first */
+    private function __construct(public array $cuts, private Warmth $warmth, private float $roomC)
+    {
+    }
 
     public static function of(JobFacts $facts, SurfaceFacts $surface, Phase $phase): self
     {

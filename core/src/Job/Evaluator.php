@@ -143,7 +143,7 @@ final readonly class Evaluator
         return [];
     }
 
-    /** @param list<JointAnswer> $joints */
+    /** @param  list<JointAnswer>  $joints */
     private static function lengthBand(array $joints): ?Band
     {
         foreach ($joints as $joint) {
@@ -155,7 +155,7 @@ final readonly class Evaluator
         return null;
     }
 
-    /** @param list<JointAnswer> $joints */
+    /** @param  list<JointAnswer>  $joints */
     private static function press(array $joints): ?Press
     {
         foreach ($joints as $joint) {

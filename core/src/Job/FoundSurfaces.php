@@ -34,7 +34,7 @@ final class FoundSurfaces
         return $found;
     }
 
-    /** @param non-empty-list<ReadingFacts> $readings */
+    /** @param  non-empty-list<ReadingFacts>  $readings */
     private static function one(JobFacts $facts, SurfaceFacts $surface, array $readings): FoundSize
     {
         $remarks = [];

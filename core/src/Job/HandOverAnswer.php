@@ -17,7 +17,9 @@ final readonly class HandOverAnswer implements \JsonSerializable
      * @param  list<MakingAnswer>  $making
      * @param  list<JointAnswer>  $joints
      */
-    public function __construct(private JobFacts $facts, private array $making, private array $joints) {}
+    public function __construct(private JobFacts $facts, private array $making, private array $joints)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array

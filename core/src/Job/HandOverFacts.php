@@ -12,7 +12,8 @@ final readonly class HandOverFacts implements \JsonSerializable
     public function __construct(
         public ?string $finishedAt,
         public string $nextTime,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

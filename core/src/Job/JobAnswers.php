@@ -34,7 +34,8 @@ final readonly class JobAnswers implements \JsonSerializable
         public HandOverAnswer $handOver,
         public ?Drawing $picture,
         public array $notes,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array

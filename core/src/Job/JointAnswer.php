@@ -47,7 +47,8 @@ final readonly class JointAnswer implements \JsonSerializable
         public array $notes,
         public ?Press $press = null,
         public ?Say $pressBlocked = null,
-    ) {}
+    ) {
+    }
 
     public function band(): ?Band
     {

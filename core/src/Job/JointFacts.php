@@ -19,12 +19,13 @@ final readonly class JointFacts implements \JsonSerializable
         public ?string $along,
         public string $purpose,
         public ?School $school,
-        public TypedLength|null $least,
-        public TypedLength|null $most,
+        public ?TypedLength $least,
+        public ?TypedLength $most,
         public string $reason,
         public ?float $needsTorqueNm,
         public ?bool $finishInPlace,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

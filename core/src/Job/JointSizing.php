@@ -21,8 +21,10 @@ use Oldpart\Core\Quantity\Unit;
 /** Sizes the made side of each joint to the measured one. */
 final readonly class JointSizing
 {
-    /** @param array<string, FoundSize> $found */
-    public function __construct(private JobFacts $facts, private array $found, private bool $withheld) {}
+    /** @param  array<string, FoundSize>  $found */
+    public function __construct(private JobFacts $facts, private array $found, private bool $withheld)
+    {
+    }
 
     public function size(JointFacts $joint, int $index): JointAnswer
     {
@@ -84,7 +86,7 @@ final readonly class JointSizing
         return GoodEnough::judge(max(0.0, $width), $tight ? $found->u95MeanMm : $found->u95Mm, $able);
     }
 
-    /** @param list<Offer> $offers */
+    /** @param  list<Offer>  $offers */
     private function choose(array $offers, ?School $school): Offer
     {
         $wish = $school ?? ($this->facts->unit === Unit::Inch ? School::Inch : School::Iso);

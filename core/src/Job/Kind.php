@@ -11,13 +11,14 @@ use Oldpart\Core\Quantity\Unit;
 /** What can be made: a kind of job that lays out its parts, surfaces and joints (data/kinds/, one file each). */
 final readonly class Kind
 {
-    /** @param array<string, mixed> $layout */
+    /** @param  array<string, mixed>  $layout */
     private function __construct(
         public string $code,
         public string $name,
         public string $says,
         private array $layout,
-    ) {}
+    ) {
+    }
 
     /** @throws BadInput when there is no such kind */
     public static function named(string $code): self

@@ -14,8 +14,10 @@ use Oldpart\Core\Quantity\Range;
 /** Everything to be made, with its number: the answer people came for. */
 final readonly class MakeCard
 {
-    /** @param list<JointAnswer> $joints */
-    public function __construct(private JobFacts $facts, private array $joints) {}
+    /** @param  list<JointAnswer>  $joints */
+    public function __construct(private JobFacts $facts, private array $joints)
+    {
+    }
 
     /** @return list<MakeEntry> */
     public function entries(): array
@@ -88,11 +90,11 @@ final readonly class MakeCard
     public function finishInPlace(SurfaceFacts $bore, JointAnswer $answer, JointAnswer $press): bool
     {
         $after = $answer->band();
-        $fit = $press->press?->fit;
-        if ($after === null || $fit === null) {
+        if ($after === null || $press->press === null) {
             return false;
         }
-        $before = self::before($after, $press->press->boreClosingMm ?? new Range(0, 0));
+        $fit = $press->press->fit;
+        $before = self::before($after, $press->press->boreClosingMm);
         $needed = $before === null || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || $this->isSintered($bore);
 
         return $before === null || ($answer->joint->finishInPlace ?? $needed);

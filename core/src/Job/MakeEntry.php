@@ -33,7 +33,8 @@ final readonly class MakeEntry implements \JsonSerializable
         public array $goto,
         public ?Say $made = null,
         public ?string $verdict = null,
-    ) {}
+    ) {
+    }
 
     public function key(): string
     {

@@ -23,7 +23,8 @@ final readonly class MakingAnswer implements \JsonSerializable
         public ?NextCut $next,
         public ?Acceptance $verdict,
         private float $roughMm,
-    ) {}
+    ) {
+    }
 
     public static function of(JobFacts $facts, MakeEntry $entry): self
     {

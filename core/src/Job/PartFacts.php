@@ -14,7 +14,8 @@ final readonly class PartFacts implements \JsonSerializable
         public string $name,
         public Origin $origin,
         public ?string $material,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

@@ -21,7 +21,9 @@ final readonly class PressStudy
      * @param  array<string, Band>  $bands  bands of made surfaces, by surface id, after assembly
      * @param  array<string, Range>  $made  sizes of made surfaces with their doubt, by surface id
      */
-    public function __construct(private JobFacts $facts, private array $found, private array $bands, private array $made) {}
+    public function __construct(private JobFacts $facts, private array $found, private array $bands, private array $made)
+    {
+    }
 
     /** The joint with its mechanics, or with what is still missing for them. */
     public function of(JointAnswer $answer): JointAnswer

@@ -16,7 +16,7 @@ final readonly class ReadingFacts implements \JsonSerializable
         public string $station,
         public string $angle,
         public TypedLength $value,
-        public TypedLength|null $was,
+        public ?TypedLength $was,
         public string $instrument,
         public ?float $partC,
         public ?float $gaugeC,
@@ -24,7 +24,8 @@ final readonly class ReadingFacts implements \JsonSerializable
         public ?string $setAside,
         public ?string $remark,
         public ?string $takenAt,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

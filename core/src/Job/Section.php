@@ -21,7 +21,9 @@ final readonly class Section
      * @param  array<string, FoundSize>  $found
      * @param  array<string, Band>  $bands
      */
-    public function __construct(private JobFacts $facts, private array $found, private array $bands) {}
+    public function __construct(private JobFacts $facts, private array $found, private array $bands)
+    {
+    }
 
     public function draw(): ?Drawing
     {

@@ -15,7 +15,8 @@ final readonly class ShopFacts implements \JsonSerializable
         public float $latheHoldsMm,
         public float $roughCutMm,
         public float $pressN,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

@@ -12,7 +12,8 @@ final readonly class StageAnswer implements \JsonSerializable
         public string $name,
         public string $says,
         public int $open,
-    ) {}
+    ) {
+    }
 
     /** @return array{code: string, name: string, says: string, open: int} */
     public function jsonSerialize(): array

@@ -26,7 +26,8 @@ final readonly class Stages
         private array $plan,
         private AssemblyAnswer $assembly,
         private HandOverAnswer $handOver,
-    ) {}
+    ) {
+    }
 
     /** @return list<StageAnswer> */
     public function all(): array

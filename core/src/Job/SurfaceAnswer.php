@@ -25,7 +25,8 @@ final readonly class SurfaceAnswer implements \JsonSerializable
         public ?GoodEnough $goodEnough,
         public bool $decides,
         public array $notes,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array

@@ -20,7 +20,8 @@ final readonly class SurfaceFacts implements \JsonSerializable
         public array $stations,
         /** @var list<string> */
         public array $angles,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

@@ -19,7 +19,8 @@ final readonly class TakeIn implements \JsonSerializable
         /** @var list<string> */
         public array $gates,
         public ?string $acceptedBy,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

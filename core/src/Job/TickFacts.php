@@ -14,7 +14,8 @@ final readonly class TickFacts implements \JsonSerializable
         public string $code,
         public ?string $at,
         public ?string $remark,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

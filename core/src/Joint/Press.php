@@ -14,7 +14,7 @@ use Oldpart\Core\Quantity\Range;
  */
 final readonly class Press implements \JsonSerializable
 {
-    /** @param list<Note> $notes */
+    /** @param  list<Note>  $notes */
     private function __construct(
         public PressFit $fit,
         public Range $effectiveMm,
@@ -30,7 +30,8 @@ final readonly class Press implements \JsonSerializable
         public ?float $innerFactor,
         public array $notes,
         public Working $working,
-    ) {}
+    ) {
+    }
 
     /**
      * Elastic. Holding: the low friction with the least pressure, to the high friction with the greatest. Press force

@@ -39,7 +39,8 @@ final readonly class NextCut implements \JsonSerializable
         public array $plan,
         public array $notes,
         public Working $working,
-    ) {}
+    ) {
+    }
 
     /**
      * Roughing at the chosen depth until two cuts are left, then two equal ones at the same feed so that the spring
@@ -138,7 +139,7 @@ final readonly class NextCut implements \JsonSerializable
         return [$ratio, 'what the last cut took off', []];
     }
 
-    /** @param list<Note> $notes */
+    /** @param  list<Note>  $notes */
     private static function inside(bool $bore, Band $target, float $nowMm, float $left, array $notes): self
     {
         $metal = $bore ? $target->upperMm - $nowMm : $nowMm - $target->lowerMm;
@@ -149,7 +150,7 @@ final readonly class NextCut implements \JsonSerializable
         ]));
     }
 
-    /** @param list<Note> $notes */
+    /** @param  list<Note>  $notes */
     private static function past(bool $bore, Band $target, float $nowMm, float $left, array $notes): self
     {
         $over = $bore ? $nowMm - $target->upperMm : $target->lowerMm - $nowMm;

@@ -14,7 +14,8 @@ final readonly class Step implements \JsonSerializable
         public Say $do,
         public string $why,
         public string $rule,
-    ) {}
+    ) {
+    }
 
     /** @return array{code: string, do: Say, why: string, rule: string} */
     public function jsonSerialize(): array

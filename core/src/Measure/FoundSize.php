@@ -39,7 +39,8 @@ final readonly class FoundSize implements \JsonSerializable
         public ?float $unwornMeanMm,
         public array $notes,
         public Working $working,
-    ) {}
+    ) {
+    }
 
     public function smallestMm(): float
     {

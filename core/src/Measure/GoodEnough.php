@@ -10,13 +10,14 @@ use Oldpart\Core\Quantity\LengthWriter;
 /** Can this reading decide this fit? The ratio of the allowed width to twice the uncertainty. */
 final readonly class GoodEnough implements \JsonSerializable
 {
-    /** @param 'good'|'usable'|'not-good-enough' $verdict */
+    /** @param  'good'|'usable'|'not-good-enough'  $verdict */
     private function __construct(
         public float $ratio,
         public string $verdict,
         public Say $say,
         public Say $why,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float  $widthMm  width of the allowed size band

@@ -13,7 +13,7 @@ use Oldpart\Core\Catalogue\Table;
  */
 final readonly class Instrument
 {
-    /** @param list<string> $fits kinds of surface it can measure */
+    /** @param  list<string>  $fits kinds of surface it can measure */
     public function __construct(
         public float $resolutionMm,
         public float $mpeMm = 0.0,

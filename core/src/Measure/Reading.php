@@ -14,7 +14,8 @@ final readonly class Reading
         public ?float $partC = null,
         public ?float $gaugeC = null,
         public ?bool $worn = null,
-    ) {}
+    ) {
+    }
 
     public function spot(): string
     {

@@ -24,7 +24,8 @@ final readonly class Readings
         public Instrument $instrument,
         public Warmth $warmth = new Warmth,
         private array $remarks = [],
-    ) {}
+    ) {
+    }
 
     /**
      * Repeats at a spot (one station and angle) are averaged first; the mean is the mean of station means. Mating size:
@@ -42,7 +43,8 @@ final readonly class Readings
         $stations = $this->stationMeans($spots);
         $mean = array_sum($stations) / count($stations);
         $sizes = array_map(self::mean(...), $spots);
-        [$smallest, $largest] = [$this->extreme($sizes, min(...)), $this->extreme($sizes, max(...))];
+        $smallest = (string) array_search(min($sizes), $sizes, true);
+        $largest = (string) array_search(max($sizes), $sizes, true);
         [$mating, $loose] = $this->kind === SurfaceKind::Bore ? [$smallest, $largest] : [$largest, $smallest];
 
         [$pooled, $dof] = $this->pooled($spots);
@@ -130,15 +132,6 @@ final readonly class Readings
     }
 
     /**
-     * @param  non-empty-array<string, float>  $sizes
-     * @param  callable(non-empty-array<float>): float  $choose
-     */
-    private function extreme(array $sizes, callable $choose): string
-    {
-        return (string) array_search($choose($sizes), $sizes, true);
-    }
-
-    /**
      * @param  array<string, non-empty-list<float>>  $spots
      * @return array{float, int} pooled standard deviation of repeats within spots, and its degrees of freedom
      */
@@ -221,7 +214,7 @@ final readonly class Readings
         return $budget;
     }
 
-    /** @param array<string, non-empty-list<float>> $spots */
+    /** @param  array<string, non-empty-list<float>>  $spots */
     private function ovality(array $spots): ?float
     {
         $byStation = [];
@@ -238,7 +231,7 @@ final readonly class Readings
         return $worst;
     }
 
-    /** @param non-empty-array<string, float> $stations  middle against ends; positive where the ends are larger */
+    /** @param  non-empty-array<string, float>  $stations  middle against ends; positive where the ends are larger */
     private function bell(array $stations): ?float
     {
         $means = array_values($stations);
@@ -247,7 +240,7 @@ final readonly class Readings
             return null;
         }
 
-        return ($means[0] + $means[$n - 1]) / 2 - self::mean(array_slice($means, 1, -1));
+        return ($means[0] + $means[$n - 1]) / 2 - array_sum(array_slice($means, 1, -1)) / ($n - 2);
     }
 
     private function meanOf(bool $worn): ?float
@@ -291,7 +284,7 @@ final readonly class Readings
         return $notes;
     }
 
-    /** @param list<Share> $budget */
+    /** @param  list<Share>  $budget */
     private function working(float $mean, float $mating, ?float $s, bool $fromRepeats, int $n, array $budget, float $k, float $u95, float $effective): Working
     {
         $micro = static fn (float $mm): Say => LengthWriter::difference($mm);
@@ -309,7 +302,7 @@ final readonly class Readings
         return new Working($steps);
     }
 
-    /** @param non-empty-array<float> $values */
+    /** @param  non-empty-array<float>  $values */
     private static function mean(array $values): float
     {
         return array_sum($values) / count($values);

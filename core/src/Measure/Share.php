@@ -12,7 +12,8 @@ final readonly class Share implements \JsonSerializable
         public float $uMm,
         public float $share,
         public string $improve,
-    ) {}
+    ) {
+    }
 
     /** @return array{source: string, u_mm: float, share: float, improve: string} */
     public function jsonSerialize(): array

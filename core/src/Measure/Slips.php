@@ -24,6 +24,9 @@ final class Slips
     {
         $values = array_map(static fn (Reading $r): float => $r->valueMm, $set->readings);
         $notes = [];
+        if ($values === []) {
+            return [];
+        }
         $median = self::median($values);
         foreach ($values as $i => $value) {
             $say = self::slip($value, $i, $values, $median);
@@ -35,7 +38,7 @@ final class Slips
         return $notes;
     }
 
-    /** @param non-empty-list<float> $values */
+    /** @param  non-empty-list<float>  $values */
     private static function slip(float $value, int $i, array $values, float $median): ?Say
     {
         $off = $value - $median;
@@ -62,7 +65,7 @@ final class Slips
         return null;
     }
 
-    /** @param non-empty-list<float> $values */
+    /** @param  non-empty-list<float>  $values */
     private static function median(array $values): float
     {
         sort($values);

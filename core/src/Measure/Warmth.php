@@ -16,7 +16,8 @@ final readonly class Warmth
         public float $alphaPart = self::STEEL,
         public float $alphaGauge = self::STEEL,
         public float $halfWidthK = 0.0,
-    ) {}
+    ) {
+    }
 
     /** Steel, used where the expansion is not given, 1/K. Typical handbook value. */
     public const STEEL = 11.7e-6;

@@ -16,7 +16,8 @@ final readonly class Area implements \JsonSerializable
         public Tone $tone,
         public Fill $fill,
         public float $width,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array

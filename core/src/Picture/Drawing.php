@@ -20,7 +20,8 @@ final class Drawing implements \JsonSerializable
         public readonly float $width,
         public readonly float $height,
         public readonly Say $says,
-    ) {}
+    ) {
+    }
 
     public function line(float $x1, float $y1, float $x2, float $y2, Tone $tone = Tone::Ink, float $width = 1.0, bool $dashed = false, ?Unit $only = null): self
     {

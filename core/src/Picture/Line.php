@@ -8,7 +8,7 @@ use Oldpart\Core\Quantity\Unit;
 
 final readonly class Line implements \JsonSerializable
 {
-    /** @param ?Unit $only drawn only when this unit is shown */
+    /** @param  ?Unit  $only drawn only when this unit is shown */
     public function __construct(
         public float $x1,
         public float $y1,
@@ -18,7 +18,8 @@ final readonly class Line implements \JsonSerializable
         public float $width,
         public bool $dashed,
         public ?Unit $only,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array

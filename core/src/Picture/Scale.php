@@ -12,7 +12,8 @@ final readonly class Scale
         public float $toValue,
         public float $fromPlace,
         public float $toPlace,
-    ) {}
+    ) {
+    }
 
     public function at(float $value): float
     {

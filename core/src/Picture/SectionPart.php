@@ -19,5 +19,6 @@ final readonly class SectionPart
         public ?Say $boreSays,
         public ?Say $lengthSays,
         public bool $throughShaft = false,
-    ) {}
+    ) {
+    }
 }

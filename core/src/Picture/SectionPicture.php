@@ -13,7 +13,7 @@ final readonly class SectionPicture
 
     private const LEFT = 120.0;
 
-    /** @param list<SectionPart> $parts from outside to inside */
+    /** @param  list<SectionPart>  $parts from outside to inside */
     public static function draw(array $parts): Drawing
     {
         $names = implode(', ', array_map(static fn (SectionPart $p): string => lcfirst($p->name), $parts));
@@ -52,7 +52,7 @@ final readonly class SectionPicture
         }
     }
 
-    /** @param list<SectionPart> $parts */
+    /** @param  list<SectionPart>  $parts */
     private static function labels(Drawing $drawing, array $parts, float $perMm, float $middle): void
     {
         $rows = [];
@@ -76,7 +76,7 @@ final readonly class SectionPicture
         }
     }
 
-    /** @param list<SectionPart> $parts */
+    /** @param  list<SectionPart>  $parts */
     private static function length(Drawing $drawing, array $parts, float $perMm, float $middle): void
     {
         foreach ($parts as $part) {

@@ -10,7 +10,9 @@ use Oldpart\Core\Quantity\Unit;
 /** Writes a drawing as stand-alone SVG in black, found and made told apart by the direction of the hatching. */
 final readonly class SvgWriter
 {
-    public function __construct(private Unit $unit = Unit::Inch, private string $font = 'DejaVu Sans, sans-serif') {}
+    public function __construct(private Unit $unit = Unit::Inch, private string $font = 'DejaVu Sans, sans-serif')
+    {
+    }
 
     public function write(Drawing $drawing): string
     {
@@ -88,7 +90,7 @@ final readonly class SvgWriter
         };
     }
 
-    /** @param list<array{float, float}> $ring */
+    /** @param  list<array{float, float}>  $ring */
     private static function points(array $ring): string
     {
         return implode(' ', array_map(static fn (array $p): string => self::n($p[0]).','.self::n($p[1]), $ring));

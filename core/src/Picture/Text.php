@@ -9,7 +9,7 @@ use Oldpart\Core\Quantity\Unit;
 
 final readonly class Text implements \JsonSerializable
 {
-    /** @param ?Unit $only drawn only when this unit is shown */
+    /** @param  ?Unit  $only drawn only when this unit is shown */
     public function __construct(
         public float $x,
         public float $y,
@@ -20,7 +20,8 @@ final readonly class Text implements \JsonSerializable
         public bool $mono,
         public bool $bold,
         public ?Unit $only,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array

@@ -11,7 +11,7 @@ use Oldpart\Core\Quantity\Range;
 /** A range of clearance in the words of the shop. */
 final class Words
 {
-    /** @param Range $clearanceMm positive for a gap, negative for interference */
+    /** @param  Range  $clearanceMm positive for a gap, negative for interference */
     public static function range(Range $clearanceMm): Say
     {
         $bare = static fn (float $mm): Say => LengthWriter::size(abs($mm));

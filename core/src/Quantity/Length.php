@@ -7,7 +7,9 @@ namespace Oldpart\Core\Quantity;
 /** A length or a difference of lengths; canonical in millimetres. */
 final readonly class Length
 {
-    private function __construct(public float $mm) {}
+    private function __construct(public float $mm)
+    {
+    }
 
     public static function mm(float $mm): self
     {

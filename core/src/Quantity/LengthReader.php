@@ -32,7 +32,9 @@ final class LengthReader
 
     private int $at = 0;
 
-    private function __construct(private readonly Unit $unit, private readonly string $text) {}
+    private function __construct(private readonly Unit $unit, private readonly string $text)
+    {
+    }
 
     /**
      * @param  string  $text  what was typed

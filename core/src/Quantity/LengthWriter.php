@@ -98,7 +98,7 @@ final class LengthWriter
         return self::limit($band, static fn (Band $b): float => $b->upperMm);
     }
 
-    /** @param callable(Band): float $end */
+    /** @param  callable(Band): float  $end */
     private static function limit(Band $band, callable $end): Say
     {
         $in = self::rounded($band, 25.4, [4, 5, 6], $end);

@@ -18,7 +18,9 @@ final readonly class ReadValue
 
     public const LENGTH = 'length';
 
-    public function __construct(public float $amount, public string $kind) {}
+    public function __construct(public float $amount, public string $kind)
+    {
+    }
 
     public function in(float $mmPerUnit): self
     {

@@ -11,7 +11,8 @@ final readonly class TypedLength implements \JsonSerializable
         public Length $length,
         public string $typed,
         public Unit $unit,
-    ) {}
+    ) {
+    }
 
     /** @return array{typed: string, unit: string, mm: float} */
     public function jsonSerialize(): array

@@ -9,7 +9,9 @@ use Oldpart\Core\Catalogue\Table;
 /** A caution that is ticked before its step (data/cautions.json). */
 final readonly class Caution
 {
-    private function __construct(public string $code, public string $process, public string $says) {}
+    private function __construct(public string $code, public string $process, public string $says)
+    {
+    }
 
     /** @return list<Caution> */
     public static function for(string $process): array

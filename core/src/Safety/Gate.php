@@ -9,7 +9,9 @@ use Oldpart\Core\Catalogue\Table;
 /** Work where sizes are issued only after someone named accepts responsibility (data/gates.json). */
 final readonly class Gate
 {
-    private function __construct(public string $code, public string $name, public string $says) {}
+    private function __construct(public string $code, public string $name, public string $says)
+    {
+    }
 
     /** @return list<Gate> */
     public static function all(): array

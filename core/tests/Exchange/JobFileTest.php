@@ -65,7 +65,7 @@ final class JobFileTest extends TestCase
         }, 'surfaces.0.kind'];
     }
 
-    /** @param callable(array<string, mixed>): mixed $damage */
+    /** @param  callable(array<string, mixed>): mixed  $damage */
     #[DataProvider('damage')]
     public function test_a_damaged_file_is_refused_by_field(callable $damage, string $field): void
     {

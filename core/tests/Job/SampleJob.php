@@ -76,7 +76,7 @@ final class SampleJob
         return $this;
     }
 
-    /** @param array<string, mixed> $changes */
+    /** @param  array<string, mixed>  $changes */
     public function joint(string $name, array $changes): self
     {
         foreach ($this->facts['joints'] as &$joint) {

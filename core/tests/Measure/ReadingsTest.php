@@ -16,7 +16,7 @@ use PHPUnit\Framework\TestCase;
 
 final class ReadingsTest extends TestCase
 {
-    /** @param list<Reading> $readings */
+    /** @param  list<Reading>  $readings */
     private static function found(SurfaceKind $kind, array $readings, ?Instrument $instrument = null, ?Warmth $warmth = null): FoundSize
     {
         return (new Readings($kind, $readings, $instrument ?? new Instrument(0.0), $warmth ?? new Warmth))->found();

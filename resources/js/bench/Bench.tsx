@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { client, orRefuse } from '../api/client';
+import { client, orRefuse, Refused } from '../api/client';
 import { useBench, useShop } from '../api/queries';
 import type { BenchRow, JobFacts } from '../api/types';
 import { Frame } from '../shell/Frame';
@@ -44,7 +44,11 @@ export function Bench() {
             await queries.invalidateQueries({ queryKey: ['bench'] });
             void navigate(`/job/${state.facts.id}/${state.answers.next.stage}`);
         } catch (error) {
-            setRefused(error instanceof Error ? error.message : 'This file can’t be read.');
+            const where =
+                error instanceof Refused && error.field !== 'file'
+                    ? ` In the file it is at ${error.field}.`
+                    : '';
+            setRefused((error instanceof Error ? error.message : 'This file can’t be read.') + where);
         }
     };
 

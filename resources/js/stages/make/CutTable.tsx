@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -16,36 +17,42 @@ export function CutTable({ making }: { making: MakingAnswer }) {
         return null;
     }
     return (
-        <Table size="small" aria-label="Cut log" sx={{ mt: 1, '& td': { fontFamily: mono, fontSize: 16 } }}>
-            <TableHead>
-                <TableRow>
-                    <TableCell>dialled</TableCell>
-                    <TableCell>took off</TableCell>
-                    <TableCell>size after</TableCell>
-                    <TableCell>band</TableCell>
-                    <TableCell />
-                </TableRow>
-            </TableHead>
-            <TableBody>
-                {making.rows.map((row) => (
-                    <TableRow key={row.id}>
-                        <TableCell>{row.dialled ? say(row.dialled) : '–'}</TableCell>
-                        <TableCell>{row.took ? say(row.took) : '–'}</TableCell>
-                        <TableCell sx={{ fontWeight: 700 }}>{say(row.after)}</TableCell>
-                        <TableCell>{row.inside ? 'inside' : 'not yet'}</TableCell>
-                        <TableCell sx={{ width: 120, p: 0 }}>
-                            <Button
-                                color="inherit"
-                                size="small"
-                                sx={{ textDecoration: 'underline' }}
-                                onClick={() => void save('cuts', row.id, { set_aside: 'taken back' })}
-                            >
-                                Set aside
-                            </Button>
-                        </TableCell>
+        <Box sx={{ overflowX: 'auto' }}>
+            <Table
+                size="small"
+                aria-label="Cut log"
+                sx={{ mt: 1, '& td': { fontFamily: mono, fontSize: 16 } }}
+            >
+                <TableHead>
+                    <TableRow>
+                        <TableCell>dialled</TableCell>
+                        <TableCell>took off</TableCell>
+                        <TableCell>size after</TableCell>
+                        <TableCell>band</TableCell>
+                        <TableCell />
                     </TableRow>
-                ))}
-            </TableBody>
-        </Table>
+                </TableHead>
+                <TableBody>
+                    {making.rows.map((row) => (
+                        <TableRow key={row.id}>
+                            <TableCell>{row.dialled ? say(row.dialled) : '–'}</TableCell>
+                            <TableCell>{row.took ? say(row.took) : '–'}</TableCell>
+                            <TableCell sx={{ fontWeight: 700 }}>{say(row.after)}</TableCell>
+                            <TableCell>{row.inside ? 'inside' : 'not yet'}</TableCell>
+                            <TableCell sx={{ width: 120, p: 0 }}>
+                                <Button
+                                    color="inherit"
+                                    size="small"
+                                    sx={{ textDecoration: 'underline' }}
+                                    onClick={() => void save('cuts', row.id, { set_aside: 'taken back' })}
+                                >
+                                    Set aside
+                                </Button>
+                            </TableCell>
+                        </TableRow>
+                    ))}
+                </TableBody>
+            </Table>
+        </Box>
     );
 }

@@ -1,0 +1,242 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** What the people who use it rely on: nothing typed is lost, nothing leaves the machine, the keyboard is enough. */
+final class HabitsTest extends BrowserTestCase
+{
+    private const VIEWS = [
+        '/', '/shop', '/job/demo-drill/take-in', '/job/demo-carder/survey', '/job/demo-drill/measure', '/job/demo-carder/size',
+        '/job/demo-carder/plan', '/job/demo-carder/make', '/job/demo-carder/assemble', '/job/demo-carder/hand-over',
+    ];
+
+    private function cell(string $label): void
+    {
+        $this->find('//*[self::input or self::button][starts-with(@aria-label, '.self::quote($label).')]', "cell “{$label}”")->click();
+        $this->find('//input[@aria-label='.self::quote($label).']', "input “{$label}”");
+    }
+
+    private function typeOver(string $text): void
+    {
+        $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL, $text);
+    }
+
+    public function test_no_request_leaves_the_machine(): void
+    {
+        $this->visit('/shop');
+        $this->sees('The shop');
+        $this->page->manage()->getLog('performance');
+        foreach (self::VIEWS as $view) {
+            $this->visit($view);
+            $this->sees('Find');
+            usleep(300_000);
+        }
+        $hosts = [];
+        foreach ($this->page->manage()->getLog('performance') as $entry) {
+            $message = json_decode($entry['message'], true)['message'];
+            if ($message['method'] === 'Network.requestWillBeSent') {
+                $hosts[parse_url($message['params']['request']['url'], PHP_URL_HOST) ?? 'inside the page'] = true;
+            }
+        }
+        self::assertArrayHasKey('127.0.0.1', $hosts, 'the log was read');
+        unset($hosts['127.0.0.1'], $hosts['inside the page'], $hosts['']);
+        self::assertSame([], array_keys($hosts));
+        self::assertStringContainsString('Atkinson Hyperlegible Next', (string) $this->page->executeScript('return [...document.fonts].filter(f => f.status === "loaded").map(f => f.family).join()'));
+    }
+
+    /** The make card answers while the number is still being typed, and nothing is stored until Enter. */
+    public function test_typing_a_reading_moves_the_make_card_before_it_is_stored(): void
+    {
+        $this->visit('/job/demo-carder/measure');
+        $before = $this->card('Bush bore, after pressing');
+        $this->press('Shaft journal');
+        $this->cell('Shaft journal, near end, 0°');
+        $this->typeOver('1.2484');
+        $this->waitFor(fn (): bool => $this->card('Bush bore, after pressing') !== $before, 'the make card did not move');
+        $typed = array_column(array_column($this->api('/api/jobs/demo-carder')['facts']['readings'], 'value'), 'typed');
+        self::assertNotContains('1.2484', $typed);
+        $this->keys(WebDriverKeys::ENTER);
+        $this->waitFor(fn (): bool => in_array('1.2484', array_column(array_column($this->api('/api/jobs/demo-carder')['facts']['readings'], 'value'), 'typed'), true), 'Enter did not store it');
+        // The old number stays visible, and undo brings it back.
+        $this->cell('Shaft journal, near end, 0°');
+        self::assertSame('1.2481', $this->find("//*[@role='group'][starts-with(@aria-label, 'Readings at')]//s", 'struck-through number')->getText());
+        $this->page->executeScript('document.activeElement.blur()');
+        $this->keys('z');
+        $this->waitFor(fn (): bool => ! in_array('1.2484', array_column(array_column($this->api('/api/jobs/demo-carder')['facts']['readings'], 'value'), 'typed'), true), 'Z did not undo it');
+    }
+
+    public function test_what_cannot_be_read_says_so_and_stays(): void
+    {
+        $this->visit('/job/demo-drill/measure');
+        $this->cell('Housing bore, mouth, 0°');
+        foreach (['about an inch' => "can't be read as a size", '3/0' => 'divides by zero', '1,124.2' => 'both a comma and a point', '3 ells' => 'not a unit known here'] as $text => $sentence) {
+            $this->typeOver($text);
+            $this->sees($sentence);
+            $this->keys(WebDriverKeys::ENTER);
+            $this->sees($sentence);
+            self::assertSame($text, $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'cell')->getAttribute('value'));
+        }
+        self::assertSame(21, count($this->api('/api/jobs/demo-drill')['facts']['readings']));
+    }
+
+    public function test_readings_go_in_as_fast_as_they_are_typed(): void
+    {
+        $this->visit('/job/demo-drill/measure');
+        $this->choose('Read with', 'Three-point bore gauge');
+        $this->cell('Housing bore, mouth, 0°');
+        $typed = [];
+        $keys = [];
+        for ($i = 0; $i < 12; $i++) {
+            $typed[] = $text = sprintf('1.12%02d', 40 + $i);
+            array_push($keys, $text, WebDriverKeys::ENTER);
+        }
+        // All in one go, without waiting for anything: the digits and one key each.
+        $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL);
+        foreach ($keys as $key) {
+            $this->keys($key);
+        }
+        $this->waitFor(fn (): bool => array_slice(array_column(array_column($this->api('/api/jobs/demo-drill')['facts']['readings'], 'value'), 'typed'), 0, 12) === $typed, 'not every reading arrived, or not in its place');
+        $this->sees('Bush outside');
+        $this->waitFor(fn (): bool => preg_match('/\d\.\d{4}/', $this->card('Bush outside')) === 1, 'no size for the outside');
+    }
+
+    public function test_a_failed_save_says_so_keeps_the_text_and_tries_again(): void
+    {
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('What came in?');
+        $this->stored();
+        $this->rig->pullThePlug();
+        $this->fill('What it does', 'Turns the feed shaft, slowly, in the wet.');
+        $this->sees('Not saved yet');
+        self::assertStringContainsString('in the wet', (string) $this->field('What it does')->getAttribute('value'));
+        $this->rig->serve();
+        $this->waitFor(fn (): bool => str_contains((string) json_encode($this->api('/api/jobs/demo-drill')), 'in the wet'), 'it was not tried again', 20);
+        $this->stored();
+    }
+
+    public function test_what_was_not_saved_survives_closing_the_page(): void
+    {
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('What came in?');
+        $this->rig->pullThePlug();
+        $this->fill('What it does', 'Typed while the power was out.');
+        $this->sees('Not saved yet');
+        $this->rig->serve();
+        $this->visit('/');
+        $this->waitFor(fn (): bool => str_contains((string) json_encode($this->api('/api/jobs/demo-drill')), 'Typed while the power was out.'), 'it was lost', 20);
+    }
+
+    public function test_a_second_tab_shows_it_and_both_may_write(): void
+    {
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('What came in?');
+        $first = $this->page->getWindowHandle();
+        $this->page->switchTo()->newWindow();
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('What came in?');
+        $this->fill('How many', '5');
+        $this->stored();
+        $this->page->switchTo()->window($first);
+        $this->waitFor(fn (): bool => $this->field('How many')->getAttribute('value') === '5', 'the first tab does not show it');
+        $this->fill('What happens if it fails', 'Nothing much.');
+        $this->stored();
+        $take = $this->api('/api/jobs/demo-drill')['facts']['take_in'];
+        self::assertSame([5, 'Nothing much.'], [$take['quantity'], $take['if_it_fails']]);
+    }
+
+    public function test_dangerous_work_gets_no_size_until_somebody_accepts_it(): void
+    {
+        $this->visit('/job/demo-carder/take-in');
+        self::assertStringContainsString('1.6266', $this->card('Bush outside'));
+        $this->tick('Brakes, steering, suspension');
+        $this->sees('licensed practice', 'No size is issued');
+        $this->waitFor(fn (): bool => ! str_contains($this->card('Bush outside'), '1.6266'), 'the size is still shown');
+        $this->fill('Who accepts responsibility', 'the licensed brake engineer');
+        $this->waitFor(fn (): bool => str_contains($this->card('Bush outside'), '1.6266'), 'the size did not come back');
+    }
+
+    public function test_keys_are_enough(): void
+    {
+        $this->visit('/job/demo-carder/take-in');
+        $this->sees('What came in?');
+        $body = $this->page->findElement(WebDriverBy::tagName('body'));
+        foreach (['3' => '/measure', '4' => '/size', '8' => '/hand-over', '1' => '/take-in'] as $key => $address) {
+            $body->sendKeys((string) $key);
+            $this->waitFor(fn (): bool => str_contains($this->page->getCurrentURL(), $address), "{$key} does not go to {$address}");
+        }
+        $body->sendKeys('4');
+        $this->sees('Bush in housing');
+        $body->sendKeys(']');
+        $this->sees('turns in oil');
+        $body->sendKeys('u');
+        $this->waitFor(fn (): bool => str_contains($this->card('Bush outside'), '41.3'), 'U does not change the units');
+        $body->sendKeys('n');
+        $this->waitFor(fn (): bool => $this->page->executeScript('return getComputedStyle(document.querySelector("main").parentElement).backgroundColor') === 'rgb(20, 23, 28)', 'N does not turn the lights down');
+        $body->sendKeys('?');
+        $this->sees('All keys', 'night shift');
+        $this->keys(WebDriverKeys::ESCAPE);
+        $this->seesNot('All keys');
+        $body->sendKeys('/');
+        $this->find("//label[contains(., 'Find a job')]", 'find field');
+        $this->keys('journal');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->waitFor(fn (): bool => str_contains($this->page->getCurrentURL(), '/measure?at='), 'find does not go there');
+        // In a field the keys are letters.
+        $this->visit('/job/demo-drill/take-in');
+        $this->fill('What it does', 'nuz 4?');
+        self::assertStringContainsString('/take-in', $this->page->getCurrentURL());
+        $this->stored();
+        self::assertSame('nuz 4?', $this->api('/api/jobs/demo-drill')['facts']['take_in']['does']);
+    }
+
+    /** @return iterable<string, array{int, int}> */
+    public static function screens(): iterable
+    {
+        yield 'laptop' => [1280, 800];
+        yield 'upright tablet' => [800, 1280];
+        yield 'phone' => [390, 844];
+    }
+
+    #[DataProvider('screens')]
+    public function test_every_view_fits_the_screen(int $width, int $height): void
+    {
+        $this->page->quit();
+        $this->page = $this->rig->browser($width, $height);
+        foreach (self::VIEWS as $view) {
+            $this->visit($view);
+            $this->sees('Find');
+            usleep(250_000);
+            self::assertSame(0, $this->page->executeScript('const m = document.querySelector("main"); return Math.max(0, document.documentElement.scrollWidth - innerWidth) + Math.max(0, m.scrollWidth - m.clientWidth)'), "{$view} is wider than {$width}");
+        }
+    }
+
+    /** WCAG 2.2 AA by axe-core, by day and by night. */
+    #[DataProvider('shifts')]
+    public function test_no_axe_violations(string $mode): void
+    {
+        $axe = (string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js');
+        $this->visit('/shop');
+        $this->page->executeScript("localStorage.setItem('mui-mode', arguments[0])", [$mode]);
+        foreach (self::VIEWS as $view) {
+            $this->visit($view);
+            $this->sees('Find');
+            usleep(300_000);
+            $this->page->executeScript($axe);
+            $found = $this->page->executeAsyncScript('const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]}).then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ") + " " + n.failureSummary).slice(0, 3).join("; "))))');
+            self::assertSame([], $found, $view);
+        }
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function shifts(): iterable
+    {
+        yield 'day' => ['light'];
+        yield 'night' => ['dark'];
+    }
+}
