@@ -23,8 +23,11 @@ final class JobRecords
             $array[$field] = $job->getAttribute($field);
         }
         foreach (FactList::cases() as $list) {
-            $array[$list->value] = $list->model()::query()->where('job_id', $job->id)->orderBy('place')->get()
-                ->map(static fn (FactModel $record): array => $record->fact())->all();
+            $array[$list->value] = [];
+            foreach ($list->model()::query()->where('job_id', $job->id)->orderBy('place')->get() as $record) {
+                assert($record instanceof FactModel);
+                $array[$list->value][] = $record->fact();
+            }
         }
 
         return $array;

@@ -67,7 +67,8 @@ final class JobStore
      *
      * @param  array<string, mixed>|null  $fact  the fields that change, or all of a new thing
      *
-     * @throws BadInput when the job would no longer make sense
+     * Refuses with BadInput when the job would no longer make sense.
+     *
      * @throws Conflict when the job is at another version than the sender read
      */
     public function change(string $id, int $version, string $request, ?FactList $list, string $thing, ?array $fact): JobState

@@ -89,7 +89,7 @@ final readonly class Iso286
     /** The tolerance of a grade, µm; ISO 286-1:2010 table 1. */
     public static function tolerance(float $sizeMm, int $grade): int
     {
-        /** @var array{steps_mm: list<float>, tolerance_um: array<string, list<int>>} $table */
+        /** @var array{steps_mm: list<float>, tolerance_um: array<int, list<int>>} $table */
         $table = Table::read('iso286');
         $row = $table['tolerance_um'][$grade] ?? throw new BadInput('grade', 'class', "Grade {$grade} is not carried: 4 to 11 are.");
 

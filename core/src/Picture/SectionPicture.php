@@ -13,7 +13,7 @@ final readonly class SectionPicture
 
     private const LEFT = 120.0;
 
-    /** @param  list<SectionPart>  $parts from outside to inside */
+    /** @param  non-empty-list<SectionPart>  $parts from outside to inside */
     public static function draw(array $parts): Drawing
     {
         $names = implode(', ', array_map(static fn (SectionPart $p): string => lcfirst($p->name), $parts));

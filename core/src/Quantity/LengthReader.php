@@ -227,7 +227,7 @@ final class LengthReader
         while (($rest = ltrim($rest)) !== '') {
             foreach ($patterns as $type => $pattern) {
                 if (preg_match($pattern, $rest, $m) === 1) {
-                    $word = $type === 'fraction' ? "{$m[1]}/{$m[2]}" : mb_strtolower($m[0]);
+                    $word = mb_strtolower((string) preg_replace('/\s/', '', $m[0]));
                     $tokens[] = ['type' => $type, 'text' => $word];
                     $rest = substr($rest, strlen($m[0]));
 
