@@ -15,6 +15,7 @@ import { Notes } from '../../shell/Notes';
 import { Why } from '../../shell/Why';
 import { useKey } from '../../shell/keys';
 import { Budget } from './Budget';
+import { FoundCard } from './FoundCard';
 import { ReadingsGrid } from './ReadingsGrid';
 import { useSurface } from './useSurface';
 
@@ -44,6 +45,9 @@ export function Measure() {
                 ))}
             </ToggleButtonGroup>
             <Entry key={surface.id} surface={surface} material={part?.material ?? null} />
+            <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
+                <FoundCard />
+            </Box>
             <Pictures answer={answer} />
         </Box>
     );

@@ -36,6 +36,7 @@ export function Offers({ joint, answer }: { joint: Joint; answer: JointAnswer })
                     }
                     sx={{
                         display: 'block',
+                        fontFamily: 'inherit',
                         textAlign: 'left',
                         border: 2,
                         borderColor: offer.chosen ? 'primary.main' : 'divider',
