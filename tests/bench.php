@@ -17,7 +17,7 @@ $kernel = $app->make(Kernel::class);
 $kernel->bootstrap();
 $kernel->call('migrate', ['--force' => true, '--seed' => true]);
 
-/** @param callable(): mixed $run */
+/** @param  callable(): mixed  $run */
 function timed(string $what, callable $run, float $wanted): void
 {
     $times = [];

@@ -95,7 +95,7 @@ final readonly class JointAnswer implements \JsonSerializable
             'good_enough' => $this->goodEnough,
             'blocked' => $this->blocked,
             'notes' => [...$this->notes, ...($this->sized->notes ?? []), ...($this->press->notes ?? [])],
-            'working' => [...($this->sized->working->steps ?? []), ...($this->press->working->steps ?? [])],
+            'working' => $this->withheld ? [] : [...($this->sized->working->steps ?? []), ...($this->press->working->steps ?? [])],
             'press' => $this->press === null || $this->withheld ? null : PressTiles::of($this->press, $this->joint->needsTorqueNm),
             'press_blocked' => $this->pressBlocked,
             'picture' => $this->picture(),

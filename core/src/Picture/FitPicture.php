@@ -36,11 +36,10 @@ final readonly class FitPicture
         self::grid($drawing, $scale);
 
         $tight = $clearanceMm->max <= 0;
-        $size = LengthWriter::size(($matingMm + $looseMm) / 2);
         $drawing->text(12, 72, $mate, 14, Anchor::Start, Tone::Found, bold: true)->text(12, 90, 'found', 14, Anchor::Start, Tone::Found);
         $drawing->box($scale->at($mateLow), 52, max(2, $scale->at($mateHigh) - $scale->at($mateLow)), 42, Tone::Found);
         $drawing->whisker($scale->at($mateLow), $scale->at($mateHigh), 106, Tone::Found);
-        $drawing->text(self::inside($scale->at(($mateLow + $mateHigh) / 2)), 44, Say::with('{s} ±{u}', ['s' => $size, 'u' => LengthWriter::plusMinus(($mateHigh - $mateLow) / 2)]), 16, Anchor::Middle, Tone::Found, mono: true, bold: true);
+        $drawing->text(self::inside($scale->at(($mateLow + $mateHigh) / 2)), 44, self::found($matingMm, $looseMm, $u95Mm), 16, Anchor::Middle, Tone::Found, mono: true, bold: true);
 
         $drawing->text(12, 150, $part, 14, Anchor::Start, Tone::Make, bold: true)->text(12, 168, 'to make', 14, Anchor::Start, Tone::Make);
         $drawing->box($scale->at($make->lowerMm), 132, max(2, $scale->at($make->upperMm) - $scale->at($make->lowerMm)), 42, Tone::Make, line: 2);
@@ -50,6 +49,16 @@ final readonly class FitPicture
         $drawing->text(12, 260, Words::range($clearanceMm), 16, Anchor::Start, $tight ? Tone::Overlap : Tone::Ink, bold: true);
 
         return $drawing;
+    }
+
+    /** The mate's size, or the span of its form, with the doubt of one reading. */
+    private static function found(float $matingMm, float $looseMm, float $u95Mm): Say
+    {
+        $u = LengthWriter::plusMinus($u95Mm);
+        $a = LengthWriter::size(min($matingMm, $looseMm));
+        $b = LengthWriter::size(max($matingMm, $looseMm));
+
+        return $a->in === $b->in && $a->mm === $b->mm ? Say::with('{a} ±{u}', ['a' => $a, 'u' => $u]) : Say::with('{a} … {b} ±{u}', ['a' => $a, 'b' => $b, 'u' => $u]);
     }
 
     private static function grid(Drawing $drawing, Scale $scale): void

@@ -109,6 +109,7 @@ final class EvaluatorTest extends TestCase
         self::assertSame([], $answers->plan);
         self::assertSame('gate', $answers->notes[0]->code);
         self::assertStringNotContainsString('"upper_mm"', (string) json_encode($answers));
+        self::assertStringNotContainsString('Limits to make', (string) json_encode($answers), 'nor in the working');
 
         $job->facts['take_in']['accepted_by'] = 'the works engineer';
         self::assertNotNull(self::entry(self::answers($job), 'Bush outside')->band);
