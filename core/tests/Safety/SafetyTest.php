@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Safety;
+
+use Oldpart\Core\Job\Gatekeeper;
+use Oldpart\Core\Job\TakeIn;
+use Oldpart\Core\Safety\Caution;
+use Oldpart\Core\Safety\Gate;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class SafetyTest extends TestCase
+{
+    /** @param  list<string>  $gates */
+    private static function takeIn(array $gates, ?string $acceptedBy = null, bool $answered = true): TakeIn
+    {
+        return new TakeIn('', '', 1, null, '', $answered, $gates, $acceptedBy);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function gates(): iterable
+    {
+        foreach (Gate::all() as $gate) {
+            yield $gate->code => [$gate->code];
+        }
+    }
+
+    #[DataProvider('gates')]
+    public function test_each_withholds_until_somebody_named_accepts(string $code): void
+    {
+        self::assertTrue(Gatekeeper::withholds(self::takeIn([$code])));
+        self::assertTrue(Gatekeeper::withholds(self::takeIn([$code], '   ')), 'a blank is nobody');
+        self::assertFalse(Gatekeeper::withholds(self::takeIn([$code], 'the boiler inspector')));
+        self::assertSame('stop', Gatekeeper::notes(self::takeIn([$code]))[0]->severity->value);
+        self::assertStringContainsString('the boiler inspector', Gatekeeper::notes(self::takeIn([$code], 'the boiler inspector'))[0]->say->in);
+    }
+
+    public function test_ordinary_work_is_not_held_back_but_the_question_is_asked(): void
+    {
+        self::assertFalse(Gatekeeper::withholds(self::takeIn([])));
+        self::assertSame([], Gatekeeper::notes(self::takeIn([])));
+        self::assertSame('gate-unanswered', Gatekeeper::notes(self::takeIn([], null, false))[0]->code);
+    }
+
+    /** Work that stops and defers everywhere: pressure, brakes, lifting, aircraft, firearms, medical (common practice). */
+    public function test_the_list_holds_what_it_must(): void
+    {
+        $says = implode(' ', array_map(static fn (Gate $g): string => $g->says, Gate::all()));
+        foreach (['pressure', 'aircraft', 'brakes', 'steering', 'lifting', 'firearm', 'medical', 'guards', 'rotors', 'chuck'] as $word) {
+            self::assertStringContainsString($word, $says);
+        }
+    }
+
+    public function test_pressing_warns_of_what_flies(): void
+    {
+        $says = implode(' ', array_map(static fn (Caution $c): string => $c->says, Caution::for('press')));
+        self::assertStringContainsString('shatter', $says);
+        self::assertStringContainsString('Eye protection', $says);
+        self::assertSame([], Caution::for('knitting'));
+    }
+}
