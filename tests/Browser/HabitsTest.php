@@ -83,6 +83,11 @@ final class HabitsTest extends BrowserTestCase
             self::assertSame($text, $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'cell')->getAttribute('value'));
         }
         self::assertSame(21, count($this->api('/api/jobs/demo-drill')['facts']['readings']));
+        // Gone elsewhere and come back, it is still there to be mended.
+        $this->press('Boss outside');
+        $this->sees('Boss outside, found');
+        $this->press('Housing bore');
+        $this->find("//*[starts-with(@aria-label, 'Housing bore, mouth, 0°') and (self::input[@value='3 ells'] or contains(@aria-label, '3 ells'))]", 'the text that could not be read');
     }
 
     public function test_readings_go_in_as_fast_as_they_are_typed(): void

@@ -7,6 +7,7 @@ import { newId } from '../../api/client';
 import { useCatalogue } from '../../api/queries';
 import type { MakingAnswer } from '../../api/types';
 import { USUAL_INSTRUMENT } from '../../entry/usualInstrument';
+import { useKept } from '../../entry/useKept';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
@@ -24,8 +25,8 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
     const last = facts.cuts.filter((c) => c.surface === making.surface).at(-1);
     const usual = USUAL_INSTRUMENT[surface?.kind ?? 'shaft'] ?? 'calliper';
     const [tool, setTool] = useState<string | null>(null);
-    const [dialled, setDialled] = useState('');
-    const [after, setAfter] = useState('');
+    const [dialled, setDialled] = useKept(`dialled:${making.key}`, '');
+    const [after, setAfter] = useKept(`after:${making.key}`, '');
     const [warm, setWarm] = useState('');
     const [refused, setRefused] = useState<{ field: string; says: string } | null>(null);
     const [id, setId] = useState(newId);

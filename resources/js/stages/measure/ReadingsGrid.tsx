@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { newId } from '../../api/client';
 import type { Reading, Surface } from '../../api/types';
+import { useKept } from '../../entry/useKept';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
@@ -48,7 +49,10 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
     const [text, setText] = useState('');
     const [refused, setRefused] = useState<string | null>(null);
     const [freshId, setFreshId] = useState(newId);
-    const [pending, setPending] = useState<Record<string, Pending>>({});
+    // Only what was refused waits here for the next visit; what was on its way is the saver's to bring in.
+    const [pending, setPending] = useKept<Record<string, Pending>>(`readings:${surface.id}`, {}, (kept) =>
+        Object.fromEntries(Object.entries(kept).filter(([, p]) => p.refused !== null)),
+    );
     const understood = useUnderstood(text, typing);
 
     const waiting = (spot: Spot) =>
@@ -85,7 +89,9 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
     const after = (spot: Spot) => spots[spots.findIndex((s) => same(s, spot)) + 1] ?? spot;
     const store = (typed: string, then: 'next' | 'stay' | 'leave'): boolean => {
         if (understood?.text === typed && understood.refused !== null) {
-            setRefused(understood.refused);
+            const complaint = understood.refused;
+            setRefused(complaint);
+            setPending((all) => ({ ...all, [id]: { ...active, typed, refused: complaint } }));
             return false;
         }
         const spot = active;

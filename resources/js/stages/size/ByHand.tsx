@@ -9,6 +9,7 @@ import type { Joint, JointAnswer } from '../../api/types';
 import { LengthField } from '../../entry/LengthField';
 import { NumberFact } from '../../entry/NumberFact';
 import { TextFact } from '../../entry/TextFact';
+import { useKept } from '../../entry/useKept';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
 
@@ -17,7 +18,7 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
     const { save, answers } = useJob();
     const { typing } = useSettings();
     const [open, setOpen] = useState(joint.least !== null);
-    const [least, setLeast] = useState(joint.least?.typed ?? '');
+    const [least, setLeast] = useKept(`least:${joint.id}`, joint.least?.typed ?? '');
     const limits = (which: 'least' | 'most', typed: string) => {
         const value = { typed, unit: typing };
         const other = which === 'least' ? joint.most : joint.least;
@@ -55,7 +56,7 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
                     <LengthField
                         signed
                         label="Least clearance (− is tight)"
-                        value={joint.least?.typed ?? ''}
+                        value={joint.least?.typed ?? least}
                         unit={typing}
                         store={(typed) => limits('least', typed)}
                     />
@@ -95,7 +96,10 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
                 {joint.least !== null && (
                     <Button
                         color="inherit"
-                        onClick={() => void save('joints', joint.id, { least: null, most: null })}
+                        onClick={() => {
+                            setLeast('');
+                            void save('joints', joint.id, { least: null, most: null });
+                        }}
                     >
                         Back to the tables
                     </Button>
