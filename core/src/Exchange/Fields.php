@@ -163,7 +163,7 @@ final readonly class Fields
         try {
             $length = LengthReader::read($fields->text('typed'), $fields->choice('unit', Unit::class), $signed);
         } catch (BadInput $bad) {
-            throw $bad->about($this->at($name));
+            throw $bad->field === 'text' ? $bad->about($this->at($name)) : $bad;
         }
         $mm = $fields->numberOrNull('mm');
         if ($mm !== null && abs($mm - $length->length->mm) > 1e-6) {

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Exchange;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Measure\SurfaceKind;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class FieldsTest extends TestCase
+{
+    /** @return iterable<string, array{array<string, mixed>, callable(Fields): mixed, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'missing text' => [[], static fn (Fields $f) => $f->text('a'), 'a'];
+        yield 'number as text' => [['a' => 3], static fn (Fields $f) => $f->text('a'), 'a'];
+        yield 'text as number' => [['a' => '3'], static fn (Fields $f) => $f->number('a'), 'a'];
+        yield 'missing number' => [[], static fn (Fields $f) => $f->number('a'), 'a'];
+        yield 'flag as text' => [['a' => 'yes'], static fn (Fields $f) => $f->flag('a'), 'a'];
+        yield 'list of numbers' => [['a' => [1, 2]], static fn (Fields $f) => $f->texts('a'), 'a'];
+        yield 'object as text' => [['a' => 'x'], static fn (Fields $f) => $f->object('a'), 'a'];
+        yield 'list with a text' => [['a' => ['x']], static fn (Fields $f) => $f->objects('a'), 'a.0'];
+        yield 'not a choice' => [['a' => 'cone'], static fn (Fields $f) => $f->choice('a', SurfaceKind::class), 'a'];
+        yield 'unknown key' => [['b' => 1], static fn (Fields $f) => $f->only(['a']), 'b'];
+        yield 'reversed range' => [['a' => ['min' => 2, 'max' => 1]], static fn (Fields $f) => $f->range('a'), 'a'];
+        yield 'half a range' => [['a' => ['min' => 2]], static fn (Fields $f) => $f->range('a'), 'a.max'];
+        yield 'unreadable length' => [['a' => ['typed' => 'x', 'unit' => 'in']], static fn (Fields $f) => $f->length('a'), 'a'];
+        yield 'two sizes in one' => [['a' => ['typed' => '1', 'unit' => 'in', 'mm' => 25]], static fn (Fields $f) => $f->length('a'), 'a'];
+        yield 'negative where it cannot be' => [['a' => ['typed' => '-1', 'unit' => 'in']], static fn (Fields $f) => $f->length('a'), 'a'];
+        yield 'no unit' => [['a' => ['typed' => '1']], static fn (Fields $f) => $f->length('a'), 'a.unit'];
+        yield 'a label of another kind' => [['a' => true], static fn (Fields $f) => $f->label('a'), 'a'];
+    }
+
+    /**
+     * @param  array<string, mixed>  $values
+     * @param  callable(Fields): mixed  $take
+     */
+    #[DataProvider('wrong')]
+    public function test_what_is_wrong_is_named(array $values, callable $take, string $field): void
+    {
+        try {
+            $take(new Fields($values));
+            self::fail('should have been refused');
+        } catch (BadInput $bad) {
+            self::assertSame($field, $bad->field);
+            self::assertGreaterThan(8, strlen($bad->getMessage()));
+        }
+    }
+
+    public function test_fields_below_carry_their_path(): void
+    {
+        $fields = new Fields(['parts' => [['name' => 'ok'], ['name' => 7]]]);
+        try {
+            array_map(static fn (Fields $f): string => $f->text('name'), $fields->objects('parts'));
+            self::fail('should have been refused');
+        } catch (BadInput $bad) {
+            self::assertSame('parts.1.name', $bad->field);
+        }
+    }
+
+    public function test_what_is_right_is_taken(): void
+    {
+        $fields = new Fields(['n' => 3, 'f' => true, 's' => 'x', 'l' => ['a', 'b'], 'r' => ['min' => -2, 'max' => 1], 'd' => 90, 't' => ['typed' => '-1 thou', 'unit' => 'mm']]);
+        self::assertEqualsWithDelta(3.0, $fields->number('n'), 1e-12);
+        self::assertTrue($fields->flag('f'));
+        self::assertFalse($fields->flag('absent'));
+        self::assertNull($fields->flagOrNull('absent'));
+        self::assertSame(['a', 'b'], $fields->texts('l'));
+        self::assertEqualsWithDelta(3.0, $fields->range('r')->width(), 1e-12);
+        self::assertSame('90', $fields->label('d'), 'an angle may be a number');
+        self::assertEqualsWithDelta(-0.0254, $fields->length('t', true)->length->mm, 1e-12);
+    }
+}
