@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
-use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -129,10 +128,5 @@ final readonly class HandOverAnswer implements \JsonSerializable
     public function isFinished(): bool
     {
         return $this->facts->handOver->finishedAt !== null;
-    }
-
-    public function says(): Say
-    {
-        return Say::plain($this->isFinished() ? 'handed over' : 'open');
     }
 }
