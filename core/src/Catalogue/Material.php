@@ -25,6 +25,8 @@ final readonly class Material
         public ?float $specificHeatJKgK = null,
         public ?float $heatToC = null,
         public string $remark = '',
+        public string $weld = 'ask',
+        public string $machine = 'ask',
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class Material
             $text('name'), $text('family'), $number('e_gpa') ?? 0.0, $number('nu'), $number('alpha_per_k'),
             $number('yield_mpa'), $number('tensile_mpa'), ($row['brittle'] ?? false) === true,
             $number('density_kg_m3'), $number('specific_heat_j_kgk'), $number('heat_to_c'), $text('remark'),
+            $text('weld') === '' ? 'ask' : $text('weld'), $text('machine') === '' ? 'ask' : $text('machine'),
         );
     }
 }

@@ -148,6 +148,32 @@ final readonly class Fields
             ?? throw $this->bad($name, 'must be one of: '.implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases())).'.');
     }
 
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return ?T
+     */
+    public function choiceOrNull(string $name, string $enum): ?\BackedEnum
+    {
+        return ($this->values[$name] ?? null) === null ? null : $this->choice($name, $enum);
+    }
+
+    /** @return array<string, string> an object of texts */
+    public function textMap(string $name): array
+    {
+        $value = $this->values[$name] ?? [];
+        if (! is_array($value)) {
+            throw $this->bad($name, 'must be an object of texts.');
+        }
+        $map = [];
+        foreach ($value as $key => $text) {
+            $map[(string) $key] = is_string($text) ? $text : throw $this->bad("{$name}.{$key}", 'must be text.');
+        }
+
+        return $map;
+    }
+
     public function length(string $name, bool $signed = false): TypedLength
     {
         return $this->lengthOrNull($name, $signed) ?? throw $this->bad($name, 'is missing.');

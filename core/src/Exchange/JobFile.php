@@ -24,16 +24,17 @@ final class JobFile
         }
         try {
             $object = json_decode($text, false, 64, JSON_THROW_ON_ERROR);
-            $array = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException) {
             throw new BadInput('not-json', 'file', 'This is not a job file: it can’t be read as JSON. Choose a file that was exported here.');
         }
-        if (! is_object($object) || ! is_array($array)) {
+        if (! $object instanceof \stdClass) {
             throw new BadInput('not-a-job', 'file', 'This is not a job file: it holds no job. Choose a file that was exported here.');
         }
+        $object = self::emptyObjects(OlderJobFile::upgraded($object));
         self::check($object);
-
         /** @var array<string, mixed> $array */
+        $array = json_decode(json_encode($object, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), true, 64, JSON_THROW_ON_ERROR);
+
         return JobFacts::fromArray($array);
     }
 
@@ -46,9 +47,9 @@ final class JobFile
      */
     public static function fromArray(array $decoded): JobFacts
     {
-        /** @var object $object */
+        /** @var \stdClass $object */
         $object = json_decode(json_encode($decoded, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), false, 64, JSON_THROW_ON_ERROR);
-        self::check($object);
+        self::check(self::emptyObjects($object));
 
         return JobFacts::fromArray($decoded);
     }
@@ -65,6 +66,18 @@ final class JobFile
         $array = json_decode(self::write($facts), true, 64, JSON_THROW_ON_ERROR);
 
         return $array;
+    }
+
+    /** An empty object that went through PHP comes back as an empty list; the schema wants the object. */
+    private static function emptyObjects(\stdClass $job): \stdClass
+    {
+        foreach (is_array($job->parts ?? null) ? $job->parts : [] as $part) {
+            if ($part instanceof \stdClass && ($part->tests ?? null) === []) {
+                $part->tests = (object) [];
+            }
+        }
+
+        return $job;
     }
 
     /** @throws BadInput naming the first field that is wrong */

@@ -14,7 +14,8 @@ use Oldpart\Core\Quantity\Range;
 final readonly class Purpose
 {
     /**
-     * @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}  $thumb
+     * @param  bool  $isShape  two shapes that meet, such as threads: not sized by a clearance
+     * @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null  $thumb  null for a shape
      */
     private function __construct(
         public string $code,
@@ -22,9 +23,10 @@ final readonly class Purpose
         public string $says,
         public bool $tight,
         public bool $isLength,
+        public bool $isShape,
         private ?string $iso,
         private ?string $inch,
-        private array $thumb,
+        private ?array $thumb,
     ) {
     }
 
@@ -42,16 +44,16 @@ final readonly class Purpose
     /** @return list<Purpose> */
     public static function all(): array
     {
-        /** @var list<array{code: string, name: string, says: string, tight: bool, length?: bool, iso: ?string, inch: ?string, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}}> $rows */
+        /** @var list<array{code: string, name: string, says: string, tight: bool, length?: bool, shape?: bool, iso: ?string, inch: ?string, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null}> $rows */
         $rows = Table::rows('purposes');
 
         return array_map(static fn (array $r): self => new self(
-            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['iso'], $r['inch'], $r['thumb'],
+            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['shape'] ?? false, $r['iso'], $r['inch'], $r['thumb'],
         ), $rows);
     }
 
     /**
-     * What the schools offer at a size; a school that does not cover the size is left out.
+     * What the schools offer at a size (nothing for a shape); a school that does not cover the size is left out.
      *
      * @param  float  $sizeMm  above 0
      * @return list<Offer>
@@ -67,19 +69,22 @@ final readonly class Purpose
         if ($this->inch !== null && $sizeMm / 25.4 <= 19.69) {
             $offers[] = new Offer(School::Inch, $this->inch, InchFit::of($sizeMm, $this->inch)->clearance(), Say::plain('inch system'), 'ANSI B4.1-1967 (R2009)');
         }
-        $offers[] = $this->thumbOffer($sizeMm);
+        if ($this->thumb !== null) {
+            $offers[] = self::thumbOffer($this->thumb, $sizeMm);
+        }
 
         return $offers;
     }
 
-    private function thumbOffer(float $sizeMm): Offer
+    /** @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}  $thumb */
+    private static function thumbOffer(array $thumb, float $sizeMm): Offer
     {
         $inches = $sizeMm / 25.4;
         $at = static fn (array $rule): float => 25.4 * ($rule['base_in'] + $rule['per_in'] * $inches);
-        $range = Range::of($at($this->thumb['least']), $at($this->thumb['most']));
-        $remark = str_contains($this->thumb['says'], ' to ')
-            ? Say::plain($this->thumb['says'])
-            : Say::with("{$this->thumb['says']}: {middle}; limits half and one and a half", ['middle' => LengthWriter::difference($range->middle())]);
+        $range = Range::of($at($thumb['least']), $at($thumb['most']));
+        $remark = str_contains($thumb['says'], ' to ')
+            ? Say::plain($thumb['says'])
+            : Say::with("{$thumb['says']}: {middle}; limits half and one and a half", ['middle' => LengthWriter::difference($range->middle())]);
 
         return new Offer(School::Thumb, 'Thumb', $range, $remark, 'common practice, no source');
     }

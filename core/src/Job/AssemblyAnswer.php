@@ -21,13 +21,14 @@ final readonly class AssemblyAnswer implements \JsonSerializable
     {
     }
 
-    public static function of(JobFacts $facts, ?Press $press, bool $withheld): self
+    public static function of(JobFacts $facts, ?Press $press, SurveyAnswer $survey, bool $withheld): self
     {
         $shown = $withheld ? null : $press;
+        $heavy = array_filter($survey->parts, static fn (PartAnswer $p): bool => $p->isHeavy()) !== [];
         $iron = $press !== null && ($press->fit->outer->family === 'cast iron' || $press->fit->inner->family === 'cast iron');
 
         return new self($facts, $shown, PressAssembly::steps($shown, $facts->shop->pressN), [
-            ...Caution::for('press'), ...($iron ? Caution::for('cast iron') : []),
+            ...Caution::for('press'), ...($iron ? Caution::for('cast iron') : []), ...($heavy ? Caution::for('lifting') : []),
         ]);
     }
 

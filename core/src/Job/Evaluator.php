@@ -14,6 +14,7 @@ use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
+use Oldpart\Core\Shape\SurfaceType;
 
 /** Facts in, answers out: the only place that sees a whole job. */
 final readonly class Evaluator
@@ -34,14 +35,18 @@ final readonly class Evaluator
         $making = array_map(static fn (MakeEntry $e): MakingAnswer => MakingAnswer::of($facts, $e), $card->entries());
         $make = array_map(static fn (MakingAnswer $m): MakeEntry => $m->entry->made(self::lastSize($m), $m->verdict?->value), $making);
         $surfaces = self::surfaces($facts, $found, $joints);
-        $plan = self::plan($joints, $card, $make);
-        $assembly = AssemblyAnswer::of($facts, self::press($joints), $withheld);
+        $plan = self::plan($facts, $joints, $card, $make);
+        $shown = $withheld ? [] : $bands;
+        $pictures = new JobPictures($facts, $found, $shown);
+        $survey = SurveyAnswer::of($facts, $pictures, new Sizes($facts, $found, $shown));
+        $quote = QuoteAnswer::of($facts, $survey, $joints);
+        $assembly = AssemblyAnswer::of($facts, self::press($joints), $survey, $withheld);
         $handOver = new HandOverAnswer($facts, $making, $joints);
         $stages = new Stages($facts, $surfaces, $joints, $making, $plan, $assembly, $handOver);
 
         return new JobAnswers(
             $facts->id, $withheld, $stages->all(), $stages->next(), $surfaces, $joints, $make, $plan, $making, $assembly, $handOver,
-            (new Section($facts, $found, $withheld ? [] : $bands))->draw(), Gatekeeper::notes($facts->takeIn),
+            $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn),
         );
     }
 
@@ -66,7 +71,7 @@ final readonly class Evaluator
     {
         $made = [];
         foreach ($facts->surfaces as $surface) {
-            $range = $surface->kind === SurfaceKind::Shaft ? CutLog::of($facts, $surface, Phase::Only)->made() : null;
+            $range = $surface->type === SurfaceType::Shaft ? CutLog::of($facts, $surface, Phase::Only)->made() : null;
             if ($range !== null) {
                 $made[$surface->id] = $range;
             }
@@ -90,12 +95,13 @@ final readonly class Evaluator
     private static function surfaces(JobFacts $facts, array $found, array $joints): array
     {
         $answers = [];
+        $needed = self::needed($facts, $joints);
         foreach ($facts->surfaces as $surface) {
-            if ($facts->partOf($surface)->origin === Origin::Make) {
+            if ($facts->partOf($surface)->origin === Origin::Make || ! $surface->type->isMeasurable()) {
                 continue;
             }
             $good = null;
-            $decides = false;
+            $decides = in_array($surface->id, $needed, true);
             foreach ($joints as $joint) {
                 if ($joint->mate?->id === $surface->id && $joint->make !== null) {
                     $decides = true;
@@ -109,6 +115,31 @@ final readonly class Evaluator
         return $answers;
     }
 
+    /**
+     * What the mechanics of a press need beside the two diameters: the engaged length, and the outside of the outer part.
+     *
+     * @param  list<JointAnswer>  $joints
+     * @return list<string>
+     */
+    private static function needed(JobFacts $facts, array $joints): array
+    {
+        $needed = [];
+        foreach ($joints as $joint) {
+            $outer = $facts->surface($joint->joint->outer);
+            if (! $joint->isSized() || ! $joint->isTight() || $joint->purpose->isLength || $outer === null) {
+                continue;
+            }
+            array_push($needed, ...($joint->joint->along === null ? [] : [$joint->joint->along]));
+            foreach ($facts->surfacesOf($outer->part) as $surface) {
+                if ($surface->type === SurfaceType::Shaft) {
+                    $needed[] = $surface->id;
+                }
+            }
+        }
+
+        return $needed;
+    }
+
     private static function worse(?GoodEnough $a, ?GoodEnough $b): ?GoodEnough
     {
         return $a === null || $b !== null && $b->ratio < $a->ratio ? $b : $a;
@@ -119,7 +150,7 @@ final readonly class Evaluator
      * @param  list<MakeEntry>  $make
      * @return list<Step>
      */
-    private static function plan(array $joints, MakeCard $card, array $make): array
+    private static function plan(JobFacts $facts, array $joints, MakeCard $card, array $make): array
     {
         foreach ($joints as $running) {
             $bore = $running->make;
@@ -140,7 +171,15 @@ final readonly class Evaluator
             return BushOrder::of($outside, $before, $after, $length, $card->finishInPlace($bore, $running, $press), $card->isSintered($bore));
         }
 
-        return [];
+        return in_array($facts->kind, ['plain-bush', 'flanged-bush'], true) ? [] : self::operations($facts);
+    }
+
+    /** @return list<Step> the operations as quoted, where no order is worked out for the kind */
+    private static function operations(JobFacts $facts): array
+    {
+        return array_map(static fn (OperationFacts $o): Step => new Step(
+            $o->id, Say::plain($o->name), 'set-up '.number_format($o->setupMin).' min, '.number_format($o->runMin).' min a piece', 'as quoted',
+        ), $facts->operations);
     }
 
     /** @param  list<JointAnswer>  $joints */

@@ -6,7 +6,6 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Making\Step;
-use Oldpart\Core\Picture\Drawing;
 
 /** Everything the product says about a job. Computed from the facts, never stored. */
 final readonly class JobAnswers implements \JsonSerializable
@@ -32,7 +31,9 @@ final readonly class JobAnswers implements \JsonSerializable
         public array $making,
         public AssemblyAnswer $assembly,
         public HandOverAnswer $handOver,
-        public ?Drawing $picture,
+        public SurveyAnswer $survey,
+        public QuoteAnswer $quote,
+        public JobPictures $pictures,
         public array $notes,
     ) {
     }
@@ -52,7 +53,9 @@ final readonly class JobAnswers implements \JsonSerializable
             'making' => $this->making,
             'assembly' => $this->assembly,
             'hand_over' => $this->handOver,
-            'picture' => $this->picture,
+            'survey' => $this->survey,
+            'quote' => $this->quote,
+            'picture' => $this->pictures->assembly(),
             'notes' => $this->notes,
         ];
     }

@@ -13,7 +13,7 @@ final readonly class JobFacts implements \JsonSerializable
 {
     public const FORMAT = 'oldpart-fit/job';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /**
      * @param  list<PartFacts>  $parts
@@ -22,6 +22,10 @@ final readonly class JobFacts implements \JsonSerializable
      * @param  list<JointFacts>  $joints
      * @param  list<CutFacts>  $cuts
      * @param  list<TickFacts>  $ticks
+     * @param  list<EvidenceFacts>  $evidence
+     * @param  list<PhotoFacts>  $photos
+     * @param  list<OperationFacts>  $operations
+     * @param  list<CostFacts>  $costs
      */
     public function __construct(
         public string $id,
@@ -37,6 +41,12 @@ final readonly class JobFacts implements \JsonSerializable
         public array $joints,
         public array $cuts,
         public array $ticks,
+        public array $evidence,
+        public array $photos,
+        public array $operations,
+        public array $costs,
+        public QuoteFacts $quote,
+        public ?WaitFacts $waits,
         public HandOverFacts $handOver,
     ) {
         $this->checkReferences();
@@ -61,6 +71,12 @@ final readonly class JobFacts implements \JsonSerializable
             array_map(JointFacts::read(...), $f->objects('joints')),
             array_map(CutFacts::read(...), $f->objects('cuts')),
             array_map(TickFacts::read(...), $f->objects('ticks')),
+            array_map(EvidenceFacts::read(...), $f->objects('evidence')),
+            array_map(PhotoFacts::read(...), $f->objects('photos')),
+            array_map(OperationFacts::read(...), $f->objects('operations')),
+            array_map(CostFacts::read(...), $f->objects('costs')),
+            QuoteFacts::read($f->object('quote')),
+            ($waits = $f->object('waits')) === null ? null : WaitFacts::read($waits),
             HandOverFacts::read($must('hand_over')),
         );
     }
@@ -79,6 +95,12 @@ final readonly class JobFacts implements \JsonSerializable
     public function partOf(SurfaceFacts $surface): PartFacts
     {
         return $this->part($surface->part) ?? throw new \LogicException('references are checked on reading');
+    }
+
+    /** @return list<SurfaceFacts> */
+    public function surfacesOf(string $partId): array
+    {
+        return array_values(array_filter($this->surfaces, static fn (SurfaceFacts $s): bool => $s->part === $partId));
     }
 
     /** @return list<ReadingFacts> those that count */
@@ -108,6 +130,9 @@ final readonly class JobFacts implements \JsonSerializable
         }
         foreach ($this->cuts as $i => $cut) {
             $this->need($this->surface($cut->surface) !== null, "cuts.{$i}.surface", 'A cut', 'surface');
+        }
+        foreach ($this->photos as $i => $photo) {
+            $this->need($photo->surface === null || $this->surface($photo->surface) !== null, "photos.{$i}.surface", 'A photograph', 'surface');
         }
         foreach ($this->joints as $i => $joint) {
             $this->need($this->surface($joint->inner) !== null, "joints.{$i}.inner", $joint->name, 'surface');
@@ -159,6 +184,12 @@ final readonly class JobFacts implements \JsonSerializable
             'joints' => $this->joints,
             'cuts' => $this->cuts,
             'ticks' => $this->ticks,
+            'evidence' => $this->evidence,
+            'photos' => $this->photos,
+            'operations' => $this->operations,
+            'costs' => $this->costs,
+            'quote' => $this->quote,
+            'waits' => $this->waits,
             'hand_over' => $this->handOver,
         ];
     }

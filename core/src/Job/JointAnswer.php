@@ -55,6 +55,12 @@ final readonly class JointAnswer implements \JsonSerializable
         return $this->withheld ? null : $this->sized?->band;
     }
 
+    /** A size is to come out of it: one side is made, and not to a shape's own standard. */
+    public function isSized(): bool
+    {
+        return $this->make !== null && ! $this->purpose->isShape;
+    }
+
     /** The inner part is made to a measured outer one. */
     public function makesInner(): bool
     {
@@ -81,7 +87,7 @@ final readonly class JointAnswer implements \JsonSerializable
 
         return [
             'id' => $this->joint->id,
-            'purpose' => ['code' => $this->purpose->code, 'name' => $this->purpose->name, 'says' => $this->purpose->says],
+            'purpose' => ['code' => $this->purpose->code, 'name' => $this->purpose->name, 'says' => $this->purpose->says, 'shape' => $this->purpose->isShape],
             'tight' => $this->isTight(),
             'chosen' => $this->chosen,
             'wanted' => $this->wantedMm === null ? null : Words::range($this->wantedMm),

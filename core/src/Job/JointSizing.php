@@ -37,8 +37,9 @@ final readonly class JointSizing
         $mate = $makeShaft ? $outer : $inner;
         $found = $this->found[$mate->id] ?? null;
         $custom = $this->custom($joint, $index);
-        if ($make === null || $this->isMade($mate) || $found === null) {
+        if ($make === null || $this->isMade($mate) || $found === null || $purpose->isShape) {
             $blocked = match (true) {
+                $purpose->isShape => Say::plain(ucfirst($purpose->says).'.'),
                 $make === null => Say::plain('Neither side of this joint is to be made.'),
                 $this->isMade($mate) => Say::plain('Both sides are to be made: use the standard limits.'),
                 default => Say::plain('Measure the '.lcfirst($mate->name).'.'),

@@ -16,6 +16,10 @@ final readonly class Kind
         public string $code,
         public string $name,
         public string $says,
+        /** @var list<string> what people call it */
+        public array $words,
+        /** @var list<string> what to think of with this kind */
+        public array $minds,
         private array $layout,
     ) {
     }
@@ -31,21 +35,23 @@ final readonly class Kind
         throw new BadInput('unknown-kind', 'kind', "“{$code}” is not a kind of job known here. Choose one from the sheet.");
     }
 
-    /** @return list<Kind> */
+    /** @return list<Kind> in the order of the sheet */
     public static function all(): array
     {
         $kinds = [];
         foreach (glob(Table::path('kinds/*')) ?: [] as $file) {
-            /** @var array{code: string, name: string, says: string} $layout */
+            /** @var array{code: string, name: string, place: int, says: string, words: list<string>, minds: list<string>} $layout */
             $layout = Table::read('kinds/'.basename($file, '.json'));
-            $kinds[] = new self($layout['code'], $layout['name'], $layout['says'], $layout);
+            $kinds[] = [$layout['place'], new self($layout['code'], $layout['name'], $layout['says'], $layout['words'], $layout['minds'], $layout)];
         }
+        usort($kinds, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return $kinds;
+        return array_column($kinds, 1);
     }
 
     /**
-     * The facts of a new job of this kind.
+     * The facts of a new job of this kind. Sizes are the ones its picture is drawn by: they have no source, so nobody
+     * takes them for known.
      *
      * @param  callable(): string  $newId  hands in a fresh id for each thing
      */
@@ -63,18 +69,35 @@ final readonly class Kind
             'id' => $id, 'machine' => $machine, 'part' => $part, 'kind' => $this->code, 'unit' => $unit->value,
             'take_in' => ['quantity' => 1], 'shop' => $shop->jsonSerialize(), 'hand_over' => ['next_time' => ''],
             'parts' => array_map(static fn (array $r): array => ['id' => $ids["parts.{$r['key']}"], ...$r], $this->rows('parts')),
-            'surfaces' => array_map(static fn (array $r): array => [...$r, 'id' => $ids["surfaces.{$r['key']}"], 'part' => $ids["parts.{$r['part']}"]], $this->rows('surfaces')),
+            'surfaces' => array_map(static fn (array $r): array => [...self::sized($r), 'id' => $ids["surfaces.{$r['key']}"], 'part' => $ids["parts.{$r['part']}"]], $this->rows('surfaces')),
             'joints' => array_map(static fn (array $r): array => [
                 ...$r, 'id' => $ids["joints.{$r['key']}"], 'inner' => $surface($r['inner']), 'outer' => $surface($r['outer']), 'along' => $surface($r['along']),
             ], $this->rows('joints')),
+            'operations' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('operations')),
+            'costs' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('costs')),
         ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed> its sizes, written in millimetres, as if typed
+     */
+    private static function sized(array $row): array
+    {
+        foreach (['size', 'size2', 'at', 'long', 'x', 'y', 'pitch'] as $field) {
+            if (isset($row[$field])) {
+                $row[$field] = ['typed' => (string) $row[$field], 'unit' => Unit::Millimetre->value];
+            }
+        }
+
+        return $row;
     }
 
     /** @return list<array<string, mixed>> */
     private function rows(string $list): array
     {
         /** @var list<array<string, mixed>> $rows */
-        $rows = $this->layout[$list];
+        $rows = $this->layout[$list] ?? [];
 
         return $rows;
     }

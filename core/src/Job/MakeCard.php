@@ -24,7 +24,7 @@ final readonly class MakeCard
     {
         $entries = [];
         foreach ($this->joints as $answer) {
-            if ($answer->make !== null) {
+            if ($answer->isSized()) {
                 array_push($entries, ...$this->forJoint($answer));
             }
         }

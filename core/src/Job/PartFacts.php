@@ -6,7 +6,7 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Exchange\Fields;
 
-/** A part: found, to make or bought. The material is a name from the table, or null when unknown. */
+/** A part: found, to make or bought, of a material from the table (null: not known yet), with what tests said of it. */
 final readonly class PartFacts implements \JsonSerializable
 {
     public function __construct(
@@ -14,16 +14,25 @@ final readonly class PartFacts implements \JsonSerializable
         public string $name,
         public Origin $origin,
         public ?string $material,
+        public Form $form,
+        public ?HardnessFacts $hardness,
+        /** @var array<string, string> what each test showed, by its code in data/material-tests.json */
+        public array $tests,
     ) {
     }
 
     public static function read(Fields $f): self
     {
+        $hardness = $f->object('hardness');
+
         return new self(
             $f->text('id'),
             $f->text('name'),
             $f->choice('origin', Origin::class),
             $f->textOrNull('material'),
+            $f->choiceOrNull('form', Form::class) ?? Form::Turned,
+            $hardness === null ? null : HardnessFacts::read($hardness),
+            $f->textMap('tests'),
         );
     }
 
@@ -35,6 +44,9 @@ final readonly class PartFacts implements \JsonSerializable
             'name' => $this->name,
             'origin' => $this->origin->value,
             'material' => $this->material,
+            'form' => $this->form->value,
+            'hardness' => $this->hardness,
+            'tests' => (object) $this->tests,
         ];
     }
 }

@@ -12,6 +12,7 @@ use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
+use Oldpart\Core\Shape\SurfaceType;
 
 /** Brings together what a press fit's mechanics need from all over the job. */
 final readonly class PressStudy
@@ -81,7 +82,7 @@ final readonly class PressStudy
     {
         $sizes = [];
         foreach ($this->facts->surfaces as $surface) {
-            if ($surface->part === $part->id && $surface->kind === SurfaceKind::Shaft && $surface->id !== $joint->id && isset($this->found[$surface->id])) {
+            if ($surface->part === $part->id && $surface->type === SurfaceType::Shaft && $surface->id !== $joint->id && isset($this->found[$surface->id])) {
                 $sizes[] = $this->found[$surface->id]->looseMm;
             }
         }
@@ -93,7 +94,7 @@ final readonly class PressStudy
     private function boreOf(PartFacts $part): ?float
     {
         foreach ($this->facts->surfaces as $surface) {
-            if ($surface->part === $part->id && $surface->kind === SurfaceKind::Bore) {
+            if ($surface->part === $part->id && $surface->type === SurfaceType::Bore) {
                 return isset($this->bands[$surface->id]) ? $this->bands[$surface->id]->middleMm() : ($this->found[$surface->id]->meanMm ?? null);
             }
         }

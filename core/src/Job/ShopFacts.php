@@ -6,7 +6,7 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Exchange\Fields;
 
-/** What the job needs to know of the shop: temperature in °C, what the lathe holds on diameter in mm, the press in N. */
+/** What the job needs to know of the shop: temperature in °C, what the lathe holds on diameter in mm, the press in N, an hour's work in its currency. */
 final readonly class ShopFacts implements \JsonSerializable
 {
     public function __construct(
@@ -15,6 +15,8 @@ final readonly class ShopFacts implements \JsonSerializable
         public float $latheHoldsMm,
         public float $roughCutMm,
         public float $pressN,
+        public float $ratePerH = 40.0,
+        public string $currency = '€',
     ) {
     }
 
@@ -26,6 +28,8 @@ final readonly class ShopFacts implements \JsonSerializable
             $f->number('lathe_holds_mm'),
             $f->number('rough_cut_mm'),
             $f->number('press_n'),
+            $f->number('rate_per_h'),
+            $f->text('currency'),
         );
     }
 
@@ -38,6 +42,8 @@ final readonly class ShopFacts implements \JsonSerializable
             'lathe_holds_mm' => $this->latheHoldsMm,
             'rough_cut_mm' => $this->roughCutMm,
             'press_n' => $this->pressN,
+            'rate_per_h' => $this->ratePerH,
+            'currency' => $this->currency,
         ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Making\QuoteVerdict;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -44,8 +45,9 @@ final readonly class Stages
         $repeat = $this->toRepeat();
 
         return match (true) {
+            $this->declined() => new NextStep(Say::plain('Declined: send the letter'), 'take-in'),
             $this->takeIn()->open > 0 => new NextStep(Say::plain($this->facts->takeIn->gatesAnswered ? 'Say what came in and what failed' : 'Answer the safety question'), 'take-in'),
-            $this->survey()->open > 0 => new NextStep(Say::plain('Say what the parts are made of'), 'survey'),
+            $this->survey()->open > 0 => new NextStep(Say::plain($this->survey()->says === 'done' || ! str_contains($this->survey()->says, 'bare') ? 'Say what the parts are made of' : 'Lay out the surfaces that matter'), 'survey'),
             $unmeasured !== [] => new NextStep(Say::plain('Measure the '.lcfirst($unmeasured[0]->surface->name)), 'measure', $unmeasured[0]->surface->id),
             $repeat !== [] => new NextStep(Say::plain('Measure the '.lcfirst($repeat[0]->surface->name).' again: the reading is not good enough yet'), 'measure', $repeat[0]->surface->id),
             $this->size()->open > 0 => new NextStep(Say::plain('Choose the fits'), 'size'),
@@ -77,16 +79,29 @@ final readonly class Stages
     private function takeIn(): StageAnswer
     {
         $takeIn = $this->facts->takeIn;
+        if ($this->declined()) {
+            return new StageAnswer('take-in', 'Take in', 'declined', 0);
+        }
         $open = (int) (trim($this->facts->machine) === '') + (int) (trim($takeIn->failed) === '') + (int) ! $takeIn->gatesAnswered + (int) Gatekeeper::withholds($takeIn);
 
         return new StageAnswer('take-in', 'Take in', $open === 0 ? 'done' : "{$open} to answer", $open);
     }
 
+    public function declined(): bool
+    {
+        return $this->facts->quote->decided === QuoteVerdict::Decline;
+    }
+
     private function survey(): StageAnswer
     {
-        $open = count(array_filter($this->facts->parts, static fn (PartFacts $p): bool => $p->material === null));
+        $open = count(array_filter($this->facts->parts, static fn (PartFacts $p): bool => $p->material === null && $p->origin !== Origin::Bought));
+        $bare = count(array_filter($this->facts->parts, fn (PartFacts $p): bool => $this->facts->surfacesOf($p->id) === []));
 
-        return new StageAnswer('survey', 'Survey', $open === 0 ? 'done' : self::of($open, 'material'), $open);
+        return new StageAnswer('survey', 'Survey', match (true) {
+            $bare > 0 => self::of($bare, 'bare part'),
+            $open > 0 => self::of($open, 'material'),
+            default => 'done',
+        }, $open + $bare);
     }
 
     private function measure(): StageAnswer
@@ -104,7 +119,7 @@ final readonly class Stages
     /** @return list<SurfaceAnswer> */
     private function unmeasured(): array
     {
-        return array_values(array_filter($this->surfaces, static fn (SurfaceAnswer $s): bool => $s->found === null));
+        return array_values(array_filter($this->surfaces, static fn (SurfaceAnswer $s): bool => $s->found === null && $s->mustMeasure()));
     }
 
     /** @return list<SurfaceAnswer> */
@@ -115,8 +130,9 @@ final readonly class Stages
 
     private function size(): StageAnswer
     {
-        $all = count($this->joints);
-        $sized = count(array_filter($this->joints, static fn (JointAnswer $j): bool => $j->band() !== null));
+        $toSize = array_filter($this->joints, static fn (JointAnswer $j): bool => $j->isSized());
+        $all = count($toSize);
+        $sized = count(array_filter($toSize, static fn (JointAnswer $j): bool => $j->band() !== null));
 
         return new StageAnswer('size', 'Size', $sized === $all ? self::of($all, 'joint') : "{$sized} of {$all} sized", $all - $sized);
     }

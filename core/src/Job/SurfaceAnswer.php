@@ -28,12 +28,26 @@ final readonly class SurfaceAnswer implements \JsonSerializable
     ) {
     }
 
+    /** It has to be read before the job can go on: something is sized from it, or it matters and is there to be read. */
+    public function mustMeasure(): bool
+    {
+        return $this->decides || $this->surface->criticality->mustMeasure() && $this->surface->condition !== Condition::Missing;
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
         return [
             'id' => $this->surface->id,
             'decides' => $this->decides,
+            'asks' => [
+                'stations' => $this->surface->stationsAsked(),
+                'angles' => $this->surface->anglesAsked(),
+                'measured_as' => $this->surface->kind->value,
+                'instrument' => $this->surface->criticality->instrument($this->surface->kind),
+                'says' => $this->surface->criticality->says(),
+                'must' => $this->mustMeasure(),
+            ],
             'found' => $this->found === null ? null : $this->foundAnswer($this->found),
             'good_enough' => $this->goodEnough,
             'notes' => $this->notes,

@@ -6,34 +6,92 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\TypedLength;
+use Oldpart\Core\Shape\SurfaceType;
 
-/** A surface of a part, with the stations and angles where it is to be read. */
+/**
+ * A surface of a part: what it is and does, where it is to be read, and a rough size and place to draw it by until it is
+ * measured.
+ *
+ * What the sizes mean: `size` is the diameter, width, length or radius (a taper's where it begins, a hole pattern's circle, a
+ * thread's major diameter); `size2` the second one (a taper's at its far end, a pattern's hole, the depth of a groove or
+ * keyway); `at` where it begins, from the part's left face; `long` how far it runs; `x`, `y` its centre on a plate.
+ */
 final readonly class SurfaceFacts implements \JsonSerializable
 {
+    /** How its size is read. */
+    public SurfaceKind $kind;
+
     public function __construct(
         public string $id,
         public string $part,
         public string $name,
-        public SurfaceKind $kind,
-        public string $role,
-        /** @var list<string> */
+        public SurfaceType $type,
+        public ?Role $role,
+        /** @var list<string> places along it; empty: as its criticality asks */
         public array $stations,
-        /** @var list<string> */
+        /** @var list<string> ways round it, degrees; empty: as its criticality asks */
         public array $angles,
+        public Criticality $criticality,
+        public ?Condition $condition,
+        public bool $datum,
+        public ?TypedLength $size,
+        public ?TypedLength $size2,
+        public ?TypedLength $at,
+        public ?TypedLength $long,
+        public ?TypedLength $x,
+        public ?TypedLength $y,
+        public ?TypedLength $pitch,
+        public ?int $count,
+        public ?Hand $hand,
+        public ?float $angleDeg,
+        public ?SizeSource $source,
     ) {
+        $this->kind = $type->measuredAs();
     }
 
     public static function read(Fields $f): self
     {
+        $count = $f->numberOrNull('count');
+        if ($count !== null && ($count < 1 || $count > 1000 || $count !== floor($count))) {
+            throw $f->bad('count', 'must be a whole number from 1 to 1000.');
+        }
+
         return new self(
             $f->text('id'),
             $f->text('part'),
             $f->text('name'),
-            $f->choice('kind', SurfaceKind::class),
-            $f->textOrNull('role') ?? '',
+            $f->choice('kind', SurfaceType::class),
+            $f->choiceOrNull('role', Role::class),
             $f->texts('stations'),
             $f->texts('angles'),
+            $f->choiceOrNull('criticality', Criticality::class) ?? Criticality::Fit,
+            $f->choiceOrNull('condition', Condition::class),
+            $f->flag('datum'),
+            $f->lengthOrNull('size'),
+            $f->lengthOrNull('size2'),
+            $f->lengthOrNull('at', true),
+            $f->lengthOrNull('long'),
+            $f->lengthOrNull('x', true),
+            $f->lengthOrNull('y', true),
+            $f->lengthOrNull('pitch'),
+            $count === null ? null : (int) $count,
+            $f->choiceOrNull('hand', Hand::class),
+            $f->numberOrNull('angle_deg'),
+            $f->choiceOrNull('source', SizeSource::class),
         );
+    }
+
+    /** @return list<string> */
+    public function stationsAsked(): array
+    {
+        return $this->stations === [] ? $this->criticality->stations($this->kind) : $this->stations;
+    }
+
+    /** @return list<string> */
+    public function anglesAsked(): array
+    {
+        return $this->angles === [] ? $this->criticality->angles($this->kind) : $this->angles;
     }
 
     /** @return array<string, mixed> */
@@ -43,10 +101,24 @@ final readonly class SurfaceFacts implements \JsonSerializable
             'id' => $this->id,
             'part' => $this->part,
             'name' => $this->name,
-            'kind' => $this->kind->value,
-            'role' => $this->role,
+            'kind' => $this->type->value,
+            'role' => $this->role?->value,
             'stations' => $this->stations,
             'angles' => $this->angles,
+            'criticality' => $this->criticality->value,
+            'condition' => $this->condition?->value,
+            'datum' => $this->datum,
+            'size' => $this->size,
+            'size2' => $this->size2,
+            'at' => $this->at,
+            'long' => $this->long,
+            'x' => $this->x,
+            'y' => $this->y,
+            'pitch' => $this->pitch,
+            'count' => $this->count,
+            'hand' => $this->hand?->value,
+            'angle_deg' => $this->angleDeg,
+            'source' => $this->source?->value,
         ];
     }
 }

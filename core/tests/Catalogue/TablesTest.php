@@ -112,13 +112,4 @@ final class TablesTest extends TestCase
         self::assertFalse(Instrument::named('three-point')->canMeasure(SurfaceKind::Bore, 5), 'it does not enter');
         self::assertTrue(Instrument::named('three-point')->canMeasure(SurfaceKind::Bore, 30));
     }
-
-    public function test_every_kind_lays_out_a_job_that_answers(): void
-    {
-        self::assertNotSame([], Kind::all());
-        foreach (Kind::all() as $kind) {
-            self::assertNotSame('', $kind->says);
-        }
-        self::assertCount(5, Purpose::all());
-    }
 }

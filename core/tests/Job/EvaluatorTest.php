@@ -111,7 +111,7 @@ final class EvaluatorTest extends TestCase
         self::assertStringNotContainsString('"upper_mm"', (string) json_encode($answers));
         self::assertStringNotContainsString('Limits to make', (string) json_encode($answers), 'nor in the working');
 
-        $job->facts['take_in']['accepted_by'] = 'the works engineer';
+        $job->facts['take_in']['acceptances'] = [['by' => 'the works engineer', 'capacity' => '', 'at' => null, 'gates' => ['road']]];
         self::assertNotNull(self::entry(self::answers($job), 'Bush outside')->band);
         self::assertIsString($text);
     }
@@ -193,7 +193,7 @@ final class EvaluatorTest extends TestCase
     {
         $answers = self::answers(new SampleJob);
         self::assertCount(3, $answers->make);
-        self::assertNotNull($answers->picture);
+        self::assertNotNull($answers->pictures->assembly());
         self::assertSame('take-in', $answers->next->stage);
         self::assertStringContainsString('Measure the housing bore', self::entry($answers, 'Bush outside')->blocked->in ?? '');
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Safety;
 
+use Oldpart\Core\Job\AcceptanceFacts;
 use Oldpart\Core\Job\Gatekeeper;
 use Oldpart\Core\Job\TakeIn;
 use Oldpart\Core\Safety\Caution;
@@ -13,10 +14,13 @@ use PHPUnit\Framework\TestCase;
 
 final class SafetyTest extends TestCase
 {
-    /** @param  list<string>  $gates */
-    private static function takeIn(array $gates, ?string $acceptedBy = null, bool $answered = true): TakeIn
+    /**
+     * @param  list<string>  $gates
+     * @param  ?list<string>  $accepted  the gates it was accepted for; the same ones when not said
+     */
+    private static function takeIn(array $gates, ?string $acceptedBy = null, bool $answered = true, ?array $accepted = null): TakeIn
     {
-        return new TakeIn('', '', 1, null, '', $answered, $gates, $acceptedBy);
+        return new TakeIn('', null, '', null, '', null, '', 1, null, '', '', $answered, $gates, $acceptedBy === null ? [] : [new AcceptanceFacts($acceptedBy, '', null, $accepted ?? $gates)]);
     }
 
     /** @return iterable<string, array{string}> */
@@ -35,6 +39,15 @@ final class SafetyTest extends TestCase
         self::assertFalse(Gatekeeper::withholds(self::takeIn([$code], 'the boiler inspector')));
         self::assertSame('stop', Gatekeeper::notes(self::takeIn([$code]))[0]->severity->value);
         self::assertStringContainsString('the boiler inspector', Gatekeeper::notes(self::takeIn([$code], 'the boiler inspector'))[0]->say->in);
+    }
+
+    /** Who accepted brakes has not accepted lifting: another gate withholds the sizes again. */
+    public function test_an_acceptance_covers_only_what_it_was_given_for(): void
+    {
+        $changed = self::takeIn(['road', 'lifting'], 'the works engineer', accepted: ['road']);
+        self::assertTrue(Gatekeeper::withholds($changed));
+        self::assertSame('gate-changed', Gatekeeper::notes($changed)[0]->code);
+        self::assertFalse(Gatekeeper::withholds(self::takeIn(['road'], 'the works engineer', accepted: ['road', 'lifting'])));
     }
 
     public function test_ordinary_work_is_not_held_back_but_the_question_is_asked(): void

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Catalogue\Hardness;
+use Oldpart\Core\Catalogue\HardnessScale;
+use Oldpart\Core\Catalogue\LikelyGroup;
+use Oldpart\Core\Catalogue\MaterialTests;
+use Oldpart\Core\Making\Workability;
+
+/** What is known of one part: its metal, what that allows, its weight, its drawings. */
+final readonly class PartAnswer implements \JsonSerializable
+{
+    /** From here on a crane or a helper. Source: common caution. */
+    private const HEAVY_KG = 20.0;
+
+    /**
+     * @param  list<LikelyGroup>  $likely
+     * @param  list<Note>  $notes
+     * @param  array{mass_kg: ?float, area_mm2: float, centre_mm: float, volume_mm3: float}|null  $body
+     */
+    private function __construct(
+        public PartFacts $part,
+        public ?Hardness $hardness,
+        public array $likely,
+        public array $notes,
+        public ?array $body,
+        private JobPictures $pictures,
+    ) {
+    }
+
+    public static function of(PartFacts $part, JobPictures $pictures): self
+    {
+        $notes = [];
+        $hardness = null;
+        if ($part->hardness !== null) {
+            try {
+                $hardness = Hardness::of($part->hardness->scale, $part->hardness->value);
+            } catch (BadInput $bad) {
+                $notes[] = Note::caution('hardness', $bad->getMessage(), $part->id);
+            }
+        }
+        $material = FoundSurfaces::material($part);
+        if ($hardness !== null && $material !== null && ! self::converts($material->name, $material->family)) {
+            $notes[] = Note::caution('hardness-steel-only', "The table is for plain and low-alloy steels: for {$material->name} the other scales and the strength are a rough guess.", $part->id);
+        }
+        $likely = MaterialTests::likely($part->tests);
+        if (MaterialTests::disagree($part->tests)) {
+            $notes[] = Note::caution('tests-disagree', 'These results hardly go together: do one of them again, beside a known piece.', $part->id);
+        }
+        if ($material !== null) {
+            // A scale that the table cannot turn into HRC is soft.
+            $hrc = $part->hardness === null ? null : ($hardness->hrc ?? ($part->hardness->scale === HardnessScale::RockwellC ? $part->hardness->value : 0.0));
+            array_push($notes, ...array_map(static fn (Note $n): Note => $n->about($part->id), Workability::of($material, $hrc)));
+        }
+        $body = $pictures->shapes[$part->id]->body();
+        if (($body['mass_kg'] ?? 0) > self::HEAVY_KG) {
+            $notes[] = Note::caution('heavy', 'It weighs '.number_format((float) $body['mass_kg'], 0).' kg: over 20 kg use a crane or a helper, rated slings, nobody under the load.', $part->id);
+        }
+
+        return new self($part, $hardness, $likely, $notes, $body, $pictures);
+    }
+
+    public function isHeavy(): bool
+    {
+        return ($this->body['mass_kg'] ?? 0) > self::HEAVY_KG;
+    }
+
+    public function isHard(): bool
+    {
+        return ($this->hardness->hrc ?? 0) >= Workability::HARD_HRC || $this->hardness === null && FoundSurfaces::material($this->part)?->machine === 'grind';
+    }
+
+    private static function converts(string $name, string $family): bool
+    {
+        return $family === 'steel' && ! str_contains($name, 'stainless');
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $drawn = $this->pictures->part($this->part->id);
+        $body = $this->body;
+
+        return [
+            'id' => $this->part->id,
+            'hardness' => $this->hardness,
+            'likely' => $this->likely,
+            'notes' => $this->notes,
+            'mass_kg' => $body['mass_kg'] ?? null,
+            'area_cm2' => $body === null ? null : $body['area_mm2'] / 100,
+            'centre_mm' => $body === null ? null : $body['centre_mm'],
+            'section' => $drawn['section'],
+            'face' => $drawn['face'],
+            'working' => $body === null ? [] : [
+                new WorkingStep('Volume', 'Σ π h (R² + R r + r²) / 3, outside less inside, less holes and keyways', number_format($body['volume_mm3'] / 1000, 1).' cm³', 'frustum of a cone'),
+                ...($body['mass_kg'] === null ? [] : [new WorkingStep('Mass', 'volume × density', number_format($body['mass_kg'], 2).' kg', 'density from the material table')]),
+                new WorkingStep('Centre of mass', 'Σ ∫ x dV ÷ V, from the left face', number_format($body['centre_mm'], 1).' mm', 'statics'),
+            ],
+        ];
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Making\Quote;
+use Oldpart\Core\Making\QuoteVerdict;
+use Oldpart\Core\Making\Risk;
+use Oldpart\Core\Making\Verdict;
+
+/** What the job will take and cost, whether to take it, and what to write to the customer. */
+final readonly class QuoteAnswer implements \JsonSerializable
+{
+    /** @param  list<Risk>  $risks */
+    private function __construct(
+        private JobFacts $facts,
+        public Quote $quote,
+        public array $risks,
+        public Verdict $advised,
+        /** @var array<string, float> by cost id; what each comes to, once or per piece */
+        private array $amounts,
+    ) {
+    }
+
+    /** @param  list<JointAnswer>  $joints */
+    public static function of(JobFacts $facts, SurveyAnswer $survey, array $joints): self
+    {
+        $risks = self::risks($facts, $survey, $joints);
+        $amounts = [];
+        foreach ($facts->costs as $cost) {
+            $amounts[$cost->id] = self::amount($cost, $survey);
+        }
+        $quantity = $facts->takeIn->quantity;
+        $quote = Quote::of(
+            array_map(static fn (OperationFacts $o): array => ['setup_min' => $o->setupMin, 'run_min' => $o->runMin], $facts->operations),
+            array_map(static fn (CostFacts $c): array => ['amount' => $amounts[$c->id], 'each' => $c->eachPiece || $c->pricePerKg !== null], $facts->costs),
+            $facts->shop->ratePerH, $quantity, $risks, $facts->shop->currency,
+        );
+        $bought = $facts->quote->boughtPrice === null ? null : $facts->quote->boughtPrice * $quantity;
+
+        return new self($facts, $quote, $risks, Verdict::of($quote, $risks, Gatekeeper::withholds($facts->takeIn), $bought, $facts->quote->alternative, $facts->shop->currency), $amounts);
+    }
+
+    /** With a price per kg: the mass given, or half as much again as the finished part weighs. */
+    private static function amount(CostFacts $cost, SurveyAnswer $survey): float
+    {
+        if ($cost->pricePerKg === null) {
+            return $cost->amount ?? 0.0;
+        }
+        $mass = $cost->massKg;
+        foreach ($mass === null ? $survey->parts : [] as $part) {
+            if ($part->part->origin === Origin::Make) {
+                $mass = ($mass ?? 0.0) + 1.5 * ($part->body['mass_kg'] ?? 0.0);
+            }
+        }
+
+        return $cost->pricePerKg * ($mass ?? 0.0);
+    }
+
+    /**
+     * @param  list<JointAnswer>  $joints
+     * @return list<Risk>
+     */
+    private static function risks(JobFacts $facts, SurveyAnswer $survey, array $joints): array
+    {
+        $families = array_map(static fn (PartFacts $p): string => FoundSurfaces::material($p)->family ?? '', $facts->parts);
+        $names = array_map(static fn (PartFacts $p): ?string => $p->material, $facts->parts);
+        $casting = in_array('cast iron', $families, true) || array_filter($names, static fn (?string $n): bool => $n !== null && str_contains($n, 'casting')) !== [] || $facts->kind === 'nozzle';
+        $unknown = array_filter($facts->parts, static fn (PartFacts $p): bool => $p->origin !== Origin::Bought && ($p->material === null || str_starts_with($p->material, 'unknown'))) !== [];
+        $holds = [
+            'no-datum' => $survey->datums->none,
+            'casting' => $casting,
+            'unknown-material' => $unknown,
+            'hardened' => array_filter($survey->parts, static fn (PartAnswer $p): bool => $p->part->origin === Origin::Found && $p->isHard()) !== [],
+            'tight' => array_filter($joints, static fn (JointAnswer $j): bool => ($j->sized?->band?->widthMm() ?? INF) < $facts->shop->latheHoldsMm) !== [],
+            'first' => $facts->quote->firstOfItsKind,
+            'safety' => $facts->takeIn->gates !== [],
+        ];
+
+        return array_map(Risk::named(...), array_keys(array_filter($holds)));
+    }
+
+    public function verdict(): QuoteVerdict
+    {
+        return $this->facts->quote->decided ?? $this->advised->verdict;
+    }
+
+    /** What to write to the customer. */
+    public function letter(): string
+    {
+        $facts = $this->facts;
+        $what = trim(($facts->machine === '' ? '' : "{$facts->machine}: ").$facts->part);
+        $pieces = $facts->takeIn->quantity === 1 ? 'one piece' : "{$facts->takeIn->quantity} pieces";
+        $price = Quote::money($this->quote->price->min, $facts->shop->currency).' to '.Quote::money($this->quote->price->max, $facts->shop->currency);
+        $overruled = $facts->quote->decided !== null && $facts->quote->decided !== $this->advised->verdict;
+        $reasons = $overruled ? ($facts->quote->reason === '' ? [] : [$facts->quote->reason]) : [...$this->advised->reasons, ...($facts->quote->reason === '' ? [] : [$facts->quote->reason])];
+        $because = implode("\n", array_map(static fn (string $r): string => "- {$r}", $reasons));
+        $when = $facts->takeIn->wantedBy === null ? '' : " It is wanted by {$facts->takeIn->wantedBy}.";
+        $lead = $facts->quote->boughtLeadDays === null ? '' : ', in about '.number_format($facts->quote->boughtLeadDays).' days';
+        $bought = $facts->quote->boughtPrice === null ? '' : ' A bought one is offered at '.Quote::money($facts->quote->boughtPrice, $facts->shop->currency).$lead.'.';
+        $other = trim($facts->quote->alternative) === '' ? '' : " Instead we suggest: {$facts->quote->alternative}.";
+        $hours = number_format($this->quote->hours->min, 1).' to '.number_format($this->quote->hours->max, 1).' hours';
+        $body = match ($this->verdict()) {
+            QuoteVerdict::Take => "We can make it, {$pieces}, for {$price} ({$hours}).{$when}",
+            QuoteVerdict::AtThisPrice => "We can make it, {$pieces}, and expect {$price} ({$hours}): the range is wide for these reasons.{$when}\n\n{$because}",
+            QuoteVerdict::Alternative => "We would rather not make it as it is.{$bought}{$other}\n\n{$because}",
+            QuoteVerdict::Decline => "We decline to make this part.{$bought}{$other}\n\n{$because}",
+        };
+        $reference = $facts->takeIn->reference === '' ? '' : "Your reference: {$facts->takeIn->reference}\n";
+
+        return "{$what}\n{$reference}\n{$body}\n\nPrices are estimates from what is known today; they may change once the part is measured.\n\n{$facts->shop->name}\n";
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $money = fn (float $amount): string => Quote::money($amount, $this->facts->shop->currency);
+
+        return [
+            'hours_from' => $this->quote->hours->min,
+            'hours_to' => $this->quote->hours->max,
+            'price_from' => $money($this->quote->price->min),
+            'price_to' => $money($this->quote->price->max),
+            'labour' => $money($this->quote->labour),
+            'bought_in' => $money($this->quote->costs),
+            'factor' => $this->quote->factor,
+            'risks' => $this->risks,
+            'amounts' => (object) array_map($money, $this->amounts),
+            'advised' => $this->advised->verdict->value,
+            'verdict' => $this->verdict()->value,
+            'verdict_says' => $this->verdict()->label(),
+            'reasons' => $this->advised->reasons,
+            'letter' => $this->letter(),
+            'working' => $this->quote->working,
+        ];
+    }
+}

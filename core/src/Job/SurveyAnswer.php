@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Shape\SurfaceType;
+use Oldpart\Core\Shape\WeakPlaces;
+
+/** What is there: datums, parts and their metal, places to change rather than copy, what to think of. */
+final readonly class SurveyAnswer implements \JsonSerializable
+{
+    /**
+     * @param  list<PartAnswer>  $parts
+     * @param  list<Note>  $hints
+     * @param  list<string>  $minds
+     */
+    private function __construct(public Datums $datums, public array $parts, public array $hints, private array $minds, private ?string $causeSays)
+    {
+    }
+
+    public static function of(JobFacts $facts, JobPictures $pictures, Sizes $sizes): self
+    {
+        $hints = [];
+        foreach ($facts->parts as $part) {
+            array_push($hints, ...self::hints($part, $facts, $pictures->shapes[$part->id], $sizes));
+        }
+        try {
+            $minds = Kind::named($facts->kind)->minds;
+        } catch (BadInput) {
+            $minds = [];
+        }
+
+        return new self(
+            Datums::of($facts), array_map(static fn (PartFacts $p): PartAnswer => PartAnswer::of($p, $pictures), $facts->parts), $hints, $minds,
+            $facts->takeIn->cause?->advice(),
+        );
+    }
+
+    /** @return list<Note> */
+    private static function hints(PartFacts $part, JobFacts $facts, PartShape $shape, Sizes $sizes): array
+    {
+        $material = FoundSurfaces::material($part);
+        $weak = in_array($material?->family, ['cast iron', 'aluminium', 'white metal', 'plastic'], true);
+        $notes = [];
+        foreach ($facts->surfacesOf($part->id) as $surface) {
+            $mm = $sizes->known($surface);
+            $extent = $shape->extent($surface);
+            if ($surface->type === SurfaceType::HolePattern && $mm !== null && $surface->size2 !== null && $surface->source !== null && $extent !== null) {
+                $notes[] = WeakPlaces::edge($surface->name, $mm, max(1e-6, $surface->size2->length->mm), 2 * self::outsideAt($shape, ($extent[0] + $extent[1]) / 2), $weak, $surface->id);
+            }
+            if ($surface->type === SurfaceType::ThreadInside && $weak && $material !== null) {
+                $notes[] = WeakPlaces::thread($surface->name, $mm ?? ($surface->size->length->mm ?? 0.0), $mm === null ? null : $surface->long?->length->mm, $material->name, $surface->id);
+            }
+        }
+        if ($part->origin === Origin::Make && $shape->body() !== null) {
+            $notes[] = self::thinnest($part, $shape);
+        }
+
+        return array_values(array_filter($notes));
+    }
+
+    private static function outsideAt(PartShape $shape, float $x): float
+    {
+        $radius = 0.0;
+        foreach ($shape->profile->cells as $cell) {
+            if ($x >= $cell->fromMm && $x <= $cell->toMm) {
+                $radius = max($radius, $cell->outerStartMm, $cell->outerEndMm);
+            }
+        }
+
+        return $radius;
+    }
+
+    private static function thinnest(PartFacts $part, PartShape $shape): ?Note
+    {
+        $wall = $diameter = INF;
+        foreach ($shape->profile->cells as $cell) {
+            $here = min($cell->outerStartMm - $cell->innerStartMm, $cell->outerEndMm - $cell->innerEndMm) - abs($cell->offsetMm);
+            if ($cell->innerStartMm > 0 && $here < $wall) {
+                [$wall, $diameter] = [$here, $cell->outerStartMm + $cell->outerEndMm];
+            }
+        }
+
+        return is_finite($wall) && $wall > 0 ? WeakPlaces::thinWall($part->name, $wall, $diameter, $part->id) : null;
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return ['datums' => $this->datums, 'parts' => $this->parts, 'hints' => $this->hints, 'minds' => $this->minds, 'cause_says' => $this->causeSays];
+    }
+}

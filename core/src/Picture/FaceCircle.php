@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Picture;
+
+use Oldpart\Core\Advice\Say;
+
+/** A circle seen from the face: a boss or disc, or a hole; mm, y upward. */
+final readonly class FaceCircle
+{
+    public function __construct(
+        public string $name,
+        public float $xMm,
+        public float $yMm,
+        public float $radiusMm,
+        public bool $hole,
+        public ?Say $says = null,
+        public bool $labelled = true,
+        public bool $thread = false,
+    ) {
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Picture;
+
+use Oldpart\Core\Advice\Say;
+
+/** A size to be written beside a drawing, with the place its leader points to (in the drawing's own units). */
+final readonly class Label
+{
+    public function __construct(
+        public float $x,
+        public float $y,
+        public string $name,
+        public ?Say $says,
+        public Tone $tone,
+    ) {
+    }
+}

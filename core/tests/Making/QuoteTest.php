@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Making;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Making\Quote;
+use Oldpart\Core\Making\QuoteVerdict;
+use Oldpart\Core\Making\Risk;
+use Oldpart\Core\Making\Verdict;
+use PHPUnit\Framework\TestCase;
+
+/** Sums worked by hand; the rules themselves are common practice, no source. */
+final class QuoteTest extends TestCase
+{
+    private const OPERATIONS = [['setup_min' => 30.0, 'run_min' => 45.0], ['setup_min' => 15.0, 'run_min' => 15.0]];
+
+    /** @param  list<Risk>  $risks */
+    private static function quote(int $quantity = 3, array $risks = [], float $rate = 40.0): Quote
+    {
+        return Quote::of(self::OPERATIONS, [['amount' => 20.0, 'each' => false], ['amount' => 8.0, 'each' => true]], $rate, $quantity, $risks, '€');
+    }
+
+    /** Set-up once 45 min, run 60 min a piece: 3 pieces 225 min = 3.75 h; 150 of labour, 20 + 24 bought. */
+    public function test_set_up_once_run_per_piece(): void
+    {
+        $q = self::quote();
+        self::assertEqualsWithDelta(3.75, $q->hours->min, 1e-9);
+        self::assertEqualsWithDelta(194.0, $q->price->min, 1e-9);
+        self::assertEqualsWithDelta(150 + 1.1 * 44, $q->price->max, 1e-9);
+        self::assertEqualsWithDelta(1.75, self::quote(1)->hours->min, 1e-9);
+    }
+
+    /** Each hard fact multiplies the far end of the range, never the near one. */
+    public function test_risks_widen_the_range(): void
+    {
+        $risks = [Risk::named('casting'), Risk::named('hardened')];
+        $q = self::quote(3, $risks);
+        self::assertEqualsWithDelta(194.0, $q->price->min, 1e-9);
+        self::assertEqualsWithDelta(150 * $risks[0]->factor * $risks[1]->factor + 1.1 * 44, $q->price->max, 1e-9);
+        self::assertGreaterThan(self::quote()->price->max, $q->price->max);
+        foreach (['no-datum', 'casting', 'unknown-material', 'hardened', 'tight', 'first', 'safety'] as $code) {
+            self::assertGreaterThan(1.0, Risk::named($code)->factor);
+        }
+    }
+
+    public function test_the_four_verdicts(): void
+    {
+        $verdict = static fn (array $risks, ?float $bought = null, string $alternative = '', bool $licensed = false): QuoteVerdict => Verdict::of(self::quote(3, $risks), $risks, $licensed, $bought, $alternative, '€')->verdict;
+        $blind = [Risk::named('no-datum'), Risk::named('casting')];
+        self::assertSame(QuoteVerdict::Take, $verdict([]));
+        self::assertSame(QuoteVerdict::AtThisPrice, $verdict([Risk::named('hardened'), Risk::named('first')]));
+        self::assertSame(QuoteVerdict::Decline, $verdict([], licensed: true));
+        self::assertSame(QuoteVerdict::Decline, $verdict($blind), 'a casting with no features to hold or measure from');
+        self::assertSame(QuoteVerdict::Decline, $verdict([], 60.0), 'three times the price of a bought one');
+        self::assertSame(QuoteVerdict::Alternative, $verdict([], 150.0));
+        self::assertSame(QuoteVerdict::Alternative, $verdict($blind, alternative: 'weld the old one'));
+        self::assertSame(QuoteVerdict::Take, $verdict([], 400.0));
+        self::assertNotSame([], Verdict::of(self::quote(), [], false, null, '', '€')->reasons);
+    }
+
+    public function test_nobody_quotes_cents(): void
+    {
+        self::assertSame(['€ 87', '€ 195', '€ 1,240'], [Quote::money(87.3, '€'), Quote::money(194, '€'), Quote::money(1237, '€')]);
+    }
+
+    public function test_bad_input(): void
+    {
+        foreach ([
+            static fn (): Quote => self::quote(0),
+            static fn (): Quote => self::quote(1, [], -1),
+            static fn (): Quote => Quote::of([['setup_min' => -5.0, 'run_min' => 1.0]], [], 40, 1, [], '€'),
+            static fn (): Quote => Quote::of([], [['amount' => -1.0, 'each' => true]], 40, 1, [], '€'),
+        ] as $wrong) {
+            try {
+                $wrong();
+                self::fail('should have been refused');
+            } catch (BadInput $bad) {
+                self::assertNotSame('', $bad->field);
+            }
+        }
+        self::assertEqualsWithDelta(0.0, Quote::of([], [], 40, 1, [], '€')->price->max, 1e-9);
+    }
+}
