@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Trouble;
+use App\Photos\Photographs;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -20,4 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         Trouble::register($exceptions);
     })
+    ->withSingletons([
+        Photographs::class => static fn (): Photographs => new Photographs((string) config('shop.photos')),
+    ])
     ->create();

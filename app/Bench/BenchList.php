@@ -4,33 +4,31 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\Job;
-use Oldpart\Core\Job\Evaluator;
+use App\Models\IndexedJob;
 
-/** The bench: every job with its next step, what can be done now first. */
+/** The bench: every job with its next step, what can be done now first, then what waits, then what is done. */
 final class BenchList
 {
-    /** @return list<array<string, mixed>> */
-    public function rows(): array
+    /** As many of each kind as anybody scrolls through; Find finds the rest. */
+    private const SHOWN = 60;
+
+    /**
+     * @param  'bench'|'archive'|'bin'  $shelf
+     * @return array{jobs: list<array<string, mixed>>, counts: array<string, int>}
+     */
+    public function of(string $shelf): array
     {
-        $evaluator = new Evaluator;
         $rows = [];
-        foreach (Job::query()->orderByDesc('updated_at')->orderBy('id')->get() as $job) {
-            assert($job instanceof Job);
-            $facts = JobRecords::toFacts(JobRecords::toArray($job));
-            $answers = $evaluator->evaluate($facts);
-            $rows[] = [
-                'id' => $job->id,
-                'machine' => $facts->machine,
-                'part' => $facts->part,
-                'kind' => $facts->kind,
-                'quantity' => $facts->takeIn->quantity,
-                'wanted_by' => $facts->takeIn->wantedBy,
-                'next' => $answers->next,
-                'state' => $facts->handOver->finishedAt !== null ? 'done' : 'now',
-            ];
+        $counts = ['now' => 0, 'waits' => 0, 'done' => 0];
+        foreach (array_keys($counts) as $state) {
+            $query = IndexedJob::query()->where('shelf', $shelf)->where('state', $state);
+            $counts[$state] = $query->clone()->count();
+            foreach ($query->orderBy('sort')->limit(self::SHOWN)->get() as $job) {
+                assert($job instanceof IndexedJob);
+                $rows[] = $job->row;
+            }
         }
 
-        return $rows;
+        return ['jobs' => $rows, 'counts' => $counts];
     }
 }

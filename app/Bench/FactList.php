@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Models\Cost;
 use App\Models\Cut;
+use App\Models\Evidence;
 use App\Models\FactModel;
 use App\Models\Joint;
+use App\Models\Operation;
 use App\Models\Part;
+use App\Models\Photo;
 use App\Models\Reading;
 use App\Models\Surface;
 use App\Models\Tick;
@@ -21,6 +25,10 @@ enum FactList: string
     case Joints = 'joints';
     case Cuts = 'cuts';
     case Ticks = 'ticks';
+    case Evidence = 'evidence';
+    case Photos = 'photos';
+    case Operations = 'operations';
+    case Costs = 'costs';
 
     /** @return class-string<FactModel> */
     public function model(): string
@@ -32,6 +40,10 @@ enum FactList: string
             self::Joints => Joint::class,
             self::Cuts => Cut::class,
             self::Ticks => Tick::class,
+            self::Evidence => Evidence::class,
+            self::Photos => Photo::class,
+            self::Operations => Operation::class,
+            self::Costs => Cost::class,
         };
     }
 
@@ -43,8 +55,12 @@ enum FactList: string
     public function blank(): array
     {
         return match ($this) {
-            self::Parts => ['material' => null],
-            self::Surfaces => ['role' => '', 'stations' => ['1'], 'angles' => ['0']],
+            self::Parts => ['material' => null, 'form' => 'turned', 'hardness' => null, 'tests' => []],
+            self::Surfaces => [
+                'role' => null, 'stations' => [], 'angles' => [], 'criticality' => 'fit', 'condition' => null, 'datum' => false,
+                'size' => null, 'size2' => null, 'at' => null, 'long' => null, 'x' => null, 'y' => null, 'pitch' => null,
+                'count' => null, 'hand' => null, 'angle_deg' => null, 'source' => null,
+            ],
             self::Readings => [
                 'station' => '1', 'angle' => '0', 'was' => null, 'part_c' => null, 'gauge_c' => null, 'worn' => null,
                 'set_aside' => null, 'remark' => null, 'taken_at' => null,
@@ -54,6 +70,16 @@ enum FactList: string
             ],
             self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null],
             self::Ticks => ['at' => null, 'remark' => null],
+            self::Evidence => ['note' => ''],
+            self::Photos => ['note' => '', 'surface' => null, 'x' => null, 'y' => null, 'taken_at' => null],
+            self::Operations => ['setup_min' => 0, 'run_min' => 0],
+            self::Costs => ['amount' => null, 'each_piece' => false, 'price_per_kg' => null, 'mass_kg' => null],
         };
+    }
+
+    /** Readings and cuts are the record: they are set aside with a reason, never taken away. */
+    public function isRecord(): bool
+    {
+        return $this === self::Readings || $this === self::Cuts;
     }
 }

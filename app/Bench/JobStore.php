@@ -23,6 +23,9 @@ use Oldpart\Core\Quantity\Unit;
  */
 final class JobStore
 {
+    /** The list of a change that touched several things at once. */
+    private const SEVERAL = 'several';
+
     public function state(string $id): JobState
     {
         $job = Job::query()->findOrFail($id);
@@ -40,10 +43,38 @@ final class JobStore
     {
         return DB::transaction(function () use ($id, $kind, $machine, $part, $unit): JobState {
             if (Job::query()->whereKey($id)->doesntExist()) {
-                JobRecords::insert(Kind::named($kind)->layOut($id, $machine, $part, $unit, Shop::here()->facts(), static fn (): string => (string) Str::ulid()));
+                self::insert(Kind::named($kind)->layOut($id, $machine, $part, $unit, Shop::here()->facts(), self::freshId(...)));
             }
 
             return $this->state($id);
+        });
+    }
+
+    /** A new job laid out as this one is: parts, surfaces, joints, operations; nothing measured, cut or accepted. */
+    public function copy(string $from, string $id): JobState
+    {
+        return DB::transaction(function () use ($from, $id): JobState {
+            if (Job::query()->whereKey($id)->doesntExist()) {
+                $facts = JobCopy::start(JobCopy::under($this->facts($from), self::freshId(...), $id), Shop::here()->facts());
+                self::insert($facts);
+            }
+
+            return $this->state($id);
+        });
+    }
+
+    /**
+     * Where the job lies: on the bench, in the archive, or in the bin, from which it comes back for 30 days.
+     *
+     * @param  'bench'|'archive'|'bin'  $shelf
+     */
+    public function put(string $id, string $shelf): void
+    {
+        DB::transaction(function () use ($id, $shelf): void {
+            $job = Job::query()->findOrFail($id);
+            $job->update(['archived_at' => $shelf === 'archive' ? now() : null, 'binned_at' => $shelf === 'bin' ? now() : null]);
+            $facts = JobRecords::toFacts(JobRecords::toArray($job));
+            BenchIndex::write($job, $facts, (new Evaluator)->evaluate($facts));
         });
     }
 
@@ -55,10 +86,10 @@ final class JobStore
 
         return DB::transaction(function () use ($facts): JobState {
             if (Job::query()->whereKey($facts->id)->exists() || $this->anyIdTaken($facts)) {
-                $facts = self::copy($facts);
+                $facts = JobCopy::under($facts, self::freshId(...));
             }
 
-            return $this->state(JobRecords::insert($facts)->id);
+            return $this->state(self::insert($facts)->id);
         });
     }
 
@@ -81,15 +112,46 @@ final class JobStore
             if ($job->version !== $version) {
                 throw new Conflict($this->state($id));
             }
-            [$facts, $before, $after] = $this->changed(JobRecords::toArray($job), $list, $thing, $fact);
+            if ($list !== null && $fact === null && $list !== FactList::Ticks) {
+                return $this->remove($job, $request, $list, $thing);
+            }
+            [$facts, $before, $after, $answers] = $this->changed(JobRecords::toArray($job), $list, $thing, $fact);
             $this->write($job, $list, $thing, $after);
             $job->update(['version' => $job->version + 1]);
             Change::query()->create([
                 'job_id' => $id, 'request' => $request, 'version' => $job->version, 'list' => $list->value ?? 'job', 'thing' => $thing, 'before' => $before, 'after' => $after,
             ]);
 
-            return JobState::of($job, $facts);
+            BenchIndex::write($job, $facts, $answers);
+
+            return JobState::of($job, $facts, $answers);
         });
+    }
+
+    /** Takes a thing away with all that hangs on it, as one change that can be taken back. */
+    private function remove(Job $job, string $request, FactList $list, string $thing): JobState
+    {
+        $array = JobRecords::toArray($job);
+        $steps = Removal::of($array, $list, $thing);
+        foreach ($steps as [$of, $id, , $after]) {
+            $array = $after === null ? Removal::without($array, $of, $id) : $this->changedThing($array, $of, $id, $after)[0];
+        }
+        $facts = JobRecords::toFacts($array);
+        $answers = (new Evaluator)->evaluate($facts);
+        $before = $later = [];
+        foreach ($steps as [$of, $id, $was, $after]) {
+            $place = $of->model()::query()->whereKey($id)->value('place');
+            $before[] = ['list' => $of->value, 'thing' => $id, 'fact' => $was, 'place' => $place];
+            $later[] = ['list' => $of->value, 'thing' => $id, 'fact' => $after, 'place' => $place];
+            $this->write($job, $of, $id, $after);
+        }
+        $job->update(['version' => $job->version + 1]);
+        Change::query()->create([
+            'job_id' => $job->id, 'request' => $request, 'version' => $job->version, 'list' => self::SEVERAL, 'thing' => $thing, 'before' => $before, 'after' => $later,
+        ]);
+        BenchIndex::write($job, $facts, $answers);
+
+        return JobState::of($job, $facts, $answers);
     }
 
     /**
@@ -102,9 +164,8 @@ final class JobStore
     public function preview(string $id, ?FactList $list, string $thing, ?array $fact): JobAnswers
     {
         $job = Job::query()->findOrFail($id);
-        [$facts] = $this->changed(JobRecords::toArray($job), $list, $thing, $fact);
 
-        return (new Evaluator)->evaluate($facts);
+        return $this->changed(JobRecords::toArray($job), $list, $thing, $fact)[3];
     }
 
     /** Takes back the last change that still stands. */
@@ -122,22 +183,31 @@ final class JobStore
             if ($last === null) {
                 throw new BadInput('nothing-to-undo', 'undo', 'There is nothing left to undo in this job.');
             }
-            $this->write($job, FactList::tryFrom($last->list), $last->thing, $last->before);
+            if ($last->list === self::SEVERAL) {
+                foreach ($last->before ?? [] as $step) {
+                    $this->write($job, FactList::from($step['list']), $step['thing'], $step['fact'], $step['place']);
+                }
+            } else {
+                $this->write($job, FactList::tryFrom($last->list), $last->thing, $last->before);
+            }
             $last->update(['undone' => true]);
             $job->update(['version' => $job->version + 1]);
             Change::query()->create([
                 'job_id' => $id, 'request' => $request, 'version' => $job->version, 'list' => $last->list, 'thing' => $last->thing,
                 'before' => $last->after, 'after' => $last->before, 'undone' => true,
             ]);
+            $facts = JobRecords::toFacts(JobRecords::toArray($job));
+            $answers = (new Evaluator)->evaluate($facts);
+            BenchIndex::write($job, $facts, $answers);
 
-            return $this->state($id);
+            return JobState::of($job, $facts, $answers);
         });
     }
 
     /**
      * @param  array<string, mixed>  $array
      * @param  array<string, mixed>|null  $fact
-     * @return array{JobFacts, array<string, mixed>|null, array<string, mixed>|null} the new facts, the thing before and after
+     * @return array{JobFacts, array<string, mixed>|null, array<string, mixed>|null, JobAnswers} the new facts, the thing before and after, the answers
      *
      * @throws BadInput when the job would no longer make sense
      */
@@ -145,7 +215,7 @@ final class JobStore
     {
         [$array, $before, $at] = $list === null ? $this->changedHead($array, $fact ?? []) : $this->changedThing($array, $list, $thing, $fact);
         $facts = JobRecords::toFacts($array);
-        (new Evaluator)->evaluate($facts);
+        $answers = (new Evaluator)->evaluate($facts);
         $canonical = JobFile::toArray($facts);
         $after = match (true) {
             $list === null => array_intersect_key($canonical, $before ?? []),
@@ -153,7 +223,7 @@ final class JobStore
             default => $canonical[$list->value][$at],
         };
 
-        return [$facts, $before, $after];
+        return [$facts, $before, $after, $answers];
     }
 
     /**
@@ -165,7 +235,7 @@ final class JobStore
     {
         $before = array_intersect_key($array, $fact);
         foreach ($fact as $field => $value) {
-            if (! in_array($field, ['machine', 'part', 'unit', 'take_in', 'shop', 'hand_over'], true)) {
+            if (! in_array($field, ['machine', 'part', 'unit', 'take_in', 'shop', 'quote', 'waits', 'hand_over'], true)) {
                 throw new BadInput('unknown-key', $field, "“{$field}” of a job can't be changed.");
             }
             $array[$field] = is_array($value) && is_array($array[$field]) ? [...$array[$field], ...$value] : $value;
@@ -186,12 +256,7 @@ final class JobStore
         $at = array_search($thing, array_column($things, 'id'), true);
         $before = $at === false ? null : $things[$at];
         if ($fact === null) {
-            if ($list !== FactList::Ticks) {
-                throw new BadInput('kept', $list->value, 'This is kept for the record. Set it aside with a reason instead.');
-            }
-            $array[$list->value] = array_values(array_filter($things, static fn (array $t): bool => $t['id'] !== $thing));
-
-            return [$array, $before, 0];
+            return [Removal::without($array, $list, $thing), $before, 0];
         }
         $new = [...($before ?? $list->blank()), ...$fact, 'id' => $thing];
         if ($list === FactList::Readings && $before !== null && ($fact['value']['typed'] ?? $before['value']['typed']) !== $before['value']['typed']) {
@@ -204,7 +269,7 @@ final class JobStore
     }
 
     /** @param  array<string, mixed>|null  $fact */
-    private function write(Job $job, ?FactList $list, string $thing, ?array $fact): void
+    private function write(Job $job, ?FactList $list, string $thing, ?array $fact, ?int $place = null): void
     {
         if ($list === null) {
             $job->update($fact ?? []);
@@ -221,7 +286,7 @@ final class JobStore
         } elseif ($record !== null) {
             $record->update($fact);
         } else {
-            $place = (int) $query->clone()->where('job_id', $job->id)->max('place') + 1;
+            $place ??= (int) $query->clone()->where('job_id', $job->id)->max('place') + 1;
             $query->create([...$fact, 'id' => $thing, 'job_id' => $job->id, 'place' => $place]);
         }
     }
@@ -238,27 +303,16 @@ final class JobStore
         return false;
     }
 
-    /** The same job under fresh ids. */
-    private static function copy(JobFacts $facts): JobFacts
+    private static function insert(JobFacts $facts): Job
     {
-        $array = JobFile::toArray($facts);
-        $fresh = [$facts->id => (string) Str::ulid()];
-        foreach (FactList::cases() as $list) {
-            foreach ($array[$list->value] as $row) {
-                $fresh[$row['id']] = (string) Str::ulid();
-            }
-        }
-        $array['id'] = $fresh[$facts->id];
-        foreach (FactList::cases() as $list) {
-            foreach ($array[$list->value] as &$row) {
-                foreach (['id', 'part', 'surface', 'inner', 'outer', 'along'] as $field) {
-                    if (isset($row[$field], $fresh[$row[$field]])) {
-                        $row[$field] = $fresh[$row[$field]];
-                    }
-                }
-            }
-        }
+        $job = JobRecords::insert($facts);
+        BenchIndex::write($job, $facts, (new Evaluator)->evaluate($facts));
 
-        return JobRecords::toFacts($array);
+        return $job;
+    }
+
+    private static function freshId(): string
+    {
+        return (string) Str::ulid();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
 
 /**
  * @property string $id
@@ -16,6 +17,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, mixed> $take_in
  * @property array<string, mixed> $shop
  * @property array<string, mixed> $hand_over
+ * @property array<string, mixed>|null $quote
+ * @property array<string, mixed>|null $waits
+ * @property Carbon|null $archived_at
+ * @property Carbon|null $binned_at
+ * @property Carbon|null $updated_at
  */
 final class Job extends Model
 {
@@ -28,6 +34,9 @@ final class Job extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['take_in' => 'array', 'shop' => 'array', 'hand_over' => 'array', 'version' => 'integer'];
+        return [
+            'take_in' => 'array', 'shop' => 'array', 'hand_over' => 'array', 'quote' => 'array', 'waits' => 'array',
+            'version' => 'integer', 'archived_at' => 'datetime', 'binned_at' => 'datetime',
+        ];
     }
 }

@@ -9,6 +9,6 @@ final class Part extends FactModel
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return [];
+        return ['hardness' => 'array', 'tests' => 'array'];
     }
 }

@@ -14,6 +14,8 @@ use Oldpart\Core\Job\ShopFacts;
  * @property float $lathe_holds_mm
  * @property float $rough_cut_mm
  * @property float $press_n
+ * @property float $rate_per_h
+ * @property string $currency
  * @property string $unit
  */
 final class Shop extends Model
@@ -27,7 +29,7 @@ final class Shop extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['temperature_c' => 'float', 'lathe_holds_mm' => 'float', 'rough_cut_mm' => 'float', 'press_n' => 'float'];
+        return ['temperature_c' => 'float', 'lathe_holds_mm' => 'float', 'rough_cut_mm' => 'float', 'press_n' => 'float', 'rate_per_h' => 'float'];
     }
 
     /** The one shop of this installation, made with usual values when there is none. */
@@ -35,12 +37,12 @@ final class Shop extends Model
     {
         return self::query()->first() ?? self::query()->create([
             'id' => 'shop', 'name' => 'My shop', 'temperature_c' => 20.0, 'lathe_holds_mm' => 0.0127,
-            'rough_cut_mm' => 0.508, 'press_n' => 9000.0, 'unit' => 'in',
+            'rough_cut_mm' => 0.508, 'press_n' => 9000.0, 'rate_per_h' => 40.0, 'currency' => '€', 'unit' => 'in',
         ]);
     }
 
     public function facts(): ShopFacts
     {
-        return new ShopFacts($this->name, $this->temperature_c, $this->lathe_holds_mm, $this->rough_cut_mm, $this->press_n);
+        return new ShopFacts($this->name, $this->temperature_c, $this->lathe_holds_mm, $this->rough_cut_mm, $this->press_n, $this->rate_per_h, $this->currency);
     }
 }

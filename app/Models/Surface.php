@@ -9,6 +9,9 @@ final class Surface extends FactModel
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stations' => 'array', 'angles' => 'array'];
+        return [
+            'stations' => 'array', 'angles' => 'array', 'datum' => 'boolean', 'count' => 'integer', 'angle_deg' => 'float',
+            ...array_fill_keys(['size', 'size2', 'at', 'long', 'x', 'y', 'pitch'], 'array'),
+        ];
     }
 }

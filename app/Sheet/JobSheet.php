@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Sheet;
 
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Job\JobAnswers;
 use Oldpart\Core\Job\JobFacts;
+use Oldpart\Core\Job\Origin;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\SvgWriter;
 use Oldpart\Core\Quantity\Unit;
@@ -18,25 +18,13 @@ use Oldpart\Core\Safety\Gate;
 /** The as-built sheet: prints in black on A4 or Letter. */
 final class JobSheet
 {
-    /** @param  'a4'|'letter'  $paper */
-    public function pdf(JobFacts $facts, Unit $unit, string $paper): string
+    public function __construct(private readonly Printer $printer)
     {
-        $options = new Options;
-        $options->setIsRemoteEnabled(false);
-        $options->setDefaultFont('DejaVu Sans');
-        $folder = storage_path('app/fonts');
-        if (! is_dir($folder)) {
-            mkdir($folder, 0775, true);
-        }
-        $options->setFontDir($folder);
-        $options->setFontCache($folder);
-        $options->setTempDir(sys_get_temp_dir());
-        $pdf = new Dompdf($options);
-        $pdf->setPaper($paper);
-        $pdf->loadHtml($this->html($facts, $unit), 'UTF-8');
-        $pdf->render();
+    }
 
-        return (string) $pdf->output();
+    public function pdf(JobFacts $facts, Unit $unit, Paper $paper): string
+    {
+        return $this->printer->pdf($this->html($facts, $unit), $paper);
     }
 
     private function html(JobFacts $facts, Unit $unit): string
@@ -49,13 +37,29 @@ final class JobSheet
             'answers' => $decoded,
             'unit' => $unit,
             'say' => static fn (array|string|null $s): string => is_array($s) ? $s[$unit->value] : ($s ?? '–'),
-            'picture' => $this->image($answers->picture, $unit),
+            'picture' => $this->image($answers->pictures->assembly(), $unit),
             'gates' => Gate::those($facts->takeIn->gates),
-            'cautions' => [...Caution::for('press'), ...Caution::for('machining'), ...Caution::for('cast iron')],
+            'acceptance' => $facts->takeIn->acceptance(),
+            'parts' => $this->madeParts($answers, $facts, $unit),
+            'cautions' => [...$answers->assembly->cautions, ...Caution::for('machining')],
             'notes' => array_values(array_filter(
                 array_map(static fn ($note): array => ['severity' => $note->severity->value, 'say' => self::pick($note->say, $unit)], $answers->notes),
             )),
         ])->render();
+    }
+
+    /** @return list<array{name: string, section: ?string, face: ?string}> each made part by itself */
+    private function madeParts(JobAnswers $answers, JobFacts $facts, Unit $unit): array
+    {
+        $parts = [];
+        foreach ($facts->parts as $part) {
+            if ($part->origin === Origin::Make) {
+                $drawn = $answers->pictures->part($part->id);
+                $parts[] = ['name' => $part->name, 'section' => $this->image($drawn['section'], $unit), 'face' => $this->image($drawn['face'], $unit)];
+            }
+        }
+
+        return $parts;
     }
 
     private static function pick(Say $say, Unit $unit): string

@@ -41,6 +41,65 @@ final class DemoJob
         return $this;
     }
 
+    /** @param  array<string, mixed>  $changes */
+    public function surfaceIs(string $name, array $changes): self
+    {
+        foreach ($this->facts['surfaces'] as &$surface) {
+            $surface = $surface['name'] === $name ? [...$surface, ...$changes] : $surface;
+        }
+
+        return $this;
+    }
+
+    /**
+     * Sizes as noted from a drawing, a rule or a similar part: what was typed, and where it comes from.
+     *
+     * @param  array<string, array<string, string>>  $sizes  by surface, then by field
+     */
+    public function noted(string $source, array $sizes, string $unit = 'mm'): self
+    {
+        foreach ($sizes as $name => $fields) {
+            $this->surfaceIs($name, ['source' => $source, ...array_map(static fn (string $typed): array => ['typed' => $typed, 'unit' => $unit], $fields)]);
+        }
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    public function partIs(string $name, array $changes): self
+    {
+        foreach ($this->facts['parts'] as &$part) {
+            $part = $part['name'] === $name ? [...$part, ...$changes] : $part;
+        }
+
+        return $this;
+    }
+
+    /** @param  array<string, string>  $evidence note by kind */
+    public function known(array $evidence): self
+    {
+        foreach ($evidence as $kind => $note) {
+            $this->facts['evidence'][] = ['id' => $this->newId(), 'kind' => $kind, 'note' => $note];
+        }
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $quote */
+    public function quoted(array $quote): self
+    {
+        $this->facts['quote'] = [...$this->facts['quote'], ...$quote];
+
+        return $this;
+    }
+
+    public function waits(string $for, string $until, string $note): self
+    {
+        $this->facts['waits'] = ['for' => $for, 'until' => $until, 'note' => $note];
+
+        return $this;
+    }
+
     /** @param  list<array{string, string, string}>  $readings station, angle, what was typed */
     public function read(string $surface, string $instrument, array $readings): self
     {

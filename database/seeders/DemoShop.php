@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Bench\BenchIndex;
 use App\Bench\JobRecords;
 use App\Models\Job;
 use App\Models\Shop;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 
-/** The demo shop: invented machines, one bush job finished and one waiting for a better reading. */
+/** The demo shop: eight jobs of invented machines at different stages, one declined, one behind a safety stop. */
 final class DemoShop extends Seeder
 {
     public function run(): void
@@ -20,11 +21,22 @@ final class DemoShop extends Seeder
             Shop::query()->delete();
             $shop = Shop::query()->create([
                 'id' => 'shop', 'name' => 'Culvert Lane Workshop', 'temperature_c' => 18.5, 'lathe_holds_mm' => 0.0127,
-                'rough_cut_mm' => 0.508, 'press_n' => 20000.0, 'unit' => 'in',
+                'rough_cut_mm' => 0.508, 'press_n' => 20000.0, 'rate_per_h' => 38.0, 'currency' => '€', 'unit' => 'in',
             ])->facts();
-            foreach ([$this->finished(new DemoJob('demo-carder', 'plain-bush', 'Wool carder, doffer roller', 'Bush for the roller shaft', $shop)), $this->waiting(new DemoJob('demo-drill', 'plain-bush', 'Seed drill, feed shaft', 'Bush for the drive end', $shop))] as $job) {
+            $new = static fn (string $id, string $kind, string $machine, string $part): DemoJob => new DemoJob($id, $kind, $machine, $part, $shop);
+            foreach ([
+                $this->finished($new('demo-carder', 'plain-bush', 'Wool carder, doffer roller', 'Bush for the roller shaft')),
+                $this->waiting($new('demo-drill', 'plain-bush', 'Seed drill, feed shaft', 'Bush for the drive end')),
+                $this->pivot($new('demo-cider', 'flanged-bush', 'Cider press, platen screw', 'Flanged bush for the screw head')),
+                $this->blower($new('demo-blower', 'taper-hub', 'Grain blower', 'Hub for the new impeller')),
+                $this->coupling($new('demo-pump', 'ring-coupling', 'Quarry pump set', 'Ring between engine and pump')),
+                $this->nozzle($new('demo-turbine', 'nozzle', 'Mill turbine, 1920s', 'Guide nozzle')),
+                $this->insert($new('demo-printer', 'threaded-insert', 'Proof printing press', 'Insert for the roller bracket')),
+                $this->clock($new('demo-clock', 'lever', 'Tower clock', 'Strike lever')),
+            ] as $job) {
                 JobRecords::insert($job->facts());
             }
+            BenchIndex::complete();
         });
     }
 
@@ -73,5 +85,113 @@ final class DemoShop extends Seeder
             ->cut('Bush length', 'only', 'calliper', [[null, '2.000']])
             ->ticked(['press-shatter', 'press-straight', 'press-support', 'iron-dust', 'chamfer', 'clean', 'size-check', 'guide', 'press', 'flush', 'check-bore', 'check-turns', 'check-oil'])
             ->handedOver('2026-11-12T16:10:00Z', 'Cut the oil groove before parting off: the bush was awkward to hold afterwards.');
+    }
+
+    private function pivot(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The old bush is worn through and the screw head rocks in the beam.', 'cause' => 'wear', 'does' => 'Lets the screw turn in the beam and takes its thrust.',
+                'loads' => 'two tonnes along it, by hand', 'surroundings' => 'wet, washed down', 'quantity' => 1, 'wanted_by' => '2027-08-20',
+                'if_it_fails' => 'The screw binds; the pressing stops.', 'gates_answered' => true,
+            ])
+            ->known(['original' => 'the worn bush, in two pieces', 'mates' => 'beam and screw are here'])
+            ->materials(['Housing' => 'ductile iron', 'Shaft' => 'medium-carbon steel, normalised', 'Flanged bush' => 'tin bronze'])
+            ->surfaceIs('Housing face', ['condition' => 'unworn', 'datum' => true])
+            ->noted('drawing', ['Flange outside' => ['size' => '62', 'at' => '0', 'long' => '6'], 'Bush outside' => ['at' => '6', 'long' => '50'], 'Bush bore' => ['at' => '0', 'long' => '56']])
+            ->noted('eyeballed', ['Flange screw holes' => ['size' => '50', 'size2' => '5.5', 'at' => '0', 'long' => '6']])
+            ->read('Housing bore', 'three-point', [
+                ['mouth', '0', '1.5003'], ['mouth', '90', '1.5005'], ['middle', '0', '1.5002'], ['middle', '90', '1.5003'], ['far end', '0', '1.5003'], ['far end', '90', '1.5004'],
+            ])
+            ->read('Boss outside', 'calliper', [['thinnest', '0', '3.25']])
+            ->read('Housing length', 'depth-micrometer', [['1', '0', '1.969'], ['1', '90', '1.969']])
+            ->read('Shaft journal', 'outside-micrometer', [['near end', '0', '1.1868'], ['near end', '90', '1.1867'], ['middle', '0', '1.1867'], ['middle', '90', '1.1866'], ['far end', '0', '1.1868'], ['far end', '90', '1.1868']])
+            ->read('Housing screw holes', 'calliper', [['near end', '0', '1.970'], ['near end', '90', '1.968']])
+            ->quoted(['first_of_its_kind' => false, 'decided' => 'take']);
+    }
+
+    private function blower(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The pressed hub came loose on the shaft and fretted.', 'cause' => 'wrong by design', 'does' => 'Carries the fan disc.', 'speed_rpm' => 1450,
+                'loads' => '5.5 kW', 'surroundings' => 'dusty, outdoors', 'quantity' => 1, 'wanted_by' => '2027-07-01', 'if_it_fails' => 'The disc stops; it runs in a closed casing.', 'gates_answered' => true,
+            ])
+            ->known(['mates' => 'shaft and disc', 'similar part' => 'the hub of the smaller blower'])
+            ->materials(['Shaft' => 'medium-carbon steel, normalised', 'Hub' => 'grey cast iron, good (or continuous cast bar)', 'Disc to carry' => 'low-carbon steel, cold drawn'])
+            ->noted('catalogue', ['Bush taper' => ['size' => '56', 'size2' => '52', 'at' => '0', 'long' => '32'], 'Bush bore' => ['size' => '30', 'at' => '0', 'long' => '32']])
+            ->noted('similar part', [
+                'Hub taper' => ['size' => '56', 'size2' => '52', 'at' => '0', 'long' => '32'], 'Hub outside' => ['size' => '80', 'at' => '0', 'long' => '32'],
+                'Hub flange' => ['size' => '110', 'at' => '32', 'long' => '12'], 'Hub spigot' => ['size' => '60', 'at' => '44', 'long' => '8'],
+                'Hole behind the taper' => ['size' => '40', 'at' => '32', 'long' => '20'], 'Hub hole circle' => ['size' => '94', 'size2' => '9', 'at' => '32', 'long' => '12'],
+            ])
+            ->quoted(['bought_price' => 260, 'bought_lead_days' => 40, 'first_of_its_kind' => true])
+            ->waits('stock', now()->addDays(3)->toIso8601ZuluString(), 'iron bar and the locking bush');
+    }
+
+    private function coupling(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The old engine is gone; another is to drive the pump.', 'cause' => 'lost', 'does' => 'Holds the engine to the pump and carries the torque.', 'speed_rpm' => 2200,
+                'loads' => '30 kW', 'quantity' => 1, 'wanted_by' => '2027-01-22', 'if_it_fails' => 'The engine tears loose.', 'gates_answered' => true, 'gates' => ['driveline'],
+            ])
+            ->known(['mates' => 'both flanges are here'])
+            ->materials(['Driving side' => 'grey cast iron, ordinary', 'Driven side' => 'grey cast iron, ordinary', 'Ring' => 'low-carbon steel, cold drawn'])
+            ->noted('drawing', [
+                'Ring outside' => ['size' => '360', 'at' => '12', 'long' => '32'], 'Ring spigot' => ['size' => '285', 'at' => '0', 'long' => '12'], 'Ring bore' => ['size' => '150', 'at' => '0', 'long' => '32'],
+                'Ring register' => ['size' => '200', 'at' => '32', 'long' => '12'], 'Holes to the driving side' => ['size' => '320', 'size2' => '11', 'at' => '12', 'long' => '32'],
+                'Holes to the driven side' => ['size' => '240', 'size2' => '12', 'at' => '12', 'long' => '32'], 'Ring thickness' => ['size' => '32', 'at' => '12', 'long' => '32'],
+            ])
+            ->read('Driving register', 'telescoping', [['near end', '0', '11.2210'], ['near end', '90', '11.2215']]);
+    }
+
+    private function nozzle(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The nozzle is cracked through and half of it is missing.', 'cause' => 'crack', 'does' => 'Guides the water onto the wheel.', 'quantity' => 1, 'wanted_by' => '2027-03-01',
+                'if_it_fails' => 'The turbine stops.', 'gates_answered' => true,
+            ])
+            ->known(['broken half' => 'the larger half', 'photographs' => 'two, of the other side'])
+            ->partIs('Mating flange', ['material' => 'unknown iron casting', 'tests' => ['magnet' => 'strong', 'ring' => 'dull', 'chip' => 'crumbles']])
+            ->surfaceIs('Flange', ['condition' => 'damaged'])->surfaceIs('Flange face', ['condition' => 'damaged'])->surfaceIs('Register', ['condition' => 'worn', 'criticality' => 'critical'])
+            ->quoted(['decided' => 'decline', 'reason' => 'A foundry that keeps turbine patterns can help: ask there.']);
+    }
+
+    private function insert(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The bracket’s thread is stripped; the roller tilts.', 'cause' => 'stripped thread', 'does' => 'Holds the ink roller bracket.', 'quantity' => 2, 'wanted_by' => '2027-01-15',
+                'if_it_fails' => 'The print is uneven.', 'gates_answered' => true,
+            ])
+            ->known(['mates' => 'casting and screw', 'original' => 'the other bracket'])
+            ->materials(['Casting' => 'grey cast iron, ordinary', 'Insert' => 'low-carbon steel, cold drawn'])
+            ->surfaceIs('Casting face', ['condition' => 'unworn', 'datum' => true])
+            ->read('Hole opened for the insert', 'telescoping', [
+                ['near end', '0', '0.7092'], ['near end', '45', '0.7093'], ['near end', '90', '0.7094'], ['near end', '135', '0.7093'],
+                ['far end', '0', '0.7091'], ['far end', '90', '0.7092'],
+            ])
+            ->read('Depth of the hole', 'depth-micrometer', [['1', '0', '0.984'], ['1', '90', '0.985']])
+            ->cut('Insert outside', 'only', 'outside-micrometer', [[null, '0.7500'], ['0.025', '0.7251'], ['0.009', '0.7161'], ['0.009', '0.7071']])
+            ->cut('Insert length', 'only', 'calliper', [[null, '0.983']])
+            ->quoted(['first_of_its_kind' => false, 'decided' => 'take'])
+            ->waits('curing', now()->addHours(20)->toIso8601ZuluString(), 'compound at 16 °C: a day');
+    }
+
+    private function clock(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The lever is bent and its pin hole is a slot.', 'cause' => 'wear', 'does' => 'Lifts the hammer at the hour.', 'quantity' => 1, 'wanted_by' => '2027-04-30',
+                'if_it_fails' => 'The clock does not strike.', 'gates_answered' => true,
+            ])
+            ->known(['original' => 'the bent lever', 'mates' => 'shaft and pin'])
+            ->partIs('Lever', ['tests' => ['magnet' => 'strong', 'file' => 'bites', 'spark' => 'long']])
+            ->noted('eyeballed', [
+                'Hub bore' => ['size' => '16', 'x' => '0', 'y' => '0'], 'Hub boss' => ['size' => '32', 'x' => '0', 'y' => '0'],
+                'Pin bore' => ['size' => '8', 'x' => '142', 'y' => '-18'], 'Pin boss' => ['size' => '18', 'x' => '142', 'y' => '-18'],
+            ]);
     }
 }

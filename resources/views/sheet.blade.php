@@ -27,14 +27,20 @@ ul { margin: 2pt 0 2pt 12pt; padding: 0; }
 <div>{{ $facts->part }} · {{ $facts->takeIn->quantity }} off @if($facts->takeIn->wantedBy) · wanted by {{ $facts->takeIn->wantedBy }} @endif @if($facts->handOver->finishedAt) · handed over {{ substr($facts->handOver->finishedAt, 0, 10) }} @endif</div>
 @if($gates !== [])
 <div class="box"><b>Work for licensed practice:</b> {{ implode('; ', array_map(fn ($g) => $g->says, $gates)) }}.
-@if($facts->takeIn->acceptedBy) Responsibility accepted by {{ $facts->takeIn->acceptedBy }}. @else Not accepted by anyone yet: no size is issued. @endif
+@if($acceptance) Responsibility accepted by {{ $acceptance->by }}{{ $acceptance->capacity === '' ? '' : ', '.$acceptance->capacity }}{{ $acceptance->at === null ? '' : ', on '.substr($acceptance->at, 0, 10) }}. @else Not accepted by anyone yet: no size is issued. @endif
 Local codes and makers’ instructions come first.</div>
 @elseif(! $facts->takeIn->gatesAnswered)
 <div class="box">The safety question was not answered.</div>
 @endif
 @if($facts->takeIn->failed !== '')<div><b>What failed:</b> {{ $facts->takeIn->failed }}</div>@endif
 @if($facts->takeIn->ifItFails !== '')<div><b>If it fails:</b> {{ $facts->takeIn->ifItFails }}</div>@endif
+@if($facts->takeIn->cause)<div><b>Why:</b> {{ $facts->takeIn->cause->value }}. {{ $answers['survey']['cause_says'] }}</div>@endif
 @if($picture)<div class="pic"><img src="{{ $picture }}" style="width: 150mm" alt=""></div>@endif
+@foreach($parts as $part)
+@if($part['section'] || $part['face'])<h2>{{ $part['name'] }}</h2>@endif
+@if($part['section'])<div class="pic"><img src="{{ $part['section'] }}" style="width: 150mm" alt=""></div>@endif
+@if($part['face'])<div class="pic"><img src="{{ $part['face'] }}" style="width: 140mm" alt=""></div>@endif
+@endforeach
 <h2>Sizes to make, and as made</h2>
 <table>
 <tr><th>surface</th><th>limits</th><th>as made</th><th>verdict</th></tr>
@@ -72,7 +78,7 @@ Local codes and makers’ instructions come first.</div>
 <div>Force at full depth: {{ $answers['assembly']['force']['least'] }} to {{ $answers['assembly']['force']['most'] }}; the shop’s press gives {{ $answers['assembly']['force']['press'] }}.</div>
 @endif
 <h2>Cautions</h2>
-<ul>@foreach($notes as $note)<li><b>{{ $note['say'] }}</b></li>@endforeach @foreach($cautions as $caution)<li>{{ $caution->says }}</li>@endforeach
+<ul>@foreach($answers['survey']['hints'] as $hint)<li>{{ $say($hint['say']) }}</li>@endforeach @foreach($notes as $note)<li><b>{{ $note['say'] }}</b></li>@endforeach @foreach($cautions as $caution)<li>{{ $caution->says }}</li>@endforeach
 <li>Local codes, makers’ instructions and licensed practice come before this sheet.</li></ul>
 @if($facts->handOver->nextTime !== '')<h2>Next time</h2><div>{{ $facts->handOver->nextTime }}</div>@endif
 </body>

@@ -55,7 +55,7 @@ final class Rig
     public function serve(): void
     {
         $this->server = $this->spawn(
-            ['php', '-d', 'opcache.enable_cli=1', '-d', 'display_errors=0', '-d', 'max_execution_time=20', '-q', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'bin/lib/router.php'],
+            ['php', '-d', 'opcache.enable_cli=1', '-d', 'display_errors=0', '-d', 'max_execution_time=20', '-d', 'memory_limit=512M', '-d', 'post_max_size=24M', '-q', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'bin/lib/router.php'],
             $this->env() + ['PHP_CLI_SERVER_WORKERS' => '4'],
         );
         self::waitFor($this->port);
@@ -121,7 +121,7 @@ final class Rig
     /** @return array<string, string> */
     private function env(): array
     {
-        return ['DB_DATABASE' => $this->database(), 'APP_ENV' => 'local', 'APP_DEBUG' => 'false'];
+        return ['DB_DATABASE' => $this->database(), 'PHOTO_DIR' => $this->folder.'/photos', 'APP_ENV' => 'local', 'APP_DEBUG' => 'false'];
     }
 
     private function artisan(string $command): void

@@ -73,7 +73,7 @@ final class BenchAndJointsTest extends FeatureTestCase
         $held = $this->api('PATCH', '/api/jobs/demo-carder', $this->change(1, ['take_in' => ['gates' => ['lifting']]]), 200);
         self::assertTrue($held['answers']['withheld']);
         self::assertStringNotContainsString($size, (string) json_encode($held['answers']));
-        $open = $this->api('PATCH', '/api/jobs/demo-carder', $this->change(2, ['take_in' => ['accepted_by' => 'the crane inspector']]), 200);
+        $open = $this->api('PATCH', '/api/jobs/demo-carder', $this->change(2, ['take_in' => ['acceptances' => [['by' => 'the crane inspector', 'capacity' => 'licensed', 'at' => '2026-11-20T08:00:00Z', 'gates' => ['lifting']]]]]), 200);
         self::assertSame($size, $open['answers']['make'][0]['aim']['in']);
     }
 

@@ -6,24 +6,39 @@ namespace App\Http\Controllers;
 
 use Illuminate\Http\JsonResponse;
 use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Catalogue\MaterialTests;
 use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Job\Cause;
+use Oldpart\Core\Job\Criticality;
 use Oldpart\Core\Job\Kind;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Safety\Gate;
+use Oldpart\Core\Shape\SurfaceType;
 
 final class CatalogueController
 {
-    public function __invoke(): JsonResponse
+    public function index(): JsonResponse
     {
         return new JsonResponse([
             'materials' => array_map(static fn (Material $m): array => ['name' => $m->name, 'family' => $m->family, 'brittle' => $m->brittle, 'remark' => $m->remark], Material::all()),
             'instruments' => array_map(static fn (Instrument $i): array => [
                 'code' => $i->code, 'name' => $i->name, 'fits' => $i->fits, 'sure_to' => LengthWriter::difference($i->bestU95Mm()),
             ], Instrument::all()),
-            'purposes' => array_map(static fn (Purpose $p): array => ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'tight' => $p->tight, 'length' => $p->isLength], Purpose::all()),
+            'purposes' => array_map(static fn (Purpose $p): array => ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'tight' => $p->tight, 'length' => $p->isLength, 'shape' => $p->isShape], Purpose::all()),
             'gates' => array_map(static fn (Gate $g): array => ['code' => $g->code, 'name' => $g->name, 'says' => $g->says], Gate::all()),
-            'kinds' => array_map(static fn (Kind $k): array => ['code' => $k->code, 'name' => $k->name, 'says' => $k->says], Kind::all()),
+            'surface_kinds' => array_map(static fn (SurfaceType $t): array => ['code' => $t->value, 'name' => $t->label(), 'round' => $t->isRound()], SurfaceType::cases()),
+            'metal_tests' => MaterialTests::all(),
+            'causes' => array_map(static fn (Cause $c): array => ['code' => $c->value, 'says' => $c->advice()], Cause::cases()),
+            'criticalities' => array_map(static fn (Criticality $c): array => ['code' => $c->value, 'says' => $c->says()], Criticality::cases()),
         ]);
+    }
+
+    /** The sheet of what can be made, each with its own picture. */
+    public function kinds(): JsonResponse
+    {
+        return new JsonResponse(['kinds' => array_map(static fn (Kind $k): array => [
+            'code' => $k->code, 'name' => $k->name, 'says' => $k->says, 'words' => $k->words, 'thumb' => $k->thumb(),
+        ], Kind::all())]);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Bench\BenchList;
 use App\Bench\FactList;
+use App\Bench\Finder;
 use App\Bench\JobStore;
 use App\Http\Body;
 use Illuminate\Http\JsonResponse;
@@ -22,9 +23,49 @@ final class JobController
     {
     }
 
-    public function index(BenchList $bench): JsonResponse
+    public function index(Request $request, BenchList $bench): JsonResponse
     {
-        return new JsonResponse(['jobs' => $bench->rows()]);
+        return new JsonResponse($bench->of(self::shelf($request->query('shelf', 'bench'))));
+    }
+
+    public function find(Request $request, Finder $finder): JsonResponse
+    {
+        $text = $request->query('q', '');
+        $within = $request->query('within_mm', '0.2');
+        if (! is_string($text) || mb_strlen($text) > 200) {
+            throw new BadInput('too-long', 'q', 'That is too long to look for. A word or a size will do.');
+        }
+        if (! is_string($within) || ! is_numeric($within) || (float) $within <= 0 || (float) $within > 50) {
+            throw new BadInput('within', 'within_mm', 'How far off a size may be is from above 0 to 50 mm.');
+        }
+
+        return new JsonResponse($finder->find($text, (float) $within));
+    }
+
+    /** Onto the bench, into the archive, or into the bin. */
+    public function shelve(Request $request, string $job): JsonResponse
+    {
+        $in = Body::of($request)->only(['shelf']);
+        $shelf = self::shelf($in->text('shelf'));
+        $this->store->put($job, $shelf);
+
+        return new JsonResponse(['shelf' => $shelf]);
+    }
+
+    public function copy(Request $request, string $job): JsonResponse
+    {
+        $in = Body::of($request)->only(['id']);
+
+        return new JsonResponse($this->store->copy($job, self::id($in->text('id'))), 201);
+    }
+
+    /** @return 'bench'|'archive'|'bin' */
+    private static function shelf(mixed $shelf): string
+    {
+        return match ($shelf) {
+            'bench', 'archive', 'bin' => $shelf,
+            default => throw new BadInput('shelf', 'shelf', 'A job lies on the bench, in the archive or in the bin.'),
+        };
     }
 
     public function store(Request $request): JsonResponse

@@ -6,19 +6,16 @@ namespace App\Http\Controllers;
 
 use App\Bench\JobStore;
 use App\Sheet\JobSheet;
+use App\Sheet\Paper;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Quantity\Unit;
 
 final class SheetController
 {
     public function __invoke(Request $request, JobStore $store, JobSheet $sheet, string $job): Response
     {
-        $paper = $request->query('paper', 'a4');
-        if ($paper !== 'a4' && $paper !== 'letter') {
-            throw new BadInput('paper', 'paper', 'The sheet prints on a4 or letter paper.');
-        }
+        $paper = Paper::named($request->query('paper', 'a4'));
         $unit = is_string($request->query('unit')) ? Unit::tryFrom($request->query('unit')) : null;
         $facts = $store->facts($job);
 

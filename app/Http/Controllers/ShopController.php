@@ -14,7 +14,7 @@ use Oldpart\Core\Quantity\Unit;
 final class ShopController
 {
     /** Least and most of each number, as in the job file's schema. */
-    private const RANGES = ['temperature_c' => [-30, 60], 'lathe_holds_mm' => [0.0001, 5], 'rough_cut_mm' => [0.001, 20], 'press_n' => [0, 1e8]];
+    private const RANGES = ['temperature_c' => [-30, 60], 'lathe_holds_mm' => [0.0001, 5], 'rough_cut_mm' => [0.001, 20], 'press_n' => [0, 1e8], 'rate_per_h' => [0, 1e5]];
 
     public function show(): JsonResponse
     {
@@ -23,7 +23,7 @@ final class ShopController
 
     public function update(Request $request): JsonResponse
     {
-        $in = Body::of($request)->only(['name', 'unit', ...array_keys(self::RANGES)]);
+        $in = Body::of($request)->only(['name', 'unit', 'currency', ...array_keys(self::RANGES)]);
         $shop = Shop::here();
         foreach (self::RANGES as $field => [$least, $most]) {
             $value = $in->numberOrNull($field);
@@ -35,10 +35,18 @@ final class ShopController
             }
         }
         $shop->name = $in->textOrNull('name') ?? $shop->name;
+        $shop->currency = self::currency($in->textOrNull('currency') ?? $shop->currency);
         $shop->unit = $in->has('unit') ? $in->choice('unit', Unit::class)->value : $shop->unit;
         $shop->save();
 
         return new JsonResponse($this->shown($shop));
+    }
+
+    private static function currency(string $text): string
+    {
+        $text = trim($text);
+
+        return $text !== '' && mb_strlen($text) <= 8 ? $text : throw new BadInput('currency', 'currency', 'A currency is 1 to 8 signs, such as € or GBP.');
     }
 
     /** @return array<string, mixed> */

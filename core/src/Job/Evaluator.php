@@ -38,7 +38,7 @@ final readonly class Evaluator
         $plan = self::plan($facts, $joints, $card, $make);
         $shown = $withheld ? [] : $bands;
         $pictures = new JobPictures($facts, $found, $shown);
-        $survey = SurveyAnswer::of($facts, $pictures, new Sizes($facts, $found, $shown));
+        $survey = SurveyAnswer::of($facts, $pictures);
         $quote = QuoteAnswer::of($facts, $survey, $joints);
         $assembly = AssemblyAnswer::of($facts, self::press($joints), $survey, $withheld);
         $handOver = new HandOverAnswer($facts, $making, $joints);

@@ -17,6 +17,8 @@ final class JobPictures
     /** @var array<string, PartShape> by part id */
     public readonly array $shapes;
 
+    public readonly Sizes $sizes;
+
     /** @var array<string, array{float, float}>|null */
     private ?array $places = null;
 
@@ -26,7 +28,7 @@ final class JobPictures
      */
     public function __construct(private readonly JobFacts $facts, array $found, array $bands)
     {
-        $sizes = new Sizes($facts, $found, $bands);
+        $this->sizes = $sizes = new Sizes($facts, $found, $bands);
         $shapes = [];
         foreach ($facts->parts as $part) {
             $shapes[$part->id] = new PartShape($part, $facts, $sizes);

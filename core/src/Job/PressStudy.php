@@ -9,7 +9,6 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Measure\FoundSize;
-use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Shape\SurfaceType;

@@ -21,11 +21,11 @@ final readonly class SurveyAnswer implements \JsonSerializable
     {
     }
 
-    public static function of(JobFacts $facts, JobPictures $pictures, Sizes $sizes): self
+    public static function of(JobFacts $facts, JobPictures $pictures): self
     {
         $hints = [];
         foreach ($facts->parts as $part) {
-            array_push($hints, ...self::hints($part, $facts, $pictures->shapes[$part->id], $sizes));
+            array_push($hints, ...self::hints($part, $facts, $pictures->shapes[$part->id], $pictures->sizes));
         }
         try {
             $minds = Kind::named($facts->kind)->minds;

@@ -9,8 +9,6 @@ use Oldpart\Core\Catalogue\Drills;
 use Oldpart\Core\Catalogue\Friction;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Catalogue\Table;
-use Oldpart\Core\Fit\Purpose;
-use Oldpart\Core\Job\Kind;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\SurfaceKind;
 use PHPUnit\Framework\TestCase;

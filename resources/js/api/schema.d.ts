@@ -11,7 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The bench */
+        /** The bench, the archive or the bin; what can be done now first */
         get: operations["listJobs"];
         put?: never;
         /** Start a job of a kind; sent twice it is the same job */
@@ -94,6 +94,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job}/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Onto the bench, into the archive, or into the bin for 30 days */
+        put: operations["shelveJob"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A new job laid out as this one is; sent twice it is the same job */
+        post: operations["copyJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/letter": {
+        parameters: {
+            query?: {
+                as?: "text" | "pdf";
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        get: operations["quoteLetter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/pictures/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+                photo: string;
+            };
+            cookie?: never;
+        };
+        get: operations["showPhoto"];
+        /** The body is the picture; sent twice it is one photograph */
+        put: operations["addPhoto"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Jobs by a word, surfaces by a size in either unit */
+        get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job}/file": {
         parameters: {
             query?: never;
@@ -139,7 +235,7 @@ export interface paths {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -148,7 +244,7 @@ export interface paths {
         /** Add or change one thing of a job; only the fields given change */
         put: operations["changeThing"];
         post?: never;
-        /** Take back a tick; everything else is kept for the record */
+        /** Take a thing away with what hangs on it; readings and cuts are kept for the record */
         delete: operations["removeThing"];
         options?: never;
         head?: never;
@@ -169,6 +265,23 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["changeShop"];
+        trace?: never;
+    };
+    "/api/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet of what can be made, each with its picture */
+        get: operations["kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/catalogue": {
@@ -245,6 +358,8 @@ export interface components {
             making: components["schemas"]["MakingAnswer"][];
             assembly: components["schemas"]["Assembly"];
             hand_over: components["schemas"]["HandOver"];
+            survey: components["schemas"]["Survey"];
+            quote: components["schemas"]["Quote"];
             picture: components["schemas"]["Drawing"] | null;
             notes: components["schemas"]["Note"][];
         };
@@ -276,6 +391,7 @@ export interface components {
         SurfaceAnswer: {
             id: string;
             decides: boolean;
+            asks: components["schemas"]["Asks"];
             found: components["schemas"]["Found"] | null;
             good_enough: components["schemas"]["GoodEnough"] | null;
             notes: components["schemas"]["Note"][];
@@ -347,6 +463,84 @@ export interface components {
             working: components["schemas"]["WorkingStep"][];
             picture: components["schemas"]["Drawing"] | null;
         };
+        Bench: {
+            jobs: components["schemas"]["BenchRow"][];
+            counts: {
+                now: number;
+                waits: number;
+                done: number;
+            };
+        };
+        Finds: {
+            jobs: {
+                id: string;
+                machine: string;
+                part: string;
+                /** @enum {unknown} */
+                state: "now" | "waits" | "done";
+                next: components["schemas"]["NextStep"];
+            }[];
+            surfaces: {
+                job: string;
+                machine: string;
+                job_part: string;
+                surface: string;
+                name: string;
+                part: string;
+                made: boolean;
+                size: components["schemas"]["Say"];
+                off: components["schemas"]["Say"];
+            }[];
+        };
+        Kinds: {
+            kinds: {
+                code: string;
+                name: string;
+                says: string;
+                words: string[];
+                thumb: components["schemas"]["Drawing"] | null;
+            }[];
+        };
+        Survey: {
+            datums: components["schemas"]["Datums"];
+            parts: components["schemas"]["PartAnswer"][];
+            hints: components["schemas"]["Note"][];
+            minds: string[];
+            cause_says: string | null;
+        };
+        PartAnswer: {
+            id: string;
+            hardness: components["schemas"]["schemas-Hardness"] | null;
+            likely: components["schemas"]["LikelyGroup"][];
+            notes: components["schemas"]["Note"][];
+            mass_kg: number | null;
+            area_cm2: number | null;
+            centre_mm: number | null;
+            section: components["schemas"]["Drawing"] | null;
+            face: components["schemas"]["Drawing"] | null;
+            working: components["schemas"]["WorkingStep"][];
+        };
+        Quote: {
+            hours_from: number;
+            hours_to: number;
+            price_from: string;
+            price_to: string;
+            labour: string;
+            bought_in: string;
+            factor: number;
+            risks: components["schemas"]["Risk"][];
+            amounts: {
+                [key: string]: string;
+            };
+            /** @enum {unknown} */
+            advised: "take" | "at-this-price" | "alternative" | "decline";
+            /** @enum {unknown} */
+            verdict: "take" | "at-this-price" | "alternative" | "decline";
+            verdict_says: string;
+            reasons: string[];
+            letter: string;
+            working: components["schemas"]["WorkingStep"][];
+        };
         BenchRow: {
             id: string;
             machine: string;
@@ -355,8 +549,13 @@ export interface components {
             quantity: number;
             wanted_by: string | null;
             next: components["schemas"]["NextStep"];
+            open: number;
             /** @enum {unknown} */
-            state: "now" | "done";
+            state: "now" | "waits" | "done";
+            declined: boolean;
+            withheld: boolean;
+            waits: components["schemas"]["waits"] | null;
+            thumb: components["schemas"]["Drawing"] | null;
         };
         Catalogue: {
             materials: {
@@ -377,15 +576,33 @@ export interface components {
                 says: string;
                 tight: boolean;
                 length: boolean;
+                shape: boolean;
             }[];
             gates: {
                 code: string;
                 name: string;
                 says: string;
             }[];
-            kinds: {
+            surface_kinds: {
                 code: string;
                 name: string;
+                round: boolean;
+            }[];
+            metal_tests: {
+                code: string;
+                name: string;
+                how: string;
+                outcomes: {
+                    code: string;
+                    says: string;
+                }[];
+            }[];
+            causes: {
+                code: string;
+                says: string;
+            }[];
+            criticalities: {
+                code: string;
                 says: string;
             }[];
         };
@@ -395,6 +612,8 @@ export interface components {
             lathe_holds_mm: number;
             rough_cut_mm: number;
             press_n: number;
+            rate_per_h: number;
+            currency: string;
             /** @enum {unknown} */
             unit: "in" | "mm";
         };
@@ -410,33 +629,109 @@ export interface components {
         Cut: components["schemas"]["cut"];
         Tick: components["schemas"]["tick"];
         TakeIn: components["schemas"]["take_in"];
+        Hardness: components["schemas"]["hardness"];
+        Evidence: components["schemas"]["evidence"];
+        Photo: components["schemas"]["photo"];
+        Operation: components["schemas"]["operation"];
+        Cost: components["schemas"]["cost"];
+        QuoteFacts: components["schemas"]["quote"];
+        Waits: components["schemas"]["waits"];
+        Acceptance: components["schemas"]["acceptance"];
+        TypedLength: components["schemas"]["typed_length"];
         NextStep: {
             says: components["schemas"]["Say"];
             stage: string;
             target: string | null;
         };
-        Bench: {
-            jobs: components["schemas"]["BenchRow"][];
+        /** @description What the job waits for */
+        waits: {
+            /** @enum {unknown} */
+            for: "cooling" | "curing" | "stock" | "customer" | "outside work";
+            until: string | null;
+            note: string;
+        };
+        /** @enum {unknown} */
+        Tone: "found" | "make" | "overlap" | "good" | "ink" | "soft" | "rule";
+        /** @enum {unknown} */
+        Only: "in" | "mm" | null;
+        Line: {
+            /** @enum {unknown} */
+            type: "line";
+            x1: number;
+            y1: number;
+            x2: number;
+            y2: number;
+            tone: components["schemas"]["Tone"];
+            width: number;
+            dashed: boolean;
+            only: components["schemas"]["Only"];
+        };
+        Area: {
+            /** @enum {unknown} */
+            type: "area";
+            rings: number[][][];
+            tone: components["schemas"]["Tone"];
+            /** @enum {unknown} */
+            fill: "hatch" | "tint" | "blank" | "none";
+            width: number;
+        };
+        Text: {
+            /** @enum {unknown} */
+            type: "text";
+            x: number;
+            y: number;
+            say: components["schemas"]["Say"];
+            size: number;
+            /** @enum {unknown} */
+            anchor: "start" | "middle" | "end";
+            tone: components["schemas"]["Tone"];
+            mono: boolean;
+            bold: boolean;
+            only: components["schemas"]["Only"];
+        };
+        Refusal: {
+            error: components["schemas"]["Error"];
         };
         /** @enum {unknown} */
         unit: "in" | "mm";
+        /** @description Somebody named took responsibility */
+        acceptance: {
+            by: string;
+            capacity: string;
+            at: string | null;
+            gates: string[];
+        };
         id: string;
+        /** @description A hardness as it was taken */
+        hardness: {
+            /** @enum {unknown} */
+            scale: "HRC" | "HB" | "HV";
+            value: number;
+            where: string;
+        };
         /** @description What was typed, the unit of a bare number, and the canonical value in mm */
         typed_length: {
             typed: string;
             unit: components["schemas"]["unit"];
             mm?: number;
         };
-        /** @description What came in, and what happens if it fails */
+        /** @description What came in and why it failed, how it is used, and what happens if the part fails */
         take_in: {
             failed: string;
+            /** @enum {unknown} */
+            cause: "wear" | "overload" | "missing lubricant" | "crack" | "stripped thread" | "lost" | "wrong by design" | null;
             does: string;
+            speed_rpm: number | null;
+            loads: string;
+            runs_at_c: number | null;
+            surroundings: string;
             quantity: number;
             wanted_by: string | null;
+            reference: string;
             if_it_fails: string;
             gates_answered: boolean;
             gates: string[];
-            accepted_by: string | null;
+            acceptances: components["schemas"]["acceptance"][];
         };
         /** @description What the job needs to know of the shop */
         shop: {
@@ -445,6 +740,8 @@ export interface components {
             lathe_holds_mm: number;
             rough_cut_mm: number;
             press_n: number;
+            rate_per_h: number;
+            currency: string;
         };
         /** @description A part */
         part: {
@@ -453,6 +750,12 @@ export interface components {
             /** @enum {unknown} */
             origin: "found" | "make" | "bought";
             material: string | null;
+            /** @enum {unknown} */
+            form: "turned" | "plate";
+            hardness: components["schemas"]["hardness"] | null;
+            tests: {
+                [key: string]: string;
+            };
         };
         /** @description A surface of a part */
         surface: {
@@ -460,10 +763,29 @@ export interface components {
             part: components["schemas"]["id"];
             name: string;
             /** @enum {unknown} */
-            kind: "bore" | "shaft" | "length";
-            role: string;
+            kind: "bore" | "shaft" | "length" | "face" | "chamfer-outside" | "chamfer-inside" | "groove-outside" | "groove-inside" | "taper-outside" | "taper-inside" | "thread-outside" | "thread-inside" | "keyway-shaft" | "keyway-hub" | "hole-pattern" | "flat" | "angle" | "spline" | "teeth" | "radius";
+            /** @enum {unknown} */
+            role: "locates" | "carries" | "seals" | "turns" | "only clears" | null;
             stations: string[];
             angles: string[];
+            /** @enum {unknown} */
+            criticality: "critical" | "fit" | "clearance" | "as it comes";
+            /** @enum {unknown} */
+            condition: "unworn" | "worn" | "damaged" | "repaired" | "missing" | null;
+            datum: boolean;
+            size: components["schemas"]["typed_length"] | null;
+            size2: components["schemas"]["typed_length"] | null;
+            at: components["schemas"]["typed_length"] | null;
+            long: components["schemas"]["typed_length"] | null;
+            x: components["schemas"]["typed_length"] | null;
+            y: components["schemas"]["typed_length"] | null;
+            pitch: components["schemas"]["typed_length"] | null;
+            count: number | null;
+            /** @enum {unknown} */
+            hand: "right" | "left" | null;
+            angle_deg: number | null;
+            /** @enum {unknown} */
+            source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
         };
         /** @description A reading */
         reading: {
@@ -517,6 +839,52 @@ export interface components {
             at: string | null;
             remark: string | null;
         };
+        /** @description Something the part can be known by */
+        evidence: {
+            id: components["schemas"]["id"];
+            /** @enum {unknown} */
+            kind: "original" | "broken half" | "mates" | "sister drawing" | "similar part" | "photographs";
+            note: string;
+        };
+        /** @description A photograph and where a surface is pinned on it */
+        photo: {
+            id: components["schemas"]["id"];
+            note: string;
+            surface: components["schemas"]["id"] | null;
+            x: number | null;
+            y: number | null;
+            width: number;
+            height: number;
+            taken_at: string | null;
+        };
+        /** @description A piece of work in the quote, minutes */
+        operation: {
+            id: components["schemas"]["id"];
+            name: string;
+            setup_min: number;
+            run_min: number;
+        };
+        /** @description Something to pay for */
+        cost: {
+            id: components["schemas"]["id"];
+            /** @enum {unknown} */
+            kind: "material" | "outside work" | "consumables" | "tool to buy";
+            name: string;
+            amount: number | null;
+            each_piece: boolean;
+            price_per_kg: number | null;
+            mass_kg: number | null;
+        };
+        /** @description What the quote needs beside the work */
+        quote: {
+            bought_price: number | null;
+            bought_lead_days: number | null;
+            alternative: string;
+            /** @enum {unknown} */
+            decided: "take" | "at-this-price" | "alternative" | "decline" | null;
+            reason: string;
+            first_of_its_kind: boolean;
+        };
         /** @description How the job ended */
         hand_over: {
             finished_at: string | null;
@@ -530,7 +898,7 @@ export interface components {
             /** @constant */
             format: "oldpart-fit/job";
             /** @constant */
-            version: 1;
+            version: 2;
             id: components["schemas"]["id"];
             machine: string;
             part: string;
@@ -544,6 +912,12 @@ export interface components {
             joints: components["schemas"]["joint"][];
             cuts: components["schemas"]["cut"][];
             ticks: components["schemas"]["tick"][];
+            evidence: components["schemas"]["evidence"][];
+            photos: components["schemas"]["photo"][];
+            operations: components["schemas"]["operation"][];
+            costs: components["schemas"]["cost"][];
+            quote: components["schemas"]["quote"];
+            waits: components["schemas"]["waits"] | null;
             hand_over: components["schemas"]["hand_over"];
             $defs: {
                 id: string;
@@ -555,16 +929,23 @@ export interface components {
                     unit: components["schemas"]["unit"];
                     mm?: number;
                 };
-                /** @description What came in, and what happens if it fails */
+                /** @description What came in and why it failed, how it is used, and what happens if the part fails */
                 take_in: {
                     failed: string;
+                    /** @enum {unknown} */
+                    cause: "wear" | "overload" | "missing lubricant" | "crack" | "stripped thread" | "lost" | "wrong by design" | null;
                     does: string;
+                    speed_rpm: number | null;
+                    loads: string;
+                    runs_at_c: number | null;
+                    surroundings: string;
                     quantity: number;
                     wanted_by: string | null;
+                    reference: string;
                     if_it_fails: string;
                     gates_answered: boolean;
                     gates: string[];
-                    accepted_by: string | null;
+                    acceptances: components["schemas"]["acceptance"][];
                 };
                 /** @description What the job needs to know of the shop */
                 shop: {
@@ -573,6 +954,8 @@ export interface components {
                     lathe_holds_mm: number;
                     rough_cut_mm: number;
                     press_n: number;
+                    rate_per_h: number;
+                    currency: string;
                 };
                 /** @description A part */
                 part: {
@@ -581,6 +964,12 @@ export interface components {
                     /** @enum {unknown} */
                     origin: "found" | "make" | "bought";
                     material: string | null;
+                    /** @enum {unknown} */
+                    form: "turned" | "plate";
+                    hardness: components["schemas"]["hardness"] | null;
+                    tests: {
+                        [key: string]: string;
+                    };
                 };
                 /** @description A surface of a part */
                 surface: {
@@ -588,10 +977,29 @@ export interface components {
                     part: components["schemas"]["id"];
                     name: string;
                     /** @enum {unknown} */
-                    kind: "bore" | "shaft" | "length";
-                    role: string;
+                    kind: "bore" | "shaft" | "length" | "face" | "chamfer-outside" | "chamfer-inside" | "groove-outside" | "groove-inside" | "taper-outside" | "taper-inside" | "thread-outside" | "thread-inside" | "keyway-shaft" | "keyway-hub" | "hole-pattern" | "flat" | "angle" | "spline" | "teeth" | "radius";
+                    /** @enum {unknown} */
+                    role: "locates" | "carries" | "seals" | "turns" | "only clears" | null;
                     stations: string[];
                     angles: string[];
+                    /** @enum {unknown} */
+                    criticality: "critical" | "fit" | "clearance" | "as it comes";
+                    /** @enum {unknown} */
+                    condition: "unworn" | "worn" | "damaged" | "repaired" | "missing" | null;
+                    datum: boolean;
+                    size: components["schemas"]["typed_length"] | null;
+                    size2: components["schemas"]["typed_length"] | null;
+                    at: components["schemas"]["typed_length"] | null;
+                    long: components["schemas"]["typed_length"] | null;
+                    x: components["schemas"]["typed_length"] | null;
+                    y: components["schemas"]["typed_length"] | null;
+                    pitch: components["schemas"]["typed_length"] | null;
+                    count: number | null;
+                    /** @enum {unknown} */
+                    hand: "right" | "left" | null;
+                    angle_deg: number | null;
+                    /** @enum {unknown} */
+                    source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
                 };
                 /** @description A reading */
                 reading: {
@@ -650,6 +1058,73 @@ export interface components {
                     finished_at: string | null;
                     next_time: string;
                 };
+                /** @description Somebody named took responsibility */
+                acceptance: {
+                    by: string;
+                    capacity: string;
+                    at: string | null;
+                    gates: string[];
+                };
+                /** @description A hardness as it was taken */
+                hardness: {
+                    /** @enum {unknown} */
+                    scale: "HRC" | "HB" | "HV";
+                    value: number;
+                    where: string;
+                };
+                /** @description Something the part can be known by */
+                evidence: {
+                    id: components["schemas"]["id"];
+                    /** @enum {unknown} */
+                    kind: "original" | "broken half" | "mates" | "sister drawing" | "similar part" | "photographs";
+                    note: string;
+                };
+                /** @description A photograph and where a surface is pinned on it */
+                photo: {
+                    id: components["schemas"]["id"];
+                    note: string;
+                    surface: components["schemas"]["id"] | null;
+                    x: number | null;
+                    y: number | null;
+                    width: number;
+                    height: number;
+                    taken_at: string | null;
+                };
+                /** @description A piece of work in the quote, minutes */
+                operation: {
+                    id: components["schemas"]["id"];
+                    name: string;
+                    setup_min: number;
+                    run_min: number;
+                };
+                /** @description Something to pay for */
+                cost: {
+                    id: components["schemas"]["id"];
+                    /** @enum {unknown} */
+                    kind: "material" | "outside work" | "consumables" | "tool to buy";
+                    name: string;
+                    amount: number | null;
+                    each_piece: boolean;
+                    price_per_kg: number | null;
+                    mass_kg: number | null;
+                };
+                /** @description What the quote needs beside the work */
+                quote: {
+                    bought_price: number | null;
+                    bought_lead_days: number | null;
+                    alternative: string;
+                    /** @enum {unknown} */
+                    decided: "take" | "at-this-price" | "alternative" | "decline" | null;
+                    reason: string;
+                    first_of_its_kind: boolean;
+                };
+                /** @description What the job waits for */
+                waits: {
+                    /** @enum {unknown} */
+                    for: "cooling" | "curing" | "stock" | "customer" | "outside work";
+                    until: string | null;
+                    note: string;
+                };
             };
         };
         Stage: {
@@ -657,6 +1132,16 @@ export interface components {
             name: string;
             says: string;
             open: number;
+        };
+        /** @description how a surface is to be read */
+        Asks: {
+            stations: string[];
+            angles: string[];
+            /** @enum {unknown} */
+            measured_as: "bore" | "shaft" | "length";
+            instrument: string;
+            says: string;
+            must: boolean;
         };
         BudgetLine: {
             source: string;
@@ -686,49 +1171,11 @@ export interface components {
             say: components["schemas"]["Say"];
             why: components["schemas"]["Say"];
         };
-        /** @enum {unknown} */
-        Tone: "found" | "make" | "overlap" | "good" | "ink" | "soft" | "rule";
-        /** @enum {unknown} */
-        Only: "in" | "mm" | null;
-        Line: {
-            /** @enum {unknown} */
-            type: "line";
-            x1: number;
-            y1: number;
-            x2: number;
-            y2: number;
-            tone: components["schemas"]["Tone"];
-            width: number;
-            dashed: boolean;
-            only: components["schemas"]["Only"];
-        };
-        Area: {
-            /** @enum {unknown} */
-            type: "area";
-            rings: number[][][];
-            tone: components["schemas"]["Tone"];
-            /** @enum {unknown} */
-            fill: "hatch" | "tint" | "blank" | "none";
-            width: number;
-        };
-        Text: {
-            /** @enum {unknown} */
-            type: "text";
-            x: number;
-            y: number;
-            say: components["schemas"]["Say"];
-            size: number;
-            /** @enum {unknown} */
-            anchor: "start" | "middle" | "end";
-            tone: components["schemas"]["Tone"];
-            mono: boolean;
-            bold: boolean;
-            only: components["schemas"]["Only"];
-        };
         Purpose: {
             code: string;
             name: string;
             says: string;
+            shape: boolean;
         };
         Offer: {
             /** @enum {unknown} */
@@ -836,8 +1283,34 @@ export interface components {
             says: string;
             good: boolean;
         };
-        Refusal: {
-            error: components["schemas"]["Error"];
+        Datums: {
+            candidates: {
+                surface: string;
+                name: string;
+                chosen: boolean;
+                sure: boolean;
+            }[];
+            none: boolean;
+            notes: components["schemas"]["Note"][];
+        };
+        "schemas-Hardness": {
+            hrc: number | null;
+            hb: number | null;
+            hv: number | null;
+            tensile_mpa: number | null;
+        };
+        LikelyGroup: {
+            code: string;
+            says: string;
+            material: string;
+            share: number;
+            /** @enum {unknown} */
+            confidence: "likely" | "perhaps" | "hardly";
+        };
+        Risk: {
+            code: string;
+            says: string;
+            factor: number;
         };
         Sums: {
             sums: {
@@ -856,15 +1329,6 @@ export interface components {
         };
     };
     responses: {
-        /** @description The job as it now is */
-        State: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": components["schemas"]["JobState"];
-            };
-        };
         /** @description Refused with a sentence */
         Refused: {
             headers: {
@@ -872,6 +1336,15 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description The job as it now is */
+        State: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["JobState"];
             };
         };
         /** @description Changed elsewhere; the job as it now is */
@@ -920,14 +1393,16 @@ export type $defs = Record<string, never>;
 export interface operations {
     listJobs: {
         parameters: {
-            query?: never;
+            query?: {
+                shelf?: "bench" | "archive" | "bin";
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description All jobs */
+            /** @description The first of each state */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -936,6 +1411,7 @@ export interface operations {
                     "application/json": components["schemas"]["Bench"];
                 };
             };
+            422: components["responses"]["Refused"];
         };
     };
     startJob: {
@@ -1064,6 +1540,167 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
+    shelveJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {unknown} */
+                    shelf: "bench" | "archive" | "bin";
+                };
+            };
+        };
+        responses: {
+            /** @description Where it lies now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @enum {unknown} */
+                        shelf: "bench" | "archive" | "bin";
+                    };
+                };
+            };
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    copyJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    id: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["State"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    quoteLetter: {
+        parameters: {
+            query?: {
+                as?: "text" | "pdf";
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer to the customer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                    "application/pdf": string;
+                };
+            };
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    showPhoto: {
+        parameters: {
+            query?: {
+                small?: "1";
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The photograph */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query: {
+                version: number;
+                request: string;
+                surface?: string;
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/*": string;
+            };
+        };
+        responses: {
+            201: components["responses"]["State"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Conflict"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    find: {
+        parameters: {
+            query?: {
+                q?: string;
+                within_mm?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was found */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Finds"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
     jobFile: {
         parameters: {
             query?: never;
@@ -1120,7 +1757,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -1139,7 +1776,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -1187,6 +1824,8 @@ export interface operations {
                     lathe_holds_mm?: number;
                     rough_cut_mm?: number;
                     press_n?: number;
+                    rate_per_h?: number;
+                    currency?: string;
                     /** @enum {unknown} */
                     unit?: "in" | "mm";
                 };
@@ -1203,6 +1842,26 @@ export interface operations {
                 };
             };
             422: components["responses"]["Refused"];
+        };
+    };
+    kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The kinds of job */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kinds"];
+                };
+            };
         };
     };
     catalogue: {

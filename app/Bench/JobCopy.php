@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Job\JobFacts;
+use Oldpart\Core\Job\ShopFacts;
+
+/** The same job under fresh ids, whole or as a start for the next. */
+final class JobCopy
+{
+    /** Fields that name another thing of the job. */
+    private const REFERENCES = ['id', 'part', 'surface', 'inner', 'outer', 'along'];
+
+    /** @param  callable(): string  $newId */
+    public static function under(JobFacts $facts, callable $newId, ?string $id = null): JobFacts
+    {
+        $array = JobFile::toArray($facts);
+        $fresh = [];
+        foreach (FactList::cases() as $list) {
+            foreach ($array[$list->value] as $row) {
+                $fresh[$row['id']] = $newId();
+            }
+        }
+        $array['id'] = $id ?? $newId();
+        foreach (FactList::cases() as $list) {
+            foreach ($array[$list->value] as &$row) {
+                foreach (self::REFERENCES as $field) {
+                    if (isset($row[$field], $fresh[$row[$field]])) {
+                        $row[$field] = $fresh[$row[$field]];
+                    }
+                }
+            }
+        }
+
+        return JobRecords::toFacts($array);
+    }
+
+    /** What was measured, cut, photographed, ticked or accepted belongs to the old one. */
+    public static function start(JobFacts $facts, ShopFacts $shop): JobFacts
+    {
+        $array = JobFile::toArray($facts);
+        foreach ([FactList::Readings, FactList::Cuts, FactList::Ticks, FactList::Photos, FactList::Evidence] as $list) {
+            $array[$list->value] = [];
+        }
+        $array['shop'] = $shop->jsonSerialize();
+        $array['waits'] = null;
+        $array['hand_over'] = ['finished_at' => null, 'next_time' => ''];
+        $array['take_in'] = [...$array['take_in'], 'wanted_by' => null, 'reference' => '', 'gates_answered' => false, 'acceptances' => []];
+        $array['quote'] = [...$array['quote'], 'decided' => null, 'reason' => '', 'first_of_its_kind' => false];
+
+        return JobRecords::toFacts($array);
+    }
+}

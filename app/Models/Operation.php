@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+final class Operation extends FactModel
+{
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['setup_min' => 'float', 'run_min' => 'float'];
+    }
+}

@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // Where photographs are kept: never inside public/.
+    'photos' => env('PHOTO_DIR', storage_path('app/photos')),
+    // How long a job can be brought back from the bin.
+    'bin_days' => 30,
+];
