@@ -39,9 +39,13 @@ final class Finder
             $query->where('words', 'like', '%'.addcslashes($word, '%_\\').'%');
         }
 
-        return $query->orderBy('shelf', 'desc')->orderBy('state')->limit(self::MOST)->get()->map(static function (IndexedJob $job): array {
-            return array_intersect_key($job->row, array_flip(['id', 'machine', 'part', 'state', 'next']));
-        })->values()->all();
+        $found = [];
+        foreach ($query->orderBy('shelf', 'desc')->orderBy('state')->limit(self::MOST)->get() as $job) {
+            assert($job instanceof IndexedJob);
+            $found[] = array_intersect_key($job->row, array_flip(['id', 'machine', 'part', 'state', 'next']));
+        }
+
+        return $found;
     }
 
     /** @return list<array<string, mixed>> nearest first */
@@ -66,18 +70,21 @@ final class Finder
                     $query->orWhereBetween('size_mm', [$mm - $withinMm, $mm + $withinMm]);
                 }
             })
-            ->limit(500)->get(['indexed_surfaces.*', 'row'])->all();
-        $off = static fn (IndexedSurface $s): float => min(array_map(static fn (float $mm): float => abs($s->size_mm - $mm), $sizes));
-        usort($rows, static fn (IndexedSurface $a, IndexedSurface $b): int => [$off($a), $a->id] <=> [$off($b), $b->id]);
-
-        return array_map(static function (IndexedSurface $s) use ($off): array {
+            ->limit(500)->get(['indexed_surfaces.*', 'row']);
+        /** @var list<array{float, array<string, mixed>}> $found */
+        $found = [];
+        foreach ($rows as $surface) {
+            assert($surface instanceof IndexedSurface);
+            $off = min(array_map(static fn (float $mm): float => abs($surface->size_mm - $mm), $sizes));
             /** @var array<string, mixed> $row */
-            $row = json_decode((string) $s->getAttribute('row'), true);
+            $row = json_decode((string) $surface->getAttribute('row'), true);
+            $found[] = [$off, [
+                'job' => $surface->job_id, 'machine' => $row['machine'], 'job_part' => $row['part'], 'surface' => $surface->surface_id, 'name' => $surface->name,
+                'part' => $surface->part, 'made' => $surface->made, 'size' => LengthWriter::size($surface->size_mm), 'off' => LengthWriter::difference($off),
+            ]];
+        }
+        usort($found, static fn (array $a, array $b): int => [$a[0], $a[1]['surface']] <=> [$b[0], $b[1]['surface']]);
 
-            return [
-                'job' => $s->job_id, 'machine' => $row['machine'], 'job_part' => $row['part'], 'surface' => $s->surface_id, 'name' => $s->name, 'part' => $s->part,
-                'made' => $s->made, 'size' => LengthWriter::size($s->size_mm), 'off' => LengthWriter::difference($off($s)),
-            ];
-        }, array_slice($rows, 0, self::MOST));
+        return array_slice(array_column($found, 1), 0, self::MOST);
     }
 }

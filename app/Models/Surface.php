@@ -11,7 +11,7 @@ final class Surface extends FactModel
     {
         return [
             'stations' => 'array', 'angles' => 'array', 'datum' => 'boolean', 'count' => 'integer', 'angle_deg' => 'float',
-            ...array_fill_keys(['size', 'size2', 'at', 'long', 'x', 'y', 'pitch'], 'array'),
+            ...array_fill_keys(['size', 'size2', 'at', 'long', 'x', 'y', 'pitch', 'sketch'], 'array'),
         ];
     }
 }

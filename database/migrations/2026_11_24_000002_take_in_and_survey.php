@@ -33,6 +33,7 @@ return new class extends Migration
             $table->string('hand', 10)->nullable();
             $table->double('angle_deg')->nullable();
             $table->string('source', 20)->nullable();
+            $table->json('sketch')->nullable();
         });
         $this->facts('evidence', function (Blueprint $table): void {
             $table->string('kind', 30);

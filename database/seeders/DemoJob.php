@@ -41,7 +41,11 @@ final class DemoJob
         return $this;
     }
 
-    /** @param  array<string, mixed>  $changes */
+    /**
+     * @param  array<string, mixed>  $changes
+     *
+     * @phpstan-impure
+     */
     public function surfaceIs(string $name, array $changes): self
     {
         foreach ($this->facts['surfaces'] as &$surface) {

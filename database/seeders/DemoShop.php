@@ -98,7 +98,10 @@ final class DemoShop extends Seeder
             ->known(['original' => 'the worn bush, in two pieces', 'mates' => 'beam and screw are here'])
             ->materials(['Housing' => 'ductile iron', 'Shaft' => 'medium-carbon steel, normalised', 'Flanged bush' => 'tin bronze'])
             ->surfaceIs('Housing face', ['condition' => 'unworn', 'datum' => true])
-            ->noted('drawing', ['Flange outside' => ['size' => '62', 'at' => '0', 'long' => '6'], 'Bush outside' => ['at' => '6', 'long' => '50'], 'Bush bore' => ['at' => '0', 'long' => '56']])
+            ->noted('drawing', ['Flange outside' => ['size' => '62', 'at' => '0', 'long' => '6'], 'Bush outside' => ['at' => '6', 'long' => '50'], 'Bush bore' => ['at' => '0', 'long' => '56'],
+                'Flange thickness' => ['size' => '6', 'at' => '0', 'long' => '6'], 'Length under the flange' => ['at' => '6', 'long' => '50'], 'Lead-in chamfer' => ['size' => '1.5', 'at' => '56'],
+            ])
+            ->joint('Shaft in bush', ['purpose' => 'running-journal'])
             ->noted('eyeballed', ['Flange screw holes' => ['size' => '50', 'size2' => '5.5', 'at' => '0', 'long' => '6']])
             ->read('Housing bore', 'three-point', [
                 ['mouth', '0', '1.5003'], ['mouth', '90', '1.5005'], ['middle', '0', '1.5002'], ['middle', '90', '1.5003'], ['far end', '0', '1.5003'], ['far end', '90', '1.5004'],

@@ -27,7 +27,10 @@ final class CatalogueController
             ], Instrument::all()),
             'purposes' => array_map(static fn (Purpose $p): array => ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'tight' => $p->tight, 'length' => $p->isLength, 'shape' => $p->isShape], Purpose::all()),
             'gates' => array_map(static fn (Gate $g): array => ['code' => $g->code, 'name' => $g->name, 'says' => $g->says], Gate::all()),
-            'surface_kinds' => array_map(static fn (SurfaceType $t): array => ['code' => $t->value, 'name' => $t->label(), 'round' => $t->isRound()], SurfaceType::cases()),
+            'surface_kinds' => array_map(static fn (SurfaceType $t): array => [
+                'code' => $t->value, 'name' => $t->label(), 'angle' => $t->angleLabel(), 'counted' => $t->isCounted(), 'thread' => $t->isThread(),
+                'sizes' => array_map(static fn (string $field, string $label): array => ['field' => $field, 'label' => $label], array_keys($t->sizes()), array_values($t->sizes())),
+            ], SurfaceType::cases()),
             'metal_tests' => MaterialTests::all(),
             'causes' => array_map(static fn (Cause $c): array => ['code' => $c->value, 'says' => $c->advice()], Cause::cases()),
             'criticalities' => array_map(static fn (Criticality $c): array => ['code' => $c->value, 'says' => $c->says()], Criticality::cases()),

@@ -9,7 +9,6 @@ use App\Bench\JobStore;
 use App\Photos\Photographs;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Oldpart\Core\Advice\BadInput;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -38,7 +37,7 @@ final class PhotoController
         ]), 201);
     }
 
-    public function show(Request $request, string $job, string $photo): BinaryFileResponse|Response
+    public function show(Request $request, string $job, string $photo): BinaryFileResponse
     {
         $path = $this->photographs->find(self::id($job), self::id($photo), $request->query('small') === '1');
 

@@ -26,7 +26,7 @@ final class OlderJobFile
         $job->parts = self::each($job->parts ?? [], ['form' => 'turned', 'hardness' => null, 'tests' => (object) []]);
         $job->surfaces = array_map(self::surface(...), self::each($job->surfaces ?? [], [
             'criticality' => 'fit', 'condition' => null, 'datum' => false, 'size' => null, 'size2' => null, 'at' => null, 'long' => null,
-            'x' => null, 'y' => null, 'pitch' => null, 'count' => null, 'hand' => null, 'angle_deg' => null, 'source' => null,
+            'x' => null, 'y' => null, 'pitch' => null, 'count' => null, 'hand' => null, 'angle_deg' => null, 'source' => null, 'sketch' => null,
         ]));
         foreach (['evidence', 'photos', 'operations', 'costs'] as $list) {
             $job->{$list} ??= [];

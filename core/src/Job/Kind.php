@@ -51,7 +51,7 @@ final readonly class Kind
     }
 
     /**
-     * The facts of a new job of this kind. Sizes are the ones its picture is drawn by: they have no source, so nobody
+     * The facts of a new job of this kind. Its sizes are only a sketch to draw by: nobody
      * takes them for known.
      *
      * @param  callable(): string  $newId  hands in a fresh id for each thing
@@ -70,7 +70,7 @@ final readonly class Kind
             'id' => $id, 'machine' => $machine, 'part' => $part, 'kind' => $this->code, 'unit' => $unit->value,
             'take_in' => ['quantity' => 1], 'shop' => $shop->jsonSerialize(), 'hand_over' => ['next_time' => ''],
             'parts' => array_map(static fn (array $r): array => ['id' => $ids["parts.{$r['key']}"], ...$r], $this->rows('parts')),
-            'surfaces' => array_map(static fn (array $r): array => [...self::sized($r), 'id' => $ids["surfaces.{$r['key']}"], 'part' => $ids["parts.{$r['part']}"]], $this->rows('surfaces')),
+            'surfaces' => array_map(static fn (array $r): array => [...self::sketched($r), 'id' => $ids["surfaces.{$r['key']}"], 'part' => $ids["parts.{$r['part']}"]], $this->rows('surfaces')),
             'joints' => array_map(static fn (array $r): array => [
                 ...$r, 'id' => $ids["joints.{$r['key']}"], 'inner' => $surface($r['inner']), 'outer' => $surface($r['outer']), 'along' => $surface($r['along']),
             ], $this->rows('joints')),
@@ -92,17 +92,14 @@ final readonly class Kind
 
     /**
      * @param  array<string, mixed>  $row
-     * @return array<string, mixed> its sizes, written in millimetres, as if typed
+     * @return array<string, mixed> its sizes as a sketch only
      */
-    private static function sized(array $row): array
+    private static function sketched(array $row): array
     {
-        foreach (['size', 'size2', 'at', 'long', 'x', 'y', 'pitch'] as $field) {
-            if (isset($row[$field])) {
-                $row[$field] = ['typed' => (string) $row[$field], 'unit' => Unit::Millimetre->value];
-            }
-        }
+        $fields = ['size', 'size2', 'at', 'long', 'x', 'y', 'pitch', 'count'];
+        $sketch = array_map(static fn (string $field): mixed => $row[$field] ?? null, array_combine($fields, $fields));
 
-        return $row;
+        return [...array_diff_key($row, $sketch), 'sketch' => $sketch];
     }
 
     /** @return list<array<string, mixed>> */

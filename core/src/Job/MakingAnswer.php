@@ -129,6 +129,7 @@ final readonly class MakingAnswer implements \JsonSerializable
             'surface' => $this->entry->surface->id,
             'phase' => $this->entry->phase->value,
             'label' => $this->entry->label,
+            'measured_as' => $this->entry->surface->kind->value,
             'now' => $now === null ? null : LengthWriter::size($now),
             'state' => $next->state ?? 'none',
             'verdict' => $this->verdict?->value,

@@ -48,7 +48,7 @@ final readonly class PartShape
     /** How far an eccentric bore's axis lies beside the part's, mm. */
     public function offsetOf(SurfaceFacts $surface): float
     {
-        return $surface->type->isInside() ? ($this->sizes->drawn($surface, $surface->x) ?? 0.0) : 0.0;
+        return $surface->type->isInside() ? $this->sizes->x($surface) : 0.0;
     }
 
     private function turned(): Profile
@@ -79,7 +79,7 @@ final readonly class PartShape
     /** @param  array{float, float}  $extent */
     private function segment(SurfaceFacts $surface, array $extent, float $mm): Segment
     {
-        $end = in_array($surface->type, [SurfaceType::TaperOutside, SurfaceType::TaperInside], true) ? ($this->sizes->drawn($surface, $surface->size2) ?? $mm) : $mm;
+        $end = in_array($surface->type, [SurfaceType::TaperOutside, SurfaceType::TaperInside], true) ? ($this->sizes->second($surface) ?? $mm) : $mm;
         $mark = match ($surface->type) {
             SurfaceType::ThreadOutside, SurfaceType::ThreadInside, SurfaceType::Teeth, SurfaceType::Spline => $surface->type->value,
             default => null,
@@ -119,7 +119,7 @@ final readonly class PartShape
             $type = $surface->type;
             $wanted = $all || $surface->criticality->mustMeasure() || $this->sizes->says($surface) !== null;
             if ($type === SurfaceType::HolePattern && $extent[1] > $extent[0]) {
-                $holes[] = ['circle_mm' => $mm, 'hole_mm' => $this->sizes->drawn($surface, $surface->size2) ?? 0.05 * $mm, 'from_mm' => $extent[0], 'to_mm' => $extent[1]];
+                $holes[] = ['circle_mm' => $mm, 'hole_mm' => $this->sizes->second($surface) ?? 0.05 * $mm, 'from_mm' => $extent[0], 'to_mm' => $extent[1]];
             }
             if ($wanted && ($type->isOutside() || $type->isInside() || $type === SurfaceType::GrooveOutside || $type === SurfaceType::GrooveInside)) {
                 $offset = abs($this->offsetOf($surface));
@@ -146,8 +146,7 @@ final readonly class PartShape
                 continue;
             }
             $type = $surface->type;
-            $x = $this->sizes->drawn($surface, $surface->x) ?? 0.0;
-            $y = $this->sizes->drawn($surface, $surface->y) ?? 0.0;
+            [$x, $y] = [$this->sizes->x($surface), $this->sizes->y($surface)];
             $eccentric = $eccentric || $turned && ($x !== 0.0 || $y !== 0.0);
             if ($type->isOutside() || $type->isInside()) {
                 $circles[] = new FaceCircle($surface->name, $x, $y, $mm / 2, $type->isInside(), $this->written($surface), ! $turned || $surface->criticality->mustMeasure(), $type === SurfaceType::ThreadInside);
@@ -175,11 +174,11 @@ final readonly class PartShape
 
     private function pattern(SurfaceFacts $surface, float $mm): FacePattern
     {
-        $hole = $this->sizes->drawn($surface, $surface->size2) ?? 0.05 * $mm;
+        $hole = $this->sizes->second($surface) ?? 0.05 * $mm;
         $says = $this->sizes->says($surface);
-        $holeSays = $surface->source === null ? null : LengthWriter::size($hole);
+        $holeSays = $surface->size2 === null ? null : LengthWriter::size($hole);
 
-        return new FacePattern($surface->name, $mm, $hole, $surface->count ?? 4, $surface->angleDeg ?? 90.0, match (true) {
+        return new FacePattern($surface->name, $mm, $hole, $surface->count ?? $surface->sketch->count ?? 4, $surface->angleDeg ?? 90.0, match (true) {
             $says === null => null,
             $holeSays === null => Say::with('{n} on ⌀ {c}', ['n' => $surface->count ?? '?', 'c' => $says]),
             default => Say::with('{n} × ⌀ {h} on ⌀ {c}', ['n' => $surface->count ?? '?', 'h' => $holeSays, 'c' => $says]),
@@ -202,7 +201,7 @@ final readonly class PartShape
             }
         }
 
-        return ['radius_mm' => max($radius, $key['width_mm']), 'width_mm' => $key['width_mm'], 'depth_mm' => $this->sizes->drawn($key['surface'], $key['surface']->size2) ?? 0.5 * $key['width_mm'], 'hub' => $hub];
+        return ['radius_mm' => max($radius, $key['width_mm']), 'width_mm' => $key['width_mm'], 'depth_mm' => $this->sizes->second($key['surface']) ?? 0.5 * $key['width_mm'], 'hub' => $hub];
     }
 
     private function written(SurfaceFacts $surface): ?Say
@@ -211,7 +210,7 @@ final readonly class PartShape
         if ($says === null) {
             return null;
         }
-        $pitch = in_array($surface->type, [SurfaceType::ThreadInside, SurfaceType::ThreadOutside], true) && $surface->pitch !== null && $surface->source !== null
+        $pitch = in_array($surface->type, [SurfaceType::ThreadInside, SurfaceType::ThreadOutside], true) && $surface->pitch !== null
             ? Say::with(' × {p}{h}', ['p' => LengthWriter::size($surface->pitch->length->mm), 'h' => $surface->hand === Hand::Left ? ' LH' : '']) : Say::plain('');
 
         return Say::with('⌀ {s}{p}', ['s' => $says, 'p' => $pitch]);
@@ -220,22 +219,22 @@ final readonly class PartShape
     /** A surface's name, with its part's where it does not say it already. */
     private function named(SurfaceFacts $surface): string
     {
-        $first = mb_strtolower(explode(' ', $this->part->name)[0]);
+        $stems = static fn (string $name): array => array_map(static fn (string $w): string => mb_substr($w, 0, 4), explode(' ', mb_strtolower($name)));
 
-        return str_contains(mb_strtolower($surface->name), $first) ? $surface->name : "{$this->part->name}: ".lcfirst($surface->name);
+        return array_intersect($stems($this->part->name), $stems($surface->name)) !== [] ? $surface->name : "{$this->part->name}: ".lcfirst($surface->name);
     }
 
     /**
-     * Mass, surface and centre of mass of a turned part, when its sizes are known and not only drawn.
+     * Mass, surface and centre of mass of a turned part; null while any size or place it needs is only sketched.
      *
      * @return array{mass_kg: ?float, area_mm2: float, centre_mm: float, volume_mm3: float}|null
      */
     public function body(): ?array
     {
-        $used = array_filter($this->surfaces, static fn (SurfaceFacts $s): bool => ($s->type->isOutside() || $s->type->isInside()) && $s->long !== null);
-        $drawn = array_filter($used, fn (SurfaceFacts $s): bool => $this->sizes->isDrawnOnly($s));
+        $used = array_filter($this->surfaces, fn (SurfaceFacts $s): bool => ($s->type->isOutside() || $s->type->isInside()) && $this->sizes->long($s) !== null);
+        $drawn = array_filter($used, fn (SurfaceFacts $s): bool => $this->sizes->known($s) === null || ! $this->planes->areKnown($s));
         $outside = array_filter($used, static fn (SurfaceFacts $s): bool => $s->type->isOutside());
-        if ($outside === [] || $drawn !== [] || ! $this->planes->anyKnown || $this->profile->isEmpty()) {
+        if ($outside === [] || $drawn !== [] || $this->profile->isEmpty()) {
             return null;
         }
         $volume = $this->profile->volumeMm3() - $this->cutAway();
@@ -250,13 +249,13 @@ final readonly class PartShape
         $away = 0.0;
         foreach ($this->surfaces as $surface) {
             $mm = $this->sizes->mm($surface);
-            $second = $this->sizes->drawn($surface, $surface->size2);
+            $second = $this->sizes->second($surface);
             if ($mm === null || $second === null) {
                 continue;
             }
             $extent = $this->planes->of($surface);
             $away += match ($surface->type) {
-                SurfaceType::HolePattern => ($surface->count ?? 0) * M_PI / 4 * $second ** 2 * $this->profile->thicknessAtMm($mm / 2),
+                SurfaceType::HolePattern => ($surface->count ?? $surface->sketch->count ?? 0) * M_PI / 4 * $second ** 2 * $this->profile->thicknessAtMm($mm / 2),
                 SurfaceType::KeywayShaft, SurfaceType::KeywayHub => $extent === null ? 0.0 : $mm * $second * ($extent[1] - $extent[0]),
                 default => 0.0,
             };

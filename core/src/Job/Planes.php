@@ -15,19 +15,17 @@ final class Planes
     /** @var array<string, float> from a plane of the sketch (by its own place, written out) to where it is, mm */
     private array $places = [];
 
-    /** At least one length along the axis is known. */
-    public readonly bool $anyKnown;
+    /** @var array<string, true> planes whose place was typed or follows from known lengths; the first one is the zero */
+    private array $known = [];
 
     /** @param  list<SurfaceFacts>  $surfaces of one part */
     public function __construct(array $surfaces, private readonly Sizes $sizes)
     {
         $known = [];
-        $noted = false;
         foreach ($surfaces as $surface) {
             foreach ($this->sketch($surface) ?? [] as $plane) {
                 $this->places[self::key($plane)] = $plane;
             }
-            $noted = $noted || $surface->source !== null && $surface->long !== null;
             $sketch = $this->sketch($surface);
             $length = $surface->type === SurfaceType::Length ? $sizes->known($surface) : null;
             if ($length !== null && $sketch !== null && $sketch[1] > $sketch[0]) {
@@ -43,7 +41,41 @@ final class Planes
                 }
             }
         }
-        $this->anyKnown = $known !== [] || $noted;
+        $this->know($surfaces);
+    }
+
+    /** Both its ends are known places, not only sketched ones. */
+    public function areKnown(SurfaceFacts $surface): bool
+    {
+        $sketch = $this->sketch($surface);
+
+        return $sketch !== null && isset($this->known[self::key($sketch[0])], $this->known[self::key($sketch[1])]);
+    }
+
+    /** @param  list<SurfaceFacts>  $surfaces */
+    private function know(array $surfaces): void
+    {
+        if ($this->places === []) {
+            return;
+        }
+        $this->known[self::key(min(array_map(floatval(...), array_keys($this->places))))] = true;
+        do {
+            $before = count($this->known);
+            foreach ($surfaces as $surface) {
+                $sketch = $this->sketch($surface);
+                if ($sketch === null) {
+                    continue;
+                }
+                [$from, $to] = array_map(self::key(...), $sketch);
+                if ($surface->at !== null) {
+                    $this->known[$from] = true;
+                }
+                $long = $surface->long !== null || $surface->type === SurfaceType::Length && $this->sizes->known($surface) !== null;
+                if ($long && (isset($this->known[$from]) || isset($this->known[$to]))) {
+                    $this->known[$from] = $this->known[$to] = true;
+                }
+            }
+        } while (count($this->known) > $before);
     }
 
     /** @return array{float, float}|null mm */
@@ -57,12 +89,12 @@ final class Planes
     /** @return array{float, float}|null */
     private function sketch(SurfaceFacts $surface): ?array
     {
-        $at = $this->sizes->drawn($surface, $surface->at);
+        $at = $this->sizes->at($surface);
         if ($at === null) {
             return null;
         }
 
-        return [$at, $at + ($this->sizes->drawn($surface, $surface->long) ?? 0.0)];
+        return [$at, $at + ($this->sizes->long($surface) ?? 0.0)];
     }
 
     private static function key(float $mm): string

@@ -12,13 +12,13 @@ use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\TypedLength;
 
 /**
- * The best that is known of each surface's size: measured, to be made, or noted with its source; and where nothing is
- * known yet, a size to draw it by, in proportion to what is.
+ * The best that is known of each surface's size: measured, to be made, or noted; and where nothing is known yet, the
+ * sketch, in proportion to what is.
  */
 final readonly class Sizes
 {
-    /** From the sizes a kind is drawn by to the sizes of this job. */
-    public float $proportion;
+    /** From the sizes of the sketch to the sizes of this job. */
+    private float $proportion;
 
     /**
      * @param  array<string, FoundSize>  $found
@@ -28,9 +28,10 @@ final readonly class Sizes
     {
         $ratios = [];
         foreach ($facts->surfaces as $surface) {
-            $known = $this->measured($surface);
-            if ($known !== null && $known > 0 && $surface->source === null && $surface->size !== null && $surface->size->length->mm > 0) {
-                $ratios[] = $known / $surface->size->length->mm;
+            $known = $this->known($surface);
+            $sketch = $surface->sketch->size ?? 0.0;
+            if ($known !== null && $known > 0 && $sketch > 0) {
+                $ratios[] = $known / $sketch;
             }
         }
         sort($ratios);
@@ -40,41 +41,59 @@ final readonly class Sizes
     /** To draw by, mm; null where there is nothing to go by. */
     public function mm(SurfaceFacts $surface): ?float
     {
-        return $this->known($surface) ?? $this->drawn($surface, $surface->size);
+        return $this->known($surface) ?? $this->inProportion($surface->sketch?->size);
     }
 
-    /** Measured, to make, or noted with its source, mm; null when only drawn. */
+    /** Measured, to make, or noted, mm; null when only sketched. */
     public function known(SurfaceFacts $surface): ?float
     {
-        return $this->measured($surface) ?? ($surface->source === null ? null : $surface->size?->length->mm);
+        return isset($this->bands[$surface->id]) ? $this->bands[$surface->id]->middleMm() : ($this->found[$surface->id]->meanMm ?? $surface->size?->length->mm);
     }
 
-    /** Another of its lengths, to draw by, mm. */
-    public function drawn(SurfaceFacts $surface, ?TypedLength $length): ?float
+    public function second(SurfaceFacts $surface): ?float
     {
-        return $length === null ? null : $length->length->mm * ($surface->source === null ? $this->proportion : 1.0);
+        return $this->either($surface->size2, $surface->sketch?->size2);
+    }
+
+    public function at(SurfaceFacts $surface): ?float
+    {
+        return $this->either($surface->at, $surface->sketch?->at);
+    }
+
+    public function long(SurfaceFacts $surface): ?float
+    {
+        return $this->either($surface->long, $surface->sketch?->long);
+    }
+
+    public function x(SurfaceFacts $surface): float
+    {
+        return $this->either($surface->x, $surface->sketch?->x) ?? 0.0;
+    }
+
+    public function y(SurfaceFacts $surface): float
+    {
+        return $this->either($surface->y, $surface->sketch?->y) ?? 0.0;
     }
 
     public function says(SurfaceFacts $surface): ?Say
     {
         $band = $this->bands[$surface->id] ?? null;
-        $noted = $surface->source === null ? null : $surface->size?->length->mm;
 
         return match (true) {
             $band !== null => $surface->kind === SurfaceKind::Bore ? LengthWriter::lower($band) : LengthWriter::upper($band),
             isset($this->found[$surface->id]) => LengthWriter::size($this->found[$surface->id]->meanMm),
-            $noted !== null => Say::with('≈ {s}', ['s' => LengthWriter::size($noted)]),
+            $surface->size !== null => Say::with('≈ {s}', ['s' => LengthWriter::size($surface->size->length->mm)]),
             default => null,
         };
     }
 
-    public function isDrawnOnly(SurfaceFacts $surface): bool
+    private function either(?TypedLength $typed, ?float $sketch): ?float
     {
-        return $this->known($surface) === null;
+        return $typed->length->mm ?? $this->inProportion($sketch);
     }
 
-    private function measured(SurfaceFacts $surface): ?float
+    private function inProportion(?float $sketch): ?float
     {
-        return isset($this->bands[$surface->id]) ? $this->bands[$surface->id]->middleMm() : ($this->found[$surface->id]->meanMm ?? null);
+        return $sketch === null ? null : $sketch * $this->proportion;
     }
 }

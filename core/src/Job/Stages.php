@@ -46,6 +46,7 @@ final readonly class Stages
 
         return match (true) {
             $this->declined() => new NextStep(Say::plain('Declined: send the letter'), 'take-in'),
+            Gatekeeper::withholds($this->facts->takeIn) && trim($this->facts->takeIn->failed) !== '' => new NextStep(Say::plain('Somebody named must accept responsibility before any size is issued'), 'take-in'),
             $this->takeIn()->open > 0 => new NextStep(Say::plain($this->facts->takeIn->gatesAnswered ? 'Say what came in and what failed' : 'Answer the safety question'), 'take-in'),
             $this->survey()->open > 0 => new NextStep(Say::plain($this->survey()->says === 'done' || ! str_contains($this->survey()->says, 'bare') ? 'Say what the parts are made of' : 'Lay out the surfaces that matter'), 'survey'),
             $unmeasured !== [] => new NextStep(Say::plain('Measure the '.lcfirst($unmeasured[0]->surface->name)), 'measure', $unmeasured[0]->surface->id),

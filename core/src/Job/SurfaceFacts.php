@@ -10,8 +10,8 @@ use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Shape\SurfaceType;
 
 /**
- * A surface of a part: what it is and does, where it is to be read, and a rough size and place to draw it by until it is
- * measured.
+ * A surface of a part: what it is and does, where it is to be read, its sizes as noted until it is measured, and a sketch
+ * to draw it by until anything is known.
  *
  * What the sizes mean: `size` is the diameter, width, length or radius (a taper's where it begins, a hole pattern's circle, a
  * thread's major diameter); `size2` the second one (a taper's at its far end, a pattern's hole, the depth of a groove or
@@ -46,6 +46,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
         public ?Hand $hand,
         public ?float $angleDeg,
         public ?SizeSource $source,
+        public ?SketchFacts $sketch,
     ) {
         $this->kind = $type->measuredAs();
     }
@@ -79,6 +80,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
             $f->choiceOrNull('hand', Hand::class),
             $f->numberOrNull('angle_deg'),
             $f->choiceOrNull('source', SizeSource::class),
+            ($sketch = $f->object('sketch')) === null ? null : SketchFacts::read($sketch),
         );
     }
 
@@ -119,6 +121,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
             'hand' => $this->hand?->value,
             'angle_deg' => $this->angleDeg,
             'source' => $this->source?->value,
+            'sketch' => $this->sketch,
         ];
     }
 }

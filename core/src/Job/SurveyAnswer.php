@@ -48,11 +48,11 @@ final readonly class SurveyAnswer implements \JsonSerializable
         foreach ($facts->surfacesOf($part->id) as $surface) {
             $mm = $sizes->known($surface);
             $extent = $shape->extent($surface);
-            if ($surface->type === SurfaceType::HolePattern && $mm !== null && $surface->size2 !== null && $surface->source !== null && $extent !== null) {
+            if ($surface->type === SurfaceType::HolePattern && $mm !== null && $surface->size2 !== null && $extent !== null) {
                 $notes[] = WeakPlaces::edge($surface->name, $mm, max(1e-6, $surface->size2->length->mm), 2 * self::outsideAt($shape, ($extent[0] + $extent[1]) / 2), $weak, $surface->id);
             }
             if ($surface->type === SurfaceType::ThreadInside && $weak && $material !== null) {
-                $notes[] = WeakPlaces::thread($surface->name, $mm ?? ($surface->size->length->mm ?? 0.0), $mm === null ? null : $surface->long?->length->mm, $material->name, $surface->id);
+                $notes[] = WeakPlaces::thread($surface->name, $mm ?? 0.0, $mm === null ? null : $surface->long?->length->mm, $material->name, $surface->id);
             }
         }
         if ($part->origin === Origin::Make && $shape->body() !== null) {

@@ -52,7 +52,7 @@ final class AxisPicture
         $picture->left += 14;
         $spans = new SpanRows($picture->spans(), 12, 480);
         $names = implode(', ', array_map(static fn (AxisPart $p): string => lcfirst($p->name), $parts));
-        $drawing = new Drawing(self::WIDTH, $height + $spans->height() + 8, Say::plain("{$what}: {$names}."));
+        $drawing = new Drawing(self::WIDTH, max($height, $picture->lowest() + $spans->height() + 14), Say::plain("{$what}: {$names}."));
         $picture->parts($drawing);
         LabelColumn::draw($drawing, $picture->labels(), self::COLUMN, self::WIDTH - 6, $height);
         $spans->draw($drawing, $picture->lowest() + 6);

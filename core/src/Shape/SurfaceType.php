@@ -58,12 +58,6 @@ enum SurfaceType: string
         return in_array($this, [self::Bore, self::TaperInside, self::ThreadInside], true);
     }
 
-    /** Its size is a diameter. */
-    public function isRound(): bool
-    {
-        return $this->isOutside() || $this->isInside() || in_array($this, [self::GrooveOutside, self::GrooveInside, self::HolePattern], true);
-    }
-
     /** Could be the reference others are measured and held from. */
     public function canBeDatum(): bool
     {
@@ -93,6 +87,55 @@ enum SurfaceType: string
             self::Spline => 'spline',
             self::Teeth => 'gear teeth',
             self::Radius => 'radius',
+        };
+    }
+
+    /**
+     * The lengths that describe it, by the field that holds them.
+     *
+     * @return array<string, string>
+     */
+    public function sizes(): array
+    {
+        $place = ['at' => 'Begins at, from the left face', 'long' => 'Runs for'];
+
+        return match ($this) {
+            self::Bore => ['size' => 'Diameter', ...$place, 'x' => 'Centre, to the right', 'y' => 'Centre, upward'],
+            self::Shaft => ['size' => 'Diameter', ...$place, 'x' => 'Centre, to the right', 'y' => 'Centre, upward'],
+            self::TaperOutside, self::TaperInside => ['size' => 'Diameter where it begins', 'size2' => 'Diameter at the far end', ...$place],
+            self::ThreadOutside, self::ThreadInside => ['size' => 'Major diameter', 'pitch' => 'Pitch', ...$place],
+            self::GrooveOutside, self::GrooveInside => ['size' => 'Diameter at its bottom', ...$place],
+            self::KeywayShaft, self::KeywayHub => ['size' => 'Width', 'size2' => 'Depth', ...$place],
+            self::HolePattern => ['size' => 'Hole circle', 'size2' => 'Hole', ...$place],
+            self::ChamferOutside, self::ChamferInside => ['size' => 'Leg, at 45°', 'at' => 'At the corner, from the left face'],
+            self::Spline, self::Teeth => ['size' => 'Outside diameter', 'pitch' => 'Pitch', ...$place],
+            self::Length => ['size' => 'Length', ...$place],
+            self::Flat => ['size' => 'Width', ...$place],
+            self::Radius => ['size' => 'Radius'],
+            self::Face => ['at' => 'At, from the left face'],
+            self::Angle => [],
+        };
+    }
+
+    /** Holes, teeth and splines are counted. */
+    public function isCounted(): bool
+    {
+        return in_array($this, [self::HolePattern, self::Spline, self::Teeth], true);
+    }
+
+    public function isThread(): bool
+    {
+        return $this === self::ThreadOutside || $this === self::ThreadInside;
+    }
+
+    /** What its angle means; null where it has none. */
+    public function angleLabel(): ?string
+    {
+        return match ($this) {
+            self::Angle => 'Angle, degrees',
+            self::HolePattern => 'First hole at, degrees from the right',
+            self::Length => 'On a plate: 0 across, 90 upright',
+            default => null,
         };
     }
 }

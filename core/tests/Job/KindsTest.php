@@ -103,7 +103,11 @@ final class KindsTest extends TestCase
         $array = JobFile::toArray(self::facts($kind));
         foreach ($array['surfaces'] as &$surface) {
             // As if every size had been noted, so that every text is there at its full width.
-            $surface['source'] = 'drawing';
+            foreach (['size', 'size2', 'at', 'long', 'x', 'y', 'pitch'] as $field) {
+                $mm = $surface['sketch'][$field];
+                $surface[$field] = $mm === null ? null : ['typed' => (string) $mm, 'unit' => 'mm'];
+            }
+            $surface = [...$surface, 'count' => $surface['sketch']['count'], 'source' => 'drawing'];
         }
         $drawings = self::drawings((new Evaluator)->evaluate(JobFacts::fromArray($array)));
         self::assertSame($kind->code === 'free-form', $drawings === []);

@@ -55,6 +55,12 @@ final class SurveyTest extends TestCase
         self::assertContains('lift-weight', array_map(static fn ($c): string => $c->code, self::answers($shaft('120'))->assembly->cautions));
         self::assertNotContains('heavy', array_map(static fn ($n): string => $n->code, self::answers($shaft('100'))->survey->parts[1]->notes));
         self::assertNull(self::answers(new SampleJob)->survey->parts[1]->body, 'nothing is weighed from a sketch');
+        // The housing's bore, outside and length are measured: π/4 (6² − 3²) · 4 cm³ of iron at 7.15.
+        $housing = self::answers(SampleJob::measured())->survey->parts[0]->body;
+        self::assertEqualsWithDelta(M_PI / 4 * (36 - 9) * 4 * 7.15e-3, $housing['mass_kg'] ?? 0, 1e-6);
+        $unsure = self::with(SampleJob::measured(), 'surfaces', 'Boss outside', ['long' => null, 'at' => null]);
+        $unsure->facts['readings'] = array_values(array_filter($unsure->facts['readings'], static fn (array $r): bool => $r['surface'] !== $unsure->surface('Housing length')));
+        self::assertNull(self::answers($unsure)->survey->parts[0]->body, 'its length is only sketched');
     }
 
     /** Criticality sets how many readings are asked for and with what (common practice, no source). */

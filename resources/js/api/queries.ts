@@ -1,5 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { client, orRefuse } from './client';
+import type { Shelf } from './types';
 
 export const jobKey = (id: string) => ['job', id] as const;
 
@@ -10,10 +11,29 @@ export function useJobState(id: string) {
     });
 }
 
-export function useBench() {
+export function useBench(shelf: Shelf = 'bench') {
     return useQuery({
-        queryKey: ['bench'],
-        queryFn: async () => orRefuse(await client.GET('/api/jobs')).jobs,
+        queryKey: ['bench', shelf],
+        queryFn: async () => orRefuse(await client.GET('/api/jobs', { params: { query: { shelf } } })),
+    });
+}
+
+export function useKinds() {
+    return useQuery({
+        queryKey: ['kinds'],
+        queryFn: async () => orRefuse(await client.GET('/api/kinds')).kinds,
+        staleTime: Infinity,
+    });
+}
+
+/** Jobs by a word, surfaces by a size; what was found before stays until there is more. */
+export function useFind(q: string, withinMm: number) {
+    return useQuery({
+        queryKey: ['find', q, withinMm],
+        queryFn: async () =>
+            orRefuse(await client.GET('/api/find', { params: { query: { q, within_mm: withinMm } } })),
+        enabled: q.trim() !== '',
+        placeholderData: keepPreviousData,
     });
 }
 

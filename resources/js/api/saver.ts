@@ -88,6 +88,32 @@ export class Saver {
         }
     }
 
+    /** A photograph: the picture itself is sent, so it waits neither in line nor in this browser. */
+    async addPhoto(job: string, picture: Blob, surface: string | null): Promise<void> {
+        const [photo, request] = [newId(), newId()];
+        for (let tries = 0; ; tries++) {
+            const version = (this.queries.getQueryData<JobState>(jobKey(job)) ?? (await this.fetch(job)))
+                .version;
+            const answer = await client.PUT('/api/jobs/{job}/pictures/{photo}', {
+                params: {
+                    path: { job, photo },
+                    query: { version, request, ...(surface === null ? {} : { surface }) },
+                },
+                body: picture as unknown as string,
+                bodySerializer: (body) => body as unknown as Blob,
+                headers: { 'Content-Type': picture.type === '' ? 'application/octet-stream' : picture.type },
+            });
+            if (answer.data) {
+                this.take(job, answer.data);
+                return;
+            }
+            if (answer.response.status !== 409 || tries > 3) {
+                throw refusal(answer.error);
+            }
+            this.queries.setQueryData(jobKey(job), (answer.error as { current: JobState }).current);
+        }
+    }
+
     /** After a clash: send mine again on top of what is there, or leave it. */
     settle(keepMine: boolean): void {
         const clash = this.clash;

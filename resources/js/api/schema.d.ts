@@ -447,6 +447,8 @@ export interface components {
             /** @enum {unknown} */
             phase: "only" | "before" | "after";
             label: string;
+            /** @enum {unknown} */
+            measured_as: "bore" | "shaft" | "length";
             now: components["schemas"]["Say"] | null;
             /** @enum {unknown} */
             state: "none" | "cut" | "inside" | "past";
@@ -586,7 +588,14 @@ export interface components {
             surface_kinds: {
                 code: string;
                 name: string;
-                round: boolean;
+                angle: string | null;
+                counted: boolean;
+                thread: boolean;
+                sizes: {
+                    /** @enum {unknown} */
+                    field: "size" | "size2" | "at" | "long" | "x" | "y" | "pitch";
+                    label: string;
+                }[];
             }[];
             metal_tests: {
                 code: string;
@@ -715,6 +724,17 @@ export interface components {
             unit: components["schemas"]["unit"];
             mm?: number;
         };
+        /** @description What a surface is drawn by until its sizes are typed or measured; mm; nobody's reading */
+        sketch: {
+            size: number | null;
+            size2: number | null;
+            at: number | null;
+            long: number | null;
+            x: number | null;
+            y: number | null;
+            pitch: number | null;
+            count: number | null;
+        };
         /** @description What came in and why it failed, how it is used, and what happens if the part fails */
         take_in: {
             failed: string;
@@ -786,6 +806,7 @@ export interface components {
             angle_deg: number | null;
             /** @enum {unknown} */
             source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
+            sketch: components["schemas"]["sketch"] | null;
         };
         /** @description A reading */
         reading: {
@@ -1000,6 +1021,7 @@ export interface components {
                     angle_deg: number | null;
                     /** @enum {unknown} */
                     source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
+                    sketch: components["schemas"]["sketch"] | null;
                 };
                 /** @description A reading */
                 reading: {
@@ -1124,6 +1146,17 @@ export interface components {
                     for: "cooling" | "curing" | "stock" | "customer" | "outside work";
                     until: string | null;
                     note: string;
+                };
+                /** @description What a surface is drawn by until its sizes are typed or measured; mm; nobody's reading */
+                sketch: {
+                    size: number | null;
+                    size2: number | null;
+                    at: number | null;
+                    long: number | null;
+                    x: number | null;
+                    y: number | null;
+                    pitch: number | null;
+                    count: number | null;
                 };
             };
         };

@@ -21,7 +21,30 @@ export type Joint = Schemas['Joint'];
 export type Part = Schemas['Part'];
 export type Surface = Schemas['Surface'];
 export type TakeIn = Schemas['TakeIn'];
+export type Acceptance = Schemas['Acceptance'];
+export type Evidence = Schemas['Evidence'];
+export type Photo = Schemas['Photo'];
+export type Operation = Schemas['Operation'];
+export type Cost = Schemas['Cost'];
+export type QuoteFacts = Schemas['QuoteFacts'];
+export type Waits = Schemas['Waits'];
+export type Kind = Schemas['Kinds']['kinds'][number];
+export type Finds = Schemas['Finds'];
+export type Shelf = 'bench' | 'archive' | 'bin';
+export type PartAnswer = Schemas['PartAnswer'];
+export type Quote = Schemas['Quote'];
+export type TypedLength = Schemas['TypedLength'];
 
 export type Unit = 'in' | 'mm';
 export type Units = Unit | 'both';
-export type ListName = 'parts' | 'surfaces' | 'readings' | 'joints' | 'cuts' | 'ticks';
+export type ListName =
+    | 'parts'
+    | 'surfaces'
+    | 'readings'
+    | 'joints'
+    | 'cuts'
+    | 'ticks'
+    | 'evidence'
+    | 'photos'
+    | 'operations'
+    | 'costs';

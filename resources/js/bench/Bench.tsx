@@ -1,32 +1,48 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Snackbar from '@mui/material/Snackbar';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { client, orRefuse, Refused } from '../api/client';
 import { useBench, useShop } from '../api/queries';
-import type { BenchRow, JobFacts } from '../api/types';
+import type { BenchRow, JobFacts, Shelf } from '../api/types';
 import { Frame } from '../shell/Frame';
-import { useSettings } from '../shell/settings';
-import { STAGES } from '../shell/stages';
 import { BenchStrip } from './BenchStrip';
-import { KindPicture } from './KindPicture';
+import { JobRow } from './JobRow';
 import { NewJob } from './NewJob';
+
+const SHELVES: { code: Shelf; name: string; title: string }[] = [
+    { code: 'bench', name: 'Bench', title: 'The bench' },
+    { code: 'archive', name: 'Archive', title: 'The archive' },
+    { code: 'bin', name: 'Bin', title: 'The bin: jobs stay here for 30 days' },
+];
+
+const GROUPS: { state: BenchRow['state']; title: string }[] = [
+    { state: 'now', title: 'You can work on these now' },
+    { state: 'waits', title: 'Waiting' },
+    { state: 'done', title: 'Done' },
+];
 
 /** Home: every job as a row, what can be done now first, with its next step in words. */
 export function Bench() {
-    const bench = useBench();
+    const [params, setParams] = useSearchParams();
+    const shelf = SHELVES.find((s) => s.code === params.get('shelf')) ?? SHELVES[0];
+    const here = shelf?.code ?? 'bench';
+    const bench = useBench(here);
     const shop = useShop();
     const navigate = useNavigate();
     const queries = useQueryClient();
     const file = useRef<HTMLInputElement>(null);
     const [starting, setStarting] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
-    const rows = bench.data ?? [];
-    const now = rows.filter((row) => row.state === 'now');
-    const done = rows.filter((row) => row.state === 'done');
+    const [moved, setMoved] = useState<{ id: string; says: string; back: Shelf } | null>(null);
+    const counts = bench.data?.counts ?? { now: 0, waits: 0, done: 0 };
+    const rows = bench.data?.jobs ?? [];
 
     const take = async (chosen: File | undefined) => {
         if (!chosen) {
@@ -51,17 +67,56 @@ export function Bench() {
             setRefused((error instanceof Error ? error.message : 'This file can’t be read.') + where);
         }
     };
+    const put = async (id: string, to: Shelf) => {
+        try {
+            orRefuse(
+                await client.PUT('/api/jobs/{job}/shelf', {
+                    params: { path: { job: id } },
+                    body: { shelf: to },
+                }),
+            );
+            await queries.invalidateQueries({ queryKey: ['bench'] });
+            return true;
+        } catch (error) {
+            setRefused(error instanceof Error ? error.message : 'That did not work. Try again.');
+            return false;
+        }
+    };
+    const move = async (id: string, to: Shelf) => {
+        if (await put(id, to)) {
+            const says = {
+                bench: 'Back on the bench.',
+                archive: 'In the archive.',
+                bin: 'In the bin for 30 days.',
+            }[to];
+            setMoved({ id, says, back: here });
+        }
+    };
 
     return (
         <Frame
             title={shop.data?.name ?? ''}
-            subtitle={`${now.length} to work on · ${done.length} done`}
+            subtitle={`${counts.now} to work on · ${counts.waits} waiting · ${counts.done} done`}
             strip={<BenchStrip />}
         >
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 1.5, flexWrap: 'wrap' }}>
                 <Typography variant="h1" sx={{ flex: 1 }}>
-                    The bench
+                    {shelf?.title}
                 </Typography>
+                <ToggleButtonGroup
+                    exclusive
+                    value={here}
+                    aria-label="Where"
+                    onChange={(_, next: Shelf | null) =>
+                        next !== null && setParams(next === 'bench' ? {} : { shelf: next })
+                    }
+                >
+                    {SHELVES.map((s) => (
+                        <ToggleButton key={s.code} value={s.code} sx={{ textTransform: 'none' }}>
+                            {s.name}
+                        </ToggleButton>
+                    ))}
+                </ToggleButtonGroup>
                 <input
                     ref={file}
                     type="file"
@@ -85,75 +140,81 @@ export function Bench() {
                     {refused}
                 </Alert>
             )}
-            <Group title="You can work on these now" rows={now} />
-            <Group title="Done" rows={done} />
+            {GROUPS.map(({ state, title }) => (
+                <Group
+                    key={state}
+                    title={here === 'bench' ? title : ''}
+                    rows={rows.filter((row) => row.state === state)}
+                    count={counts[state]}
+                    shelf={here}
+                    move={(id, to) => void move(id, to)}
+                />
+            ))}
             {bench.isSuccess && rows.length === 0 && (
                 <Typography sx={{ mt: 4 }}>
-                    Nothing on the bench. Start with “What are you making?”.
+                    {here === 'bench'
+                        ? 'Nothing on the bench. Start with “What are you making?”.'
+                        : 'Nothing here.'}
                 </Typography>
             )}
             {bench.isError && (
                 <Alert severity="error">The bench can’t be fetched just now. It is tried again.</Alert>
             )}
-            <NewJob open={starting} close={() => setStarting(false)} />
+            {starting && <NewJob open close={() => setStarting(false)} />}
+            <Snackbar
+                open={moved !== null}
+                autoHideDuration={12000}
+                onClose={(_, why) => why !== 'clickaway' && setMoved(null)}
+                message={moved?.says}
+                action={
+                    <Button
+                        color="inherit"
+                        onClick={() => {
+                            if (moved) {
+                                void put(moved.id, moved.back);
+                            }
+                            setMoved(null);
+                        }}
+                    >
+                        Undo
+                    </Button>
+                }
+            />
         </Frame>
     );
 }
 
-function Group({ title, rows }: { title: string; rows: BenchRow[] }) {
-    const { say } = useSettings();
+function Group({
+    title,
+    rows,
+    count,
+    shelf,
+    move,
+}: {
+    title: string;
+    rows: BenchRow[];
+    count: number;
+    shelf: Shelf;
+    move: (id: string, to: Shelf) => void;
+}) {
     if (rows.length === 0) {
         return null;
     }
     return (
-        <Box component="section" aria-label={title} sx={{ mb: 2.5 }}>
-            <Typography variant="h2" sx={{ pl: 1.25, pb: 1, borderBottom: 1, borderColor: 'divider' }}>
-                {title}
-            </Typography>
+        <Box component="section" aria-label={title === '' ? 'Jobs' : title} sx={{ mb: 2.5 }}>
+            {title !== '' && (
+                <Typography variant="h2" sx={{ pl: 1.25, pb: 1, borderBottom: 1, borderColor: 'divider' }}>
+                    {title}
+                </Typography>
+            )}
             {rows.map((row) => (
-                <Box
-                    key={row.id}
-                    component={Link}
-                    to={`/job/${row.id}/${row.next.stage}${row.next.target === null ? '' : `?at=${row.next.target}`}`}
-                    sx={{
-                        display: 'grid',
-                        gridTemplateColumns: {
-                            xs: '76px 1fr',
-                            sm: '88px minmax(220px, 1fr) minmax(220px, 1.1fr) 130px',
-                        },
-                        columnGap: 2,
-                        alignItems: 'center',
-                        py: 1.1,
-                        px: 1.25,
-                        borderBottom: 1,
-                        borderColor: 'divider',
-                        color: 'inherit',
-                        textDecoration: 'none',
-                        '&:hover': { bgcolor: 'action.hover' },
-                    }}
-                >
-                    <KindPicture />
-                    <Box sx={{ minWidth: 0 }}>
-                        <Typography sx={{ fontWeight: 700, fontSize: 18 }}>
-                            {row.machine === '' ? 'New job' : row.machine}
-                        </Typography>
-                        <Typography variant="body2" color="textSecondary">
-                            {row.part}, {row.quantity} off
-                        </Typography>
-                    </Box>
-                    <Typography sx={{ fontSize: 18, gridColumn: { xs: '2', sm: 'auto' } }}>
-                        {say(row.next.says)}
-                    </Typography>
-                    <Box sx={{ gridColumn: { xs: '2', sm: 'auto' } }}>
-                        <Box
-                            component="span"
-                            sx={{ border: 1, borderRadius: 0.25, px: 1, py: 0.25, fontSize: 14 }}
-                        >
-                            {STAGES.find((stage) => stage.code === row.next.stage)?.name}
-                        </Box>
-                    </Box>
-                </Box>
+                <JobRow key={row.id} row={row} shelf={shelf} move={move} />
             ))}
+            {count > rows.length && (
+                <Typography variant="body2" color="textSecondary" sx={{ p: 1.25 }}>
+                    and {count - rows.length} more: find them with /
+                </Typography>
+            )}
         </Box>
     );
 }

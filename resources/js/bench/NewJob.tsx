@@ -5,34 +5,87 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useTheme } from '@mui/material/styles';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { client, newId, orRefuse } from '../api/client';
-import { jobKey, useCatalogue } from '../api/queries';
+import { jobKey, useKinds } from '../api/queries';
+import type { Kind } from '../api/types';
+import { DrawingView } from '../pictures/DrawingView';
 import { useSettings } from '../shell/settings';
-import { KindPicture } from './KindPicture';
 
-/** Starting a job is choosing what to make. */
+/** Every word of the search is in the name, the sentence or what people call it. */
+function fits(kind: Kind, search: string): boolean {
+    const all = [kind.name, kind.says, ...kind.words].join(' ').toLowerCase();
+    return search
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => all.includes(word));
+}
+
+/** Starting a job is choosing what to make: a sheet of section pictures, searched by word. */
 export function NewJob({ open, close }: { open: boolean; close: () => void }) {
-    const catalogue = useCatalogue();
+    const kinds = useKinds();
     const { typing } = useSettings();
     const navigate = useNavigate();
     const queries = useQueryClient();
+    const small = useMediaQuery(useTheme().breakpoints.down('sm'));
     const [id] = useState(newId);
-    const [kind, setKind] = useState('plain-bush');
+    const [search, setSearch] = useState('');
+    const [chosen, setChosen] = useState<string | null>(null);
     const [machine, setMachine] = useState('');
     const [part, setPart] = useState('');
     const [refused, setRefused] = useState<string | null>(null);
+    const machineField = useRef<HTMLInputElement>(null);
+    const shown = (kinds.data ?? []).filter((kind) => fits(kind, search.trim()));
+    const kind = shown.find((k) => k.code === chosen) ?? shown[0];
+
+    const move = (by: number) => {
+        const at = shown.findIndex((k) => k.code === kind?.code);
+        const next = shown[(at + by + shown.length) % shown.length];
+        if (next) {
+            setChosen(next.code);
+        }
+        return next;
+    };
+    const onSearchKey = (event: KeyboardEvent) => {
+        if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+            event.preventDefault();
+            move(event.key === 'ArrowDown' ? 1 : -1);
+        }
+        if (event.key === 'Enter' && kind) {
+            event.preventDefault();
+            setChosen(kind.code);
+            machineField.current?.focus();
+        }
+    };
+    const onSheetKey = (event: KeyboardEvent) => {
+        const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+        if (by !== undefined) {
+            event.preventDefault();
+            const next = move(by);
+            document.getElementById(`kind-${next?.code ?? ''}`)?.focus();
+        }
+    };
     const start = async () => {
+        if (!kind) {
+            return;
+        }
         setRefused(null);
         try {
             const state = orRefuse(
                 await client.POST('/api/jobs', {
-                    body: { id, kind, machine, part: part === '' ? 'Bush' : part, unit: typing },
+                    body: {
+                        id,
+                        kind: kind.code,
+                        machine,
+                        part: part === '' ? kind.name : part,
+                        unit: typing,
+                    },
                 }),
             );
             queries.setQueryData(jobKey(id), state);
@@ -47,65 +100,149 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
         }
     };
     return (
-        <Dialog open={open} onClose={close} maxWidth="md" fullWidth aria-labelledby="new-job">
-            <DialogTitle id="new-job">What are you making?</DialogTitle>
-            <DialogContent>
-                <Box
-                    role="radiogroup"
-                    aria-label="Kind"
-                    sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 2.5 }}
-                >
-                    {catalogue.data?.kinds.map((entry) => (
-                        <ButtonBase
-                            key={entry.code}
-                            role="radio"
-                            aria-checked={kind === entry.code}
-                            onClick={() => setKind(entry.code)}
-                            sx={{
-                                border: kind === entry.code ? 2 : 1,
-                                borderColor: kind === entry.code ? 'primary.main' : 'strong.main',
-                                p: 1.5,
-                                flexDirection: 'column',
-                                gap: 1,
-                                width: 250,
-                            }}
-                        >
-                            <KindPicture width={150} />
-                            <Typography sx={{ fontWeight: 700 }}>{entry.name}</Typography>
-                            <Typography variant="body2" color="textSecondary">
-                                {entry.says}
-                            </Typography>
-                        </ButtonBase>
-                    ))}
+        <Dialog
+            open={open}
+            onClose={close}
+            maxWidth="lg"
+            fullWidth
+            fullScreen={small}
+            aria-label="What are you making?"
+        >
+            <Box component="form" onSubmit={(event) => event.preventDefault()} sx={{ display: 'contents' }}>
+                <Box sx={{ p: 2, pb: 1.25 }}>
+                    <TextField
+                        label="What are you making? Type a word: worn hole, stripped thread, taper"
+                        value={search}
+                        autoFocus
+                        onChange={(event) => {
+                            setSearch(event.target.value);
+                            setChosen(null);
+                        }}
+                        onKeyDown={onSearchKey}
+                        slotProps={{ htmlInput: { autoComplete: 'off' } }}
+                    />
                 </Box>
-                <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { sm: '1fr 1fr' } }}>
+                <DialogContent sx={{ pt: 0.5, px: 2, height: { md: 480 } }}>
+                    <Box
+                        role="radiogroup"
+                        aria-label="Kind"
+                        onKeyDown={onSheetKey}
+                        sx={{
+                            display: 'grid',
+                            gap: 1,
+                            gridTemplateColumns: 'repeat(auto-fill, minmax(158px, 1fr))',
+                        }}
+                    >
+                        {shown.map((entry) => (
+                            <KindCard
+                                key={entry.code}
+                                kind={entry}
+                                chosen={entry === kind}
+                                choose={() => {
+                                    setChosen(entry.code);
+                                    machineField.current?.focus();
+                                }}
+                            />
+                        ))}
+                    </Box>
+                    {kinds.isSuccess && shown.length === 0 && (
+                        <Typography sx={{ mt: 2 }}>
+                            Nothing is called that. Try another word, or start with “free form”.
+                        </Typography>
+                    )}
+                </DialogContent>
+                <Box
+                    sx={{
+                        display: 'grid',
+                        gap: 1.25,
+                        px: 2,
+                        pt: 1.5,
+                        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+                        borderTop: 1,
+                        borderColor: 'divider',
+                    }}
+                >
+                    <Typography
+                        variant="body2"
+                        role="status"
+                        sx={{ gridColumn: { sm: '1 / -1' }, minHeight: 20 }}
+                    >
+                        {kind ? (
+                            <>
+                                <b>{kind.name}</b>: {kind.says}
+                            </>
+                        ) : (
+                            ''
+                        )}
+                    </Typography>
                     <TextField
                         label="Machine"
                         value={machine}
+                        inputRef={machineField}
                         onChange={(event) => setMachine(event.target.value)}
-                        autoFocus
                     />
                     <TextField
                         label="Part"
                         value={part}
-                        placeholder="Bush"
+                        placeholder={kind?.name ?? ''}
                         onChange={(event) => setPart(event.target.value)}
+                        onKeyDown={(event) => {
+                            if (event.key === 'Enter') {
+                                event.preventDefault();
+                                void start();
+                            }
+                        }}
                     />
                 </Box>
                 {refused !== null && (
-                    <Alert severity="error" variant="outlined" sx={{ mt: 2 }}>
+                    <Alert severity="error" variant="outlined" sx={{ mx: 2, mt: 1.5 }}>
                         {refused}
                     </Alert>
                 )}
-            </DialogContent>
-            <DialogActions>
-                <Button color="inherit" onClick={close}>
-                    Not now
-                </Button>
-                <Button variant="contained" onClick={() => void start()}>
-                    Start the job
-                </Button>
-            </DialogActions>
+                <DialogActions sx={{ px: 2, py: 1.5 }}>
+                    <Button color="inherit" onClick={close}>
+                        Not now
+                    </Button>
+                    <Button variant="contained" onClick={() => void start()} disabled={!kind}>
+                        Start the job
+                    </Button>
+                </DialogActions>
+            </Box>
         </Dialog>
+    );
+}
+
+function KindCard({ kind, chosen, choose }: { kind: Kind; chosen: boolean; choose: () => void }) {
+    return (
+        <ButtonBase
+            id={`kind-${kind.code}`}
+            role="radio"
+            aria-checked={chosen}
+            aria-label={kind.name}
+            tabIndex={chosen ? 0 : -1}
+            onClick={choose}
+            sx={{
+                border: 1,
+                borderColor: chosen ? 'primary.main' : 'strong.main',
+                outline: chosen ? '2px solid' : 'none',
+                outlineColor: (theme) => (theme.vars ?? theme).palette.primary.main,
+                outlineOffset: -2,
+                bgcolor: 'background.paper',
+                p: 1,
+                flexDirection: 'column',
+                gap: 0.5,
+                minHeight: 138,
+                justifyContent: 'space-between',
+            }}
+        >
+            {kind.thumb ? (
+                <DrawingView drawing={kind.thumb} maxWidth={140} quiet />
+            ) : (
+                <Typography color="textSecondary" sx={{ my: 'auto', fontSize: 15 }}>
+                    lay it out yourself
+                </Typography>
+            )}
+            <Typography sx={{ fontWeight: 650, fontSize: 15, lineHeight: 1.2 }}>{kind.name}</Typography>
+        </ButtonBase>
     );
 }

@@ -8,7 +8,16 @@ type Shape = Drawing['shapes'][number];
 type ToneName = Shape['tone'];
 
 /** A drawing of the core on the screen: found brass, made blue, overlap red, each with a hatching of its own. */
-export function DrawingView({ drawing, maxWidth }: { drawing: Drawing; maxWidth?: number }) {
+export function DrawingView({
+    drawing,
+    maxWidth,
+    quiet = false,
+}: {
+    drawing: Drawing;
+    maxWidth?: number;
+    /** Beside words that say the same: not read out. */
+    quiet?: boolean;
+}) {
     const { units, typing, say } = useSettings();
     const theme = useTheme();
     const id = useId();
@@ -33,8 +42,9 @@ export function DrawingView({ drawing, maxWidth }: { drawing: Drawing; maxWidth?
     return (
         <svg
             viewBox={`0 0 ${drawing.width} ${drawing.height}`}
-            role="img"
-            aria-label={say(drawing.says)}
+            role={quiet ? undefined : 'img'}
+            aria-hidden={quiet}
+            aria-label={quiet ? undefined : say(drawing.says)}
             style={{ width: '100%', maxWidth: maxWidth ?? drawing.width, height: 'auto', display: 'block' }}
         >
             <defs>

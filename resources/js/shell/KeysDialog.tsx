@@ -14,7 +14,7 @@ const KEYS: [string, string][] = [
     ['Shift Enter', 'store it and stay at this spot'],
     ['U', 'inch, millimetre, both'],
     ['N', 'night shift'],
-    ['/', 'find a job, a surface, a stage'],
+    ['/', 'find a job, a surface, a size, a stage'],
     ['P', 'print the sheet'],
     ['Z', 'undo'],
     ['?', 'these keys'],

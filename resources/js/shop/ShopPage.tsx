@@ -57,6 +57,16 @@ export function ShopPage() {
                     store={(v) => store({ press_n: v ?? 0 })}
                     helperText="a hand lever press gives about 9000 N"
                 />
+                <NumberFact
+                    label={`An hour’s work, ${shop.data.currency}`}
+                    value={shop.data.rate_per_h}
+                    store={(v) => store({ rate_per_h: v ?? 0 })}
+                />
+                <TextFact
+                    label="Currency"
+                    value={shop.data.currency}
+                    store={(currency) => store({ currency })}
+                />
             </Box>
             <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
                 Instruments

@@ -18,12 +18,9 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
     const catalogue = useCatalogue();
-    const surface = facts.surfaces.find((s) => s.id === making.surface);
-    const fits = (catalogue.data?.instruments ?? []).filter((tool) =>
-        tool.fits.includes(surface?.kind ?? 'shaft'),
-    );
+    const fits = (catalogue.data?.instruments ?? []).filter((tool) => tool.fits.includes(making.measured_as));
     const last = facts.cuts.filter((c) => c.surface === making.surface).at(-1);
-    const usual = USUAL_INSTRUMENT[surface?.kind ?? 'shaft'] ?? 'calliper';
+    const usual = USUAL_INSTRUMENT[making.measured_as] ?? 'calliper';
     const [tool, setTool] = useState<string | null>(null);
     const [dialled, setDialled] = useKept(`dialled:${making.key}`, '');
     const [after, setAfter] = useKept(`after:${making.key}`, '');

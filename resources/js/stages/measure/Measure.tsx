@@ -7,7 +7,6 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useCatalogue } from '../../api/queries';
 import type { Surface, SurfaceAnswer } from '../../api/types';
-import { USUAL_INSTRUMENT } from '../../entry/usualInstrument';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
@@ -44,7 +43,7 @@ export function Measure() {
                     </ToggleButton>
                 ))}
             </ToggleButtonGroup>
-            <Entry key={surface.id} surface={surface} material={part?.material ?? null} />
+            <Entry key={surface.id} surface={surface} answer={answer} material={part?.material ?? null} />
             <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
                 <FoundCard />
             </Box>
@@ -53,14 +52,23 @@ export function Measure() {
     );
 }
 
-function Entry({ surface, material }: { surface: Surface; material: string | null }) {
+function Entry({
+    surface,
+    answer,
+    material,
+}: {
+    surface: Surface;
+    answer: SurfaceAnswer;
+    material: string | null;
+}) {
+    const { asks } = answer;
     const catalogue = useCatalogue();
     const { facts } = useJob();
-    const fits = (catalogue.data?.instruments ?? []).filter((tool) => tool.fits.includes(surface.kind));
+    const fits = (catalogue.data?.instruments ?? []).filter((tool) => tool.fits.includes(asks.measured_as));
     const last = facts.readings.filter((r) => r.surface === surface.id).at(-1);
     const [tool, setTool] = useState<string | null>(null);
     const [warm, setWarm] = useState('');
-    const instrument = tool ?? last?.instrument ?? USUAL_INSTRUMENT[surface.kind] ?? 'calliper';
+    const instrument = tool ?? last?.instrument ?? asks.instrument;
     const known = fits.some((f) => f.code === instrument);
     return (
         <>
@@ -93,11 +101,17 @@ function Entry({ surface, material }: { surface: Surface; material: string | nul
                     slotProps={{ htmlInput: { inputMode: 'decimal' } }}
                 />
                 <Typography variant="body2" color="found" sx={{ display: { xs: 'none', sm: 'block' } }}>
-                    <b>found</b>, {surface.role}
-                    {material === null ? '' : `, ${material}`}
+                    <b>{surface.criticality}</b>: {asks.says}
+                    {material === null ? '' : ` · ${material}`}
                 </Typography>
             </Box>
-            <ReadingsGrid surface={surface} instrument={instrument} partC={temperature(warm)} />
+            <ReadingsGrid
+                surface={surface}
+                stations={asks.stations}
+                angles={asks.angles}
+                instrument={instrument}
+                partC={temperature(warm)}
+            />
         </>
     );
 }

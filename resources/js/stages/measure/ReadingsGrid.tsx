@@ -22,6 +22,8 @@ interface Spot {
 
 interface Props {
     surface: Surface;
+    stations: string[];
+    angles: string[];
     instrument: string;
     partC: number | null;
 }
@@ -35,10 +37,10 @@ interface Pending extends Spot {
 const same = (a: Spot, b: Spot) => a.station === b.station && a.angle === b.angle;
 
 /** Stations along, angles round. Enter stores and goes on at once, Shift+Enter stores and stays for a repeat. */
-export function ReadingsGrid({ surface, instrument, partC }: Props) {
+export function ReadingsGrid({ surface, stations, angles, instrument, partC }: Props) {
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
-    const spots = surface.stations.flatMap((station) => surface.angles.map((angle) => ({ station, angle })));
+    const spots = stations.flatMap((station) => angles.map((angle) => ({ station, angle })));
     const readings = facts.readings.filter((r) => r.surface === surface.id);
     const counted = (spot: Spot) => readings.filter((r) => r.set_aside === null && same(r, spot));
     const [active, setActive] = useState<Spot>(
@@ -119,13 +121,13 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
             >
                 <Table
                     aria-label={`Readings of ${surface.name}`}
-                    sx={{ tableLayout: 'fixed', minWidth: 120 + surface.angles.length * 120 }}
+                    sx={{ tableLayout: 'fixed', minWidth: 120 + angles.length * 120 }}
                 >
-                    {surface.angles.length > 1 && (
+                    {angles.length > 1 && (
                         <TableHead>
                             <TableRow>
                                 <TableCell sx={{ width: 120, py: 0.75 }}>place</TableCell>
-                                {surface.angles.map((angle) => (
+                                {angles.map((angle) => (
                                     <TableCell key={angle} sx={{ fontWeight: 700, py: 0.75 }}>
                                         {angle}°
                                     </TableCell>
@@ -134,12 +136,12 @@ export function ReadingsGrid({ surface, instrument, partC }: Props) {
                         </TableHead>
                     )}
                     <TableBody>
-                        {surface.stations.map((station) => (
+                        {stations.map((station) => (
                             <TableRow key={station}>
                                 <TableCell component="th" scope="row" sx={{ fontWeight: 700, width: 120 }}>
-                                    {station === '1' && surface.stations.length === 1 ? 'here' : station}
+                                    {station === '1' && stations.length === 1 ? 'here' : station}
                                 </TableCell>
-                                {surface.angles.map((angle) => {
+                                {angles.map((angle) => {
                                     const spot = { station, angle };
                                     const label = `${surface.name}, ${station}, ${angle}°`;
                                     return same(spot, active) ? (

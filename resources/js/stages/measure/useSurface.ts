@@ -18,7 +18,12 @@ export function useSurface(): Here {
     const { facts, answers } = useJob();
     const [params, setParams] = useSearchParams();
     const all = answers.surfaces.flatMap((a) => facts.surfaces.filter((s) => s.id === a.id));
-    const wanted = params.get('at') ?? answers.surfaces.find((a) => a.found === null)?.id;
+    const wanted =
+        params.get('at') ??
+        (
+            answers.surfaces.find((a) => a.found === null && a.asks.must) ??
+            answers.surfaces.find((a) => a.found === null)
+        )?.id;
     const index = Math.max(
         0,
         all.findIndex((s) => s.id === wanted),

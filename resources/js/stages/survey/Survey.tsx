@@ -1,84 +1,55 @@
 import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
-import { useCatalogue } from '../../api/queries';
-import type { Part } from '../../api/types';
-import { TextFact } from '../../entry/TextFact';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useSearchParams } from 'react-router';
+import { newId } from '../../api/client';
 import { useJob } from '../../job/JobContext';
-import { DrawingView } from '../../pictures/DrawingView';
-import { Framed } from '../../pictures/Framed';
+import { useKey } from '../../shell/keys';
+import { PartView } from './PartView';
+import { Together } from './Together';
 
-const ORIGIN = { found: 'found', make: 'to make', bought: 'bought' };
-
-/** The parts and what they are made of, with the three of them in half section. */
+/** What is there: all parts together, or one of them with its surfaces and its metal. */
 export function Survey() {
-    const { facts, answers } = useJob();
+    const { facts, save } = useJob();
+    const [params, setParams] = useSearchParams();
+    const part = facts.parts.find((p) => p.id === params.get('at'));
+    const go = (id: string | null) => setParams(id === null ? {} : { at: id }, { replace: true });
+    const places = [null, ...facts.parts.map((p) => p.id)];
+    const step = (by: number) => {
+        const at = places.indexOf(part?.id ?? null);
+        go(places[(at + by + places.length) % places.length] ?? null);
+    };
+    useKey('[', () => step(-1));
+    useKey(']', () => step(1));
+    const add = () => {
+        const id = newId();
+        void save('parts', id, { name: 'Another part', origin: 'found' }).then(() => go(id));
+    };
     return (
         <Box sx={{ maxWidth: 1000 }}>
-            <Typography variant="h1" sx={{ mb: 1.25 }}>
-                What meets what
-            </Typography>
-            {answers.picture && (
-                <Framed>
-                    <DrawingView drawing={answers.picture} maxWidth={860} />
-                </Framed>
-            )}
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 1.5,
-                    mt: 2,
-                    gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, 1fr)' },
-                }}
-            >
-                {facts.parts.map((part) => (
-                    <PartCard key={part.id} part={part} />
-                ))}
+            <Box sx={{ display: 'flex', gap: 1.25, mb: 1.5, flexWrap: 'wrap' }}>
+                <ToggleButtonGroup
+                    exclusive
+                    value={part?.id ?? 'all'}
+                    aria-label="Parts"
+                    onChange={(_, id: string | null) => id !== null && go(id === 'all' ? null : id)}
+                    sx={{ flexWrap: 'wrap' }}
+                >
+                    <ToggleButton value="all" sx={{ textTransform: 'none', fontSize: 15 }}>
+                        All together
+                    </ToggleButton>
+                    {facts.parts.map((p) => (
+                        <ToggleButton key={p.id} value={p.id} sx={{ textTransform: 'none', fontSize: 15 }}>
+                            {p.name}
+                        </ToggleButton>
+                    ))}
+                </ToggleButtonGroup>
+                <Button variant="outlined" color="inherit" onClick={add}>
+                    Add a part
+                </Button>
             </Box>
+            {part ? <PartView key={part.id} part={part} gone={() => go(null)} /> : <Together />}
         </Box>
-    );
-}
-
-function PartCard({ part }: { part: Part }) {
-    const { save, facts } = useJob();
-    const catalogue = useCatalogue();
-    const material = catalogue.data?.materials.find((m) => m.name === part.material);
-    const surfaces = facts.surfaces.filter((surface) => surface.part === part.id);
-    return (
-        <Framed>
-            <Typography
-                variant="body2"
-                sx={{ color: part.origin === 'make' ? 'make.main' : 'found.main', fontWeight: 700, mb: 1.25 }}
-            >
-                {ORIGIN[part.origin]}
-            </Typography>
-            <TextFact label="Part" value={part.name} store={(name) => save('parts', part.id, { name })} />
-            <TextField
-                select
-                label={`${part.name} is made of`}
-                value={part.material ?? ''}
-                onChange={(event) =>
-                    void save('parts', part.id, {
-                        material: event.target.value === '' ? null : event.target.value,
-                    })
-                }
-                sx={{ mt: 1.75 }}
-                slotProps={{ select: { native: false } }}
-            >
-                <MenuItem value="">not known yet</MenuItem>
-                {catalogue.data?.materials.map((m) => (
-                    <MenuItem key={m.name} value={m.name}>
-                        {m.name}
-                    </MenuItem>
-                ))}
-            </TextField>
-            <Typography variant="body2" sx={{ mt: 1, minHeight: 20 }}>
-                {material ? `${material.name}${material.remark === '' ? '' : `: ${material.remark}`}` : ' '}
-            </Typography>
-            <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
-                {surfaces.map((surface) => `${surface.name}: ${surface.role}`).join(' · ')}
-            </Typography>
-        </Framed>
     );
 }

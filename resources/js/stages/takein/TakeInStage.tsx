@@ -1,27 +1,57 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Typography from '@mui/material/Typography';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useSearchParams } from 'react-router';
 import { useCatalogue } from '../../api/queries';
 import type { TakeIn } from '../../api/types';
+import { NumberFact } from '../../entry/NumberFact';
 import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
-import { Framed } from '../../pictures/Framed';
 import { Notes } from '../../shell/Notes';
-import { Verdict } from '../../shell/Verdict';
+import { Gates } from './Gates';
+import { QuoteView } from './QuoteView';
+import { Waiting } from './Waiting';
 
-/** What came in, what it does, and who is hurt if it fails. */
+/** What came in, who is hurt if it fails, and whether to take it. */
 export function TakeInStage() {
+    const [params, setParams] = useSearchParams();
+    const view = params.get('view') === 'quote' ? 'quote' : 'job';
+    return (
+        <Box sx={{ maxWidth: 1000 }}>
+            <ToggleButtonGroup
+                exclusive
+                value={view}
+                aria-label="Take in"
+                onChange={(_, next: string | null) =>
+                    next !== null && setParams(next === 'quote' ? { view: 'quote' } : {}, { replace: true })
+                }
+                sx={{ mb: 1.5 }}
+            >
+                <ToggleButton value="job" sx={{ textTransform: 'none' }}>
+                    What came in
+                </ToggleButton>
+                <ToggleButton value="quote" sx={{ textTransform: 'none' }}>
+                    Should we take it?
+                </ToggleButton>
+            </ToggleButtonGroup>
+            {view === 'quote' ? <QuoteView /> : <WhatCameIn />}
+        </Box>
+    );
+}
+
+function WhatCameIn() {
     const { facts, save, answers } = useJob();
+    const catalogue = useCatalogue();
     const take = facts.take_in;
     const store = (changes: Partial<TakeIn>) => save(null, '', { take_in: changes });
     return (
-        <Box sx={{ maxWidth: 1000 }}>
-            <Typography variant="h1" sx={{ mb: 1.75 }}>
-                What came in?
-            </Typography>
-            <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+        <>
+            {answers.withheld && <Notes notes={answers.notes} />}
+            <Box
+                sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, mt: 0.75 }}
+            >
                 <TextFact
                     label="Machine"
                     value={facts.machine}
@@ -46,94 +76,87 @@ export function TakeInStage() {
                     value={take.does}
                     store={(does) => store({ does })}
                 />
-                <TextFact
-                    label="How many"
-                    value={String(take.quantity)}
-                    slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-                    store={(text) =>
-                        /^[1-9]\d{0,4}$/.test(text.trim())
-                            ? store({ quantity: Number(text) })
-                            : Promise.reject(new Error('How many is a whole number, 1 or more.'))
+                <TextField
+                    select
+                    label="Why it failed"
+                    value={take.cause ?? ''}
+                    helperText={answers.survey.cause_says ?? ' '}
+                    onChange={(event) =>
+                        void store({
+                            cause: event.target.value === '' ? null : (event.target.value as TakeIn['cause']),
+                        })
                     }
+                >
+                    <MenuItem value="">not known yet</MenuItem>
+                    {catalogue.data?.causes.map((cause) => (
+                        <MenuItem key={cause.code} value={cause.code}>
+                            {cause.code}
+                        </MenuItem>
+                    ))}
+                </TextField>
+                <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: '1fr 1fr', alignItems: 'start' }}>
+                    <TextFact
+                        label="How many"
+                        value={String(take.quantity)}
+                        slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+                        store={(text) =>
+                            /^[1-9]\d{0,4}$/.test(text.trim())
+                                ? store({ quantity: Number(text) })
+                                : Promise.reject(new Error('How many is a whole number, 1 or more.'))
+                        }
+                    />
+                    <TextFact
+                        label="Wanted by"
+                        type="date"
+                        value={take.wanted_by ?? ''}
+                        slotProps={{ inputLabel: { shrink: true } }}
+                        store={(text) => store({ wanted_by: text === '' ? null : text })}
+                    />
+                </Box>
+            </Box>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 2,
+                    mt: 0.5,
+                    gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
+                    alignItems: 'start',
+                }}
+            >
+                <NumberFact
+                    label="Turns at, rev/min"
+                    value={take.speed_rpm}
+                    store={(speed_rpm) => store({ speed_rpm })}
                 />
+                <NumberFact
+                    label="Runs at, °C"
+                    value={take.runs_at_c}
+                    store={(runs_at_c) => store({ runs_at_c })}
+                />
+                <TextFact label="Load" value={take.loads} store={(loads) => store({ loads })} />
                 <TextFact
-                    label="Wanted by"
-                    type="date"
-                    value={take.wanted_by ?? ''}
-                    slotProps={{ inputLabel: { shrink: true } }}
-                    store={(text) => store({ wanted_by: text === '' ? null : text })}
+                    label="Surroundings"
+                    value={take.surroundings}
+                    store={(surroundings) => store({ surroundings })}
                 />
             </Box>
-            <Safety />
-            {answers.withheld && <Notes notes={answers.notes} />}
-        </Box>
-    );
-}
-
-function Safety() {
-    const { facts, save } = useJob();
-    const catalogue = useCatalogue();
-    const take = facts.take_in;
-    const store = (changes: Partial<TakeIn>) => void save(null, '', { take_in: changes });
-    const turn = (code: string, on: boolean) => {
-        const gates = on ? [...take.gates, code] : take.gates.filter((gate) => gate !== code);
-        store({ gates, gates_answered: true });
-    };
-    return (
-        <Box component="section" sx={{ mt: 2.5 }}>
-            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 1 }}>
-                <Typography variant="h2">Who is hurt if it fails?</Typography>
-                {take.gates_answered && take.gates.length === 0 && (
-                    <Verdict kind="good">none of these</Verdict>
-                )}
+            <Gates />
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 2,
+                    mt: 2.5,
+                    gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+                    alignItems: 'start',
+                }}
+            >
+                <TextFact
+                    label="Customer’s reference"
+                    value={take.reference}
+                    store={(reference) => store({ reference })}
+                />
+                <Waiting />
             </Box>
-            <TextFact
-                label="What happens if it fails"
-                value={take.if_it_fails}
-                store={(if_it_fails) => save(null, '', { take_in: { if_it_fails } })}
-            />
-            <Box sx={{ mt: 1.5 }}>
-                <Framed>
-                    <Typography sx={{ mb: 0.5 }}>
-                        Is it any of these? Then sizes wait for someone who may accept them.
-                    </Typography>
-                    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
-                        {catalogue.data?.gates.map((gate) => (
-                            <FormControlLabel
-                                key={gate.code}
-                                control={
-                                    <Checkbox
-                                        checked={take.gates.includes(gate.code)}
-                                        onChange={(_, on) => turn(gate.code, on)}
-                                    />
-                                }
-                                label={gate.name}
-                                title={gate.says}
-                            />
-                        ))}
-                    </Box>
-                    <Button
-                        variant={take.gates_answered && take.gates.length === 0 ? 'contained' : 'outlined'}
-                        onClick={() => store({ gates: [], gates_answered: true })}
-                        sx={{ mt: 1 }}
-                    >
-                        None of these
-                    </Button>
-                    {take.gates.length > 0 && (
-                        <Box sx={{ mt: 2, maxWidth: 460 }}>
-                            <TextFact
-                                label="Who accepts responsibility (a named, licensed person)"
-                                value={take.accepted_by ?? ''}
-                                store={(text) =>
-                                    save(null, '', {
-                                        take_in: { accepted_by: text.trim() === '' ? null : text },
-                                    })
-                                }
-                            />
-                        </Box>
-                    )}
-                </Framed>
-            </Box>
-        </Box>
+        </>
     );
 }

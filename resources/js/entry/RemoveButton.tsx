@@ -1,0 +1,28 @@
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+
+/** Takes a thing away at once; Z brings it back. What can't go says why. */
+export function RemoveButton({ name, remove }: { name: string; remove: () => Promise<unknown> }) {
+    const [refused, setRefused] = useState<string | null>(null);
+    return (
+        <>
+            <Button
+                color="inherit"
+                aria-label={`Remove ${name}`}
+                onClick={() => {
+                    setRefused(null);
+                    remove().catch((error: Error) => setRefused(error.message));
+                }}
+                sx={{ minWidth: 44, px: 0, fontSize: 20, lineHeight: 1 }}
+            >
+                ×
+            </Button>
+            {refused !== null && (
+                <Typography variant="body2" color="error" role="alert" sx={{ gridColumn: '1 / -1' }}>
+                    {refused}
+                </Typography>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,196 @@
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useCatalogue } from '../../api/queries';
+import type { Part, Surface } from '../../api/types';
+import { LengthField } from '../../entry/LengthField';
+import { NumberFact } from '../../entry/NumberFact';
+import { RemoveButton } from '../../entry/RemoveButton';
+import { TextFact } from '../../entry/TextFact';
+import { typedText } from '../../entry/typed';
+import { useJob } from '../../job/JobContext';
+import { useSettings } from '../../shell/settings';
+
+const ROLES: NonNullable<Surface['role']>[] = ['locates', 'carries', 'seals', 'turns', 'only clears'];
+const CONDITIONS: NonNullable<Surface['condition']>[] = ['unworn', 'worn', 'damaged', 'repaired', 'missing'];
+const SOURCES: NonNullable<Surface['source']>[] = [
+    'guess',
+    'eyeballed',
+    'picture',
+    'scaled',
+    'similar part',
+    'drawing',
+    'catalogue',
+];
+const SIGNED = ['at', 'x', 'y'];
+
+/** Everything about one surface: what it is and does, its state, and the sizes to draw it by until it is measured. */
+export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part }) {
+    const { save } = useJob();
+    const catalogue = useCatalogue();
+    const kind = catalogue.data?.surface_kinds.find((k) => k.code === surface.kind);
+    const criticality = catalogue.data?.criticalities.find((c) => c.code === surface.criticality);
+    const store = (changes: Partial<Surface>) => save('surfaces', surface.id, changes);
+    return (
+        <Box sx={{ px: 1, pt: 1, pb: 2 }}>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 1.5,
+                    gridTemplateColumns: { xs: '1fr 1fr', sm: '1.4fr 1.2fr 1fr 44px' },
+                    alignItems: 'start',
+                }}
+            >
+                <TextFact label="Name" value={surface.name} store={(name) => store({ name })} />
+                <TextField
+                    select
+                    label="Kind"
+                    value={catalogue.data ? surface.kind : ''}
+                    onChange={(event) => void store({ kind: event.target.value as Surface['kind'] })}
+                >
+                    {catalogue.data?.surface_kinds.map((k) => (
+                        <MenuItem key={k.code} value={k.code}>
+                            {k.name}
+                        </MenuItem>
+                    ))}
+                </TextField>
+                <Choice
+                    label="What it does"
+                    value={surface.role}
+                    options={ROLES}
+                    choose={(role) => void store({ role })}
+                />
+                <RemoveButton name={surface.name} remove={() => save('surfaces', surface.id, null)} />
+                <TextField
+                    select
+                    label="How much it matters"
+                    value={surface.criticality}
+                    helperText={criticality?.says ?? ' '}
+                    onChange={(event) =>
+                        void store({
+                            criticality: event.target.value as Surface['criticality'],
+                            stations: [],
+                            angles: [],
+                        })
+                    }
+                    sx={{ gridColumn: { sm: 'span 2' } }}
+                >
+                    {catalogue.data?.criticalities.map((c) => (
+                        <MenuItem key={c.code} value={c.code}>
+                            {c.code}
+                        </MenuItem>
+                    ))}
+                </TextField>
+                <Choice
+                    label="Condition"
+                    value={surface.condition}
+                    options={CONDITIONS}
+                    choose={(condition) => void store({ condition })}
+                />
+            </Box>
+            <FormControlLabel
+                control={<Checkbox checked={surface.datum} onChange={(_, datum) => void store({ datum })} />}
+                label="Measure and hold from this surface (datum)"
+            />
+            <Typography variant="body2" color="textSecondary" sx={{ mb: 1.25 }}>
+                {surface.source === null
+                    ? 'Sizes: none noted. It is drawn in proportion only; a reading always comes first.'
+                    : `Sizes as noted, ${surface.source}; a reading always comes first.`}
+            </Typography>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 1.5,
+                    gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
+                    alignItems: 'start',
+                }}
+            >
+                {(kind?.sizes ?? [])
+                    .filter(
+                        ({ field }) =>
+                            !['x', 'y'].includes(field) || part.form === 'plate' || kind?.code === 'bore',
+                    )
+                    .map(({ field, label }) => (
+                        <SizeFact key={field} surface={surface} field={field} label={label} />
+                    ))}
+                {kind?.counted && (
+                    <NumberFact label="How many" value={surface.count} store={(count) => store({ count })} />
+                )}
+                {kind?.angle !== null && kind?.angle !== undefined && (
+                    <NumberFact
+                        label={kind.angle}
+                        value={surface.angle_deg}
+                        store={(angle_deg) => store({ angle_deg })}
+                    />
+                )}
+                {kind?.thread && (
+                    <Choice
+                        label="Hand"
+                        value={surface.hand}
+                        options={['right', 'left'] as const}
+                        choose={(hand) => void store({ hand })}
+                    />
+                )}
+                <Choice
+                    label="These sizes are"
+                    value={surface.source}
+                    options={SOURCES}
+                    choose={(source) => void store({ source })}
+                />
+            </Box>
+        </Box>
+    );
+}
+
+type SizeField = 'size' | 'size2' | 'at' | 'long' | 'x' | 'y' | 'pitch';
+
+/** A size as noted, until it is measured; empty while it is only sketched. */
+function SizeFact({ surface, field, label }: { surface: Surface; field: SizeField; label: string }) {
+    const { save } = useJob();
+    const { typing } = useSettings();
+    return (
+        <LengthField
+            label={label}
+            value={typedText(surface[field], typing)}
+            unit={typing}
+            signed={SIGNED.includes(field)}
+            store={(typed) =>
+                save('surfaces', surface.id, {
+                    [field]: { typed, unit: typing },
+                    source: surface.source ?? 'eyeballed',
+                })
+            }
+        />
+    );
+}
+
+function Choice<T extends string>({
+    label,
+    value,
+    options,
+    choose,
+}: {
+    label: string;
+    value: T | null;
+    options: readonly T[];
+    choose: (value: T | null) => void;
+}) {
+    return (
+        <TextField
+            select
+            label={label}
+            value={value ?? ''}
+            onChange={(event) => choose(event.target.value === '' ? null : (event.target.value as T))}
+        >
+            <MenuItem value="">not said</MenuItem>
+            {options.map((option) => (
+                <MenuItem key={option} value={option}>
+                    {option}
+                </MenuItem>
+            ))}
+        </TextField>
+    );
+}

@@ -1,0 +1,108 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { newId } from '../../api/client';
+import type { Cost } from '../../api/types';
+import { NumberFact } from '../../entry/NumberFact';
+import { RemoveButton } from '../../entry/RemoveButton';
+import { TextFact } from '../../entry/TextFact';
+import { useJob } from '../../job/JobContext';
+
+const KINDS: Cost['kind'][] = ['material', 'outside work', 'consumables', 'tool to buy'];
+
+/** What has to be bought: material by weight or by the piece, outside work, tools. */
+export function Costs() {
+    const { facts, save, answers } = useJob();
+    return (
+        <Box component="section" aria-label="To buy" sx={{ mt: 2.5 }}>
+            <Typography variant="h2" sx={{ mb: 1.25 }}>
+                To buy
+            </Typography>
+            <Box sx={{ display: 'grid', gap: 1.25 }}>
+                {facts.costs.map((cost) => (
+                    <CostRow key={cost.id} cost={cost} comes={answers.quote.amounts[cost.id] ?? ''} />
+                ))}
+            </Box>
+            <Button
+                variant="outlined"
+                color="inherit"
+                sx={{ mt: 1.25 }}
+                onClick={() =>
+                    void save('costs', newId(), { kind: 'consumables', name: 'Something to buy', amount: 0 })
+                }
+            >
+                Add something to buy
+            </Button>
+        </Box>
+    );
+}
+
+function CostRow({ cost, comes }: { cost: Cost; comes: string }) {
+    const { facts, save } = useJob();
+    const currency = facts.shop.currency;
+    const store = (changes: Partial<Cost>) => save('costs', cost.id, changes);
+    const byWeight = cost.price_per_kg !== null;
+    return (
+        <Box
+            sx={{
+                display: 'grid',
+                gap: 1.25,
+                gridTemplateColumns: { xs: '1fr 1fr', sm: '150px 1fr 130px 130px 120px 44px' },
+                alignItems: 'start',
+            }}
+        >
+            <TextField
+                select
+                label="Kind"
+                value={cost.kind}
+                onChange={(event) => void store({ kind: event.target.value as Cost['kind'] })}
+            >
+                {KINDS.map((kind) => (
+                    <MenuItem key={kind} value={kind}>
+                        {kind}
+                    </MenuItem>
+                ))}
+            </TextField>
+            <TextFact label="What" value={cost.name} store={(name) => store({ name })} />
+            {byWeight ? (
+                <>
+                    <NumberFact
+                        label={`${currency} a kg`}
+                        value={cost.price_per_kg}
+                        store={(price_per_kg) => store({ price_per_kg })}
+                    />
+                    <NumberFact
+                        label="Blank, kg"
+                        value={cost.mass_kg}
+                        store={(mass_kg) => store({ mass_kg })}
+                        helperText={cost.mass_kg === null ? 'half over its weight' : ''}
+                    />
+                </>
+            ) : (
+                <>
+                    <NumberFact
+                        label={`Costs, ${currency}`}
+                        value={cost.amount}
+                        store={(amount) => store({ amount })}
+                    />
+                    <TextField
+                        select
+                        label="For"
+                        value={cost.each_piece ? 'each' : 'all'}
+                        onChange={(event) => void store({ each_piece: event.target.value === 'each' })}
+                    >
+                        <MenuItem value="each">each piece</MenuItem>
+                        <MenuItem value="all">all together</MenuItem>
+                    </TextField>
+                </>
+            )}
+            <Typography sx={{ alignSelf: 'center', textAlign: 'right' }}>
+                {comes}
+                {cost.each_piece || byWeight ? ' each' : ''}
+            </Typography>
+            <RemoveButton name={cost.name} remove={() => save('costs', cost.id, null)} />
+        </Box>
+    );
+}

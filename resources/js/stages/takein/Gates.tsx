@@ -1,0 +1,169 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useCatalogue } from '../../api/queries';
+import type { TakeIn } from '../../api/types';
+import { day } from '../../entry/day';
+import { TextFact } from '../../entry/TextFact';
+import { useJob } from '../../job/JobContext';
+import { Framed } from '../../pictures/Framed';
+import { Verdict } from '../../shell/Verdict';
+
+/** Who is hurt if it fails. Some work waits for somebody named, who accepts it for just these reasons. */
+export function Gates() {
+    const { facts, save, answers } = useJob();
+    const catalogue = useCatalogue();
+    const take = facts.take_in;
+    const none = take.gates_answered && take.gates.length === 0;
+    const store = (changes: Partial<TakeIn>) => void save(null, '', { take_in: changes });
+    const turn = (code: string, on: boolean) => {
+        const gates = on ? [...take.gates, code] : take.gates.filter((gate) => gate !== code);
+        store({ gates, gates_answered: true });
+    };
+    return (
+        <Box component="section" sx={{ mt: 2.5 }}>
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 1 }}>
+                <Typography variant="h2">Who is hurt if it fails?</Typography>
+                {none && <Verdict kind="good">none of these</Verdict>}
+            </Box>
+            <TextFact
+                label="What happens if it fails"
+                value={take.if_it_fails}
+                store={(if_it_fails) => save(null, '', { take_in: { if_it_fails } })}
+            />
+            <Box sx={{ mt: 1.5 }}>
+                <Framed>
+                    <Typography sx={{ mb: 0.5 }}>
+                        Is it any of these? Then sizes wait for someone who may accept them.
+                    </Typography>
+                    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+                        {catalogue.data?.gates.map((gate) => (
+                            <FormControlLabel
+                                key={gate.code}
+                                control={
+                                    <Checkbox
+                                        checked={take.gates.includes(gate.code)}
+                                        onChange={(_, on) => turn(gate.code, on)}
+                                    />
+                                }
+                                label={gate.name}
+                                title={gate.says}
+                            />
+                        ))}
+                    </Box>
+                    <Button
+                        variant={none ? 'contained' : 'outlined'}
+                        onClick={() => store({ gates: [], gates_answered: true })}
+                        sx={{ mt: 1 }}
+                    >
+                        None of these
+                    </Button>
+                    {take.gates.length > 0 && answers.withheld && <Accept />}
+                    <Accepted />
+                </Framed>
+            </Box>
+        </Box>
+    );
+}
+
+/** Two things by hand before anything is accepted: a name, and a tick for each reason it is withheld. */
+function Accept() {
+    const { facts, save } = useJob();
+    const catalogue = useCatalogue();
+    const take = facts.take_in;
+    const [by, setBy] = useState('');
+    const [capacity, setCapacity] = useState('');
+    const [ticked, setTicked] = useState<string[]>([]);
+    const [refused, setRefused] = useState<string | null>(null);
+    const gates = (catalogue.data?.gates ?? []).filter((gate) => take.gates.includes(gate.code));
+    const missing =
+        by.trim() === ''
+            ? 'Write who accepts responsibility.'
+            : gates.some((gate) => !ticked.includes(gate.code))
+              ? 'Tick each of the reasons.'
+              : null;
+    const accept = () => {
+        if (missing !== null) {
+            setRefused(missing);
+            return;
+        }
+        const acceptance = {
+            by: by.trim(),
+            capacity: capacity.trim(),
+            at: new Date().toISOString(),
+            gates: take.gates,
+        };
+        save(null, '', { take_in: { acceptances: [...take.acceptances, acceptance] } }).catch(
+            (error: Error) => setRefused(error.message),
+        );
+    };
+    return (
+        <Box sx={{ mt: 2, borderLeft: 5, borderColor: 'overlap.main', pl: 1.75 }}>
+            <Typography sx={{ fontWeight: 700, mb: 1 }}>
+                Sizes are withheld until somebody named accepts responsibility
+            </Typography>
+            <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+                <TextField
+                    label="Who accepts responsibility"
+                    value={by}
+                    onChange={(event) => setBy(event.target.value)}
+                />
+                <TextField
+                    label="In what capacity, licence"
+                    value={capacity}
+                    onChange={(event) => setCapacity(event.target.value)}
+                />
+            </Box>
+            {gates.map((gate) => (
+                <FormControlLabel
+                    key={gate.code}
+                    sx={{ display: 'flex', mt: 0.5 }}
+                    control={
+                        <Checkbox
+                            checked={ticked.includes(gate.code)}
+                            onChange={(_, on) =>
+                                setTicked((now) =>
+                                    on ? [...now, gate.code] : now.filter((code) => code !== gate.code),
+                                )
+                            }
+                        />
+                    }
+                    label={`I answer for it: ${gate.says}`}
+                />
+            ))}
+            <Button variant="outlined" color="error" onClick={accept} sx={{ mt: 1 }}>
+                Accept responsibility
+            </Button>
+            {refused !== null && missing !== null && (
+                <Typography variant="body2" color="error" role="alert" sx={{ mt: 0.75 }}>
+                    {refused}
+                </Typography>
+            )}
+        </Box>
+    );
+}
+
+/** The record of who accepted what. It is added to, never changed. */
+function Accepted() {
+    const { facts } = useJob();
+    const catalogue = useCatalogue();
+    return (
+        <>
+            {facts.take_in.acceptances.map((acceptance, i) => (
+                <Typography key={i} variant="body2" sx={{ mt: 1.25 }}>
+                    <b>{acceptance.by}</b>
+                    {acceptance.capacity === '' ? '' : `, ${acceptance.capacity},`} accepted responsibility
+                    {acceptance.at === null ? '' : ` on ${day(acceptance.at)}`} for:{' '}
+                    {acceptance.gates
+                        .map((code) => catalogue.data?.gates.find((gate) => gate.code === code)?.name ?? code)
+                        .join('; ')}
+                    .
+                </Typography>
+            ))}
+        </>
+    );
+}
