@@ -71,20 +71,20 @@ final class Finder
                 }
             })
             ->limit(500)->get(['indexed_surfaces.*', 'row']);
-        /** @var list<array{float, array<string, mixed>}> $found */
-        $found = [];
+        $found = $offs = [];
         foreach ($rows as $surface) {
             assert($surface instanceof IndexedSurface);
             $off = min(array_map(static fn (float $mm): float => abs($surface->size_mm - $mm), $sizes));
             /** @var array<string, mixed> $row */
             $row = json_decode((string) $surface->getAttribute('row'), true);
-            $found[] = [$off, [
+            $offs[] = $off;
+            $found[] = [
                 'job' => $surface->job_id, 'machine' => $row['machine'], 'job_part' => $row['part'], 'surface' => $surface->surface_id, 'name' => $surface->name,
                 'part' => $surface->part, 'made' => $surface->made, 'size' => LengthWriter::size($surface->size_mm), 'off' => LengthWriter::difference($off),
-            ]];
+            ];
         }
-        usort($found, static fn (array $a, array $b): int => [$a[0], $a[1]['surface']] <=> [$b[0], $b[1]['surface']]);
+        array_multisort($offs, $found);
 
-        return array_slice(array_column($found, 1), 0, self::MOST);
+        return array_slice($found, 0, self::MOST);
     }
 }

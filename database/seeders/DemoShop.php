@@ -103,6 +103,7 @@ final class DemoShop extends Seeder
             ])
             ->joint('Shaft in bush', ['purpose' => 'running-journal'])
             ->noted('eyeballed', ['Flange screw holes' => ['size' => '50', 'size2' => '5.5', 'at' => '0', 'long' => '6']])
+            ->surfaceIs('Flange screw holes', ['count' => 3])
             ->read('Housing bore', 'three-point', [
                 ['mouth', '0', '1.5003'], ['mouth', '90', '1.5005'], ['middle', '0', '1.5002'], ['middle', '90', '1.5003'], ['far end', '0', '1.5003'], ['far end', '90', '1.5004'],
             ])
@@ -128,6 +129,7 @@ final class DemoShop extends Seeder
                 'Hub flange' => ['size' => '110', 'at' => '32', 'long' => '12'], 'Hub spigot' => ['size' => '60', 'at' => '44', 'long' => '8'],
                 'Hole behind the taper' => ['size' => '40', 'at' => '32', 'long' => '20'], 'Hub hole circle' => ['size' => '94', 'size2' => '9', 'at' => '32', 'long' => '12'],
             ])
+            ->surfaceIs('Hub hole circle', ['count' => 6])
             ->quoted(['bought_price' => 260, 'bought_lead_days' => 40, 'first_of_its_kind' => true])
             ->waits('stock', now()->addDays(3)->toIso8601ZuluString(), 'iron bar and the locking bush');
     }
@@ -146,6 +148,7 @@ final class DemoShop extends Seeder
                 'Ring register' => ['size' => '200', 'at' => '32', 'long' => '12'], 'Holes to the driving side' => ['size' => '320', 'size2' => '11', 'at' => '12', 'long' => '32'],
                 'Holes to the driven side' => ['size' => '240', 'size2' => '12', 'at' => '12', 'long' => '32'], 'Ring thickness' => ['size' => '32', 'at' => '12', 'long' => '32'],
             ])
+            ->surfaceIs('Holes to the driving side', ['count' => 8])->surfaceIs('Holes to the driven side', ['count' => 6])
             ->read('Driving register', 'telescoping', [['near end', '0', '11.2210'], ['near end', '90', '11.2215']]);
     }
 

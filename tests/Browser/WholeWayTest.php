@@ -22,7 +22,7 @@ final class WholeWayTest extends BrowserTestCase
         $this->fill('Part', 'Bush for the side frame');
         $this->press('Start the job');
 
-        $this->sees('What came in?', 'Hop press, lifting shaft');
+        $this->sees('What came in', 'Hop press, lifting shaft');
         $job = $this->jobId();
         $this->fill('What failed', 'Bore worn bell-mouthed');
         $this->fill('How many', '2');

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Job;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Making\PressAssembly;
 use Oldpart\Core\Making\Step;
+use Oldpart\Core\Making\TrialAssembly;
 use Oldpart\Core\Picture\ForcePicture;
 use Oldpart\Core\Safety\Caution;
 
@@ -21,14 +22,16 @@ final readonly class AssemblyAnswer implements \JsonSerializable
     {
     }
 
-    public static function of(JobFacts $facts, ?Press $press, SurveyAnswer $survey, bool $withheld): self
+    /** @param  list<JointAnswer>  $joints */
+    public static function of(JobFacts $facts, array $joints, ?Press $press, SurveyAnswer $survey, bool $withheld): self
     {
+        $pressed = array_filter($joints, static fn (JointAnswer $j): bool => $j->isSized() && $j->isTight() && ! $j->purpose->isLength) !== [];
         $shown = $withheld ? null : $press;
         $heavy = array_filter($survey->parts, static fn (PartAnswer $p): bool => $p->isHeavy()) !== [];
         $iron = $press !== null && ($press->fit->outer->family === 'cast iron' || $press->fit->inner->family === 'cast iron');
 
-        return new self($facts, $shown, PressAssembly::steps($shown, $facts->shop->pressN), [
-            ...Caution::for('press'), ...($iron ? Caution::for('cast iron') : []), ...($heavy ? Caution::for('lifting') : []),
+        return new self($facts, $shown, $pressed ? PressAssembly::steps($shown, $facts->shop->pressN) : TrialAssembly::steps(), [
+            ...($pressed ? Caution::for('press') : []), ...($iron ? Caution::for('cast iron') : []), ...($heavy ? Caution::for('lifting') : []),
         ]);
     }
 

@@ -40,7 +40,7 @@ final readonly class Evaluator
         $pictures = new JobPictures($facts, $found, $shown);
         $survey = SurveyAnswer::of($facts, $pictures);
         $quote = QuoteAnswer::of($facts, $survey, $joints);
-        $assembly = AssemblyAnswer::of($facts, self::press($joints), $survey, $withheld);
+        $assembly = AssemblyAnswer::of($facts, $joints, self::press($joints), $survey, $withheld);
         $handOver = new HandOverAnswer($facts, $making, $joints);
         $stages = new Stages($facts, $surfaces, $joints, $making, $plan, $assembly, $handOver);
 

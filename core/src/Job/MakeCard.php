@@ -86,7 +86,7 @@ final readonly class MakeCard
         ];
     }
 
-    /** Asked for, or needed: thin wall, a closing that varies more than the band, or a porous bush that is sized on a mandrel. */
+    /** Asked for, or needed: thin wall, a closing that leaves less of the band than the lathe holds, or a porous bush that is sized on a mandrel. */
     public function finishInPlace(SurfaceFacts $bore, JointAnswer $answer, JointAnswer $press): bool
     {
         $after = $answer->band();
@@ -95,7 +95,7 @@ final readonly class MakeCard
         }
         $fit = $press->press->fit;
         $before = self::before($after, $press->press->boreClosingMm);
-        $needed = $before === null || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || $this->isSintered($bore);
+        $needed = $before === null || $before->widthMm() < $this->facts->shop->latheHoldsMm || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || $this->isSintered($bore);
 
         return $before === null || ($answer->joint->finishInPlace ?? $needed);
     }

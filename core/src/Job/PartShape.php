@@ -180,8 +180,9 @@ final readonly class PartShape
 
         return new FacePattern($surface->name, $mm, $hole, $surface->count ?? $surface->sketch->count ?? 4, $surface->angleDeg ?? 90.0, match (true) {
             $says === null => null,
-            $holeSays === null => Say::with('{n} on ⌀ {c}', ['n' => $surface->count ?? '?', 'c' => $says]),
-            default => Say::with('{n} × ⌀ {h} on ⌀ {c}', ['n' => $surface->count ?? '?', 'h' => $holeSays, 'c' => $says]),
+            default => Say::with('{n}{h}on ⌀ {c}', [
+                'n' => $surface->count === null ? '' : "{$surface->count} × ", 'h' => $holeSays === null ? '' : Say::with('⌀ {h} ', ['h' => $holeSays]), 'c' => $says,
+            ]),
         });
     }
 

@@ -37,9 +37,15 @@ final class SpanRows
 
     public function draw(Drawing $drawing, float $top): void
     {
-        foreach ($this->placed as [$span, $row, $centre]) {
+        foreach ($this->placed as [$span, $row]) {
             $y = $top + 16 + $row * self::PITCH;
             $drawing->line($span->from, $span->edge + 2, $span->from, $y + 5, Tone::Rule)->line($span->to, $span->edge + 2, $span->to, $y + 5, Tone::Rule);
+        }
+        foreach ($this->placed as [$span, $row, $centre]) {
+            $y = $top + 16 + $row * self::PITCH;
+            $width = TextWidth::of($this->longest($span), self::SIZE);
+            // Lines that lead further down stop behind the text.
+            $drawing->box($centre - $width / 2, $y + 8, $width, 16, Tone::Rule, Fill::Blank, 0);
             $drawing->whisker($span->from, $span->to, $y, $span->tone, 5);
             $drawing->text($centre, $y + 20, self::words($span), self::SIZE, Anchor::Middle, $span->tone, bold: true);
         }

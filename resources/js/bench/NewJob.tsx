@@ -18,13 +18,18 @@ import type { Kind } from '../api/types';
 import { DrawingView } from '../pictures/DrawingView';
 import { useSettings } from '../shell/settings';
 
-/** Every word of the search is in the name, the sentence or what people call it. */
-function fits(kind: Kind, search: string): boolean {
-    const all = [kind.name, kind.says, ...kind.words].join(' ').toLowerCase();
-    return search
-        .toLowerCase()
-        .split(/\s+/)
-        .every((word) => all.includes(word));
+/** How well a kind answers the search: 0 by its name, 1 by what people call it, 2 by its sentence; null not at all. */
+function rank(kind: Kind, search: string): number | null {
+    const words = search.toLowerCase().split(/\s+/);
+    const texts = [kind.name, kind.words.join(' '), kind.says];
+    const at = texts.findIndex((_, i) => {
+        const text = texts
+            .slice(0, i + 1)
+            .join(' ')
+            .toLowerCase();
+        return words.every((word) => text.includes(word));
+    });
+    return at < 0 ? null : at;
 }
 
 /** Starting a job is choosing what to make: a sheet of section pictures, searched by word. */
@@ -41,7 +46,11 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
     const [part, setPart] = useState('');
     const [refused, setRefused] = useState<string | null>(null);
     const machineField = useRef<HTMLInputElement>(null);
-    const shown = (kinds.data ?? []).filter((kind) => fits(kind, search.trim()));
+    const shown = (kinds.data ?? [])
+        .map((k) => ({ kind: k, rank: rank(k, search.trim()) }))
+        .filter((entry) => entry.rank !== null)
+        .sort((a, b) => (a.rank ?? 0) - (b.rank ?? 0))
+        .map((entry) => entry.kind);
     const kind = shown.find((k) => k.code === chosen) ?? shown[0];
 
     const move = (by: number) => {

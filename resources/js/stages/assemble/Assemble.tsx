@@ -12,6 +12,7 @@ import { Verdict } from '../../shell/Verdict';
 const GROUPS: [string, string][] = [
     ['prepare', 'Before'],
     ['press', 'Pressing in'],
+    ['trial', 'Putting it together'],
     ['check', 'Check after'],
 ];
 
@@ -20,6 +21,7 @@ export function Assemble() {
     const { facts, answers, save } = useJob();
     const { say } = useSettings();
     const { assembly } = answers;
+    const presses = assembly.steps.some((step) => step.rule === 'press');
     const turn = (code: string, on: boolean) => {
         const tick = facts.ticks.find((t) => t.code === code);
         if (on && !tick) {
@@ -40,8 +42,17 @@ export function Assemble() {
                     gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) minmax(0, 1fr)' },
                 }}
             >
-                <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5 }}>
-                    <Typography variant="h2">Tick before you press</Typography>
+                <Box
+                    sx={{
+                        display: assembly.cautions.length === 0 ? 'none' : undefined,
+                        borderLeft: 5,
+                        borderColor: 'overlap.main',
+                        pl: 1.5,
+                    }}
+                >
+                    <Typography variant="h2">
+                        {presses ? 'Tick before you press' : 'Tick before you begin'}
+                    </Typography>
                     {assembly.cautions.map((caution) => (
                         <FormControlLabel
                             key={caution.code}
@@ -56,65 +67,76 @@ export function Assemble() {
                         />
                     ))}
                 </Box>
-                <Framed>
-                    {assembly.force && assembly.picture ? (
-                        <>
-                            <Typography variant="body2" color="textSecondary">
-                                Force at full depth, up to
-                            </Typography>
-                            <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
-                                <Typography variant="bigSize" color="make">
-                                    {assembly.force.most}
+                {presses && (
+                    <Framed>
+                        {assembly.force && assembly.picture ? (
+                            <>
+                                <Typography variant="body2" color="textSecondary">
+                                    Force at full depth, up to
                                 </Typography>
-                                <Verdict kind={assembly.force.enough ? 'good' : 'bad'}>
-                                    your press gives {assembly.force.press}
-                                </Verdict>
-                            </Box>
-                            <DrawingView drawing={assembly.picture} />
-                        </>
-                    ) : (
-                        <Typography sx={{ p: 1 }}>
-                            The force to expect shows here once the press fit is sized.
-                        </Typography>
-                    )}
-                </Framed>
+                                <Box
+                                    sx={{
+                                        display: 'flex',
+                                        alignItems: 'baseline',
+                                        gap: 1.5,
+                                        flexWrap: 'wrap',
+                                    }}
+                                >
+                                    <Typography variant="bigSize" color="make">
+                                        {assembly.force.most}
+                                    </Typography>
+                                    <Verdict kind={assembly.force.enough ? 'good' : 'bad'}>
+                                        your press gives {assembly.force.press}
+                                    </Verdict>
+                                </Box>
+                                <DrawingView drawing={assembly.picture} />
+                            </>
+                        ) : (
+                            <Typography sx={{ p: 1 }}>
+                                The force to expect shows here once the press fit is sized.
+                            </Typography>
+                        )}
+                    </Framed>
+                )}
             </Box>
-            {GROUPS.map(([rule, title]) => (
-                <Box key={rule} component="section" sx={{ mt: 2 }}>
-                    <Typography variant="h2" sx={{ borderBottom: 1, borderColor: 'divider', pb: 0.5 }}>
-                        {title}
-                    </Typography>
-                    {assembly.steps
-                        .filter((step) => step.rule === rule)
-                        .map((step) => (
-                            <FormControlLabel
-                                key={step.code}
-                                sx={{
-                                    display: 'flex',
-                                    alignItems: 'flex-start',
-                                    borderBottom: 1,
-                                    borderColor: 'divider',
-                                    mr: 0,
-                                    py: 0.5,
-                                }}
-                                control={
-                                    <Checkbox
-                                        checked={step.ticked}
-                                        onChange={(_, on) => turn(step.code, on)}
-                                    />
-                                }
-                                label={
-                                    <Box sx={{ pt: 0.9 }}>
-                                        <Typography sx={{ fontWeight: 600 }}>{say(step.do)}</Typography>
-                                        <Typography variant="body2" color="textSecondary">
-                                            {step.why}
-                                        </Typography>
-                                    </Box>
-                                }
-                            />
-                        ))}
-                </Box>
-            ))}
+            {GROUPS.filter(([rule]) => assembly.steps.some((step) => step.rule === rule)).map(
+                ([rule, title]) => (
+                    <Box key={rule} component="section" sx={{ mt: 2 }}>
+                        <Typography variant="h2" sx={{ borderBottom: 1, borderColor: 'divider', pb: 0.5 }}>
+                            {title}
+                        </Typography>
+                        {assembly.steps
+                            .filter((step) => step.rule === rule)
+                            .map((step) => (
+                                <FormControlLabel
+                                    key={step.code}
+                                    sx={{
+                                        display: 'flex',
+                                        alignItems: 'flex-start',
+                                        borderBottom: 1,
+                                        borderColor: 'divider',
+                                        mr: 0,
+                                        py: 0.5,
+                                    }}
+                                    control={
+                                        <Checkbox
+                                            checked={step.ticked}
+                                            onChange={(_, on) => turn(step.code, on)}
+                                        />
+                                    }
+                                    label={
+                                        <Box sx={{ pt: 0.9 }}>
+                                            <Typography sx={{ fontWeight: 600 }}>{say(step.do)}</Typography>
+                                            <Typography variant="body2" color="textSecondary">
+                                                {step.why}
+                                            </Typography>
+                                        </Box>
+                                    }
+                                />
+                            ))}
+                    </Box>
+                ),
+            )}
         </Box>
     );
 }

@@ -25,6 +25,9 @@ export function Plan() {
             <Typography variant="h1" sx={{ mb: 1 }}>
                 Order of work
             </Typography>
+            {answers.plan[0]?.rule === 'as quoted' && (
+                <Typography sx={{ mb: 1 }}>As quoted at Take in, in the order it stands there.</Typography>
+            )}
             <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}>
                 {answers.plan.map((step, i) => (
                     <Box

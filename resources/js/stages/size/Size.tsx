@@ -66,7 +66,7 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
         <>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1.25, flexWrap: 'wrap' }}>
                 <Typography variant="h1">{joint.name}</Typography>
-                <Box sx={{ flex: '1 1 320px', maxWidth: 470 }}>
+                <Box sx={{ flex: '1 1 320px', minWidth: 0, maxWidth: 470 }}>
                     <PurposeChooser joint={joint} answer={answer} />
                 </Box>
             </Box>

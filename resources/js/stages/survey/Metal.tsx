@@ -165,7 +165,7 @@ function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
                                 variant="outlined"
                                 color="inherit"
                                 disabled={part.material === group.material}
-                                aria-label={`Take it as ${group.says}`}
+                                aria-label={`Take it as this: ${group.says}`}
                                 onClick={() => void save('parts', part.id, { material: group.material })}
                             >
                                 Take it as this
@@ -196,7 +196,15 @@ function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
                             value={part.tests[test.code] ?? null}
                             aria-label={test.name}
                             onChange={(_, outcome: string | null) => show(test.code, outcome)}
-                            sx={{ flexWrap: 'wrap' }}
+                            sx={{
+                                flexWrap: 'wrap',
+                                gap: 0.5,
+                                '&& .MuiToggleButton-root': {
+                                    ml: 0,
+                                    borderLeft: 1,
+                                    borderColor: 'strong.main',
+                                },
+                            }}
                         >
                             {test.outcomes.map((outcome) => (
                                 <ToggleButton
