@@ -20,7 +20,11 @@ $night = isset($options['night']);
 $views = [
     'bench' => ['/', 'The bench', false],
     'take-in' => ['/job/demo-drill/take-in', 'Who is hurt', false],
-    'survey' => ['/job/demo-carder/survey', 'What meets what', false],
+    'gate' => ['/job/demo-pump/take-in', 'Sizes are withheld', false],
+    'quote' => ['/job/demo-turbine/take-in?view=quote', 'What to send', false],
+    'survey' => ['/job/demo-cider/survey', 'What meets what', false],
+    'survey-part' => ['/job/demo-blower/survey?at=demo-blower-3', 'Surfaces', false],
+    'metal' => ['/job/demo-clock/survey?at=demo-clock-3', 'Punch mark', false],
     'measure' => ['/job/demo-drill/measure', 'Housing bore', false],
     'size' => ['/job/demo-carder/size', 'Bush in housing', false],
     'size-running' => ['/job/demo-drill/size?at=demo-drill-12', 'Shaft in bush', false],
@@ -44,9 +48,20 @@ try {
         $driver->get($rig->url.$address);
         $driver->wait(10)->until(static fn ($d): bool => str_contains($d->findElement(WebDriverBy::tagName('body'))->getText(), $text));
         usleep(500_000);
+        if ($name === 'gate' || $name === 'metal') {
+            $driver->executeScript('const m = document.querySelector("main"); m.scrollTo(0, arguments[0] === "metal" ? 99999 : 420)', [$name]);
+        }
         $driver->executeScript('document.activeElement && document.activeElement.blur()');
         $driver->takeScreenshot("{$to}/{$name}.png");
         echo "{$to}/{$name}.png\n";
+    }
+    if ($only === null || in_array('kinds', $only, true)) {
+        $driver->get($rig->url.'/');
+        $driver->wait(10)->until(static fn ($d): bool => str_contains($d->findElement(WebDriverBy::tagName('body'))->getText(), 'The bench'));
+        $driver->findElement(WebDriverBy::xpath("//button[contains(., 'What are you making')]"))->click();
+        usleep(900_000);
+        $driver->takeScreenshot("{$to}/kinds.png");
+        echo "{$to}/kinds.png\n";
     }
     if ($only === null || in_array('sheet', $only, true)) {
         $pdf = sys_get_temp_dir().'/oldpart-fit-sheet.pdf';

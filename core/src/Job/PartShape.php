@@ -109,7 +109,7 @@ final readonly class PartShape
      */
     public function onAxis(float $offsetMm, float $riseMm, bool $all): AxisPart
     {
-        $diameters = $lengths = $holes = [];
+        $diameters = $lengths = $holes = $slots = [];
         foreach ($this->surfaces as $surface) {
             $extent = $this->planes->of($surface);
             $mm = $this->sizes->mm($surface);
@@ -121,6 +121,11 @@ final readonly class PartShape
             if ($type === SurfaceType::HolePattern && $extent[1] > $extent[0]) {
                 $holes[] = ['circle_mm' => $mm, 'hole_mm' => $this->sizes->second($surface) ?? 0.05 * $mm, 'from_mm' => $extent[0], 'to_mm' => $extent[1]];
             }
+            if (($type === SurfaceType::KeywayShaft || $type === SurfaceType::KeywayHub) && $extent[1] > $extent[0]) {
+                $key = $this->keyway(['surface' => $surface, 'width_mm' => $mm]);
+                $depth = $key['hub'] ? $key['depth_mm'] : -$key['depth_mm'];
+                $slots[] = ['from_mm' => $extent[0], 'to_mm' => $extent[1], 'top_mm' => $key['radius_mm'] + max(0.0, $depth), 'bottom_mm' => $key['radius_mm'] + min(0.0, $depth)];
+            }
             if ($wanted && ($type->isOutside() || $type->isInside() || $type === SurfaceType::GrooveOutside || $type === SurfaceType::GrooveInside)) {
                 $offset = abs($this->offsetOf($surface));
                 $diameters[] = ['name' => $all ? $surface->name : $this->named($surface), 'at_mm' => $extent[0] + 0.85 * ($extent[1] - $extent[0]), 'radius_mm' => $mm / 2 + $offset, 'says' => $this->written($surface)];
@@ -130,7 +135,7 @@ final readonly class PartShape
             }
         }
 
-        return new AxisPart($this->part->name, $this->tone(), $this->profile, $offsetMm, $riseMm, $diameters, $lengths, $holes);
+        return new AxisPart($this->part->name, $this->tone(), $this->profile, $offsetMm, $riseMm, $diameters, $lengths, $holes, $slots);
     }
 
     /** The face, where there is something to see that the section does not show; null otherwise. */

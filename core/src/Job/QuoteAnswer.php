@@ -12,13 +12,16 @@ use Oldpart\Core\Making\Verdict;
 /** What the job will take and cost, whether to take it, and what to write to the customer. */
 final readonly class QuoteAnswer implements \JsonSerializable
 {
+    /** A blank weighs about so much more than what is turned from it. Common practice. */
+    private const BLANK = 1.5;
+
     /** @param  list<Risk>  $risks */
     private function __construct(
         private JobFacts $facts,
         public Quote $quote,
         public array $risks,
         public Verdict $advised,
-        /** @var array<string, float> by cost id; what each comes to, once or per piece */
+        /** @var array<string, ?float> by cost id; what each comes to, once or per piece; null where a weight is missing */
         private array $amounts,
     ) {
     }
@@ -34,7 +37,7 @@ final readonly class QuoteAnswer implements \JsonSerializable
         $quantity = $facts->takeIn->quantity;
         $quote = Quote::of(
             array_map(static fn (OperationFacts $o): array => ['setup_min' => $o->setupMin, 'run_min' => $o->runMin], $facts->operations),
-            array_map(static fn (CostFacts $c): array => ['amount' => $amounts[$c->id], 'each' => $c->eachPiece || $c->pricePerKg !== null], $facts->costs),
+            array_map(static fn (CostFacts $c): array => ['amount' => $amounts[$c->id] ?? 0.0, 'each' => $c->eachPiece || $c->pricePerKg !== null], $facts->costs),
             $facts->shop->ratePerH, $quantity, $risks, $facts->shop->currency,
         );
         $bought = $facts->quote->boughtPrice === null ? null : $facts->quote->boughtPrice * $quantity;
@@ -42,8 +45,8 @@ final readonly class QuoteAnswer implements \JsonSerializable
         return new self($facts, $quote, $risks, Verdict::of($quote, $risks, Gatekeeper::withholds($facts->takeIn), $bought, $facts->quote->alternative, $facts->shop->currency), $amounts);
     }
 
-    /** With a price per kg: the mass given, or half as much again as the finished part weighs. */
-    private static function amount(CostFacts $cost, SurveyAnswer $survey): float
+    /** With a price per kg: the mass given, or half as much again as the finished part weighs; null when neither is known. */
+    private static function amount(CostFacts $cost, SurveyAnswer $survey): ?float
     {
         if ($cost->pricePerKg === null) {
             return $cost->amount ?? 0.0;
@@ -51,11 +54,15 @@ final readonly class QuoteAnswer implements \JsonSerializable
         $mass = $cost->massKg;
         foreach ($mass === null ? $survey->parts : [] as $part) {
             if ($part->part->origin === Origin::Make) {
-                $mass = ($mass ?? 0.0) + 1.5 * ($part->body['mass_kg'] ?? 0.0);
+                $weighs = $part->body['mass_kg'] ?? null;
+                if ($weighs === null) {
+                    return null;
+                }
+                $mass = ($mass ?? 0.0) + self::BLANK * $weighs;
             }
         }
 
-        return $cost->pricePerKg * ($mass ?? 0.0);
+        return $mass === null ? null : $cost->pricePerKg * $mass;
     }
 
     /**
@@ -86,6 +93,14 @@ final readonly class QuoteAnswer implements \JsonSerializable
         return $this->facts->quote->decided ?? $this->advised->verdict;
     }
 
+    /** What is not in the price because its weight is not known yet; empty when all is. */
+    private function missing(): string
+    {
+        $names = array_map(static fn (CostFacts $c): string => lcfirst($c->name), array_filter($this->facts->costs, fn (CostFacts $c): bool => $this->amounts[$c->id] === null));
+
+        return $names === [] ? '' : 'Not in the price yet, for want of a weight: '.implode(', ', $names).'.';
+    }
+
     /** What to write to the customer. */
     public function letter(): string
     {
@@ -107,15 +122,16 @@ final readonly class QuoteAnswer implements \JsonSerializable
             QuoteVerdict::Alternative => "We would rather not make it as it is.{$bought}{$other}\n\n{$because}",
             QuoteVerdict::Decline => "We decline to make this part.{$bought}{$other}\n\n{$because}",
         };
+        $missing = $this->missing() === '' || ! in_array($this->verdict(), [QuoteVerdict::Take, QuoteVerdict::AtThisPrice], true) ? '' : "\n\n{$this->missing()}";
         $reference = $facts->takeIn->reference === '' ? '' : "Your reference: {$facts->takeIn->reference}\n";
 
-        return "{$what}\n{$reference}\n{$body}\n\nPrices are estimates from what is known today; they may change once the part is measured.\n\n{$facts->shop->name}\n";
+        return "{$what}\n{$reference}\n{$body}{$missing}\n\nPrices are estimates from what is known today; they may change once the part is measured.\n\n{$facts->shop->name}\n";
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        $money = fn (float $amount): string => Quote::money($amount, $this->facts->shop->currency);
+        $money = fn (?float $amount): string => $amount === null ? 'weight?' : Quote::money($amount, $this->facts->shop->currency);
 
         return [
             'hours_from' => $this->quote->hours->min,
@@ -130,7 +146,7 @@ final readonly class QuoteAnswer implements \JsonSerializable
             'advised' => $this->advised->verdict->value,
             'verdict' => $this->verdict()->value,
             'verdict_says' => $this->verdict()->label(),
-            'reasons' => $this->advised->reasons,
+            'reasons' => [...$this->advised->reasons, ...($this->missing() === '' ? [] : [$this->missing()])],
             'letter' => $this->letter(),
             'working' => $this->quote->working,
         ];

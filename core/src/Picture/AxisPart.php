@@ -14,6 +14,7 @@ final readonly class AxisPart
      * @param  list<array{name: string, at_mm: float, radius_mm: float, says: ?Say}>  $diameters
      * @param  list<array{name: string, from_mm: float, to_mm: float, says: ?Say}>  $lengths
      * @param  list<array{circle_mm: float, hole_mm: float, from_mm: float, to_mm: float}>  $holes  hole circles, one hole turned into the cut
+     * @param  list<array{from_mm: float, to_mm: float, top_mm: float, bottom_mm: float}>  $slots  keyways, seen at the top; radii
      */
     public function __construct(
         public string $name,
@@ -24,6 +25,7 @@ final readonly class AxisPart
         public array $diameters = [],
         public array $lengths = [],
         public array $holes = [],
+        public array $slots = [],
     ) {
     }
 }

@@ -124,6 +124,10 @@ final class AxisPicture
             foreach ($part->holes as $hole) {
                 $this->hole($drawing, $part, $hole);
             }
+            foreach ($part->slots as $slot) {
+                $x = $this->x($part, $slot['from_mm']);
+                $drawing->box($x, $this->axis - $slot['top_mm'] * $this->perMm, $this->x($part, $slot['to_mm']) - $x, ($slot['top_mm'] - $slot['bottom_mm']) * $this->perMm, $part->tone, Fill::Blank, 0.8 * $this->line);
+            }
         }
         [$from, $to] = self::extent($this->parts);
         $over = min(14.0, 0.04 * ($to - $from) * $this->perMm + 4);
@@ -200,15 +204,27 @@ final class AxisPicture
     {
         $labels = [];
         foreach ($this->parts as $part) {
-            $hollow = $part->profile->isHollow();
             foreach ($part->diameters as $d) {
-                // A solid shaft is seen below the axis too, so its leader need not cross what lies round it.
-                $y = $this->axis + ($hollow ? -1 : 1) * ($part->riseMm + $d['radius_mm']) * $this->perMm;
+                // A solid shaft is seen below the axis too, so its leader need not cross what lies round it, unless that hides it there.
+                $above = $part->profile->isHollow() || $this->isHidden($part, $d['at_mm']);
+                $y = $this->axis + ($above ? -1 : 1) * ($part->riseMm + $d['radius_mm']) * $this->perMm;
                 $labels[] = new Label($this->x($part, $d['at_mm']), $y, $d['name'], $d['says'], $part->tone);
             }
         }
 
         return $labels;
+    }
+
+    private function isHidden(AxisPart $part, float $atMm): bool
+    {
+        foreach ($this->parts as $other) {
+            $at = $part->offsetMm + $atMm - $other->offsetMm;
+            if ($other !== $part && $other->profile->isHollow() && $at > $other->profile->fromMm() && $at < $other->profile->toMm()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Span> */

@@ -88,6 +88,11 @@ final class SurveyTest extends TestCase
         self::assertStringContainsString('order 17', $quote->letter());
         self::assertStringContainsString('4 pieces', $quote->letter());
         self::assertContains('casting', array_map(static fn ($r): string => $r->code, $quote->risks));
+        self::assertStringNotContainsString('for want of a weight', $quote->letter());
+        self::assertStringContainsString('for want of a weight: bearing bronze bar', self::answers(new SampleJob)->quote->letter(), 'what is not priced is said');
+        $job->facts['costs'][0]['mass_kg'] = 0.5;
+        // 0.5 kg at 18 a kg, four pieces.
+        self::assertEqualsWithDelta(36.0, self::answers($job)->quote->quote->costs, 1e-9);
         $job->facts['quote'] = ['bought_price' => 5.0, 'bought_lead_days' => 10, 'alternative' => '', 'decided' => null, 'reason' => '', 'first_of_its_kind' => false];
         $declined = self::answers($job)->quote;
         self::assertSame('decline', $declined->verdict()->value);

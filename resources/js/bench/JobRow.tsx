@@ -92,9 +92,24 @@ export function JobRow({
                 )}
             </Box>
             <Box sx={{ gridColumn: { xs: '2', sm: 'auto' } }}>
-                <Box component="span" sx={{ border: 1, borderRadius: 0.25, px: 1, py: 0.25, fontSize: 14 }}>
+                <Box
+                    component="span"
+                    sx={{
+                        border: 1,
+                        borderRadius: 0.25,
+                        px: 1,
+                        py: 0.25,
+                        fontSize: 14,
+                        display: 'inline-block',
+                    }}
+                >
                     {row.declined ? 'Declined' : STAGES.find((stage) => stage.code === row.next.stage)?.name}
                 </Box>
+                {row.state !== 'done' && row.open > 0 && (
+                    <Typography variant="body2" color="textSecondary" sx={{ mt: 0.25 }}>
+                        {row.open} open
+                    </Typography>
+                )}
             </Box>
             <RowMenu row={row} name={name} shelf={shelf} move={move} />
         </Box>

@@ -87,6 +87,7 @@ export function Photos() {
 }
 
 function Thumb({ photo, open }: { photo: Photo; open: () => void }) {
+    const [missing, setMissing] = useState(false);
     const { facts } = useJob();
     const surface = facts.surfaces.find((s) => s.id === photo.surface);
     const says = photo.note !== '' ? photo.note : (surface?.name ?? 'Photograph');
@@ -103,12 +104,19 @@ function Thumb({ photo, open }: { photo: Photo; open: () => void }) {
                 textAlign: 'left',
             }}
         >
-            <Box
-                component="img"
-                src={`/api/jobs/${facts.id}/pictures/${photo.id}?small=1`}
-                alt=""
-                sx={{ width: 1, aspectRatio: '4 / 3', objectFit: 'cover' }}
-            />
+            {missing ? (
+                <Typography variant="body2" color="textSecondary" sx={{ p: 1, aspectRatio: '4 / 3' }}>
+                    The picture is not in this shop.
+                </Typography>
+            ) : (
+                <Box
+                    component="img"
+                    src={`/api/jobs/${facts.id}/pictures/${photo.id}?small=1`}
+                    alt=""
+                    onError={() => setMissing(true)}
+                    sx={{ width: 1, aspectRatio: '4 / 3', objectFit: 'cover' }}
+                />
+            )}
             <Typography variant="body2" sx={{ p: 0.75, minHeight: 34 }}>
                 {surface && photo.note !== '' ? <b>{surface.name}: </b> : ''}
                 {says}
