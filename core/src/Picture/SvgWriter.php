@@ -59,7 +59,7 @@ final readonly class SvgWriter
                 $svg .= sprintf('<line x1="%s" y1="%s" x2="%s" y2="%s" stroke="#444444" stroke-width="0.6"/>', self::n($x1), self::n($y1), self::n($x2), self::n($y2));
             }
         }
-        foreach ($rings as $ring) {
+        foreach ($area->width > 0 ? $rings : [] as $ring) {
             $svg .= sprintf('<polygon points="%s" fill="none" stroke="#000000" stroke-width="%s"/>', self::points($ring), self::n($area->tone === Tone::Make ? $area->width + 0.5 : $area->width));
         }
 
