@@ -27,6 +27,7 @@ final readonly class Material
         public string $remark = '',
         public string $weld = 'ask',
         public string $machine = 'ask',
+        public ?float $conductivityWmK = null,
     ) {
     }
 
@@ -62,6 +63,7 @@ final readonly class Material
             $number('yield_mpa'), $number('tensile_mpa'), ($row['brittle'] ?? false) === true,
             $number('density_kg_m3'), $number('specific_heat_j_kgk'), $number('heat_to_c'), $text('remark'),
             $text('weld') === '' ? 'ask' : $text('weld'), $text('machine') === '' ? 'ask' : $text('machine'),
+            $number('conductivity_w_mk'),
         );
     }
 }

@@ -38,7 +38,7 @@ final readonly class Evaluator
         $plan = self::plan($facts, $joints, $card, $make);
         $shown = $withheld ? [] : $bands;
         $pictures = new JobPictures($facts, $found, $shown);
-        $survey = SurveyAnswer::of($facts, $pictures);
+        $survey = SurveyAnswer::of($facts, $pictures, $surfaces);
         $quote = QuoteAnswer::of($facts, $survey, $joints);
         $assembly = AssemblyAnswer::of($facts, $joints, self::press($joints), $survey, $withheld);
         $handOver = new HandOverAnswer($facts, $making, $joints);

@@ -12,6 +12,7 @@ use Oldpart\Core\Catalogue\HardnessScale;
 use Oldpart\Core\Catalogue\LikelyGroup;
 use Oldpart\Core\Catalogue\MaterialTests;
 use Oldpart\Core\Making\Workability;
+use Oldpart\Core\Measure\UnitVote;
 
 /** What is known of one part: its metal, what that allows, its weight, its drawings. */
 final readonly class PartAnswer implements \JsonSerializable
@@ -31,10 +32,13 @@ final readonly class PartAnswer implements \JsonSerializable
         public array $notes,
         public ?array $body,
         private JobPictures $pictures,
+        /** @var list<SurfaceAnswer> what was found of its surfaces */
+        private array $surfaces,
     ) {
     }
 
-    public static function of(PartFacts $part, JobPictures $pictures): self
+    /** @param  list<SurfaceAnswer>  $surfaces of the whole job */
+    public static function of(PartFacts $part, JobPictures $pictures, array $surfaces): self
     {
         $notes = [];
         $hardness = null;
@@ -63,7 +67,7 @@ final readonly class PartAnswer implements \JsonSerializable
             $notes[] = Note::caution('heavy', 'It weighs '.number_format((float) $body['mass_kg'], 0).' kg: over 20 kg use a crane or a helper, rated slings, nobody under the load.', $part->id);
         }
 
-        return new self($part, $hardness, $likely, $notes, $body, $pictures);
+        return new self($part, $hardness, $likely, $notes, $body, $pictures, array_values(array_filter($surfaces, static fn (SurfaceAnswer $s): bool => $s->surface->part === $part->id && $s->found !== null)));
     }
 
     public function isHeavy(): bool
@@ -81,11 +85,26 @@ final readonly class PartAnswer implements \JsonSerializable
         return $family === 'steel' && ! str_contains($name, 'stainless');
     }
 
+    /** Inches or millimetres, by all that was measured of it; null with less than two dimensions. */
+    public function vote(): ?UnitVote
+    {
+        $dimensions = [];
+        foreach ($this->surfaces as $surface) {
+            $nominal = $surface->meant();
+            if ($nominal !== null) {
+                $dimensions[] = ['label' => $surface->surface->name, 'nominal' => $nominal];
+            }
+        }
+
+        return count($dimensions) < 2 ? null : UnitVote::of($dimensions);
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
         $drawn = $this->pictures->part($this->part->id);
         $body = $this->body;
+        $vote = $this->vote();
 
         return [
             'id' => $this->part->id,
@@ -95,6 +114,7 @@ final readonly class PartAnswer implements \JsonSerializable
             'mass_kg' => $body['mass_kg'] ?? null,
             'area_cm2' => $body === null ? null : $body['area_mm2'] / 100,
             'centre_mm' => $body === null ? null : $body['centre_mm'],
+            'vote' => $vote === null ? null : ['inch_probability' => $vote->inchProbability, 'against' => $vote->against, 'notes' => $vote->notes, 'working' => $vote->working],
             'section' => $drawn['section'],
             'face' => $drawn['face'],
             'working' => $body === null ? [] : [

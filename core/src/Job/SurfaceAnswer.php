@@ -8,9 +8,12 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\GoodEnough;
+use Oldpart\Core\Measure\Nominal;
+use Oldpart\Core\Measure\NominalKind;
 use Oldpart\Core\Picture\AlongPicture;
 use Oldpart\Core\Picture\RoundPicture;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Shape\SurfaceType;
 
 /** What is known of one found surface. */
 final readonly class SurfaceAnswer implements \JsonSerializable
@@ -51,9 +54,23 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             'found' => $this->found === null ? null : $this->foundAnswer($this->found),
             'good_enough' => $this->goodEnough,
             'notes' => $this->notes,
+            'meant' => $this->meant()->candidates ?? [],
             'round' => $this->found === null ? null : RoundPicture::draw($this->found),
             'along' => $this->found === null ? null : AlongPicture::draw($this->found),
         ];
+    }
+
+    /** What it was meant to be; null before it is measured, and beyond the sizes it is asked for. */
+    public function meant(): ?Nominal
+    {
+        if ($this->found === null || $this->found->meanMm > Nominal::LARGEST_MM) {
+            return null;
+        }
+        $kind = $this->surface->type === SurfaceType::HolePattern ? NominalKind::Circle : NominalKind::from($this->surface->kind->value);
+        $condition = $this->surface->condition;
+        $wear = $condition === null ? $kind !== NominalKind::Length : ! $condition->isTrue();
+
+        return Nominal::of($kind, $this->found->meanMm, min($this->found->u95MeanMm, $this->found->meanMm), $wear);
     }
 
     /** @return array<string, mixed> */

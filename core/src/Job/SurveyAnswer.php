@@ -21,7 +21,8 @@ final readonly class SurveyAnswer implements \JsonSerializable
     {
     }
 
-    public static function of(JobFacts $facts, JobPictures $pictures): self
+    /** @param  list<SurfaceAnswer>  $surfaces */
+    public static function of(JobFacts $facts, JobPictures $pictures, array $surfaces): self
     {
         $hints = [];
         foreach ($facts->parts as $part) {
@@ -34,7 +35,7 @@ final readonly class SurveyAnswer implements \JsonSerializable
         }
 
         return new self(
-            Datums::of($facts), array_map(static fn (PartFacts $p): PartAnswer => PartAnswer::of($p, $pictures), $facts->parts), $hints, $minds,
+            Datums::of($facts), array_map(static fn (PartFacts $p): PartAnswer => PartAnswer::of($p, $pictures, $surfaces), $facts->parts), $hints, $minds,
             $facts->takeIn->cause?->advice(),
         );
     }

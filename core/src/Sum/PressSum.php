@@ -5,15 +5,12 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Catalogue\Friction;
-use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
 
 final class PressSum implements Sum
 {
-    private const MATERIAL_KEYS = ['name', 'e_gpa', 'nu', 'alpha_per_k', 'yield_mpa', 'tensile_mpa', 'brittle', 'density_kg_m3', 'specific_heat_j_kgk', 'heat_to_c'];
-
     public function name(): string
     {
         return 'press';
@@ -39,23 +36,9 @@ final class PressSum implements Sum
 
         return Press::of(new PressFit(
             $in->number('d_mm'), $in->number('inner_bore_mm'), $in->number('outer_od_mm'), $in->number('length_mm'), $in->range('interference_mm'),
-            self::material($in, 'inner'), self::material($in, 'outer'),
+            MaterialInput::read($in, 'inner', ['e_gpa', 'nu']), MaterialInput::read($in, 'outer', ['e_gpa', 'nu']),
             $friction === null ? null : new Friction($friction->number('low'), $friction->number('high'), 'as given'),
             $in->numberOrNull('rz_inner_um'), $in->numberOrNull('rz_outer_um'),
         ))->jsonSerialize();
-    }
-
-    private static function material(Fields $in, string $which): Material
-    {
-        $f = ($in->object($which) ?? throw $in->bad($which, 'is missing.'))->only(self::MATERIAL_KEYS);
-        $name = $f->textOrNull('name');
-        if ($name !== null && ! $f->has('e_gpa')) {
-            return Material::named($name, "{$which}.name");
-        }
-
-        return new Material(
-            $name ?? 'as given', 'unlisted', $f->number('e_gpa'), $f->number('nu'), $f->numberOrNull('alpha_per_k'), $f->numberOrNull('yield_mpa'),
-            $f->numberOrNull('tensile_mpa'), $f->flag('brittle'), $f->numberOrNull('density_kg_m3'), $f->numberOrNull('specific_heat_j_kgk'), $f->numberOrNull('heat_to_c'),
-        );
     }
 }

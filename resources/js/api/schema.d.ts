@@ -395,6 +395,7 @@ export interface components {
             found: components["schemas"]["Found"] | null;
             good_enough: components["schemas"]["GoodEnough"] | null;
             notes: components["schemas"]["Note"][];
+            meant: components["schemas"]["Meant"][];
             round: components["schemas"]["Drawing"] | null;
             along: components["schemas"]["Drawing"] | null;
         };
@@ -518,6 +519,7 @@ export interface components {
             mass_kg: number | null;
             area_cm2: number | null;
             centre_mm: number | null;
+            vote: components["schemas"]["UnitVote"] | null;
             section: components["schemas"]["Drawing"] | null;
             face: components["schemas"]["Drawing"] | null;
             working: components["schemas"]["WorkingStep"][];
@@ -1204,6 +1206,16 @@ export interface components {
             say: components["schemas"]["Say"];
             why: components["schemas"]["Say"];
         };
+        /** @description a size it may have been meant to be */
+        Meant: {
+            label: string;
+            nominal_mm: number;
+            /** @enum {unknown} */
+            system: "inch" | "metric";
+            family: string;
+            probability: number;
+            says: components["schemas"]["Say"];
+        };
         Purpose: {
             code: string;
             name: string;
@@ -1339,6 +1351,12 @@ export interface components {
             share: number;
             /** @enum {unknown} */
             confidence: "likely" | "perhaps" | "hardly";
+        };
+        UnitVote: {
+            inch_probability: number;
+            against: string[];
+            notes: components["schemas"]["Note"][];
+            working: components["schemas"]["WorkingStep"][];
         };
         Risk: {
             code: string;

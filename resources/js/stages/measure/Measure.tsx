@@ -15,6 +15,7 @@ import { Why } from '../../shell/Why';
 import { useKey } from '../../shell/keys';
 import { Budget } from './Budget';
 import { FoundCard } from './FoundCard';
+import { Meant } from './Meant';
 import { ReadingsGrid } from './ReadingsGrid';
 import { useSurface } from './useSurface';
 
@@ -47,7 +48,7 @@ export function Measure() {
             <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
                 <FoundCard />
             </Box>
-            <Pictures answer={answer} />
+            <Pictures answer={answer} partId={surface.part} />
         </Box>
     );
 }
@@ -121,7 +122,7 @@ function temperature(text: string): number | null {
     return text.trim() === '' || !Number.isFinite(number) ? null : number;
 }
 
-function Pictures({ answer }: { answer: SurfaceAnswer }) {
+function Pictures({ answer, partId }: { answer: SurfaceAnswer; partId: string }) {
     if (answer.found === null) {
         return null;
     }
@@ -154,6 +155,7 @@ function Pictures({ answer }: { answer: SurfaceAnswer }) {
                     <Budget lines={answer.found.budget} />
                     <Why steps={answer.found.working} label="Why this size and this ±" />
                 </Framed>
+                <Meant answer={answer} partId={partId} />
                 <Notes notes={notes} />
             </Box>
         </Box>
