@@ -85,8 +85,23 @@ final class BenchIndex
             'declined' => $declined,
             'withheld' => $answers->withheld,
             'waits' => $facts->waits?->jsonSerialize(),
+            'cooling' => self::cooling($answers),
             'thumb' => $answers->pictures->thumb(),
         ];
+    }
+
+    /** @return ?array{name: string, until: string} what was read warm last, and when it is cool */
+    private static function cooling(JobAnswers $answers): ?array
+    {
+        $latest = null;
+        foreach ($answers->surfaces as $surface) {
+            $until = $surface->coolDown?->readyAt();
+            if ($until !== null && ($latest === null || $until > $latest['until'])) {
+                $latest = ['name' => $surface->surface->name, 'until' => $until];
+            }
+        }
+
+        return $latest;
     }
 
     private static function words(JobFacts $facts): string

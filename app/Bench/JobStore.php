@@ -128,6 +128,53 @@ final class JobStore
         });
     }
 
+    /**
+     * Adds several things at once, all or none, as one change that can be taken back.
+     *
+     * @param  list<array<string, mixed>>  $things  each with its id
+     */
+    public function addAll(string $id, int $version, string $request, FactList $list, array $things): JobState
+    {
+        return DB::transaction(function () use ($id, $version, $request, $list, $things): JobState {
+            $job = Job::query()->findOrFail($id);
+            if (Change::query()->where('request', $request)->exists()) {
+                return $this->state($id);
+            }
+            if ($job->version !== $version) {
+                throw new Conflict($this->state($id));
+            }
+            $array = JobRecords::toArray($job);
+            foreach ($things as $thing) {
+                $array[$list->value][] = [...$list->blank(), ...$thing];
+            }
+            $facts = JobRecords::toFacts($array);
+            $answers = (new Evaluator)->evaluate($facts);
+            $stored = array_column(JobFile::toArray($facts)[$list->value], null, 'id');
+            $before = $after = [];
+            foreach ($things as $thing) {
+                $this->write($job, $list, $thing['id'], $stored[$thing['id']]);
+                $before[] = ['list' => $list->value, 'thing' => $thing['id'], 'fact' => null, 'place' => null];
+                $after[] = ['list' => $list->value, 'thing' => $thing['id'], 'fact' => $stored[$thing['id']], 'place' => null];
+            }
+            $this->remember($job, $request, $id, $before, $after);
+            BenchIndex::write($job, $facts, $answers);
+
+            return JobState::of($job, $facts, $answers);
+        });
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $before
+     * @param  list<array<string, mixed>>  $after
+     */
+    private function remember(Job $job, string $request, string $thing, array $before, array $after): void
+    {
+        $job->update(['version' => $job->version + 1]);
+        Change::query()->create([
+            'job_id' => $job->id, 'request' => $request, 'version' => $job->version, 'list' => self::SEVERAL, 'thing' => $thing, 'before' => $before, 'after' => $after,
+        ]);
+    }
+
     /** Takes a thing away with all that hangs on it, as one change that can be taken back. */
     private function remove(Job $job, string $request, FactList $list, string $thing): JobState
     {
@@ -145,10 +192,7 @@ final class JobStore
             $later[] = ['list' => $of->value, 'thing' => $id, 'fact' => $after, 'place' => $place];
             $this->write($job, $of, $id, $after);
         }
-        $job->update(['version' => $job->version + 1]);
-        Change::query()->create([
-            'job_id' => $job->id, 'request' => $request, 'version' => $job->version, 'list' => self::SEVERAL, 'thing' => $thing, 'before' => $before, 'after' => $later,
-        ]);
+        $this->remember($job, $request, $thing, $before, $later);
         BenchIndex::write($job, $facts, $answers);
 
         return JobState::of($job, $facts, $answers);
@@ -259,7 +303,7 @@ final class JobStore
             return [Removal::without($array, $list, $thing), $before, 0];
         }
         $new = [...($before ?? $list->blank()), ...$fact, 'id' => $thing];
-        if ($list === FactList::Readings && $before !== null && ($fact['value']['typed'] ?? $before['value']['typed']) !== $before['value']['typed']) {
+        if ($list === FactList::Readings && $before !== null && isset($fact['value']) && [$fact['value']['typed'] ?? null, $fact['value']['unit'] ?? null] !== [$before['value']['typed'], $before['value']['unit']]) {
             $new['was'] = $before['value'];
         }
         $at = $at === false ? count($things) : $at;

@@ -14,9 +14,9 @@ final class Body
     private const MAX_BYTES = 200_000;
 
     /** @throws BadInput when the body is not a JSON object */
-    public static function of(Request $request): Fields
+    public static function of(Request $request, int $most = self::MAX_BYTES): Fields
     {
-        return new Fields(self::array($request));
+        return new Fields(self::array($request, $most));
     }
 
     /**
@@ -24,10 +24,10 @@ final class Body
      *
      * @throws BadInput
      */
-    public static function array(Request $request): array
+    public static function array(Request $request, int $most = self::MAX_BYTES): array
     {
         $text = $request->getContent();
-        if (strlen($text) > self::MAX_BYTES) {
+        if (strlen($text) > $most) {
             throw new BadInput('too-large', 'body', 'That is more than one change can hold.');
         }
         $body = json_decode($text, true, 32);

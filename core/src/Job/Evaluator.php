@@ -109,7 +109,8 @@ final readonly class Evaluator
                 }
             }
             $size = $found[$surface->id] ?? null;
-            $answers[] = new SurfaceAnswer($surface, $size, $good, $decides, $size->notes ?? []);
+            $readings = $facts->readingsOf($surface->id);
+            $answers[] = new SurfaceAnswer($surface, $size, $good, $decides, $size->notes ?? [], $readings, CoolDown::of($facts, $surface, $readings, $size));
         }
 
         return $answers;

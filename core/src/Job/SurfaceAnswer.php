@@ -10,9 +10,11 @@ use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\Nominal;
 use Oldpart\Core\Measure\NominalKind;
+use Oldpart\Core\Measure\Slip;
 use Oldpart\Core\Picture\AlongPicture;
 use Oldpart\Core\Picture\RoundPicture;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Shape\SurfaceType;
 
 /** What is known of one found surface. */
@@ -28,6 +30,9 @@ final readonly class SurfaceAnswer implements \JsonSerializable
         public ?GoodEnough $goodEnough,
         public bool $decides,
         public array $notes,
+        /** @var list<ReadingFacts> those that count */
+        private array $readings = [],
+        public ?CoolDown $coolDown = null,
     ) {
     }
 
@@ -53,11 +58,38 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             ],
             'found' => $this->found === null ? null : $this->foundAnswer($this->found),
             'good_enough' => $this->goodEnough,
-            'notes' => $this->notes,
+            'notes' => array_values(array_filter($this->notes, static fn (Note $n): bool => $n->code !== 'slip')),
+            'slips' => $this->slips(),
+            'cooling' => $this->coolDown,
             'meant' => $this->meant()->candidates ?? [],
             'round' => $this->found === null ? null : RoundPicture::draw($this->found),
             'along' => $this->found === null ? null : AlongPicture::draw($this->found),
         ];
+    }
+
+    /** @return list<array{reading: string, says: Say, mend: ?array{typed: string, unit: string}}> each with what one tap would store */
+    private function slips(): array
+    {
+        $slips = [];
+        foreach ($this->found->slips ?? [] as $slip) {
+            $reading = $this->readings[$slip->index] ?? null;
+            if ($reading !== null) {
+                $slips[] = ['reading' => $reading->id, 'says' => $slip->says, 'mend' => self::mend($slip, $reading)];
+            }
+        }
+
+        return $slips;
+    }
+
+    /** @return ?array{typed: string, unit: string} */
+    private static function mend(Slip $slip, ReadingFacts $reading): ?array
+    {
+        $unit = $reading->value->unit;
+        if ($slip->otherUnit) {
+            return is_numeric(str_replace(',', '.', $reading->value->typed)) ? ['typed' => $reading->value->typed, 'unit' => $unit === Unit::Inch ? Unit::Millimetre->value : Unit::Inch->value] : null;
+        }
+
+        return $slip->mendedMm === null ? null : ['typed' => LengthWriter::size($slip->mendedMm)->{$unit->value}, 'unit' => $unit->value];
     }
 
     /** What it was meant to be; null before it is measured, and beyond the sizes it is asked for. */

@@ -39,6 +39,8 @@ final readonly class FoundSize implements \JsonSerializable
         public ?float $unwornMeanMm,
         public array $notes,
         public Working $working,
+        /** @var list<Slip> */
+        public array $slips = [],
     ) {
     }
 

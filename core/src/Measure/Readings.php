@@ -69,13 +69,14 @@ final readonly class Readings
             $spotRows[] = ['station' => $station, 'angle' => $angle, 'mm' => self::mean($values), 'n' => count($values)];
         }
         $budget = $this->budget($repeat, $others, $fromRepeats);
+        $slips = Slips::in($this);
 
         return new FoundSize(
             $this->kind, $mean, $sizes[$mating], $sizes[$loose], $ovality, $taper, $round ? $this->bell($stations) : null, $s,
             $u95, $u95Mean, $k, is_finite($effective) ? $effective : null, count($this->readings),
             $stations, $spotRows, $budget, $worn, $unworn,
-            $this->notes($ovality, $budget, $worn, $unworn, $s),
-            $this->working($mean, $sizes[$mating], $s, $fromRepeats, $n, $budget, $k, $u95, $effective),
+            $this->notes($ovality, $budget, $worn, $unworn, $s, $slips),
+            $this->working($mean, $sizes[$mating], $s, $fromRepeats, $n, $budget, $k, $u95, $effective), $slips,
         );
     }
 
@@ -255,9 +256,10 @@ final readonly class Readings
 
     /**
      * @param  list<Share>  $budget
+     * @param  list<Slip>  $slips
      * @return list<Note>
      */
-    private function notes(?float $ovality, array $budget, ?float $worn, ?float $unworn, ?float $s): array
+    private function notes(?float $ovality, array $budget, ?float $worn, ?float $unworn, ?float $s, array $slips): array
     {
         $notes = $this->remarks;
         if (count($this->readings) === 1) {
@@ -279,7 +281,7 @@ final readonly class Readings
         if ($budget !== []) {
             $notes[] = Note::info('improve', $budget[0]->improve);
         }
-        array_push($notes, ...Slips::in($this));
+        array_push($notes, ...array_map(static fn (Slip $s): Note => $s->note(), $slips));
 
         return $notes;
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Measure;
 
-use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -18,28 +17,28 @@ final class Slips
      * A reading far from the others (modified z-score over 3.5, four readings or more: Iglewicz and Hoaglin), one
      * exactly a turn of the thimble away, or one that looks typed in the other unit.
      *
-     * @return list<Note>
+     * @return list<Slip>
      */
     public static function in(Readings $set): array
     {
         $values = array_map(static fn (Reading $r): float => $r->valueMm, $set->readings);
-        $notes = [];
+        $slips = [];
         if ($values === []) {
             return [];
         }
         $median = self::median($values);
         foreach ($values as $i => $value) {
-            $say = self::slip($value, $i, $values, $median);
-            if ($say !== null) {
-                $notes[] = Note::caution('slip', $say);
+            $slip = self::slip($value, $i, $values, $median);
+            if ($slip !== null) {
+                $slips[] = $slip;
             }
         }
 
-        return $notes;
+        return $slips;
     }
 
     /** @param  non-empty-list<float>  $values */
-    private static function slip(float $value, int $i, array $values, float $median): ?Say
+    private static function slip(float $value, int $i, array $values, float $median): ?Slip
     {
         $off = $value - $median;
         $which = ['n' => $i + 1, 'value' => LengthWriter::sizeInWords($value)];
@@ -47,11 +46,11 @@ final class Slips
         unset($others[$i]);
         $middle = $others === [] ? $value : self::median(array_values($others));
         if ($value > 20 * $middle || $value * 20 < $middle) {
-            return Say::with('Reading {n}, {value}, looks typed in the other unit. Mend it or set it aside.', $which);
+            return new Slip($i, Say::with('Reading {n}, {value}, looks typed in the other unit.', $which), $value > $middle ? $value / 25.4 : $value * 25.4, true);
         }
         foreach (self::TURNS as $turn => $mm) {
             if (count($values) > 2 && abs(abs($off) - $mm) < 0.02) {
-                return Say::with("Reading {n}, {value}, is a turn of the thimble ({$turn}) from the others. Read it again.", $which);
+                return new Slip($i, Say::with("Reading {n}, {value}, is a turn of the thimble ({$turn}) from the others. Read it again.", $which), $value - ($off <=> 0) * $mm);
             }
         }
         if (count($values) < 4) {
@@ -59,7 +58,7 @@ final class Slips
         }
         $spread = self::median(array_map(static fn (float $v): float => abs($v - $median), $values));
         if ($spread > 0 && 0.6745 * abs($off) / $spread > 3.5) {
-            return Say::with('Reading {n}, {value}, stands apart from the others by {off}. Read it again, or set it aside with a reason.', [...$which, 'off' => LengthWriter::difference($off)]);
+            return new Slip($i, Say::with('Reading {n}, {value}, stands apart from the others by {off}. Read it again, or set it aside with a reason.', [...$which, 'off' => LengthWriter::difference($off)]));
         }
 
         return null;

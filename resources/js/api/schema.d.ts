@@ -190,6 +190,65 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job}/readings.csv": {
+        parameters: {
+            query?: {
+                surface?: string;
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        /** The readings of a job or of one surface, RFC 4180 */
+        get: operations["readingsCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/readings-table/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a table of readings is understood; nothing is stored */
+        post: operations["lookAtTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/readings-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Brings a table of readings in, all rows or none */
+        post: operations["addTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job}/file": {
         parameters: {
             query?: never;
@@ -395,6 +454,8 @@ export interface components {
             found: components["schemas"]["Found"] | null;
             good_enough: components["schemas"]["GoodEnough"] | null;
             notes: components["schemas"]["Note"][];
+            slips: components["schemas"]["Slip"][];
+            cooling: components["schemas"]["CoolDown"] | null;
             meant: components["schemas"]["Meant"][];
             round: components["schemas"]["Drawing"] | null;
             along: components["schemas"]["Drawing"] | null;
@@ -473,6 +534,21 @@ export interface components {
                 waits: number;
                 done: number;
             };
+        };
+        TableLook: {
+            heading: string[];
+            columns: (string | null)[];
+            fields: string[];
+            count: number;
+            refused: {
+                line: number;
+                says: string;
+            }[];
+            shown: {
+                line: number;
+                surface: string;
+                says: string;
+            }[];
         };
         Finds: {
             jobs: {
@@ -559,6 +635,10 @@ export interface components {
             declined: boolean;
             withheld: boolean;
             waits: components["schemas"]["waits"] | null;
+            cooling: {
+                name: string;
+                until: string;
+            } | null;
             thumb: components["schemas"]["Drawing"] | null;
         };
         Catalogue: {
@@ -1206,6 +1286,24 @@ export interface components {
             say: components["schemas"]["Say"];
             why: components["schemas"]["Say"];
         };
+        /** @description a likely slip, and what one tap would store instead */
+        Slip: {
+            reading: string;
+            says: components["schemas"]["Say"];
+            mend: {
+                typed: string;
+                /** @enum {unknown} */
+                unit: "in" | "mm";
+            } | null;
+        };
+        /** @description read warm; when it can be read again */
+        CoolDown: {
+            part_c: number;
+            wait_s: number;
+            ready_at: string | null;
+            notes: components["schemas"]["Note"][];
+            working: components["schemas"]["WorkingStep"][];
+        };
         /** @description a size it may have been meant to be */
         Meant: {
             label: string;
@@ -1749,6 +1847,96 @@ export interface operations {
                     "application/json": components["schemas"]["Finds"];
                 };
             };
+            422: components["responses"]["Refused"];
+        };
+    };
+    readingsCsv: {
+        parameters: {
+            query?: {
+                surface?: string;
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The table */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            404: components["responses"]["Refused"];
+        };
+    };
+    lookAtTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    columns?: string[];
+                    surface?: string | null;
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
+                    instrument: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What was understood */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TableLook"];
+                };
+            };
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    addTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    request: string;
+                    text: string;
+                    columns: string[];
+                    surface?: string | null;
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
+                    instrument: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["State"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Conflict"];
             422: components["responses"]["Refused"];
         };
     };

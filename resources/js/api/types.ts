@@ -30,6 +30,7 @@ export type QuoteFacts = Schemas['QuoteFacts'];
 export type Waits = Schemas['Waits'];
 export type Kind = Schemas['Kinds']['kinds'][number];
 export type Finds = Schemas['Finds'];
+export type TableLook = Schemas['TableLook'];
 export type Shelf = 'bench' | 'archive' | 'bin';
 export type PartAnswer = Schemas['PartAnswer'];
 export type Quote = Schemas['Quote'];

@@ -10,6 +10,7 @@ import { client, newId, orRefuse } from '../api/client';
 import { jobKey } from '../api/queries';
 import type { BenchRow, Shelf } from '../api/types';
 import { day, moment } from '../entry/day';
+import { countdown, useNow } from '../entry/useNow';
 import { DrawingView } from '../pictures/DrawingView';
 import { useSettings } from '../shell/settings';
 import { STAGES } from '../shell/stages';
@@ -85,6 +86,7 @@ export function JobRow({
                 ) : (
                     <Typography sx={{ fontSize: 18 }}>{say(row.next.says)}</Typography>
                 )}
+                <Cooling row={row} />
                 {row.withheld && (
                     <Typography variant="body2" color="overlap">
                         <b>Stop:</b> for licensed practice, nobody has accepted it yet
@@ -113,6 +115,17 @@ export function JobRow({
             </Box>
             <RowMenu row={row} name={name} shelf={shelf} move={move} />
         </Box>
+    );
+}
+
+/** A part that was read warm, while it is still warm. */
+function Cooling({ row }: { row: BenchRow }) {
+    const until = row.cooling === null ? 0 : new Date(row.cooling.until).getTime();
+    const left = (until - useNow(row.cooling !== null)) / 1000;
+    return row.cooling === null || left <= 0 ? null : (
+        <Typography variant="body2" color="found">
+            {row.cooling.name} cools: ready in {countdown(left)}
+        </Typography>
     );
 }
 

@@ -38,7 +38,11 @@ export function Meant({ answer, partId }: { answer: SurfaceAnswer; partId: strin
                     </Typography>
                     <Box sx={{ height: 12, border: 1, borderColor: 'strong.main' }}>
                         <Box
-                            sx={{ width: PERCENT(candidate.probability), height: 1, bgcolor: 'found.main' }}
+                            sx={{
+                                width: `${candidate.probability * 100}%`,
+                                height: 1,
+                                bgcolor: 'found.main',
+                            }}
                         />
                     </Box>
                     <Typography variant="body2" sx={{ textAlign: 'right' }}>

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -7,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useCatalogue } from '../../api/queries';
 import type { Surface, SurfaceAnswer } from '../../api/types';
+import { NumberPad } from '../../entry/NumberPad';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
@@ -15,8 +17,11 @@ import { Why } from '../../shell/Why';
 import { useKey } from '../../shell/keys';
 import { Budget } from './Budget';
 import { FoundCard } from './FoundCard';
+import { CoolingDown } from './CoolingDown';
 import { Meant } from './Meant';
 import { ReadingsGrid } from './ReadingsGrid';
+import { Slips } from './Slips';
+import { TableDialog } from './TableDialog';
 import { useSurface } from './useSurface';
 
 /** Readings in, found size out. */
@@ -48,6 +53,7 @@ export function Measure() {
             <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
                 <FoundCard />
             </Box>
+            <Slips slips={answer.slips} />
             <Pictures answer={answer} partId={surface.part} />
         </Box>
     );
@@ -69,6 +75,8 @@ function Entry({
     const last = facts.readings.filter((r) => r.surface === surface.id).at(-1);
     const [tool, setTool] = useState<string | null>(null);
     const [warm, setWarm] = useState('');
+    const [pad, setPad] = useState(false);
+    const [table, setTable] = useState(false);
     const instrument = tool ?? last?.instrument ?? asks.instrument;
     const known = fits.some((f) => f.code === instrument);
     return (
@@ -113,6 +121,31 @@ function Entry({
                 instrument={instrument}
                 partC={temperature(warm)}
             />
+            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 0.5 }}>
+                <Button
+                    variant="outlined"
+                    color="inherit"
+                    aria-pressed={pad}
+                    onPointerDown={(event) => event.preventDefault()}
+                    onMouseDown={(event) => event.preventDefault()}
+                    onClick={() => setPad(!pad)}
+                >
+                    {pad ? 'Close the number pad' : 'Number pad'}
+                </Button>
+                <Button variant="outlined" color="inherit" onClick={() => setTable(true)}>
+                    Bring in a table
+                </Button>
+                <Button
+                    variant="outlined"
+                    color="inherit"
+                    href={`/api/jobs/${facts.id}/readings.csv?surface=${surface.id}`}
+                    download
+                >
+                    As CSV
+                </Button>
+            </Box>
+            {pad && <NumberPad />}
+            {table && <TableDialog surface={surface} instrument={instrument} close={() => setTable(false)} />}
         </>
     );
 }
@@ -148,6 +181,7 @@ function Pictures({ answer, partId }: { answer: SurfaceAnswer; partId: string })
                         <DrawingView drawing={answer.along} />
                     </Framed>
                 )}
+                {answer.cooling && <CoolingDown cooling={answer.cooling} />}
                 <Framed>
                     <Typography variant="h3" component="h3" sx={{ mb: 0.75 }}>
                         What limits this reading
