@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Gauges\LineGauge;
 use App\Http\Trouble;
 use App\Photos\Photographs;
 use Illuminate\Foundation\Application;
@@ -22,6 +23,7 @@ return Application::configure(basePath: dirname(__DIR__))
         Trouble::register($exceptions);
     })
     ->withSingletons([
+        LineGauge::class => static fn (): LineGauge => new LineGauge('tcp://127.0.0.1:'.(int) config('shop.gauge_port')),
         Photographs::class => static fn (): Photographs => new Photographs((string) config('shop.photos')),
     ])
     ->create();

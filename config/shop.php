@@ -7,4 +7,6 @@ return [
     'photos' => env('PHOTO_DIR', storage_path('app/photos')),
     // How long a job can be brought back from the bin.
     'bin_days' => 30,
+    // Where the gauges answer on this machine.
+    'gauge_port' => (int) env('GAUGE_PORT', 7790),
 ];

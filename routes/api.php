@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\GaugeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LetterController;
 use App\Http\Controllers\PhotoController;
@@ -33,6 +34,8 @@ Route::post('jobs/{job}/readings-table/look', [ReadingsCsvController::class, 'lo
 Route::post('jobs/{job}/readings-table', [ReadingsCsvController::class, 'store']);
 Route::put('jobs/{job}/{list}/{thing}', [JobController::class, 'put']);
 Route::delete('jobs/{job}/{list}/{thing}', [JobController::class, 'destroy']);
+Route::get('gauges', [GaugeController::class, 'index']);
+Route::get('gauges/{gauge}', [GaugeController::class, 'show']);
 Route::get('shop', [ShopController::class, 'show']);
 Route::patch('shop', [ShopController::class, 'update']);
 Route::get('catalogue', [CatalogueController::class, 'index']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Bench\Conflict;
+use App\Gauges\GaugeSilent;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -21,8 +22,9 @@ final class Trouble
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([BadInput::class, Conflict::class]);
+        $exceptions->dontReport([BadInput::class, Conflict::class, GaugeSilent::class]);
         $exceptions->render(static fn (BadInput $bad): JsonResponse => new JsonResponse(Sums::error($bad), 422));
+        $exceptions->render(static fn (GaugeSilent $silent): JsonResponse => self::say('gauge-silent', $silent->getMessage(), 503));
         $exceptions->render(static fn (Conflict $conflict): JsonResponse => new JsonResponse([
             'error' => ['code' => 'changed-elsewhere', 'field' => 'version', 'message' => $conflict->getMessage()],
             'current' => $conflict->current,

@@ -29,12 +29,18 @@ final class Rig
 
     private int $port;
 
+    private int $gaugePort;
+
+    /** @var resource|null */
+    private $rack;
+
     public function __construct(private readonly bool $seeded)
     {
         $this->folder = sys_get_temp_dir().'/oldpart-fit-'.bin2hex(random_bytes(4));
         mkdir($this->folder.'/downloads', 0777, true);
         $this->port = self::freePort();
         $this->driverPort = self::freePort();
+        $this->gaugePort = self::freePort();
         $this->url = "http://127.0.0.1:{$this->port}";
         $this->layOutShop();
         $this->serve();
@@ -70,6 +76,22 @@ final class Rig
         }
     }
 
+    /** Puts the simulated gauges on the table. */
+    public function startRack(): void
+    {
+        $this->rack = $this->spawn(['php', 'artisan', 'gauges:rack'], $this->env());
+        self::waitFor($this->gaugePort);
+    }
+
+    /** Takes them away again, as when a battery falls out. */
+    public function stopRack(): void
+    {
+        if ($this->rack !== null) {
+            self::end($this->rack);
+            $this->rack = null;
+        }
+    }
+
     public function browser(int $width = 1280, int $height = 800): RemoteWebDriver
     {
         $options = new ChromeOptions;
@@ -92,6 +114,7 @@ final class Rig
     public function close(): void
     {
         $this->pullThePlug();
+        $this->stopRack();
         foreach ($this->processes as $process) {
             self::end($process);
         }
@@ -121,7 +144,7 @@ final class Rig
     /** @return array<string, string> */
     private function env(): array
     {
-        return ['DB_DATABASE' => $this->database(), 'PHOTO_DIR' => $this->folder.'/photos', 'APP_ENV' => 'local', 'APP_DEBUG' => 'false'];
+        return ['DB_DATABASE' => $this->database(), 'PHOTO_DIR' => $this->folder.'/photos', 'GAUGE_PORT' => (string) $this->gaugePort, 'APP_ENV' => 'local', 'APP_DEBUG' => 'false'];
     }
 
     private function artisan(string $command): void

@@ -48,3 +48,24 @@ export function useCatalogue() {
 export function useShop() {
     return useQuery({ queryKey: ['shop'], queryFn: async () => orRefuse(await client.GET('/api/shop')) });
 }
+
+export function useGauges() {
+    return useQuery({
+        queryKey: ['gauges'],
+        queryFn: async () => orRefuse(await client.GET('/api/gauges')).gauges,
+        staleTime: Infinity,
+    });
+}
+
+/** What a gauge shows, asked again and again while it is in use; one that fell silent is asked on. */
+export function useGauge(gauge: string, held: { along: number; angle: number }) {
+    return useQuery({
+        queryKey: ['gauge', gauge, held.along, held.angle],
+        queryFn: async () =>
+            orRefuse(await client.GET('/api/gauges/{gauge}', { params: { path: { gauge }, query: held } })),
+        enabled: gauge !== '',
+        refetchInterval: 600,
+        retry: false,
+        gcTime: 0,
+    });
+}

@@ -326,6 +326,45 @@ export interface paths {
         patch: operations["changeShop"];
         trace?: never;
     };
+    "/api/gauges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The gauges within reach */
+        get: operations["gauges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gauges/{gauge}": {
+        parameters: {
+            query?: {
+                along?: number;
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                gauge: string;
+            };
+            cookie?: never;
+        };
+        /** What a gauge shows now */
+        get: operations["readGauge"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kinds": {
         parameters: {
             query?: never;
@@ -534,6 +573,14 @@ export interface components {
                 waits: number;
                 done: number;
             };
+        };
+        GaugeReading: {
+            text: string;
+            typed: string | null;
+            /** @enum {unknown} */
+            unit: "in" | "mm" | null;
+            celsius: number | null;
+            shown: components["schemas"]["Say"] | null;
         };
         TableLook: {
             heading: string[];
@@ -1461,6 +1508,13 @@ export interface components {
             says: string;
             factor: number;
         };
+        Gauge: {
+            code: string;
+            name: string;
+            instrument: string | null;
+            /** @enum {unknown} */
+            kind: "bore" | "shaft" | "length" | "temperature";
+        };
         Sums: {
             sums: {
                 name: string;
@@ -2081,6 +2135,55 @@ export interface operations {
                 };
             };
             422: components["responses"]["Refused"];
+        };
+    };
+    gauges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The gauges */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        gauges: components["schemas"]["Gauge"][];
+                    };
+                };
+            };
+        };
+    };
+    readGauge: {
+        parameters: {
+            query?: {
+                along?: number;
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                gauge: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A reading */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeReading"];
+                };
+            };
+            422: components["responses"]["Refused"];
+            503: components["responses"]["Refused"];
         };
     };
     kinds: {

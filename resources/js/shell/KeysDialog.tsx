@@ -12,6 +12,7 @@ const KEYS: [string, string][] = [
     ['[  ]', 'previous, next surface or joint'],
     ['Enter', 'store a reading and go on'],
     ['Shift Enter', 'store it and stay at this spot'],
+    ['T', 'take the gauge’s reading'],
     ['U', 'inch, millimetre, both'],
     ['N', 'night shift'],
     ['/', 'find a job, a surface, a size, a stage'],

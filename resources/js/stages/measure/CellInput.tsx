@@ -11,10 +11,12 @@ interface Props {
     /** False when it can't be kept as it is; the text stays. */
     store: (typed: string, then: 'next' | 'stay' | 'leave') => boolean;
     next: () => void;
+    /** T in a cell where nothing is being typed takes the gauge's reading. */
+    onTake: (() => void) | null;
 }
 
 /** The cell being filled. What is typed is stored on Enter, and also when the cell is left. */
-export function CellInput({ label, initial, refused, typing, store, next }: Props) {
+export function CellInput({ label, initial, refused, typing, store, next, onTake }: Props) {
     const [text, setText] = useState(initial);
     const stored = useRef(initial);
     const input = useRef<HTMLInputElement>(null);
@@ -59,6 +61,11 @@ export function CellInput({ label, initial, refused, typing, store, next }: Prop
                     typing(event.target.value);
                 }}
                 onKeyDown={(event: KeyboardEvent) => {
+                    const untouched = text === '' || text === initial;
+                    if (event.key.toLowerCase() === 't' && untouched && onTake) {
+                        event.preventDefault();
+                        onTake();
+                    }
                     if (event.key === 'Enter') {
                         event.preventDefault();
                         keep(event.shiftKey ? 'stay' : 'next');

@@ -5,9 +5,9 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { useCatalogue } from '../../api/queries';
-import type { Surface, SurfaceAnswer } from '../../api/types';
+import { useRef, useState, type ReactNode } from 'react';
+import { useCatalogue, useGauge, useGauges } from '../../api/queries';
+import type { GaugeReading, Surface, SurfaceAnswer } from '../../api/types';
 import { NumberPad } from '../../entry/NumberPad';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
@@ -18,8 +18,9 @@ import { useKey } from '../../shell/keys';
 import { Budget } from './Budget';
 import { FoundCard } from './FoundCard';
 import { CoolingDown } from './CoolingDown';
+import { GaugeLine } from './GaugeLine';
 import { Meant } from './Meant';
-import { ReadingsGrid } from './ReadingsGrid';
+import { ReadingsGrid, type GridHandle } from './ReadingsGrid';
 import { Slips } from './Slips';
 import { TableDialog } from './TableDialog';
 import { useSurface } from './useSurface';
@@ -49,12 +50,13 @@ export function Measure() {
                     </ToggleButton>
                 ))}
             </ToggleButtonGroup>
-            <Entry key={surface.id} surface={surface} answer={answer} material={part?.material ?? null} />
-            <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
-                <FoundCard />
-            </Box>
-            <Slips slips={answer.slips} />
-            <Pictures answer={answer} partId={surface.part} />
+            <Entry key={surface.id} surface={surface} answer={answer} material={part?.material ?? null}>
+                <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
+                    <FoundCard />
+                </Box>
+                <Slips slips={answer.slips} />
+                <Pictures answer={answer} partId={surface.part} />
+            </Entry>
         </Box>
     );
 }
@@ -63,10 +65,12 @@ function Entry({
     surface,
     answer,
     material,
+    children,
 }: {
     surface: Surface;
     answer: SurfaceAnswer;
     material: string | null;
+    children: ReactNode;
 }) {
     const { asks } = answer;
     const catalogue = useCatalogue();
@@ -75,6 +79,27 @@ function Entry({
     const last = facts.readings.filter((r) => r.surface === surface.id).at(-1);
     const [tool, setTool] = useState<string | null>(null);
     const [warm, setWarm] = useState('');
+    const [gauge, setGauge] = useState('');
+    const [held, setHeld] = useState({ along: 0.5, angle: 0 });
+    const grid = useRef<GridHandle>(null);
+    const gauges = useGauges();
+    const latest = useGauge(gauge, held);
+    // What it showed before it fell silent is no reading.
+    const live = gauge === '' || latest.isError ? undefined : latest.data;
+    const take = (reading: GaugeReading) => {
+        if (reading.celsius !== null) {
+            setWarm(String(reading.celsius));
+        } else if (reading.typed !== null && reading.unit !== null) {
+            grid.current?.take(reading.typed, reading.unit);
+        }
+    };
+    const useThis = (code: string) => {
+        setGauge(code);
+        const own = gauges.data?.find((g) => g.code === code)?.instrument;
+        if (own) {
+            setTool(own);
+        }
+    };
     const [pad, setPad] = useState(false);
     const [table, setTable] = useState(false);
     const instrument = tool ?? last?.instrument ?? asks.instrument;
@@ -120,6 +145,9 @@ function Entry({
                 angles={asks.angles}
                 instrument={instrument}
                 partC={temperature(warm)}
+                moved={setHeld}
+                onTake={live === undefined ? null : () => take(live)}
+                ref={grid}
             />
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 0.5 }}>
                 <Button
@@ -146,6 +174,8 @@ function Entry({
             </Box>
             {pad && <NumberPad />}
             {table && <TableDialog surface={surface} instrument={instrument} close={() => setTable(false)} />}
+            {children}
+            <GaugeLine gauge={gauge} use={useThis} kind={asks.measured_as} held={held} take={take} />
         </>
     );
 }

@@ -5,9 +5,9 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useImperativeHandle, useState, type Ref } from 'react';
 import { newId } from '../../api/client';
-import type { Reading, Surface } from '../../api/types';
+import type { Reading, Surface, Unit } from '../../api/types';
 import { useKept } from '../../entry/useKept';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
@@ -26,6 +26,16 @@ interface Props {
     angles: string[];
     instrument: string;
     partC: number | null;
+    /** Tells where the next reading belongs. */
+    moved: (held: { along: number; angle: number }) => void;
+    /** Asked for by T in an empty cell; null where no gauge is in use. */
+    onTake: (() => void) | null;
+    ref: Ref<GridHandle>;
+}
+
+export interface GridHandle {
+    /** Stores a reading where the cursor is, and goes on. */
+    take: (typed: string, unit: Unit) => void;
 }
 
 /** Typed and on its way to the store, or refused by it; shown in its cell until it is stored. */
@@ -37,7 +47,7 @@ interface Pending extends Spot {
 const same = (a: Spot, b: Spot) => a.station === b.station && a.angle === b.angle;
 
 /** Stations along, angles round. Enter stores and goes on at once, Shift+Enter stores and stays for a repeat. */
-export function ReadingsGrid({ surface, stations, angles, instrument, partC }: Props) {
+export function ReadingsGrid({ surface, stations, angles, instrument, partC, moved, onTake, ref }: Props) {
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
     const spots = stations.flatMap((station) => angles.map((angle) => ({ station, angle })));
@@ -68,14 +78,9 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC }: P
     const complaint = refused ?? understood?.refused ?? (text === '' ? before?.[1].refused : null) ?? null;
 
     const fact = (typed: string): Record<string, unknown> => ({
-        ...(existing
-            ? {}
-            : {
-                  surface: surface.id,
-                  station: active.station,
-                  angle: active.angle,
-                  taken_at: new Date().toISOString(),
-              }),
+        ...(existing ? {} : { surface: surface.id, station: active.station, angle: active.angle }),
+        // A number that is typed anew was read anew.
+        taken_at: new Date().toISOString(),
         value: { typed, unit: typing },
         instrument,
         part_c: partC,
@@ -113,6 +118,17 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC }: P
         }
         return true;
     };
+
+    useImperativeHandle(ref, () => ({
+        take: (typed, unit) => {
+            store(unit === typing ? typed : `${typed} ${unit}`, 'next');
+        },
+    }));
+    const along = stations.length > 1 ? stations.indexOf(active.station) / (stations.length - 1) : 0.5;
+    const angle = Number(active.angle);
+    useEffect(() => {
+        moved({ along: Math.max(0, along), angle: Number.isFinite(angle) ? angle : 0 });
+    }, [moved, along, angle]);
 
     return (
         <>
@@ -158,6 +174,7 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC }: P
                                                 preview('readings', id, nothing ? null : fact(typed));
                                             }}
                                             store={store}
+                                            onTake={onTake}
                                             next={() => turnTo(after(active), false)}
                                         />
                                     ) : (

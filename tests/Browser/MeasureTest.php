@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Readings by keyboard, from a gauge, from a table; slips and warm parts. */
+final class MeasureTest extends BrowserTestCase
+{
+    /** @return list<array<string, mixed>> */
+    private function readings(string $job, string $surface): array
+    {
+        $facts = $this->api("/api/jobs/{$job}")['facts'];
+        $id = array_column($facts['surfaces'], 'id', 'name')[$surface];
+
+        return array_values(array_filter($facts['readings'], static fn (array $r): bool => $r['surface'] === $id));
+    }
+
+    private function newBush(): string
+    {
+        $this->visit('/');
+        $this->sees('The bench');
+        $id = 'bush-'.bin2hex(random_bytes(4));
+        $this->page->executeAsyncScript('const done = arguments[1]; fetch("/api/jobs", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({id: arguments[0], kind: "plain-bush", machine: "Straw cutter", part: "Bush", unit: "in"})}).then(() => done())', [$id]);
+        $this->visit("/job/{$id}/measure");
+        $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'first cell');
+
+        return $id;
+    }
+
+    private function take(): RemoteWebElement
+    {
+        return $this->find("//section[@aria-label='Gauge line']//button", 'Take');
+    }
+
+    /** Twelve readings: their digits and one key each, and the unit may change in the middle. */
+    public function test_twelve_readings_by_keyboard(): void
+    {
+        $id = $this->newBush();
+        $keys = 0;
+        $typed = ['1.1242', '1.1246', '1.1251', '1.1247', '1.1239', '1.1243', '28.563mm', '1.1242', '1.1241', '1.1244', '1.1248', '1.1245'];
+        $start = microtime(true);
+        foreach ($typed as $text) {
+            foreach ([...str_split($text), WebDriverKeys::ENTER] as $key) {
+                $this->keys($key);
+                $keys++;
+            }
+        }
+        self::assertLessThan(60, microtime(true) - $start);
+        self::assertSame(array_sum(array_map(strlen(...), $typed)) + 12, $keys, 'the digits plus one key each');
+        $this->stored();
+        self::assertSame($typed, array_column(array_column($this->readings($id, 'Housing bore'), 'value'), 'typed'));
+        // Millimetres from here on: what was typed stays what it was.
+        $this->press('mm');
+        $this->press('Shaft journal');
+        $this->find("//input[@aria-label='Shaft journal, near end, 0°']", 'journal cell');
+        $this->keys('22.203', WebDriverKeys::ENTER);
+        $this->stored();
+        self::assertSame(['typed' => '22.203', 'unit' => 'mm', 'mm' => 22.203], $this->readings($id, 'Shaft journal')[0]['value']);
+        $this->press('Housing bore');
+        // By hand: station means 1.12465, 1.12423 and 1.12445 in, their mean 1.12444 in.
+        $this->sees('1.1242 in', '28.561');
+    }
+
+    public function test_a_gauge_is_taken_from_and_falls_silent(): void
+    {
+        $this->rig->startRack();
+        $id = $this->newBush();
+        $this->choose('Gauge', 'Three-point bore gauge');
+        $this->waitFor(fn (): bool => preg_match('/^1\.12\d\d$/', $this->find("//*[@aria-label='Gauge reading']", 'gauge reading')->getText()) === 1, 'the gauge shows nothing');
+        $this->take()->click();
+        $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === 1, 'nothing was taken');
+        // T does the same where the cursor is.
+        $this->find("//input[@aria-label='Housing bore, mouth, 45°']", 'second cell');
+        $this->waitFor(fn (): bool => str_contains($this->find("//*[@aria-label='Gauge reading']", 'gauge reading')->getText(), '1.12'), 'no reading at the second spot');
+        $this->page->findElement(WebDriverBy::xpath("//input[@aria-label='Housing bore, mouth, 45°']"))->click();
+        $this->keys('t');
+        $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === 2, 'T took nothing');
+        $readings = $this->readings($id, 'Housing bore');
+        self::assertSame(['three-point', 'three-point'], array_column($readings, 'instrument'));
+        self::assertSame(['0', '45'], array_column($readings, 'angle'));
+        foreach ($readings as $reading) {
+            self::assertStringEndsWith(' mm', $reading['value']['typed'], 'kept as the gauge sent it');
+            self::assertEqualsWithDelta(28.571, $reading['value']['mm'], 0.03);
+        }
+        // It falls silent: it says so, nothing is taken, and it comes back by itself.
+        $this->rig->stopRack();
+        $this->sees('The gauge does not answer');
+        self::assertFalse($this->take()->isEnabled());
+        $this->keys('t');
+        usleep(400_000);
+        self::assertCount(2, $this->readings($id, 'Housing bore'));
+        $this->rig->startRack();
+        $this->seesNot('The gauge does not answer');
+        $this->take()->click();
+        $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === 3, 'nothing was taken after it came back');
+    }
+
+    public function test_a_table_with_bad_rows_and_then_a_good_one(): void
+    {
+        $id = $this->newBush();
+        $file = $this->rig->downloads().'/readings.csv';
+        file_put_contents($file, "Place;Angle;Measured\nmouth;0;1,1247\nmouth;45;smudge\nmiddle;90;28,571 mm\n");
+        $this->press('Bring in a table');
+        $this->sees('or paste it here');
+        $chooser = $this->page->findElement(WebDriverBy::xpath("//input[@aria-label='Table file']"));
+        $chooser->setFileDetector(new LocalFileDetector);
+        $chooser->sendKeys($file);
+        $this->sees('Line 3: “smudge”', 'mouth, 0°: 1,1247 in');
+        self::assertFalse($this->find("//button[starts-with(normalize-space(.), 'Bring in') and not(contains(., 'table'))]", 'Bring in')->isEnabled());
+        file_put_contents($file, "Place;Angle;Measured;Who\nmouth;0;1,1247;me\nmouth;45;1.1249;me\nmiddle;90;28,571 mm;me\n");
+        $chooser->sendKeys($file);
+        $this->seesNot('Line 3');
+        $this->press('Bring in 3 readings');
+        $this->seesNot('or paste it here');
+        $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === 3, 'they were not taken in');
+        $this->sees('1.1247');
+        $this->page->findElement(WebDriverBy::tagName('body'))->click();
+        $text = (string) file_get_contents($this->rig->url."/api/jobs/{$id}/readings.csv");
+        self::assertStringContainsString('"Housing bore",middle,90,"28,571 mm",in,28.571,', $text);
+    }
+
+    public function test_a_slip_is_mended_with_one_tap(): void
+    {
+        $this->visit('/job/demo-drill/measure');
+        $this->find("//button[starts-with(@aria-label, 'Housing bore, mouth, 45°')]", 'cell')->click();
+        $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL, '1.1496', WebDriverKeys::ENTER);
+        $this->sees('is a turn of the thimble');
+        $this->press('It was 1.1246 in');
+        $this->seesNot('is a turn of the thimble');
+        $this->stored();
+        $reading = array_values(array_filter($this->readings('demo-drill', 'Housing bore'), static fn (array $r): bool => $r['station'] === 'mouth' && $r['angle'] === '45'))[0];
+        self::assertSame(['1.1246', '1.1496'], [$reading['value']['typed'], $reading['was']['typed']]);
+    }
+
+    public function test_a_warm_part_counts_down_over_a_reload(): void
+    {
+        $this->visit('/job/demo-drill/measure');
+        $this->press('Shaft journal');
+        $this->find("//*[starts-with(@aria-label, 'Shaft journal, far end, 90°')]", 'last cell')->click();
+        $this->fill('Part, °C', '60');
+        $this->find("//*[starts-with(@aria-label, 'Shaft journal, far end, 90°')]", 'last cell')->click();
+        $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL, '0.8746', WebDriverKeys::ENTER);
+        $this->stored();
+        // The reading was first taken long ago: taken again now it is warm.
+        $reading = array_values(array_filter($this->readings('demo-drill', 'Shaft journal'), static fn (array $r): bool => $r['station'] === 'far end' && $r['angle'] === '90'))[0];
+        self::assertEqualsWithDelta(60.0, $reading['part_c'], 1e-9);
+        $this->sees('Cooling down');
+        $before = $this->find("//*[@role='timer']", 'countdown')->getText();
+        self::assertMatchesRegularExpression('/^\d+:\d\d/', $before);
+        sleep(2);
+        $this->page->navigate()->refresh();
+        $this->sees('Cooling down');
+        $this->waitFor(fn (): bool => $this->find("//*[@role='timer']", 'countdown')->getText() < $before, 'it does not count down');
+        $this->visit('/');
+        $this->sees('Shaft journal cools: ready in');
+    }
+}
