@@ -11,10 +11,18 @@ use App\Bench\JobStore;
 use App\Models\IndexedJob;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
+use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Job\JobFacts;
 use Oldpart\Core\Job\Kind;
+use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Quantity\Unit;
+use Oldpart\Core\Tests\Gauge\Coverage;
+use Oldpart\Core\Tests\Measure\NominalScore;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/../core/tests/Gauge/Coverage.php';
+require __DIR__.'/../core/tests/Measure/NominalScore.php';
 putenv('DB_DATABASE=:memory:');
 $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = ':memory:';
 $app = require __DIR__.'/../bootstrap/app.php';
@@ -42,6 +50,41 @@ $reading = ['surface' => $surface, 'station' => 'mouth', 'angle' => '0', 'value'
 timed('evaluate a whole job', static fn () => (new Evaluator)->evaluate($facts), 10);
 timed('evaluate and write it as JSON', static fn () => json_encode((new Evaluator)->evaluate($facts)), 20);
 timed('preview a typed reading, store to JSON', static fn () => json_encode($store->preview('demo-carder', FactList::Readings, 'new', $reading)), 100);
+
+// A large job: 60 surfaces with 25 readings each.
+$large = JobFile::toArray($facts);
+$large['surfaces'] = $large['readings'] = $large['joints'] = $large['cuts'] = [];
+$found = array_values(array_filter($large['parts'], static fn (array $p): bool => $p['origin'] === 'found'));
+for ($i = 0; $i < 60; $i++) {
+    $large['surfaces'][] = [...FactList::Surfaces->blank(), 'id' => "s{$i}", 'part' => $found[$i % count($found)]['id'], 'name' => "Surface {$i}", 'kind' => ['bore', 'shaft', 'length'][$i % 3]];
+    for ($k = 0; $k < 25; $k++) {
+        $large['readings'][] = [...FactList::Readings->blank(), 'id' => "r{$i}-{$k}", 'surface' => "s{$i}", 'station' => (string) ($k % 3), 'angle' => (string) (45 * ($k % 4)),
+            'value' => ['typed' => number_format(30 + $i + $k / 1000, 3), 'unit' => 'mm'], 'instrument' => 'calliper'];
+    }
+}
+$largeFacts = JobFacts::fromArray($large);
+timed('evaluate 60 surfaces with 1,500 readings', static fn () => (new Evaluator)->evaluate($largeFacts), 10);
+
+// A thousand readings, one after the other, as a gauge sends them.
+$state = $store->start('bench-1000', 'plain-bush', 'Bench', 'Bush', Unit::Inch);
+$bore = $state->facts->surfaces[0]->id;
+$start = hrtime(true);
+for ($i = 0; $i < 1000; $i++) {
+    $store->change('bench-1000', $i + 1, "bench-{$i}", FactList::Readings, "bench-r{$i}", ['surface' => $bore, 'station' => 'mouth', 'angle' => (string) ($i % 4 * 45), 'value' => ['typed' => sprintf('1.%04d', 1240 + $i % 7), 'unit' => 'in'], 'instrument' => 'three-point']);
+}
+printf("1,000 readings stored one by one: %.1f s, %d there\n", (hrtime(true) - $start) / 1e9, count($store->facts('bench-1000')->readings));
+
+// How often U95 holds the truth, and how often the guess at the nominal size is right.
+$coverage = new Coverage(20261124);
+foreach (['telescoping', 'three-point', 'dial-bore', 'calliper'] as $code) {
+    printf("U95 holds the truth, %-12s %.1f %% of 500 bores\n", $code, 100 * $coverage->share(Instrument::named($code), 500));
+}
+printf("  repeatability alone          %.1f %% of 2,000 bores\n", 100 * $coverage->share(new Instrument(0.0005, repeatabilityMm: 0.02), 2000));
+printf("  an unchecked gauge, +0.015   %.1f %%; three lobes of 0.008 met in one place  %.1f %%\n", 100 * $coverage->share(Instrument::named('three-point'), 500, 1, 0.015), 100 * $coverage->share(Instrument::named('three-point'), 500, 1, null, 0.008));
+foreach ([false, true] as $worn) {
+    $score = (new NominalScore($worn ? 2 : 1))->of(500, $worn);
+    printf("nominal size of %d %s dimensions: first %.1f %%, in the first three %.1f %%\n", $score['count'], $worn ? 'worn' : 'unworn', 100 * $score['first'], 100 * $score['in_three']);
+}
 
 // A shop with many years behind it: 5,000 jobs with ten surfaces each.
 $job = IndexedJob::query()->findOrFail('demo-cider');

@@ -34,13 +34,36 @@ final class JobRecords
     }
 
     /**
+     * What is stored was held against the schema when it came; only its sense is checked again.
+     *
      * @param  array<string, mixed>  $array
      *
-     * @throws BadInput when it is not a job
+     * @throws BadInput when it makes no sense as a job
      */
     public static function toFacts(array $array): JobFacts
     {
-        return JobFile::fromArray($array);
+        return JobFacts::fromArray($array);
+    }
+
+    /**
+     * Holds a job's head and some of its things against the schema; a thing is named by its place in the job.
+     *
+     * @param  array<string, mixed>  $array
+     * @param  array<int, array<string, mixed>>  $things  by their place in the list
+     *
+     * @throws BadInput naming the field that is wrong
+     */
+    public static function vet(array $array, ?FactList $list = null, array $things = []): void
+    {
+        foreach (FactList::cases() as $other) {
+            $array[$other->value] = $other === $list ? array_values($things) : [];
+        }
+        try {
+            JobFile::vet($array);
+        } catch (BadInput $bad) {
+            $places = array_keys($things);
+            throw $list === null ? $bad : $bad->about((string) preg_replace_callback("/^{$list->value}\\.(\\d+)/", static fn (array $m): string => "{$list->value}.".($places[(int) $m[1]] ?? $m[1]), $bad->field));
+        }
     }
 
     /** Writes a whole new job; the caller holds the transaction. */

@@ -144,9 +144,9 @@ final class JobStore
                 throw new Conflict($this->state($id));
             }
             $array = JobRecords::toArray($job);
-            foreach ($things as $thing) {
-                $array[$list->value][] = [...$list->blank(), ...$thing];
-            }
+            $new = array_map(static fn (array $thing): array => [...$list->blank(), ...$thing], $things);
+            JobRecords::vet($array, $list, $new);
+            array_push($array[$list->value], ...$new);
             $facts = JobRecords::toFacts($array);
             $answers = (new Evaluator)->evaluate($facts);
             $stored = array_column(JobFile::toArray($facts)[$list->value], null, 'id');
@@ -258,6 +258,11 @@ final class JobStore
     private function changed(array $array, ?FactList $list, string $thing, ?array $fact): array
     {
         [$array, $before, $at] = $list === null ? $this->changedHead($array, $fact ?? []) : $this->changedThing($array, $list, $thing, $fact);
+        match (true) {
+            $list === null => JobRecords::vet($array),
+            $fact === null => null,
+            default => JobRecords::vet($array, $list, [$at => $array[$list->value][$at]]),
+        };
         $facts = JobRecords::toFacts($array);
         $answers = (new Evaluator)->evaluate($facts);
         $canonical = JobFile::toArray($facts);

@@ -47,11 +47,23 @@ final class JobFile
      */
     public static function fromArray(array $decoded): JobFacts
     {
+        self::vet($decoded);
+
+        return JobFacts::fromArray($decoded);
+    }
+
+    /**
+     * Holds a decoded job, or as much of it as was changed, against the schema; what it refers to is not looked at.
+     *
+     * @param  array<string, mixed>  $decoded
+     *
+     * @throws BadInput naming the first field that is wrong
+     */
+    public static function vet(array $decoded): void
+    {
         /** @var \stdClass $object */
         $object = json_decode(json_encode($decoded, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), false, 64, JSON_THROW_ON_ERROR);
         self::check(self::emptyObjects($object));
-
-        return JobFacts::fromArray($decoded);
     }
 
     public static function write(JobFacts $facts): string

@@ -75,7 +75,8 @@ final class FoundSurfaces
      */
     private static function worst(array $readings): Instrument
     {
-        $used = array_map(static fn (ReadingFacts $r): Instrument => Instrument::named($r->instrument, 'instrument'), $readings);
+        $codes = array_unique(array_map(static fn (ReadingFacts $r): string => $r->instrument, $readings));
+        $used = array_map(static fn (string $code): Instrument => Instrument::named($code, 'instrument'), array_values($codes));
         usort($used, static fn (Instrument $a, Instrument $b): int => $b->bestU95Mm() <=> $a->bestU95Mm());
 
         return $used[0];

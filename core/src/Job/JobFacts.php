@@ -15,6 +15,12 @@ final readonly class JobFacts implements \JsonSerializable
 
     public const VERSION = 2;
 
+    /** @var array<string, list<ReadingFacts>> those that count, by surface */
+    private array $counted;
+
+    /** @var array<string, SurfaceFacts> */
+    private array $surfacesById;
+
     /**
      * @param  list<PartFacts>  $parts
      * @param  list<SurfaceFacts>  $surfaces
@@ -49,6 +55,14 @@ final readonly class JobFacts implements \JsonSerializable
         public ?WaitFacts $waits,
         public HandOverFacts $handOver,
     ) {
+        $this->surfacesById = array_column($surfaces, null, 'id');
+        $counted = [];
+        foreach ($readings as $reading) {
+            if ($reading->setAside === null) {
+                $counted[$reading->surface][] = $reading;
+            }
+        }
+        $this->counted = $counted;
         $this->checkReferences();
     }
 
@@ -83,12 +97,18 @@ final readonly class JobFacts implements \JsonSerializable
 
     public function part(string $id): ?PartFacts
     {
-        return self::find($this->parts, $id);
+        foreach ($this->parts as $part) {
+            if ($part->id === $id) {
+                return $part;
+            }
+        }
+
+        return null;
     }
 
     public function surface(string $id): ?SurfaceFacts
     {
-        return self::find($this->surfaces, $id);
+        return $this->surfacesById[$id] ?? null;
     }
 
     /** The part a surface belongs to. */
@@ -106,7 +126,7 @@ final readonly class JobFacts implements \JsonSerializable
     /** @return list<ReadingFacts> those that count */
     public function readingsOf(string $surfaceId): array
     {
-        return array_values(array_filter($this->readings, static fn (ReadingFacts $r): bool => $r->surface === $surfaceId && $r->setAside === null));
+        return $this->counted[$surfaceId] ?? [];
     }
 
     /** @return list<CutFacts> those that count, oldest first */
@@ -146,23 +166,6 @@ final readonly class JobFacts implements \JsonSerializable
         if (! $holds) {
             throw new BadInput('dangling', $field, "{$who} names a {$what} that is not in this job.");
         }
-    }
-
-    /**
-     * @template T of PartFacts|SurfaceFacts
-     *
-     * @param  list<T>  $things
-     * @return ?T
-     */
-    private static function find(array $things, string $id): PartFacts|SurfaceFacts|null
-    {
-        foreach ($things as $thing) {
-            if ($thing->id === $id) {
-                return $thing;
-            }
-        }
-
-        return null;
     }
 
     /** @return array<string, mixed> */

@@ -9,13 +9,11 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\Nominal;
-use Oldpart\Core\Measure\NominalKind;
 use Oldpart\Core\Measure\Slip;
 use Oldpart\Core\Picture\AlongPicture;
 use Oldpart\Core\Picture\RoundPicture;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Unit;
-use Oldpart\Core\Shape\SurfaceType;
 
 /** What is known of one found surface. */
 final readonly class SurfaceAnswer implements \JsonSerializable
@@ -33,6 +31,7 @@ final readonly class SurfaceAnswer implements \JsonSerializable
         /** @var list<ReadingFacts> those that count */
         private array $readings = [],
         public ?CoolDown $coolDown = null,
+        private Meaning $meaning = new Meaning,
     ) {
     }
 
@@ -95,14 +94,7 @@ final readonly class SurfaceAnswer implements \JsonSerializable
     /** What it was meant to be; null before it is measured, and beyond the sizes it is asked for. */
     public function meant(): ?Nominal
     {
-        if ($this->found === null || $this->found->meanMm > Nominal::LARGEST_MM) {
-            return null;
-        }
-        $kind = $this->surface->type === SurfaceType::HolePattern ? NominalKind::Circle : NominalKind::from($this->surface->kind->value);
-        $condition = $this->surface->condition;
-        $wear = $condition === null ? $kind !== NominalKind::Length : ! $condition->isTrue();
-
-        return Nominal::of($kind, $this->found->meanMm, min($this->found->u95MeanMm, $this->found->meanMm), $wear);
+        return $this->found === null ? null : $this->meaning->of($this->surface, $this->found);
     }
 
     /** @return array<string, mixed> */
@@ -129,7 +121,7 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             'budget' => array_map(static fn ($share): array => [
                 'source' => $share->source, 'share' => $share->share, 'size' => LengthWriter::difference($share->uMm), 'improve' => $share->improve,
             ], $found->budget),
-            'working' => $found->working,
+            'working' => $found->working(),
         ];
     }
 }

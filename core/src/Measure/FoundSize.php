@@ -38,10 +38,17 @@ final readonly class FoundSize implements \JsonSerializable
         public ?float $wornMeanMm,
         public ?float $unwornMeanMm,
         public array $notes,
-        public Working $working,
+        /** @var \Closure(): Working worked out when it is asked for */
+        private \Closure $workingLater,
         /** @var list<Slip> */
         public array $slips = [],
     ) {
+    }
+
+    /** How it was found, step by step. */
+    public function working(): Working
+    {
+        return ($this->workingLater)();
     }
 
     public function smallestMm(): float
@@ -74,7 +81,7 @@ final readonly class FoundSize implements \JsonSerializable
             'unworn_mean_mm' => $this->unwornMeanMm,
             'budget' => $this->budget,
             'notes' => $this->notes,
-            'working' => $this->working,
+            'working' => $this->working(),
         ];
     }
 }

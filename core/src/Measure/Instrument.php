@@ -39,9 +39,10 @@ final readonly class Instrument
     /** @throws BadInput when the table has no such instrument */
     public static function named(string $code, string $field = 'instrument'): self
     {
-        foreach (self::all() as $instrument) {
-            if ($instrument->code === $code) {
-                return $instrument;
+        foreach (Table::rows('instruments') as $row) {
+            if ($row['code'] === $code) {
+                /** @var array{resolution_mm: float, mpe_mm: float, repeatability_mm: float, feel_mm: float, master_u_mm: float, code: string, name: string, fits: list<string>, from_mm: float, to_mm: float} $row */
+                return self::fromRow($row);
             }
         }
         throw new BadInput('unknown-instrument', $field, "“{$code}” is not an instrument of this shop. Choose one from the list.");
@@ -53,10 +54,13 @@ final readonly class Instrument
         /** @var list<array{resolution_mm: float, mpe_mm: float, repeatability_mm: float, feel_mm: float, master_u_mm: float, code: string, name: string, fits: list<string>, from_mm: float, to_mm: float}> $rows */
         $rows = Table::rows('instruments');
 
-        return array_map(static fn (array $r): self => new self(
-            $r['resolution_mm'], $r['mpe_mm'], $r['repeatability_mm'], $r['feel_mm'], $r['master_u_mm'],
-            $r['code'], $r['name'], $r['fits'], $r['from_mm'], $r['to_mm'],
-        ), $rows);
+        return array_map(self::fromRow(...), $rows);
+    }
+
+    /** @param  array{resolution_mm: float, mpe_mm: float, repeatability_mm: float, feel_mm: float, master_u_mm: float, code: string, name: string, fits: list<string>, from_mm: float, to_mm: float}  $r */
+    private static function fromRow(array $r): self
+    {
+        return new self($r['resolution_mm'], $r['mpe_mm'], $r['repeatability_mm'], $r['feel_mm'], $r['master_u_mm'], $r['code'], $r['name'], $r['fits'], $r['from_mm'], $r['to_mm']);
     }
 
     public function canMeasure(SurfaceKind $kind, float $sizeMm): bool

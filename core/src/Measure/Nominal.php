@@ -61,7 +61,7 @@ final readonly class Nominal
         $likelihood = new NominalLikelihood($kind, $sizeMm, $u95Mm, $wearPossible);
         $weights = [];
         $system = ['inch' => 0.0, 'metric' => 0.0];
-        foreach (NominalFamilies::between($kind, max(0.01, $sizeMm - $likelihood->reachMm), $sizeMm + $likelihood->reachMm) as $size) {
+        foreach (NominalFamilies::between($kind, $likelihood->fromMm, $likelihood->toMm) as $size) {
             $weight = $size->weight * $likelihood->of($size);
             if ($weight > 0) {
                 $weights[] = [$size, $weight];

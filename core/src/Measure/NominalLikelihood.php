@@ -11,7 +11,7 @@ final readonly class NominalLikelihood
 
     private const WEAR_LEAST_MM = 0.1;
 
-    private const STEPS = 12;
+    private const STEPS = 8;
 
     private const TAIL = 4.0;
 
@@ -24,8 +24,10 @@ final readonly class NominalLikelihood
 
     private int $sign;
 
-    /** How far from the found size a meant one may lie at all, mm. */
-    public float $reachMm;
+    /** The smallest and the largest size that may have been meant at all, mm. */
+    public float $fromMm;
+
+    public float $toMm;
 
     public function __construct(NominalKind $kind, private float $sizeMm, float $u95Mm, bool $wearPossible)
     {
@@ -33,7 +35,10 @@ final readonly class NominalLikelihood
         $this->sign = $wearPossible ? $kind->wearSign() : 0;
         $this->wear = max(self::WEAR_LEAST_MM, self::WEAR_SHARE * $sizeMm);
         $widest = 0.16 * ($sizeMm ** (1 / 3)) * 0.45 + 0.00016 * $sizeMm;
-        $this->reachMm = $widest + 4 * $this->sigma + ($this->sign === 0 ? 0.0 : 3.5 * $this->wear);
+        $reach = $widest + self::TAIL * $this->sigma;
+        $worn = 3.5 * $this->wear;
+        $this->fromMm = max(0.01, $sizeMm - $reach - ($this->sign > 0 ? $worn : 0.0));
+        $this->toMm = $sizeMm + $reach + ($this->sign < 0 ? $worn : 0.0);
     }
 
     public function of(NominalSize $size): float

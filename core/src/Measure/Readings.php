@@ -76,7 +76,7 @@ final readonly class Readings
             $u95, $u95Mean, $k, is_finite($effective) ? $effective : null, count($this->readings),
             $stations, $spotRows, $budget, $worn, $unworn,
             $this->notes($ovality, $budget, $worn, $unworn, $s, $slips),
-            $this->working($mean, $sizes[$mating], $s, $fromRepeats, $n, $budget, $k, $u95, $effective), $slips,
+            fn (): Working => $this->working($mean, $sizes[$mating], $s, $fromRepeats, $n, $budget, $k, $u95, $effective), $slips,
         );
     }
 

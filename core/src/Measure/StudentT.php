@@ -16,24 +16,38 @@ final class StudentT
      */
     public static function k95(float $dof): float
     {
-        [$low, $high] = [0.0, 1.0];
-        while (self::outside($high, $dof) > 0.05) {
-            $high *= 2;
+        // ln Γ(ν/2 + 1/2) − ln Γ(ν/2) − ln Γ(1/2) is in the distribution and in its density.
+        $gammas = self::logGamma($dof / 2 + 0.5) - self::logGamma($dof / 2) - 0.5 * log(M_PI);
+        [$low, $high] = [1.9, 4.0];
+        while (self::outside($high, $dof, $gammas) > 0.05) {
+            [$low, $high] = [$high, 2 * $high];
         }
-        for ($i = 0; $i < 80; $i++) {
-            $middle = ($low + $high) / 2;
-            self::outside($middle, $dof) > 0.05 ? $low = $middle : $high = $middle;
+        // Newton's steps, kept between the bounds: the slope is minus twice the density.
+        $density = exp($gammas) / sqrt($dof);
+        // A first guess by Cornish and Fisher's expansion about the normal 1.96.
+        $z = 1.959963984540054;
+        $t = $z + ($z ** 3 + $z) / (4 * $dof) + (5 * $z ** 5 + 16 * $z ** 3 + 3 * $z) / (96 * $dof ** 2);
+        $t = $t > $low && $t < $high ? $t : ($low + $high) / 2;
+        for ($i = 0; $i < 60; $i++) {
+            $off = self::outside($t, $dof, $gammas) - 0.05;
+            $off > 0 ? $low = $t : $high = $t;
+            $next = $t + $off / (2 * $density * (1 + $t * $t / $dof) ** (-($dof + 1) / 2));
+            $next = $next > $low && $next < $high ? $next : ($low + $high) / 2;
+            if (abs($next - $t) < 1e-9 * $t) {
+                return $next;
+            }
+            $t = $next;
         }
 
-        return ($low + $high) / 2;
+        return $t;
     }
 
     /** The chance of |t| above the given value: I_x(ν/2, 1/2) at x = ν/(ν + t²). */
-    private static function outside(float $t, float $dof): float
+    private static function outside(float $t, float $dof, float $gammas): float
     {
         $x = $dof / ($dof + $t * $t);
         [$a, $b] = [$dof / 2, 0.5];
-        $front = exp(self::logGamma($a + $b) - self::logGamma($a) - self::logGamma($b) + $a * log($x) + $b * log1p(-$x + 1e-300));
+        $front = exp($gammas + $a * log($x) + $b * log1p(-$x + 1e-300));
         if ($x >= 1.0) {
             return 1.0;
         }
@@ -51,17 +65,19 @@ final class StudentT
         $d = 1 / (abs($d) < $tiny ? $tiny : $d);
         $h = $d;
         for ($m = 1; $m <= 300; $m++) {
-            foreach ([
-                $m * ($b - $m) * $x / (($a + 2 * $m - 1) * ($a + 2 * $m)),
-                -($a + $m) * ($a + $b + $m) * $x / (($a + 2 * $m) * ($a + 2 * $m + 1)),
-            ] as $term) {
-                $d = 1 + $term * $d;
-                $d = 1 / (abs($d) < $tiny ? $tiny : $d);
-                $c = 1 + $term / $c;
-                $c = abs($c) < $tiny ? $tiny : $c;
-                $h *= $c * $d;
-            }
-            if (abs($c * $d - 1) < 1e-14) {
+            $even = $m * ($b - $m) * $x / (($a + 2 * $m - 1) * ($a + 2 * $m));
+            $d = 1 + $even * $d;
+            $d = 1 / (abs($d) < $tiny ? $tiny : $d);
+            $c = 1 + $even / $c;
+            $c = abs($c) < $tiny ? $tiny : $c;
+            $h *= $c * $d;
+            $odd = -($a + $m) * ($a + $b + $m) * $x / (($a + 2 * $m) * ($a + 2 * $m + 1));
+            $d = 1 + $odd * $d;
+            $d = 1 / (abs($d) < $tiny ? $tiny : $d);
+            $c = 1 + $odd / $c;
+            $c = abs($c) < $tiny ? $tiny : $c;
+            $h *= $c * $d;
+            if (abs($c * $d - 1) < 1e-13) {
                 break;
             }
         }

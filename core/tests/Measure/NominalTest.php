@@ -165,6 +165,17 @@ final class NominalTest extends TestCase
         self::assertEqualsWithDelta(0.5, UnitVote::of([])->inchProbability, 1e-12);
     }
 
+    /** 400 made-up dimensions with known truth: the truth is first for most, and nearly always among the first three. */
+    public function test_it_finds_the_truth(): void
+    {
+        $unworn = (new NominalScore(20261124))->of(200, false);
+        self::assertGreaterThan(0.85, $unworn['first'], (string) json_encode($unworn));
+        self::assertGreaterThan(0.95, $unworn['in_three'], (string) json_encode($unworn));
+        $worn = (new NominalScore(20261125))->of(200, true);
+        self::assertGreaterThan(0.5, $worn['first'], (string) json_encode($worn));
+        self::assertGreaterThan(0.8, $worn['in_three'], (string) json_encode($worn));
+    }
+
     public function test_bad_input(): void
     {
         foreach ([[0.0, 0.01], [-3.0, 0.01], [3000.0, 0.01], [NAN, 0.01], [20.0, -1.0], [20.0, 30.0], [20.0, INF]] as [$size, $u]) {
