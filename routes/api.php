@@ -35,6 +35,7 @@ Route::post('jobs/{job}/readings-table', [ReadingsCsvController::class, 'store']
 Route::put('jobs/{job}/{list}/{thing}', [JobController::class, 'put']);
 Route::delete('jobs/{job}/{list}/{thing}', [JobController::class, 'destroy']);
 Route::get('gauges', [GaugeController::class, 'index']);
+Route::post('gauges/line', [GaugeController::class, 'line']);
 Route::get('gauges/{gauge}', [GaugeController::class, 'show']);
 Route::get('shop', [ShopController::class, 'show']);
 Route::patch('shop', [ShopController::class, 'update']);

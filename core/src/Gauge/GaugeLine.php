@@ -26,6 +26,10 @@ final readonly class GaugeLine
         if (strlen($clean) > 80 || preg_match('/^(?:[A-Za-z0-9]{0,8}[A-Za-z][ :=]*)?([+-]?)\s*(\d{1,8}(?:[.,]\d{1,8})?)\s*(mm|in|inch|"|C|°C)?$/u', $clean, $m) !== 1) {
             return null;
         }
+        // A bare whole number after a word is a fault code or a count, never a reading.
+        if (preg_match('/^(err|e\d|low|bat)/i', $clean) === 1 || ! str_contains(str_replace(',', '.', $m[2]), '.') && ($m[3] ?? '') === '') {
+            return null;
+        }
         $number = str_replace(',', '.', $m[2]);
         $value = (float) $number * ($m[1] === '-' ? -1 : 1);
         $suffix = $m[3] ?? '';

@@ -32,6 +32,10 @@ final class GaugeTest extends TestCase
         yield 'no unit: the gauge is set to inches' => ['0.8745', Unit::Inch, 22.2123];
         yield 'below zero' => ['-0.012 mm', Unit::Millimetre, -0.012];
         yield 'an error message' => ['ERR 3: LOW BAT', Unit::Millimetre, null];
+        yield 'a fault code' => ['ERR 3', Unit::Millimetre, null];
+        yield 'a fault with a point' => ['E2 3.1', Unit::Millimetre, null];
+        yield 'a count' => ['12', Unit::Millimetre, null];
+        yield 'a whole number with its unit' => ['12 mm', Unit::Inch, 12.0];
         yield 'nothing' => ['', Unit::Millimetre, null];
         yield 'half a number' => ['+00027.', Unit::Millimetre, null];
         yield 'two numbers' => ['27.41 28.52', Unit::Millimetre, null];

@@ -343,6 +343,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/gauges/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a line of text that a gauge at the browser sent */
+        post: operations["readGaugeLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gauges/{gauge}": {
         parameters: {
             query?: {
@@ -2157,6 +2174,35 @@ export interface operations {
                     };
                 };
             };
+        };
+    };
+    readGaugeLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
+                };
+            };
+        };
+        responses: {
+            /** @description A reading */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeReading"];
+                };
+            };
+            422: components["responses"]["Refused"];
         };
     };
     readGauge: {

@@ -7,6 +7,8 @@ import { useGauge, useGauges } from '../../api/queries';
 import type { GaugeReading } from '../../api/types';
 import { useKey } from '../../shell/keys';
 import { useSettings } from '../../shell/settings';
+import { SerialGauge } from './SerialGauge';
+import { serial, SERIAL } from './useSerial';
 
 interface Props {
     /** Code of the gauge in use; empty for none. */
@@ -22,7 +24,7 @@ interface Props {
 export function GaugeLine({ gauge, use, kind, held, take }: Props) {
     const gauges = useGauges();
     const { say } = useSettings();
-    const reading = useGauge(gauge, held);
+    const reading = useGauge(gauge === SERIAL ? '' : gauge, held);
     const live = gauge !== '' && reading.data !== undefined && !reading.isError;
     const now = live ? reading.data : undefined;
     const takeNow = () => now && take(now);
@@ -53,7 +55,7 @@ export function GaugeLine({ gauge, use, kind, held, take }: Props) {
             <TextField
                 select
                 label="Gauge"
-                value={fits.some((g) => g.code === gauge) ? gauge : ''}
+                value={gauge === SERIAL || fits.some((g) => g.code === gauge) ? gauge : ''}
                 onChange={(event) => use(event.target.value)}
                 sx={{ width: 300 }}
             >
@@ -63,8 +65,10 @@ export function GaugeLine({ gauge, use, kind, held, take }: Props) {
                         {g.name}
                     </MenuItem>
                 ))}
+                {serial() && <MenuItem value={SERIAL}>my own, on a serial line</MenuItem>}
             </TextField>
-            {gauge !== '' && (
+            {gauge === SERIAL && <SerialGauge take={take} />}
+            {gauge !== '' && gauge !== SERIAL && (
                 <>
                     <Typography
                         variant="hugeSize"

@@ -23,6 +23,7 @@ import { Meant } from './Meant';
 import { ReadingsGrid, type GridHandle } from './ReadingsGrid';
 import { Slips } from './Slips';
 import { TableDialog } from './TableDialog';
+import { SERIAL } from './useSerial';
 import { useSurface } from './useSurface';
 
 /** Readings in, found size out. */
@@ -83,7 +84,7 @@ function Entry({
     const [held, setHeld] = useState({ along: 0.5, angle: 0 });
     const grid = useRef<GridHandle>(null);
     const gauges = useGauges();
-    const latest = useGauge(gauge, held);
+    const latest = useGauge(gauge === SERIAL ? '' : gauge, held);
     // What it showed before it fell silent is no reading.
     const live = gauge === '' || latest.isError ? undefined : latest.data;
     const take = (reading: GaugeReading) => {

@@ -39,6 +39,7 @@ export function SpotReadings({ readings, spot }: { readings: Reading[]; spot: st
                         >
                             {reading.value.typed} {reading.value.unit}
                         </Typography>
+                        <Worn reading={reading} />
                         {reading.set_aside === null ? (
                             <Button
                                 size="small"
@@ -95,5 +96,26 @@ export function SpotReadings({ readings, spot }: { readings: Reading[]; spot: st
                 </Box>
             )}
         </Box>
+    );
+}
+
+const WORN: Record<string, boolean | null> = { worn: true, unworn: false, 'not said': null };
+
+/** Whether the spot is worn: unworn readings tell what the size was, the difference is the wear. */
+function Worn({ reading }: { reading: Reading }) {
+    const { save } = useJob();
+    const now = reading.worn === null ? 'not said' : reading.worn ? 'worn' : 'unworn';
+    const names = Object.keys(WORN);
+    const next = names[(names.indexOf(now) + 1) % names.length] ?? 'not said';
+    return (
+        <Button
+            size="small"
+            color="inherit"
+            aria-label={`Wear at this spot: ${now}. Change to ${next}`}
+            sx={{ px: 1, textDecoration: 'underline' }}
+            onClick={() => void save('readings', reading.id, { worn: WORN[next] ?? null })}
+        >
+            Wear at this spot: {now}
+        </Button>
     );
 }
