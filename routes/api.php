@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\GaugeController;
+use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LetterController;
 use App\Http\Controllers\PhotoController;
@@ -34,6 +35,8 @@ Route::post('jobs/{job}/readings-table/look', [ReadingsCsvController::class, 'lo
 Route::post('jobs/{job}/readings-table', [ReadingsCsvController::class, 'store']);
 Route::put('jobs/{job}/{list}/{thing}', [JobController::class, 'put']);
 Route::delete('jobs/{job}/{list}/{thing}', [JobController::class, 'destroy']);
+Route::get('instruments', [InstrumentController::class, 'index']);
+Route::post('instruments/{instrument}/checks', [InstrumentController::class, 'check']);
 Route::get('gauges', [GaugeController::class, 'index']);
 Route::post('gauges/line', [GaugeController::class, 'line']);
 Route::get('gauges/{gauge}', [GaugeController::class, 'show']);

@@ -63,7 +63,7 @@ enum FactList: string
             ],
             self::Readings => [
                 'station' => '1', 'angle' => '0', 'was' => null, 'part_c' => null, 'gauge_c' => null, 'worn' => null,
-                'set_aside' => null, 'remark' => null, 'taken_at' => null,
+                'set_aside' => null, 'remark' => null, 'taken_at' => null, 'correction_mm' => null,
             ],
             self::Joints => [
                 'along' => null, 'school' => null, 'least' => null, 'most' => null, 'reason' => '', 'needs_torque_nm' => null, 'finish_in_place' => null,

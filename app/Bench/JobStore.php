@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Change;
+use App\Models\InstrumentCheck;
 use App\Models\Job;
 use App\Models\Shop;
 use Illuminate\Support\Facades\DB;
@@ -144,7 +145,9 @@ final class JobStore
                 throw new Conflict($this->state($id));
             }
             $array = JobRecords::toArray($job);
-            $new = array_map(static fn (array $thing): array => [...$list->blank(), ...$thing], $things);
+            $new = array_map(static fn (array $thing): array => [
+                ...$list->blank(), ...($list === FactList::Readings ? ['correction_mm' => InstrumentCheck::correctionFor($thing['instrument'])] : []), ...$thing,
+            ], $things);
             JobRecords::vet($array, $list, $new);
             array_push($array[$list->value], ...$new);
             $facts = JobRecords::toFacts($array);
@@ -308,6 +311,10 @@ final class JobStore
             return [Removal::without($array, $list, $thing), $before, 0];
         }
         $new = [...($before ?? $list->blank()), ...$fact, 'id' => $thing];
+        if ($list === FactList::Readings && isset($fact['value']) && ! isset($fact['correction_mm'])) {
+            // What the gauge's last check says today stays with the reading.
+            $new['correction_mm'] = is_string($new['instrument'] ?? null) ? InstrumentCheck::correctionFor($new['instrument']) : null;
+        }
         if ($list === FactList::Readings && $before !== null && isset($fact['value']) && [$fact['value']['typed'] ?? null, $fact['value']['unit'] ?? null] !== [$before['value']['typed'], $before['value']['unit']]) {
             $new['was'] = $before['value'];
         }

@@ -28,6 +28,7 @@ final class OlderJobFile
             'criticality' => 'fit', 'condition' => null, 'datum' => false, 'size' => null, 'size2' => null, 'at' => null, 'long' => null,
             'x' => null, 'y' => null, 'pitch' => null, 'count' => null, 'hand' => null, 'angle_deg' => null, 'source' => null, 'sketch' => null,
         ]));
+        $job->readings = self::each($job->readings ?? [], ['correction_mm' => null]);
         foreach (['evidence', 'photos', 'operations', 'costs'] as $list) {
             $job->{$list} ??= [];
         }

@@ -52,10 +52,15 @@ final class FoundSurfaces
             ]));
         }
 
+        $corrections = array_unique(array_filter(array_map(static fn (ReadingFacts $r): float => $r->correctionMm ?? 0.0, $readings)));
+        foreach ($corrections as $correction) {
+            $remarks[] = Note::info('corrected', Say::with('Corrected by {c}: what the gauge’s last check against a master showed.', ['c' => Say::with($correction > 0 ? '+{d}' : '−{d}', ['d' => LengthWriter::difference($correction)])]));
+        }
+
         return (new Readings(
             $surface->kind,
             array_map(static fn (ReadingFacts $r): Reading => new Reading(
-                $r->value->length->mm, $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn,
+                $r->value->length->mm + ($r->correctionMm ?? 0.0), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn,
             ), $readings),
             self::worst($readings),
             new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K),

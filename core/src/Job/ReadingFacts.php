@@ -24,6 +24,8 @@ final readonly class ReadingFacts implements \JsonSerializable
         public ?string $setAside,
         public ?string $remark,
         public ?string $takenAt,
+        /** What to add to what the gauge showed, from its last check against a master when the reading was taken, mm. */
+        public ?float $correctionMm = null,
     ) {
     }
 
@@ -43,6 +45,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             $f->textOrNull('set_aside'),
             $f->textOrNull('remark'),
             $f->textOrNull('taken_at'),
+            $f->numberOrNull('correction_mm'),
         );
     }
 
@@ -63,6 +66,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             'set_aside' => $this->setAside,
             'remark' => $this->remark,
             'taken_at' => $this->takenAt,
+            'correction_mm' => $this->correctionMm,
         ];
     }
 }

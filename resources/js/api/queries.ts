@@ -49,6 +49,13 @@ export function useShop() {
     return useQuery({ queryKey: ['shop'], queryFn: async () => orRefuse(await client.GET('/api/shop')) });
 }
 
+export function useInstruments() {
+    return useQuery({
+        queryKey: ['instruments'],
+        queryFn: async () => orRefuse(await client.GET('/api/instruments')).instruments,
+    });
+}
+
 export function useGauges() {
     return useQuery({
         queryKey: ['gauges'],

@@ -326,6 +326,42 @@ export interface paths {
         patch: operations["changeShop"];
         trace?: never;
     };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shop's instruments with their checks against a master */
+        get: operations["instruments"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{instrument}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                instrument: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A check against a master; sent twice it is one */
+        post: operations["checkInstrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gauges": {
         parameters: {
             query?: never;
@@ -590,6 +626,19 @@ export interface components {
                 waits: number;
                 done: number;
             };
+        };
+        InstrumentState: {
+            code: string;
+            name: string;
+            sure_to: components["schemas"]["Say"];
+            notes: components["schemas"]["Note"][];
+            checks: {
+                at: string;
+                read: components["schemas"]["Say"];
+                true: components["schemas"]["Say"];
+                off: components["schemas"]["Say"];
+                over: boolean;
+            }[];
         };
         GaugeReading: {
             text: string;
@@ -969,6 +1018,7 @@ export interface components {
             set_aside: string | null;
             remark: string | null;
             taken_at: string | null;
+            correction_mm: number | null;
         };
         /** @description Which surface meets which */
         joint: {
@@ -1184,6 +1234,7 @@ export interface components {
                     set_aside: string | null;
                     remark: string | null;
                     taken_at: string | null;
+                    correction_mm: number | null;
                 };
                 /** @description Which surface meets which */
                 joint: {
@@ -2149,6 +2200,60 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Shop"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    instruments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The instruments */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        instruments: components["schemas"]["InstrumentState"][];
+                    };
+                };
+            };
+        };
+    };
+    checkInstrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                instrument: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    id: string;
+                    read: components["schemas"]["typed_length"];
+                    true: components["schemas"]["typed_length"];
+                    at: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The instrument as it now is */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentState"];
                 };
             };
             422: components["responses"]["Refused"];

@@ -32,6 +32,7 @@ export type Kind = Schemas['Kinds']['kinds'][number];
 export type Finds = Schemas['Finds'];
 export type TableLook = Schemas['TableLook'];
 export type GaugeReading = Schemas['GaugeReading'];
+export type InstrumentState = Schemas['InstrumentState'];
 export type Shelf = 'bench' | 'archive' | 'bin';
 export type PartAnswer = Schemas['PartAnswer'];
 export type Quote = Schemas['Quote'];

@@ -2,21 +2,18 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { client, orRefuse } from '../api/client';
-import { useCatalogue, useShop } from '../api/queries';
+import { useShop } from '../api/queries';
 import type { Shop } from '../api/types';
 import { BenchStrip } from '../bench/BenchStrip';
 import { NumberFact } from '../entry/NumberFact';
 import { TextFact } from '../entry/TextFact';
-import { Framed } from '../pictures/Framed';
 import { Frame } from '../shell/Frame';
-import { useSettings } from '../shell/settings';
+import { Instruments } from './Instruments';
 
 /** The shop's own limits; a new job starts with them. */
 export function ShopPage() {
     const shop = useShop();
-    const catalogue = useCatalogue();
     const queries = useQueryClient();
-    const { say } = useSettings();
     const store = async (changes: Partial<Shop>) => {
         queries.setQueryData(['shop'], orRefuse(await client.PATCH('/api/shop', { body: changes })));
     };
@@ -71,24 +68,7 @@ export function ShopPage() {
             <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
                 Instruments
             </Typography>
-            <Framed pad={0}>
-                {catalogue.data?.instruments.map((tool) => (
-                    <Box
-                        key={tool.code}
-                        sx={{
-                            display: 'flex',
-                            gap: 2,
-                            px: 1.5,
-                            py: 1,
-                            borderBottom: 1,
-                            borderColor: 'divider',
-                        }}
-                    >
-                        <Typography sx={{ flex: 1 }}>{tool.name}</Typography>
-                        <Typography color="textSecondary">at best sure to ±{say(tool.sure_to)}</Typography>
-                    </Box>
-                ))}
-            </Framed>
+            <Instruments />
         </Frame>
     );
 }

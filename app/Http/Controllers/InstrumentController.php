@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Models\InstrumentCheck;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Measure\GaugeCheck;
+use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** The shop's instruments with their checks against a master. */
+final class InstrumentController
+{
+    public function index(): JsonResponse
+    {
+        return new JsonResponse(['instruments' => array_map($this->shown(...), Instrument::all())]);
+    }
+
+    /** Sent twice it is one check. */
+    public function check(Request $request, string $instrument): JsonResponse
+    {
+        $tool = Instrument::named($instrument);
+        $in = Body::of($request)->only(['id', 'read', 'true', 'at']);
+        $read = $in->length('read');
+        $true = $in->length('true');
+        if (abs($read->length->mm - $true->length->mm) > 1) {
+            throw new BadInput('far-off', 'read', 'These are more than a millimetre apart: check both and their units.');
+        }
+        try {
+            $at = (new \DateTimeImmutable($in->text('at')))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z');
+        } catch (\Exception) {
+            throw new BadInput('time', 'at', 'When it was checked can’t be read. Write it as 2026-11-24.');
+        }
+        InstrumentCheck::query()->firstOrCreate(['id' => $in->text('id')], [
+            'instrument' => $instrument, 'read' => $read->jsonSerialize(), 'true' => $true->jsonSerialize(), 'read_mm' => $read->length->mm, 'true_mm' => $true->length->mm, 'at' => $at,
+        ]);
+
+        return new JsonResponse($this->shown($tool), 201);
+    }
+
+    /** @return array<string, mixed> */
+    private function shown(Instrument $tool): array
+    {
+        $records = InstrumentCheck::query()->where('instrument', $tool->code)->orderBy('at')->get()->all();
+        $checks = array_map(static fn (InstrumentCheck $c): GaugeCheck => $c->check(), array_filter($records, static fn ($c): bool => $c instanceof InstrumentCheck));
+
+        return [
+            'code' => $tool->code, 'name' => $tool->name, 'sure_to' => LengthWriter::difference($tool->bestU95Mm()),
+            'notes' => GaugeCheck::verdict($tool, array_values($checks), now()->toDateTimeImmutable()),
+            'checks' => array_map(static fn (GaugeCheck $c): array => [
+                'at' => $c->at->format('Y-m-d'), 'read' => LengthWriter::size($c->readMm), 'true' => LengthWriter::size($c->trueMm),
+                'off' => LengthWriter::difference($c->correctionMm()), 'over' => $c->correctionMm() < 0,
+            ], array_values($checks)),
+        ];
+    }
+}

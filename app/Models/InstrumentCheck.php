@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Oldpart\Core\Measure\GaugeCheck;
+
+/**
+ * A check of one of the shop's instruments against a master; kept, never changed.
+ *
+ * @property string $id
+ * @property string $instrument
+ * @property float $read_mm
+ * @property float $true_mm
+ * @property string $at
+ */
+final class InstrumentCheck extends Model
+{
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['read' => 'array', 'true' => 'array', 'read_mm' => 'float', 'true_mm' => 'float'];
+    }
+
+    public function check(): GaugeCheck
+    {
+        return new GaugeCheck($this->read_mm, $this->true_mm, new \DateTimeImmutable($this->at));
+    }
+
+    /** What to add to a reading of an instrument today, mm; null where it was never checked, or too long ago. */
+    public static function correctionFor(string $instrument): ?float
+    {
+        /** @var ?self $last */
+        $last = self::query()->where('instrument', $instrument)->orderByDesc('at')->first();
+        $check = $last?->check();
+
+        return $check !== null && $check->isRecent(now()->toDateTimeImmutable()) ? $check->correctionMm() : null;
+    }
+}

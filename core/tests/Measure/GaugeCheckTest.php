@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Measure;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Measure\GaugeCheck;
+use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Tests\Job\SampleJob;
+use PHPUnit\Framework\TestCase;
+
+/** What is subtracted is what the gauge read over (JCGM 200 correction: compensation for a systematic error). */
+final class GaugeCheckTest extends TestCase
+{
+    private static function check(float $read, float $true, string $at): GaugeCheck
+    {
+        return new GaugeCheck($read, $true, new \DateTimeImmutable($at));
+    }
+
+    /** @return list<string> */
+    private static function codes(GaugeCheck ...$checks): array
+    {
+        return array_map(static fn (Note $n): string => $n->code, GaugeCheck::verdict(Instrument::named('outside-micrometer'), array_values($checks), new \DateTimeImmutable('2026-11-24')));
+    }
+
+    public function test_the_correction_is_true_less_read(): void
+    {
+        self::assertEqualsWithDelta(-0.003, self::check(25.003, 25.0, '2026-11-01')->correctionMm(), 1e-9);
+        self::assertEqualsWithDelta(0.002, self::check(24.998, 25.0, '2026-11-01')->correctionMm(), 1e-9);
+    }
+
+    public function test_what_the_checks_say(): void
+    {
+        self::assertSame(['never-checked'], self::codes());
+        self::assertSame(['checked'], self::codes(self::check(25.0, 25.0, '2026-11-01')));
+        self::assertContains('check-due', self::codes(self::check(25.0, 25.0, '2025-11-01')));
+        self::assertNotContains('check-due', self::codes(self::check(25.0, 25.0, '2025-12-01')));
+        self::assertContains('drift', self::codes(self::check(25.0, 25.0, '2026-05-01'), self::check(25.003, 25.0, '2026-11-01')));
+        self::assertContains('beyond-its-limits', self::codes(self::check(25.03, 25.0, '2026-11-01')));
+    }
+
+    /** Read 22.003 with a gauge that reads 0.003 over: found 22.000, and it says so. */
+    public function test_a_corrected_reading(): void
+    {
+        $job = (new SampleJob)->answered()->materials()->read('Shaft journal', '22.003', 'outside-micrometer', 'middle', '0');
+        $job->facts['readings'][0]['correction_mm'] = -0.003;
+        foreach ((new Evaluator)->evaluate($job->build())->surfaces as $surface) {
+            if ($surface->surface->name === 'Shaft journal') {
+                self::assertEqualsWithDelta(22.0, $surface->found->meanMm ?? 0, 1e-6);
+                self::assertContains('corrected', array_map(static fn (Note $n): string => $n->code, $surface->notes));
+            }
+        }
+    }
+}
