@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\Bench\BenchIndex;
 use App\Bench\JobRecords;
+use App\Models\InstrumentCheck;
 use App\Models\Job;
 use App\Models\Shop;
 use Illuminate\Database\Seeder;
@@ -37,7 +38,25 @@ final class DemoShop extends Seeder
                 JobRecords::insert($job->facts());
             }
             BenchIndex::complete();
+            $this->checks();
         });
+    }
+
+    /** One instrument that reads true, one that drifted, one long due. */
+    private function checks(): void
+    {
+        InstrumentCheck::query()->delete();
+        foreach ([
+            ['calliper', '25.00', '25', 40],
+            ['depth-micrometer', '25.000', '25', 290],
+            ['depth-micrometer', '25.010', '25', 33],
+            ['outside-micrometer', '25.001', '25', 430],
+        ] as $i => [$instrument, $read, $true, $daysAgo]) {
+            InstrumentCheck::query()->create([
+                'id' => 'demo-check-'.$i, 'instrument' => $instrument, 'read' => ['typed' => $read, 'unit' => 'mm'], 'true' => ['typed' => $true, 'unit' => 'mm'],
+                'read_mm' => (float) $read, 'true_mm' => (float) $true, 'at' => now()->subDays($daysAgo)->toIso8601ZuluString(),
+            ]);
+        }
     }
 
     private function waiting(DemoJob $job): DemoJob

@@ -101,6 +101,49 @@ final class MeasureTest extends BrowserTestCase
         $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === 3, 'nothing was taken after it came back');
     }
 
+    /** A stand-in for the browser's serial port plays recorded lines: in pieces, with noise between, unplugged and back. */
+    public function test_a_gauge_of_ones_own_on_a_serial_line(): void
+    {
+        $id = $this->newBush();
+        $this->page->executeScript(<<<'JS'
+            window.opened = [];
+            const port = {
+                readable: null,
+                open: async (options) => {
+                    window.opened.push(options);
+                    port.readable = new ReadableStream({ start: (line) => { window.line = line; } });
+                },
+                close: async () => { port.readable = null; },
+            };
+            window.hear = (text) => window.line.enqueue(new TextEncoder().encode(text));
+            Object.defineProperty(navigator, 'serial', { configurable: true, value: { requestPort: async () => port, getPorts: async () => [] } });
+            JS);
+        $this->choose('Gauge', 'my own, on a serial line');
+        $this->choose('Parity', 'even');
+        $this->press('Choose its port');
+        $this->sees('Press the gauge’s own button');
+        self::assertSame('even', $this->page->executeScript('return window.opened.at(-1).parity'));
+        $hear = fn (string $text): mixed => $this->page->executeScript('window.hear(arguments[0])', [$text]);
+        $stored = function (int $count) use ($id): void {
+            $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === $count, "not {$count} readings");
+        };
+        $hear('+28.5');
+        $hear("63 mm\r");
+        $hear("\n");
+        $stored(1);
+        $hear("+28.571 mm\r\n+28.577 mm\r\n");
+        $stored(3);
+        $hear("no reading\r\n");
+        $this->page->executeScript('window.line.error(new Error("unplugged"))');
+        $this->sees('The gauge does not answer');
+        $this->seesNot('The gauge does not answer');
+        $hear("+28.569 mm\r");
+        $stored(4);
+        $readings = $this->readings($id, 'Housing bore');
+        self::assertSame([28.563, 28.571, 28.577, 28.569], array_column(array_column($readings, 'value'), 'mm'));
+        self::assertSame([['mouth', '0'], ['mouth', '45'], ['mouth', '90'], ['mouth', '135']], array_map(static fn (array $r): array => [$r['station'], $r['angle']], $readings));
+    }
+
     public function test_a_table_with_bad_rows_and_then_a_good_one(): void
     {
         $id = $this->newBush();

@@ -38,13 +38,16 @@ final readonly class GaugeCheck
     public static function verdict(Instrument $tool, array $checks, \DateTimeImmutable $now): array
     {
         if ($checks === []) {
-            return [Note::caution('never-checked', 'Never checked against a master here.')];
+            return [Note::info('never-checked', 'Never checked against a master here.')];
         }
         $last = $checks[count($checks) - 1];
         $off = -$last->correctionMm();
-        $notes = [abs($off) < 1e-9
-            ? Note::info('checked', 'Reads true.')
-            : Note::info('checked', Say::with($off > 0 ? 'Reads {d} over; its readings are corrected for it.' : 'Reads {d} under; its readings are corrected for it.', ['d' => LengthWriter::difference($off)]))];
+        $way = $off > 0 ? 'over' : 'under';
+        $notes = [Note::info('checked', match (true) {
+            abs($off) < 1e-9 => 'Reads true.',
+            $last->isRecent($now) => Say::with('Reads {d} '.$way.'; its readings are corrected for it.', ['d' => LengthWriter::difference($off)]),
+            default => Say::with('Read {d} '.$way.' then; too long ago to correct its readings by.', ['d' => LengthWriter::difference($off)]),
+        })];
         $allowed = $tool->mpeMm + 2 * $tool->repeatabilityMm + $tool->resolutionMm;
         if (abs($off) > $allowed) {
             $notes[] = Note::stop('beyond-its-limits', Say::with('That is more than such a gauge may err ({a}): have it mended before it decides a fit.', ['a' => LengthWriter::difference($allowed)]));

@@ -41,6 +41,14 @@ final class GaugeCheckTest extends TestCase
         self::assertContains('beyond-its-limits', self::codes(self::check(25.03, 25.0, '2026-11-01')));
     }
 
+    /** An old error is not said to be corrected for, since it is not. */
+    public function test_an_old_check_promises_no_correction(): void
+    {
+        $say = static fn (string $at): string => json_encode(GaugeCheck::verdict(Instrument::named('outside-micrometer'), [self::check(25.001, 25.0, $at)], new \DateTimeImmutable('2026-11-24')), JSON_THROW_ON_ERROR);
+        self::assertStringContainsString('are corrected', $say('2026-11-01'));
+        self::assertStringNotContainsString('are corrected', $say('2025-09-01'));
+    }
+
     /** Read 22.003 with a gauge that reads 0.003 over: found 22.000, and it says so. */
     public function test_a_corrected_reading(): void
     {

@@ -69,9 +69,10 @@ export function useSerial(line: Line, on: boolean, arrived: (reading: GaugeReadi
                     setSays(null);
                     reader = port.readable?.getReader();
                     await lines(reader, async (text) => {
-                        const answer = await client.POST('/api/gauges/line', {
-                            body: { text, unit: line.unit },
-                        });
+                        const answer = await untilRead(text, line.unit, () => stopped);
+                        if (answer === null) {
+                            return;
+                        }
                         if (answer.data) {
                             setSays(null);
                             hand.current(answer.data);
@@ -97,6 +98,20 @@ export function useSerial(line: Line, on: boolean, arrived: (reading: GaugeReadi
         };
     }, [on, port, line]);
     return { says, choose, chosen: port !== null };
+}
+
+/** A reading sent while the shop can't be reached is kept and read when it can. */
+async function untilRead(text: string, unit: Unit, stopped: () => boolean) {
+    for (;;) {
+        try {
+            return await client.POST('/api/gauges/line', { body: { text, unit } });
+        } catch {
+            if (stopped()) {
+                return null;
+            }
+            await new Promise((done) => setTimeout(done, 500));
+        }
+    }
 }
 
 /** Hands on each whole line; half a line waits for its rest. */
