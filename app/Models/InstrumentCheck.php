@@ -30,6 +30,15 @@ final class InstrumentCheck extends Model
         return ['read' => 'array', 'true' => 'array', 'read_mm' => 'float', 'true_mm' => 'float'];
     }
 
+    /** One of its two lengths as it was typed, with its unit. */
+    public function typed(string $which): string
+    {
+        /** @var array{typed: string, unit: string} $length */
+        $length = $this->getAttribute($which);
+
+        return preg_match('/[a-zµ"]/iu', $length['typed']) === 1 ? $length['typed'] : "{$length['typed']} {$length['unit']}";
+    }
+
     public function check(): GaugeCheck
     {
         return new GaugeCheck($this->read_mm, $this->true_mm, new \DateTimeImmutable($this->at));

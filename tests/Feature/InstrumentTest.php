@@ -28,6 +28,7 @@ final class InstrumentTest extends FeatureTestCase
         self::assertEqualsWithDelta(-0.003, $after['facts']['readings'][1]['correction_mm'], 1e-9);
         $tools = array_column($this->api('GET', '/api/instruments', null, 200)['instruments'], null, 'code');
         self::assertCount(1, $tools['outside-micrometer']['checks']);
+        self::assertSame(['25.003 mm', '25 mm'], [$shown['checks'][0]['read'], $shown['checks'][0]['true']], 'as typed');
         self::assertSame('never-checked', $tools['calliper']['notes'][0]['code']);
     }
 

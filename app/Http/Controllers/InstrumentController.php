@@ -46,16 +46,19 @@ final class InstrumentController
     /** @return array<string, mixed> */
     private function shown(Instrument $tool): array
     {
-        $records = InstrumentCheck::query()->where('instrument', $tool->code)->orderBy('at')->get()->all();
-        $checks = array_map(static fn (InstrumentCheck $c): GaugeCheck => $c->check(), array_filter($records, static fn ($c): bool => $c instanceof InstrumentCheck));
+        $records = [];
+        foreach (InstrumentCheck::query()->where('instrument', $tool->code)->orderBy('at')->get() as $record) {
+            assert($record instanceof InstrumentCheck);
+            $records[] = $record;
+        }
 
         return [
             'code' => $tool->code, 'name' => $tool->name, 'sure_to' => LengthWriter::difference($tool->bestU95Mm()),
-            'notes' => GaugeCheck::verdict($tool, array_values($checks), now()->toDateTimeImmutable()),
-            'checks' => array_map(static fn (GaugeCheck $c): array => [
-                'at' => $c->at->format('Y-m-d'), 'read' => LengthWriter::size($c->readMm), 'true' => LengthWriter::size($c->trueMm),
-                'off' => LengthWriter::difference($c->correctionMm()), 'over' => $c->correctionMm() < 0,
-            ], array_values($checks)),
+            'notes' => GaugeCheck::verdict($tool, array_map(static fn (InstrumentCheck $c): GaugeCheck => $c->check(), $records), now()->toDateTimeImmutable()),
+            'checks' => array_map(static fn (InstrumentCheck $c): array => [
+                'at' => substr($c->at, 0, 10), 'read' => $c->typed('read'), 'true' => $c->typed('true'),
+                'off' => LengthWriter::difference($c->check()->correctionMm()), 'over' => $c->check()->correctionMm() < 0,
+            ], $records),
         ];
     }
 }

@@ -634,8 +634,10 @@ export interface components {
             notes: components["schemas"]["Note"][];
             checks: {
                 at: string;
-                read: components["schemas"]["Say"];
-                true: components["schemas"]["Say"];
+                /** @description As typed, with its unit */
+                read: string;
+                /** @description As typed, with its unit */
+                true: string;
                 off: components["schemas"]["Say"];
                 over: boolean;
             }[];

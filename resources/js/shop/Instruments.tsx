@@ -45,7 +45,7 @@ function Tool({ tool }: { tool: InstrumentState }) {
             {tool.checks.length > 0 && (
                 <Typography variant="body2" color="textSecondary">
                     {tool.checks
-                        .map((check) => `${check.at}: read ${say(check.read)} on ${say(check.true)}`)
+                        .map((check) => `${check.at}: read ${check.read} on a master of ${check.true}`)
                         .join(' · ')}
                 </Typography>
             )}
