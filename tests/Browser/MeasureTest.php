@@ -67,6 +67,20 @@ final class MeasureTest extends BrowserTestCase
         $this->sees('1.1242 in', '28.561');
     }
 
+    public function test_a_pair_of_pins_is_one_reading(): void
+    {
+        $id = $this->newBush();
+        $this->choose('Read with', 'Pin gauges');
+        $this->sees('both pins in one');
+        $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'first cell')->click();
+        $this->keys('0.499 go 0.500', WebDriverKeys::ENTER);
+        $this->stored();
+        $this->sees('Read by pins', '0.4995');
+        $reading = $this->readings($id, 'Housing bore')[0];
+        self::assertSame(['0.499 go 0.500', 'pins'], [$reading['value']['typed'], $reading['instrument']]);
+        self::assertEqualsWithDelta(0.4995 * 25.4, $reading['value']['mm'], 1e-9);
+    }
+
     public function test_a_gauge_is_taken_from_and_falls_silent(): void
     {
         $this->rig->startRack();

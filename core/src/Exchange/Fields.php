@@ -6,6 +6,7 @@ namespace Oldpart\Core\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Quantity\LengthReader;
+use Oldpart\Core\Quantity\PinPair;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Quantity\Unit;
@@ -174,20 +175,25 @@ final readonly class Fields
         return $map;
     }
 
-    public function length(string $name, bool $signed = false): TypedLength
+    public function length(string $name, bool $signed = false, bool $pins = false): TypedLength
     {
-        return $this->lengthOrNull($name, $signed) ?? throw $this->bad($name, 'is missing.');
+        return $this->lengthOrNull($name, $signed, $pins) ?? throw $this->bad($name, 'is missing.');
     }
 
-    /** What was typed decides; a canonical value beside it that says otherwise is refused, never believed. */
-    public function lengthOrNull(string $name, bool $signed = false): ?TypedLength
+    /**
+     * What was typed decides; a canonical value beside it that says otherwise is refused, never believed.
+     *
+     * @param  bool  $pins  a go and a no-go pin are taken too
+     */
+    public function lengthOrNull(string $name, bool $signed = false, bool $pins = false): ?TypedLength
     {
         $fields = $this->object($name);
         if ($fields === null) {
             return null;
         }
         try {
-            $length = LengthReader::read($fields->text('typed'), $fields->choice('unit', Unit::class), $signed);
+            [$typed, $unit] = [$fields->text('typed'), $fields->choice('unit', Unit::class)];
+            $length = ($pins ? PinPair::read($typed, $unit) : null) ?? LengthReader::read($typed, $unit, $signed);
         } catch (BadInput $bad) {
             throw $bad->field === 'text' ? $bad->about($this->at($name)) : $bad;
         }

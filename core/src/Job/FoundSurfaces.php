@@ -57,10 +57,15 @@ final class FoundSurfaces
             $remarks[] = Note::info('corrected', Say::with('Corrected by {c}: what the gauge’s last check against a master showed.', ['c' => Say::with($correction > 0 ? '+{d}' : '−{d}', ['d' => LengthWriter::difference($correction)])]));
         }
 
+        $apart = array_filter(array_map(static fn (ReadingFacts $r): ?float => $r->value->betweenMm, $readings));
+        if ($apart !== []) {
+            $remarks[] = Note::info('between-pins', Say::with('Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.', ['d' => LengthWriter::difference(max($apart))]));
+        }
+
         return (new Readings(
             $surface->kind,
             array_map(static fn (ReadingFacts $r): Reading => new Reading(
-                $r->value->length->mm + ($r->correctionMm ?? 0.0), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn,
+                $r->value->length->mm + ($r->correctionMm ?? 0.0), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm,
             ), $readings),
             self::worst($readings),
             new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K),

@@ -14,6 +14,8 @@ final readonly class Reading
         public ?float $partC = null,
         public ?float $gaugeC = null,
         public ?bool $worn = null,
+        /** Read by a go and a no-go pin: how far apart they are, mm. */
+        public ?float $betweenMm = null,
     ) {
     }
 

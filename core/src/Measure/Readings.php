@@ -162,9 +162,14 @@ final readonly class Readings
             $gaugeOff = max($gaugeOff, abs(($reading->gaugeC ?? $part) - 20));
         }
         $third = 1 / sqrt(3);
+        // Anywhere between two pins is as likely as anywhere between two marks; a pair says its own step.
+        $step = 0.0;
+        foreach ($this->readings as $reading) {
+            $step = max($step, $reading->betweenMm ?? $this->instrument->resolutionMm);
+        }
 
         return [
-            'last digit' => $this->instrument->resolutionMm / sqrt(12),
+            'last digit' => $step / sqrt(12),
             'gauge' => $this->instrument->mpeMm * $third,
             'master' => $this->instrument->masterUMm / 2,
             'feel' => $this->instrument->feelMm,

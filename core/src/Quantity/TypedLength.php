@@ -11,6 +11,8 @@ final readonly class TypedLength implements \JsonSerializable
         public Length $length,
         public string $typed,
         public Unit $unit,
+        /** Of a reading by a pair of pins: how far apart they are, mm. */
+        public ?float $betweenMm = null,
     ) {
     }
 

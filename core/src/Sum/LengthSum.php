@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Quantity\LengthReader;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\PinPair;
 use Oldpart\Core\Quantity\Unit;
 
 final class LengthSum implements Sum
@@ -29,8 +30,9 @@ final class LengthSum implements Sum
 
     public function run(Fields $in): array
     {
-        $in->only(['text', 'unit', 'signed']);
-        $read = LengthReader::read($in->text('text'), $in->choice('unit', Unit::class), $in->flag('signed'));
+        $in->only(['text', 'unit', 'signed', 'pins']);
+        [$text, $unit] = [$in->text('text'), $in->choice('unit', Unit::class)];
+        $read = ($in->flag('pins') ? PinPair::read($text, $unit) : null) ?? LengthReader::read($text, $unit, $in->flag('signed'));
         $mm = $read->length->mm;
 
         return [

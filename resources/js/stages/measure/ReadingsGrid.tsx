@@ -65,7 +65,7 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
     const [pending, setPending] = useKept<Record<string, Pending>>(`readings:${surface.id}`, {}, (kept) =>
         Object.fromEntries(Object.entries(kept).filter(([, p]) => p.refused !== null)),
     );
-    const understood = useUnderstood(text, typing);
+    const understood = useUnderstood(text, typing, false, true);
 
     const waiting = (spot: Spot) =>
         Object.entries(pending)
@@ -202,6 +202,7 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
                     <Typography variant="body2" color="textSecondary">
                         {text !== '' && understood?.shown ? `${understood.shown.both} · ` : ''}Enter keeps it
                         and goes on, Shift+Enter keeps it and stays
+                        {instrument === 'pins' && ' · both pins in one: 12.675 go 12.700'}
                     </Typography>
                 )}
             </Box>

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Measure;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Measure\Reading;
+use Oldpart\Core\Measure\Readings;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\PinPair;
+use Oldpart\Core\Quantity\Unit;
+use Oldpart\Core\Tests\Job\SampleJob;
+use PHPUnit\Framework\TestCase;
+
+/** Readings by a go and a no-go pin. */
+final class PinPairTest extends TestCase
+{
+    public function test_a_pair_is_its_middle_and_how_far_apart(): void
+    {
+        foreach (['12.675 go 12.700', '12.675 go 12.700 no-go', '12,675 GO 12,7 no go', '12.675 mm go 0.5 in'] as $typed) {
+            $read = PinPair::read($typed, Unit::Millimetre);
+            self::assertEqualsWithDelta(12.6875, $read->length->mm ?? 0, 1e-9, $typed);
+            self::assertEqualsWithDelta(0.025, $read->betweenMm ?? 0, 1e-9, $typed);
+            self::assertSame($typed, $read?->typed);
+        }
+        self::assertNull(PinPair::read('12.675', Unit::Millimetre));
+        self::assertNull(PinPair::read('', Unit::Millimetre));
+    }
+
+    public function test_what_is_no_pair_is_refused(): void
+    {
+        foreach (['12.7 go 12.7', '12.7 go 17.2', '12.7 go smudge', 'x go 12.7', '12.7 go 12.72 go 12.74'] as $typed) {
+            try {
+                PinPair::read($typed, Unit::Millimetre);
+                self::fail("“{$typed}” was taken.");
+            } catch (BadInput $bad) {
+                self::assertSame('text', $bad->field);
+            }
+        }
+    }
+
+    /**
+     * Uniform between limits 2a apart: u = 2a/√12 (JCGM 100:2008, 4.3.7). By hand for pins 0.025 mm apart, each good to
+     * 0.0025 mm, repeatability 0.001 mm: 2 √(0.025²/12 + 0.0025²/3 + 0.001²) = 0.014855 mm.
+     */
+    public function test_anywhere_between_the_two_is_as_likely(): void
+    {
+        $found = (new Readings(SurfaceKind::Bore, [new Reading(12.6875, 'mouth', '0', 20.0, 20.0, null, 0.025)], Instrument::named('pins')))->found();
+        self::assertEqualsWithDelta(12.6875, $found->meanMm, 1e-9);
+        self::assertEqualsWithDelta(0.014855, $found->u95Mm, 1e-6);
+        self::assertSame('last digit', $found->budget[0]->source);
+    }
+
+    /** The pair goes all the way through a job; nothing but a reading is typed so. */
+    public function test_a_pair_in_a_job(): void
+    {
+        $job = (new SampleJob)->answered()->materials()->read('Shaft journal', '22.200', 'outside-micrometer', 'middle', '0');
+        $job->facts['readings'][0]['value'] = ['typed' => '22.19 go 22.21', 'unit' => 'mm'];
+        foreach ((new Evaluator)->evaluate($job->build())->surfaces as $surface) {
+            if ($surface->surface->name === 'Shaft journal') {
+                self::assertEqualsWithDelta(22.2, $surface->found->meanMm ?? 0, 1e-3);
+                self::assertContains('between-pins', array_map(static fn (Note $n): string => $n->code, $surface->notes));
+            }
+        }
+        $this->expectException(BadInput::class);
+        $job->facts['surfaces'][0]['size'] = ['typed' => '22.19 go 22.21', 'unit' => 'mm'];
+        $job->build();
+    }
+}
