@@ -158,6 +158,24 @@ final class MeasureTest extends BrowserTestCase
         self::assertSame([['mouth', '0'], ['mouth', '45'], ['mouth', '90'], ['mouth', '135']], array_map(static fn (array $r): array => [$r['station'], $r['angle']], $readings));
     }
 
+    /** A bore gauge that reads 0.0002 in over on a ring of 1 in: what is read with it afterwards is put right, and says so. */
+    public function test_an_instrument_is_checked_and_its_readings_corrected(): void
+    {
+        $this->visit('/shop');
+        $this->find("//*[@role='group'][@aria-label='Three-point bore gauge, set on a ring']//button", 'Check it')->click();
+        $this->fill('The master is', '1');
+        $this->fill('It reads', '1.0002');
+        $this->press('Store the check');
+        $this->sees('Reads 0.0002 in over; its readings are corrected for it', 'read 1.0002 in on a master of 1 in');
+        $id = $this->newBush();
+        $this->choose('Read with', 'Three-point');
+        $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'first cell')->click();
+        $this->keys('1.1245', WebDriverKeys::ENTER);
+        $this->stored();
+        $this->sees('1.1243', 'Corrected by −0.0002 in');
+        self::assertEqualsWithDelta(-0.0002 * 25.4, $this->readings($id, 'Housing bore')[0]['correction_mm'], 1e-9);
+    }
+
     public function test_a_table_with_bad_rows_and_then_a_good_one(): void
     {
         $id = $this->newBush();
