@@ -62,10 +62,15 @@ final class FoundSurfaces
             $remarks[] = Note::info('between-pins', Say::with('Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.', ['d' => LengthWriter::difference(max($apart))]));
         }
 
+        $terms = max(array_map(static fn (ReadingFacts $r): int => $r->value->terms, $readings));
+        if ($terms > 1) {
+            $remarks[] = Note::info('sum-of-readings', "Typed as a sum of {$terms} sizes: the gauge's uncertainty counts for each, √{$terms} times in all. Where it was one reading, type its total.");
+        }
+
         return (new Readings(
             $surface->kind,
             array_map(static fn (ReadingFacts $r): Reading => new Reading(
-                $r->value->length->mm + ($r->correctionMm ?? 0.0), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm,
+                $r->value->length->mm + ($r->correctionMm ?? 0.0), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm, $r->value->terms,
             ), $readings),
             self::worst($readings),
             new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K),

@@ -16,6 +16,8 @@ final readonly class Reading
         public ?bool $worn = null,
         /** Read by a go and a no-go pin: how far apart they are, mm. */
         public ?float $betweenMm = null,
+        /** A sum of so many readings with the instrument, such as over-all less a part. */
+        public int $terms = 1,
     ) {
     }
 

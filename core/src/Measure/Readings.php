@@ -52,10 +52,11 @@ final readonly class Readings
         $s = $fromRepeats ? $pooled : ($this->instrument->repeatabilityMm > 0 ? $this->instrument->repeatabilityMm : null);
         $n = min(count($spots[$mating]), count($spots[$loose]));
         $others = $this->otherComponents($mean);
-        $repeat = ($s ?? 0.0) / sqrt($n);
+        $own = $fromRepeats ? ($s ?? 0.0) : ($s ?? 0.0) * $this->summed();
+        $repeat = $own / sqrt($n);
         $nu = $fromRepeats ? (float) $dof : INF;
         [$u95, $k, $effective] = $this->expanded($repeat, $nu, $others);
-        [$u95Mean] = $this->expanded(($s ?? 0.0) / sqrt(count($this->readings)), $nu, $others);
+        [$u95Mean] = $this->expanded($own / sqrt(count($this->readings)), $nu, $others);
 
         $round = $this->kind !== SurfaceKind::Length;
         $ovality = $round ? $this->ovality($spots) : null;
@@ -169,15 +170,26 @@ final readonly class Readings
         }
 
         return [
-            'last digit' => $step / sqrt(12),
-            'gauge' => $this->instrument->mpeMm * $third,
+            'last digit' => $this->summed() * $step / sqrt(12),
+            'gauge' => $this->summed() * $this->instrument->mpeMm * $third,
             'master' => $this->instrument->masterUMm / 2,
-            'feel' => $this->instrument->feelMm,
+            'feel' => $this->summed() * $this->instrument->feelMm,
             'temperature' => $mean * $third * sqrt(
                 ($warmth->alphaPart * $warmth->halfWidthK) ** 2 + ($warmth->alphaGauge * $warmth->halfWidthK) ** 2
                 + (Warmth::ALPHA_UNSURE * $partOff) ** 2 + (Warmth::ALPHA_UNSURE * $gaugeOff) ** 2
             ),
         ];
+    }
+
+    /** By how much the gauge counts more in a sum of readings taken with it: √n (JCGM 100:2008, 5.1.2, coefficients 1). */
+    private function summed(): float
+    {
+        $most = 1;
+        foreach ($this->readings as $reading) {
+            $most = max($most, $reading->terms);
+        }
+
+        return sqrt($most);
     }
 
     /**

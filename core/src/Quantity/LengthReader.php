@@ -32,6 +32,8 @@ final class LengthReader
 
     private int $at = 0;
 
+    private int $terms = 1;
+
     private function __construct(private readonly Unit $unit, private readonly string $text)
     {
     }
@@ -46,7 +48,8 @@ final class LengthReader
     public static function read(string $text, Unit $unit, bool $signed = false): TypedLength
     {
         $clean = self::tidy($text);
-        $mm = self::named($clean) ?? self::mixedNumber($clean) ?? (new self($unit, $clean))->sum();
+        $reader = new self($unit, $clean);
+        $mm = self::named($clean) ?? self::mixedNumber($clean) ?? $reader->sum();
         if (! is_finite($mm) || abs($mm) > self::LONGEST_MM) {
             throw self::bad('too-long', "“{$text}” is over 20 m. Check the unit and the decimal point.");
         }
@@ -54,7 +57,7 @@ final class LengthReader
             throw self::bad('below-zero', "“{$text}” comes out below zero, and a size cannot. Check the sum.");
         }
 
-        return new TypedLength(Length::mm($mm), $text, $unit);
+        return new TypedLength(Length::mm($mm), $text, $unit, terms: $reader->terms);
     }
 
     private static function tidy(string $text): string
@@ -135,8 +138,10 @@ final class LengthReader
         $value = $this->factors()->times(new ReadValue($sign, ReadValue::NUMBER));
         while (true) {
             if ($this->takes('+')) {
+                $this->terms++;
                 $value = $value->plus($this->factors(), 1.0, $this->unit);
             } elseif ($this->takes('-')) {
+                $this->terms++;
                 $value = $value->plus($this->factors(), -1.0, $this->unit);
             } else {
                 return $value;

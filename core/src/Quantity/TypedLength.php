@@ -13,6 +13,8 @@ final readonly class TypedLength implements \JsonSerializable
         public Unit $unit,
         /** Of a reading by a pair of pins: how far apart they are, mm. */
         public ?float $betweenMm = null,
+        /** How many sizes were added or taken away in it; 1 where it is no sum. */
+        public int $terms = 1,
     ) {
     }
 

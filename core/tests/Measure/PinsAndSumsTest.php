@@ -11,13 +11,14 @@ use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\Reading;
 use Oldpart\Core\Measure\Readings;
 use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\LengthReader;
 use Oldpart\Core\Quantity\PinPair;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Tests\Job\SampleJob;
 use PHPUnit\Framework\TestCase;
 
-/** Readings by a go and a no-go pin. */
-final class PinPairTest extends TestCase
+/** Readings by a go and a no-go pin, and sums of readings. */
+final class PinsAndSumsTest extends TestCase
 {
     public function test_a_pair_is_its_middle_and_how_far_apart(): void
     {
@@ -53,6 +54,21 @@ final class PinPairTest extends TestCase
         self::assertEqualsWithDelta(12.6875, $found->meanMm, 1e-9);
         self::assertEqualsWithDelta(0.014855, $found->u95Mm, 1e-6);
         self::assertSame('last digit', $found->budget[0]->source);
+    }
+
+    /**
+     * A depth as over-all less a part, each read once: u doubles in square (JCGM 100:2008, 5.1.2). By hand for an outside
+     * micrometer, r 0.001, MPE 0.004, repeatability 0.001: 2 √2 √(0.001²/12 + 0.004²/3 + 0.001²) = 0.007165 mm.
+     */
+    public function test_a_sum_counts_its_gauge_for_each_reading(): void
+    {
+        $tool = Instrument::named('outside-micrometer');
+        $u = static fn (int $terms): float => (new Readings(SurfaceKind::Length, [new Reading(40.0, '1', '0', 20.0, 20.0, null, null, $terms)], $tool))->found()->u95Mm;
+        self::assertEqualsWithDelta(0.007165, $u(2), 1e-6);
+        self::assertEqualsWithDelta(0.007165 / sqrt(2), $u(1), 1e-6);
+        foreach (['1.574' => 1, '1-5/16' => 1, '3.1875-1.062' => 2, '(3.1875+1.062)/2' => 2, '1+2+3' => 3, '27/64' => 1, 'M12' => 1, '2*1.5' => 1] as $typed => $terms) {
+            self::assertSame($terms, LengthReader::read((string) $typed, Unit::Inch)->terms, (string) $typed);
+        }
     }
 
     /** The pair goes all the way through a job; nothing but a reading is typed so. */
