@@ -311,8 +311,9 @@ final class JobStore
             return [Removal::without($array, $list, $thing), $before, 0];
         }
         $new = [...($before ?? $list->blank()), ...$fact, 'id' => $thing];
-        if ($list === FactList::Readings && isset($fact['value']) && ! isset($fact['correction_mm'])) {
-            // What the gauge's last check says today stays with the reading.
+        if ($list === FactList::Readings && ! array_key_exists('correction_mm', $fact)
+            && ($before === null || ($new['instrument'] ?? null) !== $before['instrument'] || ($new['taken_at'] ?? null) !== $before['taken_at'])) {
+            // What the gauge's last check says today stays with the reading until it is read anew.
             $new['correction_mm'] = is_string($new['instrument'] ?? null) ? InstrumentCheck::correctionFor($new['instrument']) : null;
         }
         if ($list === FactList::Readings && $before !== null && isset($fact['value']) && [$fact['value']['typed'] ?? null, $fact['value']['unit'] ?? null] !== [$before['value']['typed'], $before['value']['unit']]) {

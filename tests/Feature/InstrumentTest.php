@@ -32,6 +32,20 @@ final class InstrumentTest extends FeatureTestCase
         self::assertSame('never-checked', $tools['calliper']['notes'][0]['code']);
     }
 
+    /** The check of the day of reading stays with it; only a number read anew takes the newer one. */
+    public function test_a_newer_check_leaves_what_was_read_before(): void
+    {
+        $journal = self::idOf($this->startJob(), 'surfaces', 'Shaft journal');
+        $reading = ['surface' => $journal, 'value' => ['typed' => '22.203', 'unit' => 'mm'], 'instrument' => 'outside-micrometer'];
+        $this->api('POST', '/api/instruments/outside-micrometer/checks', self::check('c1', '25.003', now()->subDays(2)->toIso8601ZuluString()), 201);
+        $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, $reading), 200);
+        $this->api('POST', '/api/instruments/outside-micrometer/checks', self::check('c2', '25.001', now()->toIso8601ZuluString()), 201);
+        $worn = $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(2, [...$reading, 'worn' => true]), 200);
+        self::assertEqualsWithDelta(-0.003, $worn['facts']['readings'][0]['correction_mm'], 1e-9);
+        $again = $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(3, [...$reading, 'value' => ['typed' => '22.201', 'unit' => 'mm'], 'taken_at' => now()->toIso8601ZuluString()]), 200);
+        self::assertEqualsWithDelta(-0.001, $again['facts']['readings'][0]['correction_mm'], 1e-9);
+    }
+
     public function test_an_old_check_corrects_nothing(): void
     {
         $state = $this->startJob();

@@ -110,4 +110,27 @@ final class TablesTest extends TestCase
         self::assertFalse(Instrument::named('three-point')->canMeasure(SurfaceKind::Bore, 5), 'it does not enter');
         self::assertTrue(Instrument::named('three-point')->canMeasure(SurfaceKind::Bore, 30));
     }
+
+    /** ANSI/ASME B94.11M, twist drills, in thousandths of an inch; from memory. */
+    public function test_number_and_letter_drills(): void
+    {
+        $numbers = [
+            228.0, 221.0, 213.0, 209.0, 205.5, 204.0, 201.0, 199.0, 196.0, 193.5,
+            191.0, 189.0, 185.0, 182.0, 180.0, 177.0, 173.0, 169.5, 166.0, 161.0,
+            159.0, 157.0, 154.0, 152.0, 149.5, 147.0, 144.0, 140.5, 136.0, 128.5,
+            120.0, 116.0, 113.0, 111.0, 110.0, 106.5, 104.0, 101.5, 99.5, 98.0,
+            96.0, 93.5, 89.0, 86.0, 82.0, 81.0, 78.5, 76.0, 73.0, 70.0,
+        ];
+        foreach ($numbers as $i => $thou) {
+            self::assertEqualsWithDelta($thou, Drills::number($i + 1)->in() * 1000, 1e-6, '#'.($i + 1));
+        }
+        $letters = [
+            'A' => 234, 'B' => 238, 'C' => 242, 'D' => 246, 'E' => 250, 'F' => 257, 'G' => 261, 'H' => 266, 'I' => 272,
+            'J' => 277, 'K' => 281, 'L' => 290, 'M' => 295, 'N' => 302, 'O' => 316, 'P' => 323, 'Q' => 332, 'R' => 339,
+            'S' => 348, 'T' => 358, 'U' => 368, 'V' => 377, 'W' => 386, 'X' => 397, 'Y' => 404, 'Z' => 413,
+        ];
+        foreach ($letters as $letter => $thou) {
+            self::assertEqualsWithDelta($thou, Drills::letter($letter)->in() * 1000, 1e-6, $letter);
+        }
+    }
 }

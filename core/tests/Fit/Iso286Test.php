@@ -21,6 +21,10 @@ final class Iso286Test extends TestCase
     {
         $classes = ['H7', 'H8', 'f7', 'g6', 'h6', 'k6', 'm6', 'n6', 'p6', 'r6', 's6'];
         $rows = [
+            5 => [[12, 0], [18, 0], [-10, -22], [-4, -12], [0, -8], [9, 1], [12, 4], [16, 8], [20, 12], [23, 15], [27, 19]],
+            15 => [[18, 0], [27, 0], [-16, -34], [-6, -17], [0, -11], [12, 1], [18, 7], [23, 12], [29, 18], [34, 23], [39, 28]],
+            70 => [[30, 0], [46, 0], [-30, -60], [-10, -29], [0, -19], [21, 2], [30, 11], [39, 20], [51, 32], [62, 43], [78, 59]],
+            150 => [[40, 0], [63, 0], [-43, -83], [-14, -39], [0, -25], [28, 3], [40, 15], [52, 27], [68, 43], [90, 65], [125, 100]],
             10 => [[15, 0], [22, 0], [-13, -28], [-5, -14], [0, -9], [10, 1], [15, 6], [19, 10], [24, 15], [28, 19], [32, 23]],
             25 => [[21, 0], [33, 0], [-20, -41], [-7, -20], [0, -13], [15, 2], [21, 8], [28, 15], [35, 22], [41, 28], [48, 35]],
             45 => [[25, 0], [39, 0], [-25, -50], [-9, -25], [0, -16], [18, 2], [25, 9], [33, 17], [42, 26], [50, 34], [59, 43]],
@@ -82,6 +86,27 @@ final class Iso286Test extends TestCase
                 self::assertGreaterThanOrEqual($before, $lower, "{$letter} at {$size}");
                 $before = $lower;
             }
+        }
+    }
+
+    /**
+     * ISO 286-1:2010, basis of fits: the same letter and grade on the other basis gives the same fit (H7/f7 and F7/h7,
+     * H7/p6 and P7/h6); handbook clearances of common fits at 25 mm.
+     */
+    public function test_fits_on_either_basis(): void
+    {
+        foreach ([3.0, 10.0, 25.0, 45.0, 90.0, 150.0, 300.0] as $size) {
+            foreach ([['H7', 'f7', 'F7', 'h7'], ['H7', 'g6', 'G7', 'h6'], ['H8', 'f7', 'F8', 'h7']] as [$hole, $shaft, $otherHole, $otherShaft]) {
+                $a = [self::limits($size, $hole), self::limits($size, $shaft)];
+                $b = [self::limits($size, $otherHole), self::limits($size, $otherShaft)];
+                self::assertEqualsWithDelta($a[0]->lowerMm - $a[1]->upperMm, $b[0]->lowerMm - $b[1]->upperMm, 1e-9, "{$hole}/{$shaft} at {$size}: least");
+                self::assertEqualsWithDelta($a[0]->upperMm - $a[1]->lowerMm, $b[0]->upperMm - $b[1]->lowerMm, 1e-9, "{$hole}/{$shaft} at {$size}: greatest");
+            }
+        }
+        foreach ([['H7', 'g6', 7, 41], ['H7', 'h6', 0, 34], ['H8', 'f7', 20, 74], ['H7', 'p6', -35, -1], ['H7', 's6', -48, -14], ['H7', 'k6', -15, 19]] as [$hole, $shaft, $least, $greatest]) {
+            [$h, $s] = [self::limits(25.0, $hole), self::limits(25.0, $shaft)];
+            self::assertEqualsWithDelta($least / 1000, $h->lowerMm - $s->upperMm, 1e-9, "{$hole}/{$shaft}");
+            self::assertEqualsWithDelta($greatest / 1000, $h->upperMm - $s->lowerMm, 1e-9, "{$hole}/{$shaft}");
         }
     }
 

@@ -86,4 +86,28 @@ final class PinsAndSumsTest extends TestCase
         $job->facts['surfaces'][0]['size'] = ['typed' => '22.19 go 22.21', 'unit' => 'mm'];
         $job->build();
     }
+
+    /** Whatever is typed, it is a pair, no pair, or refused in words. */
+    public function test_anything_at_all_typed(): void
+    {
+        mt_srand(20261127);
+        $pieces = ['12.7', ' go ', 'go', ' no-go', '1/2', ' ', 'in', 'mm', '-', '+', '(', ',', '”', "\xff", '9e9', 'thou', '#7', 'GO '];
+        for ($i = 0; $i < 5000; $i++) {
+            $typed = implode('', array_map(static fn (): string => $pieces[mt_rand(0, count($pieces) - 1)], range(0, mt_rand(0, 7))));
+            try {
+                $read = PinPair::read($typed, Unit::Inch);
+                self::assertTrue($read === null || ($read->betweenMm > 0 && $read->betweenMm <= 1 && $read->length->mm >= 0), $typed);
+            } catch (BadInput $bad) {
+                self::assertGreaterThan(20, strlen($bad->getMessage()));
+            }
+        }
+    }
+
+    /** Two pairs of one bore: the wider pair decides how sure it is, the narrower a gauge's last digit. */
+    public function test_the_widest_pair_decides(): void
+    {
+        $u = static fn (float ...$between): float => (new Readings(SurfaceKind::Bore, array_map(static fn (float $b): Reading => new Reading(12.7, '1', '0', 20.0, 20.0, null, $b), array_values($between)), new Instrument(0.05)))->found()->u95Mm;
+        self::assertEqualsWithDelta(2 * 0.02 / sqrt(12), $u(0.02), 1e-9);
+        self::assertEqualsWithDelta($u(0.03), $u(0.01, 0.03), 1e-9);
+    }
 }

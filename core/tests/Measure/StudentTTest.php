@@ -22,10 +22,16 @@ final class StudentTTest extends TestCase
         yield [3, 3.182];
         yield [4, 2.776];
         yield [5, 2.571];
+        yield [6, 2.447];
+        yield [7, 2.365];
         yield [8, 2.306];
+        yield [9, 2.262];
         yield [10, 2.228];
+        yield [12, 2.179];
         yield [15, 2.131];
+        yield [18, 2.101];
         yield [20, 2.086];
+        yield [25, 2.060];
         yield [30, 2.042];
     }
 
@@ -39,5 +45,21 @@ final class StudentTTest extends TestCase
     {
         self::assertEqualsWithDelta(1.960, StudentT::k95(1e6), 0.001);
         self::assertGreaterThan(StudentT::k95(4.0), StudentT::k95(3.5));
+    }
+
+    /** One degree of freedom is the Cauchy distribution, two have a closed form too (any text on probability). */
+    public function test_closed_forms(): void
+    {
+        self::assertEqualsWithDelta(tan(M_PI * 0.475), StudentT::k95(1.0), 1e-4);
+        // ν = 2: P(|T| < t) = t / √(2 + t²), so t = √(2 p² / (1 − p²)).
+        self::assertEqualsWithDelta(sqrt(2 * 0.9025 / (1 - 0.9025)), StudentT::k95(2.0), 1e-4);
+    }
+
+    /** Never less for fewer, whole or not. */
+    public function test_it_only_falls(): void
+    {
+        for ($dof = 1.0; $dof < 60; $dof += 0.25) {
+            self::assertGreaterThan(StudentT::k95($dof + 0.25), StudentT::k95($dof), (string) $dof);
+        }
     }
 }

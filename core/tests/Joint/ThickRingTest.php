@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Joint;
+
+use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Joint\PressFit;
+use Oldpart\Core\Joint\ThickRing;
+use Oldpart\Core\Quantity\Range;
+use PHPUnit\Framework\TestCase;
+
+/** Rings under pressure against limits that any textbook on strength of materials gives. */
+final class ThickRingTest extends TestCase
+{
+    private static function fit(float $d, float $bore, float $od): PressFit
+    {
+        $steel = new Material('steel', 'steel', 207, 0.29, 11.7e-6, 350, 420, false);
+
+        return new PressFit($d, $bore, $od, 20, new Range(0.01, 0.01), $steel, $steel);
+    }
+
+    /** Thin ring: hoop = p r / t, within t/2r. Barlow; any strength of materials. */
+    public function test_a_thin_ring(): void
+    {
+        foreach ([0.5, 1.0, 2.0] as $wall) {
+            self::assertEqualsWithDelta(50 / $wall, ThickRing::outerRatio(self::fit(100, 0, 100 + 2 * $wall)), 1.0);
+            self::assertEqualsWithDelta(-50 / $wall, ThickRing::innerBoreHoop(self::fit(100, 100 - 2 * $wall, 150), 1.0), 1.05);
+        }
+    }
+
+    /** A hole in an endless plate: hoop = p at its edge, so the ratio goes to 1. */
+    public function test_an_endless_hub(): void
+    {
+        self::assertEqualsWithDelta(1.0, ThickRing::outerRatio(self::fit(20, 0, 20000)), 1e-5);
+        self::assertEqualsWithDelta(1.0, ThickRing::innerRatio(self::fit(20, 0, 40)), 1e-12, 'a solid plug: the same all round');
+    }
+
+    /** A pinhole doubles the stress at its edge (Kirsch for equal pressure all round: 2 p). */
+    public function test_a_pinhole_doubles_the_stress(): void
+    {
+        self::assertEqualsWithDelta(-2.0, ThickRing::innerBoreHoop(self::fit(50, 0.05, 80), 1.0), 1e-4);
+    }
+
+    /** The hoop stress over the wall balances the pressure: ∫ σ dr from bore to outside = p d/2 (statics of half a ring). */
+    public function test_half_a_ring_is_in_balance(): void
+    {
+        foreach ([[30.0, 40.0], [30.0, 60.0], [50.0, 100.0]] as [$d, $od]) {
+            $fit = self::fit($d, 0, $od);
+            $p = 10.0;
+            // Lamé: σ = A + B/r², with σ(bore) = p·ratio and radial −p there: A = (σ + (−p))/2 at the bore.
+            $hoop = $p * ThickRing::outerRatio($fit);
+            $a = ($hoop - $p) / 2;
+            $b = ($hoop + $p) / 2 * ($d / 2) ** 2;
+            $force = $a * ($od - $d) / 2 + $b * (2 / $d - 2 / $od);
+            self::assertEqualsWithDelta($p * $d / 2, $force, 1e-9);
+            // At the outside the hoop strain alone makes the growth: σ(outside)/E · D.
+            $outside = $a + $b / ($od / 2) ** 2;
+            self::assertEqualsWithDelta($outside / 207e3 * $od, ThickRing::outerGrowth($fit, $p), 1e-12);
+        }
+    }
+
+    /** Von Mises of hoop s and radial −p without axial stress: √(s² + s p + p²); at equal s and p that is p √3. */
+    public function test_von_mises(): void
+    {
+        self::assertEqualsWithDelta(10 * sqrt(3), ThickRing::outerMises(self::fit(20, 0, 20000), 10), 1e-3);
+        self::assertEqualsWithDelta(10.0, ThickRing::innerMises(self::fit(20, 0, 40), 10), 1e-12, 'equal all round in the plane: p');
+    }
+
+    /** Everything is linear in the pressure, and a stiffer pair presses harder for the same interference. */
+    public function test_linear_and_stiffer(): void
+    {
+        $fit = self::fit(30, 20, 60);
+        foreach ([ThickRing::innerBoreHoop(...), ThickRing::boreClosing(...), ThickRing::outerGrowth(...), ThickRing::outerMises(...), ThickRing::innerMises(...)] as $of) {
+            self::assertEqualsWithDelta(3 * $of($fit, 5.0), $of($fit, 15.0), 1e-9);
+        }
+        self::assertGreaterThan(ThickRing::stiffness(self::fit(30, 26, 60)), ThickRing::stiffness($fit), 'a thicker bush');
+        self::assertGreaterThan(ThickRing::stiffness($fit), ThickRing::stiffness(self::fit(30, 20, 90)), 'a thicker hub');
+        // Twice the size at the same interference: half the pressure (p ∝ δ/d).
+        self::assertEqualsWithDelta(ThickRing::stiffness($fit) / 2, ThickRing::stiffness(self::fit(60, 40, 120)), 1e-9);
+    }
+}
