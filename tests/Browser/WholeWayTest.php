@@ -116,6 +116,8 @@ final class WholeWayTest extends BrowserTestCase
     private function cutIt(): void
     {
         $this->press('Make');
+        // The make card beside Size has the same names: wait for the Make screen.
+        $this->field('Size now');
         foreach (['Bush outside', 'Bush bore, before pressing', 'Bush bore, after pressing', 'Bush length'] as $label) {
             $this->press($label);
             $band = $this->band($label);
