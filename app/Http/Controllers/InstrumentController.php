@@ -28,16 +28,14 @@ final class InstrumentController
         $in = Body::of($request)->only(['id', 'read', 'true', 'at']);
         $read = $in->length('read');
         $true = $in->length('true');
-        if (abs($read->length->mm - $true->length->mm) > 1) {
-            throw new BadInput('far-off', 'read', 'These are more than a millimetre apart: check both and their units.');
-        }
         try {
-            $at = (new \DateTimeImmutable($in->text('at')))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z');
+            $day = (new \DateTimeImmutable($in->text('at')))->setTimezone(new \DateTimeZone('UTC'));
         } catch (\Exception) {
             throw new BadInput('time', 'at', 'When it was checked can’t be read. Write it as 2026-11-24.');
         }
+        $check = new GaugeCheck($read->length->mm, $true->length->mm, $day);
         InstrumentCheck::query()->firstOrCreate(['id' => $in->text('id')], [
-            'instrument' => $instrument, 'read' => $read->jsonSerialize(), 'true' => $true->jsonSerialize(), 'read_mm' => $read->length->mm, 'true_mm' => $true->length->mm, 'at' => $at,
+            'instrument' => $instrument, 'read' => $read->jsonSerialize(), 'true' => $true->jsonSerialize(), 'read_mm' => $check->readMm, 'true_mm' => $check->trueMm, 'at' => $check->at->format('Y-m-d\TH:i:s\Z'),
         ]);
 
         return new JsonResponse($this->shown($tool), 201);

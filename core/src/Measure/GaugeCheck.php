@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Measure;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -14,8 +15,20 @@ final readonly class GaugeCheck
     /** After so long a check says little. Common practice, a year. */
     private const GOOD_FOR_DAYS = 365;
 
+    /** Further off than this, mm, it was mistyped or in the other unit. Common practice. */
+    private const FARTHEST_MM = 1.0;
+
+    /**
+     * @param  float  $readMm  what it read on the master
+     * @param  float  $trueMm  what the master is
+     *
+     * @throws BadInput where the two are too far apart to be of one master
+     */
     public function __construct(public float $readMm, public float $trueMm, public \DateTimeImmutable $at)
     {
+        if (abs($readMm - $trueMm) > self::FARTHEST_MM) {
+            throw new BadInput('far-off', 'read', 'These are more than a millimetre apart: check both and their units.');
+        }
     }
 
     /** What to add to what it shows, mm: true less read. */
@@ -30,7 +43,8 @@ final readonly class GaugeCheck
     }
 
     /**
-     * What the checks of one instrument say: its error now, how it moved, and whether it is due.
+     * What the checks of one instrument say: its error now, how it moved, and whether it is due. More than its
+     * permissible error, twice its repeatability and its last digit together is a fault. Source: common practice.
      *
      * @param  list<GaugeCheck>  $checks  oldest first
      * @return list<Note>

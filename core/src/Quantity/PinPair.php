@@ -10,6 +10,8 @@ use Oldpart\Core\Advice\BadInput;
 final class PinPair
 {
     /**
+     * A pair more than 1 mm apart is a slip (common practice).
+     *
      * @return TypedLength|null the middle of the two, with how far apart they are; null where no pair is typed
      *
      * @throws BadInput where one of the two can't be read, or they are the same

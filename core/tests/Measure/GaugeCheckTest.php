@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Measure;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Measure\GaugeCheck;
@@ -29,6 +30,13 @@ final class GaugeCheckTest extends TestCase
     {
         self::assertEqualsWithDelta(-0.003, self::check(25.003, 25.0, '2026-11-01')->correctionMm(), 1e-9);
         self::assertEqualsWithDelta(0.002, self::check(24.998, 25.0, '2026-11-01')->correctionMm(), 1e-9);
+    }
+
+    public function test_two_sizes_of_no_one_master_are_refused(): void
+    {
+        self::check(25.9, 25.0, '2026-11-01');
+        $this->expectException(BadInput::class);
+        self::check(27.0, 25.0, '2026-11-01');
     }
 
     public function test_what_the_checks_say(): void
