@@ -6,8 +6,8 @@ namespace Oldpart\Core\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Quantity\LengthReader;
-use Oldpart\Core\Quantity\PinPair;
 use Oldpart\Core\Quantity\Range;
+use Oldpart\Core\Quantity\ReadingReader;
 use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Quantity\Unit;
 
@@ -175,17 +175,17 @@ final readonly class Fields
         return $map;
     }
 
-    public function length(string $name, bool $signed = false, bool $pins = false): TypedLength
+    public function length(string $name, bool $signed = false, bool $reading = false): TypedLength
     {
-        return $this->lengthOrNull($name, $signed, $pins) ?? throw $this->bad($name, 'is missing.');
+        return $this->lengthOrNull($name, $signed, $reading) ?? throw $this->bad($name, 'is missing.');
     }
 
     /**
      * What was typed decides; a canonical value beside it that says otherwise is refused, never believed.
      *
-     * @param  bool  $pins  a go and a no-go pin are taken too
+     * @param  bool  $reading  what only a reading is typed as is taken too: two pins, a comparison
      */
-    public function lengthOrNull(string $name, bool $signed = false, bool $pins = false): ?TypedLength
+    public function lengthOrNull(string $name, bool $signed = false, bool $reading = false): ?TypedLength
     {
         $fields = $this->object($name);
         if ($fields === null) {
@@ -193,7 +193,7 @@ final readonly class Fields
         }
         try {
             [$typed, $unit] = [$fields->text('typed'), $fields->choice('unit', Unit::class)];
-            $length = ($pins ? PinPair::read($typed, $unit) : null) ?? LengthReader::read($typed, $unit, $signed);
+            $length = $reading ? ReadingReader::read($typed, $unit) : LengthReader::read($typed, $unit, $signed);
         } catch (BadInput $bad) {
             throw $bad->field === 'text' ? $bad->about($this->at($name)) : $bad;
         }

@@ -8,8 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Job\JobFacts;
 use Oldpart\Core\Job\SurfaceFacts;
 use Oldpart\Core\Measure\Instrument;
-use Oldpart\Core\Quantity\LengthReader;
-use Oldpart\Core\Quantity\PinPair;
+use Oldpart\Core\Quantity\ReadingReader;
 use Oldpart\Core\Quantity\Unit;
 
 /** Readings as a table: RFC 4180 out; in with comma, semicolon or tab, columns chosen, bad rows named by their line. */
@@ -184,7 +183,7 @@ final class ReadingsCsv
             default => throw new BadInput('unit', 'unit', "“{$row['unit']}” is no unit here: in or mm."),
         };
         $typed = $row['value'] ?? '';
-        PinPair::read($typed, $in) ?? LengthReader::read($typed, $in);
+        ReadingReader::read($typed, $in);
         $code = ($row['instrument'] ?? '') === '' ? $instrument : (string) $row['instrument'];
 
         return [

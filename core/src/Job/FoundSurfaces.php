@@ -52,7 +52,7 @@ final class FoundSurfaces
             ]));
         }
 
-        $corrections = array_unique(array_filter(array_map(static fn (ReadingFacts $r): float => $r->correctionMm ?? 0.0, $readings)));
+        $corrections = array_unique(array_filter(array_map(self::correction(...), $readings)));
         foreach ($corrections as $correction) {
             $remarks[] = Note::info('corrected', Say::with('Corrected by {c}: what the gauge’s last check against a master showed.', ['c' => Say::with($correction > 0 ? '+{d}' : '−{d}', ['d' => LengthWriter::difference($correction)])]));
         }
@@ -62,38 +62,35 @@ final class FoundSurfaces
             $remarks[] = Note::info('between-pins', Say::with('Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.', ['d' => LengthWriter::difference(max($apart))]));
         }
 
-        $terms = max(array_map(static fn (ReadingFacts $r): int => $r->value->terms, $readings));
-        if ($terms > 1) {
-            $remarks[] = Note::info('sum-of-readings', "Typed as a sum of {$terms} sizes: the gauge's uncertainty counts for each, √{$terms} times in all. Where it was one reading, type its total.");
+        $most = max(array_map(static fn (ReadingFacts $r): int => count($r->value->weights), $readings));
+        if ($most > 1) {
+            $remarks[] = Note::info('sum-of-readings', "Typed as a sum of {$most} sizes: the gauge counts for each, by how often the size stands in the sum. Where it was one reading, type its total.");
+        }
+        $masters = array_unique(array_filter(array_map(static fn (ReadingFacts $r): ?float => $r->value->masterMm, $readings)));
+        foreach ($masters as $master) {
+            $remarks[] = Note::info('compared', Say::with('Compared with a master of {m}: the gauge’s long-range error drops out, the master’s own takes its place.', ['m' => LengthWriter::sizeInWords($master)]));
         }
 
         return (new Readings(
             $surface->kind,
             array_map(static fn (ReadingFacts $r): Reading => new Reading(
-                $r->value->length->mm + ($r->correctionMm ?? 0.0), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm, $r->value->terms,
+                $r->value->length->mm + self::correction($r), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm, $r->value->weights,
+                $r->value->masterMm, Instrument::named($r->instrument, 'instrument'),
             ), $readings),
-            self::worst($readings),
+            Instrument::named($readings[0]->instrument, 'instrument'),
             new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K),
             $remarks,
         ))->found();
     }
 
+    /** The gauge's zero error counts as often as its sizes do: not at all in a difference, or where it was set on a master. */
+    private static function correction(ReadingFacts $r): float
+    {
+        return $r->value->masterMm !== null ? 0.0 : ($r->correctionMm ?? 0.0) * array_sum($r->value->weights);
+    }
+
     public static function material(PartFacts $part): ?Material
     {
         return $part->material === null ? null : Material::named($part->material, 'material');
-    }
-
-    /**
-     * Where several instruments were used the least sure of them decides.
-     *
-     * @param  non-empty-list<ReadingFacts>  $readings
-     */
-    private static function worst(array $readings): Instrument
-    {
-        $codes = array_unique(array_map(static fn (ReadingFacts $r): string => $r->instrument, $readings));
-        $used = array_map(static fn (string $code): Instrument => Instrument::named($code, 'instrument'), array_values($codes));
-        usort($used, static fn (Instrument $a, Instrument $b): int => $b->bestU95Mm() <=> $a->bestU95Mm());
-
-        return $used[0];
     }
 }

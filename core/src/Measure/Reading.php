@@ -16,9 +16,25 @@ final readonly class Reading
         public ?bool $worn = null,
         /** Read by a go and a no-go pin: how far apart they are, mm. */
         public ?float $betweenMm = null,
-        /** A sum of so many readings with the instrument, such as over-all less a part. */
-        public int $terms = 1,
+        /** @var list<float> how often each size typed in it counts: 1 and −1 where it is over-all less a part */
+        private array $weights = [1.0],
+        /** Compared with a master of this size, mm. */
+        public ?float $masterMm = null,
+        /** Where it differs from the rest. */
+        public ?Instrument $instrument = null,
     ) {
+    }
+
+    /** By how much what scatters from one size to the next counts: √Σw² (JCGM 100:2008, 5.1.2). */
+    public function scatterFactor(): float
+    {
+        return sqrt(array_sum(array_map(static fn (float $w): float => $w * $w, $this->weights)));
+    }
+
+    /** By how much one gauge's permissible error counts: its errors may go the same way, and then add (5.2.2, note 1). */
+    public function sameGaugeFactor(): float
+    {
+        return max($this->scatterFactor(), abs(array_sum($this->weights)));
     }
 
     public function spot(): string

@@ -14,6 +14,9 @@ use Oldpart\Core\Quantity\LengthWriter;
 /** From readings to a found size with its form and uncertainty. */
 final readonly class Readings
 {
+    /** U95 of a master nothing is known of: a shop's gauge block or setting ring. Common practice. */
+    private const MASTER_U_MM = 0.002;
+
     /**
      * @param  list<Reading>  $readings  those that count; set-aside ones left out
      * @param  list<Note>  $remarks  what the caller has to add
@@ -30,7 +33,8 @@ final readonly class Readings
     /**
      * Repeats at a spot (one station and angle) are averaged first; the mean is the mean of station means. Mating size:
      * the smallest spot of a bore, the largest of anything else; loose size the other way. U95 is that of one spot's
-     * mean, n the fewest readings over the two spots that decide; u95 of the mean uses all readings.
+     * mean, n the fewest readings over the two spots that decide, with the least sure instrument used there; u95 of the
+     * mean uses all readings.
      *
      * Sources: JCGM 100:2008 (GUM) for the budget and Welch-Satterthwaite; ISO 1 for 20 °C; form: common practice.
      *
@@ -47,16 +51,24 @@ final readonly class Readings
         $largest = (string) array_search(max($sizes), $sizes, true);
         [$mating, $loose] = $this->kind === SurfaceKind::Bore ? [$smallest, $largest] : [$largest, $smallest];
 
-        [$pooled, $dof] = $this->pooled($spots);
+        $deciding = $this->leastSure($mean, array_values(array_filter($this->readings, static fn (Reading $r): bool => in_array($r->spot(), [$mating, $loose], true))));
+        $tool = $deciding->instrument ?? $this->instrument;
+        [$pooled, $dof] = $this->pooled($tool);
         $fromRepeats = $dof >= 2;
-        $s = $fromRepeats ? $pooled : ($this->instrument->repeatabilityMm > 0 ? $this->instrument->repeatabilityMm : null);
+        $s = $fromRepeats ? $pooled : ($tool->repeatabilityMm > 0 ? $tool->repeatabilityMm : null);
         $n = min(count($spots[$mating]), count($spots[$loose]));
-        $others = $this->otherComponents($mean);
-        $own = $fromRepeats ? ($s ?? 0.0) : ($s ?? 0.0) * $this->summed();
+        $others = $this->otherComponents($mean, $deciding);
+        $own = $fromRepeats ? ($s ?? 0.0) : ($s ?? 0.0) * $deciding->scatterFactor();
         $repeat = $own / sqrt($n);
         $nu = $fromRepeats ? (float) $dof : INF;
         [$u95, $k, $effective] = $this->expanded($repeat, $nu, $others);
-        [$u95Mean] = $this->expanded($own / sqrt(count($this->readings)), $nu, $others);
+        $poorest = $this->leastSure($mean, $this->readings);
+        $poorestTool = $poorest->instrument ?? $this->instrument;
+        $its = $poorestTool->repeatabilityMm * $poorest->scatterFactor();
+        if ($fromRepeats) {
+            $its = $poorestTool->code === $tool->code ? $own : max($own, $its);
+        }
+        [$u95Mean] = $this->expanded($its / sqrt(count($this->readings)), $nu, $this->otherComponents($mean, $poorest));
 
         $round = $this->kind !== SurfaceKind::Length;
         $ovality = $round ? $this->ovality($spots) : null;
@@ -133,14 +145,17 @@ final readonly class Readings
         return $named;
     }
 
-    /**
-     * @param  array<string, non-empty-list<float>>  $spots
-     * @return array{float, int} pooled standard deviation of repeats within spots, and its degrees of freedom
-     */
-    private function pooled(array $spots): array
+    /** @return array{float, int} pooled standard deviation of one instrument's repeats within spots, and its degrees of freedom */
+    private function pooled(Instrument $tool): array
     {
         $squares = 0.0;
         $dof = 0;
+        $spots = [];
+        foreach ($this->readings as $reading) {
+            if (($reading->instrument ?? $this->instrument)->code === $tool->code) {
+                $spots[$reading->spot()][] = $this->warmth->atTwenty($reading);
+            }
+        }
         foreach ($spots as $values) {
             $mean = self::mean($values);
             foreach ($values as $value) {
@@ -152,28 +167,24 @@ final readonly class Readings
         return [$dof > 0 ? sqrt($squares / $dof) : 0.0, $dof];
     }
 
-    /** @return array<string, float> standard uncertainties other than repeatability, mm */
-    private function otherComponents(float $mean): array
+    /** @return array<string, float> standard uncertainties other than repeatability of one reading, mm */
+    private function otherComponents(float $mean, Reading $reading): array
     {
         $warmth = $this->warmth;
-        $partOff = $gaugeOff = 0.0;
-        foreach ($this->readings as $reading) {
-            $part = $reading->partC ?? 20.0;
-            $partOff = max($partOff, abs($part - 20));
-            $gaugeOff = max($gaugeOff, abs(($reading->gaugeC ?? $part) - 20));
-        }
+        $tool = $reading->instrument ?? $this->instrument;
+        $part = $reading->partC ?? 20.0;
+        $partOff = abs($part - 20);
+        $gaugeOff = abs(($reading->gaugeC ?? $part) - 20);
         $third = 1 / sqrt(3);
-        // Anywhere between two pins is as likely as anywhere between two marks; a pair says its own step.
-        $step = 0.0;
-        foreach ($this->readings as $reading) {
-            $step = max($step, $reading->betweenMm ?? $this->instrument->resolutionMm);
-        }
+        $compared = $reading->masterMm !== null;
 
         return [
-            'last digit' => $this->summed() * $step / sqrt(12),
-            'gauge' => $this->summed() * $this->instrument->mpeMm * $third,
-            'master' => $this->instrument->masterUMm / 2,
-            'feel' => $this->summed() * $this->instrument->feelMm,
+            // Anywhere between two pins is as likely as anywhere between two marks; a pair says its own step.
+            'last digit' => $reading->scatterFactor() * ($reading->betweenMm ?? $tool->resolutionMm) / sqrt(12),
+            // Set on a master near the size, its long-range error drops out.
+            'gauge' => $compared ? 0.0 : $reading->sameGaugeFactor() * $tool->mpeMm * $third,
+            'master' => ($compared && $tool->masterUMm <= 0 ? self::MASTER_U_MM : $tool->masterUMm) / 2,
+            'feel' => $reading->scatterFactor() * $tool->feelMm,
             'temperature' => $mean * $third * sqrt(
                 ($warmth->alphaPart * $warmth->halfWidthK) ** 2 + ($warmth->alphaGauge * $warmth->halfWidthK) ** 2
                 + (Warmth::ALPHA_UNSURE * $partOff) ** 2 + (Warmth::ALPHA_UNSURE * $gaugeOff) ** 2
@@ -181,15 +192,24 @@ final readonly class Readings
         ];
     }
 
-    /** By how much the gauge counts more in a sum of readings taken with it: √n (JCGM 100:2008, 5.1.2, coefficients 1). */
-    private function summed(): float
+    /** @param  list<Reading>  $readings  at least one */
+    private function leastSure(float $mean, array $readings): Reading
     {
-        $most = 1;
-        foreach ($this->readings as $reading) {
-            $most = max($most, $reading->terms);
+        $square = function (Reading $r) use ($mean): float {
+            $own = ($r->instrument ?? $this->instrument)->repeatabilityMm * $r->scatterFactor();
+
+            return $own ** 2 + array_sum(array_map(static fn (float $u): float => $u * $u, $this->otherComponents($mean, $r)));
+        };
+        $worst = $readings[0];
+        $most = $square($worst);
+        foreach ($readings as $reading) {
+            $its = $square($reading);
+            if ($its > $most) {
+                [$worst, $most] = [$reading, $its];
+            }
         }
 
-        return sqrt($most);
+        return $worst;
     }
 
     /**

@@ -32,8 +32,6 @@ final class LengthReader
 
     private int $at = 0;
 
-    private int $terms = 1;
-
     private function __construct(private readonly Unit $unit, private readonly string $text)
     {
     }
@@ -49,7 +47,9 @@ final class LengthReader
     {
         $clean = self::tidy($text);
         $reader = new self($unit, $clean);
-        $mm = self::named($clean) ?? self::mixedNumber($clean) ?? $reader->sum();
+        $alone = self::named($clean) ?? self::mixedNumber($clean);
+        $sum = $alone === null ? $reader->sum() : new ReadValue($alone, ReadValue::LENGTH);
+        $mm = $sum->toMm($unit);
         if (! is_finite($mm) || abs($mm) > self::LONGEST_MM) {
             throw self::bad('too-long', "“{$text}” is over 20 m. Check the unit and the decimal point.");
         }
@@ -57,7 +57,7 @@ final class LengthReader
             throw self::bad('below-zero', "“{$text}” comes out below zero, and a size cannot. Check the sum.");
         }
 
-        return new TypedLength(Length::mm($mm), $text, $unit, terms: $reader->terms);
+        return new TypedLength(Length::mm($mm), $text, $unit, weights: $sum->weights);
     }
 
     private static function tidy(string $text): string
@@ -115,7 +115,7 @@ final class LengthReader
         return ($m[1] === '-' ? -1 : 1) * $factor * ((int) $m[2] + (int) $m[3] / (int) $m[4]);
     }
 
-    private function sum(): float
+    private function sum(): ReadValue
     {
         $this->tokens = self::tokens($this->text);
         $this->at = 0;
@@ -130,18 +130,16 @@ final class LengthReader
             throw self::unreadable($this->text);
         }
 
-        return $value->toMm($this->unit);
+        return $value;
     }
 
     private function terms(float $sign): ReadValue
     {
-        $value = $this->factors()->times(new ReadValue($sign, ReadValue::NUMBER));
+        $value = $this->factors()->signed($sign);
         while (true) {
             if ($this->takes('+')) {
-                $this->terms++;
                 $value = $value->plus($this->factors(), 1.0, $this->unit);
             } elseif ($this->takes('-')) {
-                $this->terms++;
                 $value = $value->plus($this->factors(), -1.0, $this->unit);
             } else {
                 return $value;

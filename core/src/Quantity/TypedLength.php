@@ -13,8 +13,10 @@ final readonly class TypedLength implements \JsonSerializable
         public Unit $unit,
         /** Of a reading by a pair of pins: how far apart they are, mm. */
         public ?float $betweenMm = null,
-        /** How many sizes were added or taken away in it; 1 where it is no sum. */
-        public int $terms = 1,
+        /** @var list<float> how often each size in it counts: 1 where it is no sum, 1 and −1 in a difference */
+        public array $weights = [1.0],
+        /** Of a comparison with a master: the master's size, mm. */
+        public ?float $masterMm = null,
     ) {
     }
 

@@ -8,7 +8,7 @@ use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Quantity\LengthReader;
 use Oldpart\Core\Quantity\LengthWriter;
-use Oldpart\Core\Quantity\PinPair;
+use Oldpart\Core\Quantity\ReadingReader;
 use Oldpart\Core\Quantity\Unit;
 
 final class LengthSum implements Sum
@@ -30,9 +30,9 @@ final class LengthSum implements Sum
 
     public function run(Fields $in): array
     {
-        $in->only(['text', 'unit', 'signed', 'pins']);
+        $in->only(['text', 'unit', 'signed', 'reading']);
         [$text, $unit] = [$in->text('text'), $in->choice('unit', Unit::class)];
-        $read = ($in->flag('pins') ? PinPair::read($text, $unit) : null) ?? LengthReader::read($text, $unit, $in->flag('signed'));
+        $read = $in->flag('reading') ? ReadingReader::read($text, $unit) : LengthReader::read($text, $unit, $in->flag('signed'));
         $mm = $read->length->mm;
 
         return [

@@ -78,11 +78,11 @@ final class FieldsTest extends TestCase
     public function test_pins_only_where_a_reading_is_meant(): void
     {
         $pair = ['typed' => '12.675 go 12.700', 'unit' => 'mm'];
-        self::assertEqualsWithDelta(12.6875, (new Fields(['a' => $pair]))->length('a', pins: true)->length->mm, 1e-9);
-        self::assertEqualsWithDelta(12.6875, (new Fields(['a' => [...$pair, 'mm' => 12.6875]]))->length('a', pins: true)->length->mm, 1e-9);
+        self::assertEqualsWithDelta(12.6875, (new Fields(['a' => $pair]))->length('a', reading: true)->length->mm, 1e-9);
+        self::assertEqualsWithDelta(12.6875, (new Fields(['a' => [...$pair, 'mm' => 12.6875]]))->length('a', reading: true)->length->mm, 1e-9);
         foreach ([[$pair, false], [[...$pair, 'mm' => 12.7], true], [['typed' => '1 go 1', 'unit' => 'in'], true]] as [$value, $pins]) {
             try {
-                (new Fields(['a' => $value]))->length('a', pins: $pins);
+                (new Fields(['a' => $value]))->length('a', reading: $pins);
                 self::fail('should have been refused');
             } catch (BadInput $bad) {
                 self::assertSame('a', $bad->field);

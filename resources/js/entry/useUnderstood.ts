@@ -9,7 +9,7 @@ export interface Understood {
 }
 
 /** What a typed length is understood as, in both units, or why it can't be read. */
-export function useUnderstood(text: string, unit: Unit, signed = false, pins = false): Understood | null {
+export function useUnderstood(text: string, unit: Unit, signed = false, reading = false): Understood | null {
     const [understood, setUnderstood] = useState<Understood | null>(null);
     useEffect(() => {
         if (text.trim() === '') {
@@ -19,7 +19,7 @@ export function useUnderstood(text: string, unit: Unit, signed = false, pins = f
         client
             .POST('/api/sums/{name}', {
                 params: { path: { name: 'length' } },
-                body: { text, unit, signed, pins },
+                body: { text, unit, signed, reading },
                 signal: abort.signal,
             })
             .then((answer) => {
@@ -35,6 +35,6 @@ export function useUnderstood(text: string, unit: Unit, signed = false, pins = f
             })
             .catch(() => undefined);
         return () => abort.abort();
-    }, [text, unit, signed, pins]);
+    }, [text, unit, signed, reading]);
     return understood?.text === text ? understood : null;
 }
