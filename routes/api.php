@@ -36,6 +36,8 @@ Route::post('jobs/{job}/readings-table', [ReadingsCsvController::class, 'store']
 Route::put('jobs/{job}/{list}/{thing}', [JobController::class, 'put']);
 Route::delete('jobs/{job}/{list}/{thing}', [JobController::class, 'destroy']);
 Route::get('instruments', [InstrumentController::class, 'index']);
+Route::put('instruments/{instrument}', [InstrumentController::class, 'update']);
+Route::delete('instruments/{instrument}', [InstrumentController::class, 'usual']);
 Route::post('instruments/{instrument}/checks', [InstrumentController::class, 'check']);
 Route::get('gauges', [GaugeController::class, 'index']);
 Route::post('gauges/line', [GaugeController::class, 'line']);

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Models\Cut;
 use App\Models\IndexedJob;
 use App\Models\IndexedSurface;
 use App\Models\Job;
+use App\Models\Reading;
 use Illuminate\Support\Facades\DB;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobAnswers;
@@ -51,6 +53,18 @@ final class BenchIndex
         }
         foreach (array_chunk($rows, 100) as $chunk) {
             IndexedSurface::query()->insert($chunk);
+        }
+    }
+
+    /** After a figure of an instrument changed: anew for the jobs that were read or cut with it. */
+    public static function ofInstrument(string $code): void
+    {
+        $jobs = Reading::query()->where('instrument', $code)->distinct()->pluck('job_id')
+            ->merge(Cut::query()->where('instrument', $code)->distinct()->pluck('job_id'))->unique();
+        foreach (Job::query()->whereIn('id', $jobs)->get() as $job) {
+            assert($job instanceof Job);
+            $facts = JobRecords::toFacts(JobRecords::toArray($job));
+            self::write($job, $facts, (new Evaluator)->evaluate($facts));
         }
     }
 

@@ -6,9 +6,11 @@ namespace App\Bench;
 
 use App\Models\FactModel;
 use App\Models\Job;
+use App\Models\OwnInstrument;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Job\JobFacts;
+use Oldpart\Core\Measure\Instrument;
 
 /** Records to facts and back. */
 final class JobRecords
@@ -22,6 +24,8 @@ final class JobRecords
         foreach (self::HEAD as $field) {
             $array[$field] = $job->getAttribute($field);
         }
+        // Not kept with each job: a figure mended in the shop holds for all of them.
+        $array['shop']['instruments'] = array_map(static fn (Instrument $i): array => $i->jsonSerialize(), OwnInstrument::set()->own());
         foreach (FactList::cases() as $list) {
             $array[$list->value] = [];
             foreach ($list->model()::query()->where('job_id', $job->id)->orderBy('place')->get() as $record) {
@@ -66,6 +70,19 @@ final class JobRecords
         }
     }
 
+    /**
+     * @param  array<string, mixed>  $head
+     * @return array<string, mixed> as it is stored
+     */
+    public static function withoutInstruments(array $head): array
+    {
+        if (is_array($head['shop'] ?? null)) {
+            unset($head['shop']['instruments']);
+        }
+
+        return $head;
+    }
+
     /** Writes a whole new job; the caller holds the transaction. */
     public static function insert(JobFacts $facts): Job
     {
@@ -74,6 +91,7 @@ final class JobRecords
         foreach (self::HEAD as $field) {
             $head[$field] = $array[$field];
         }
+        $head = self::withoutInstruments($head);
         $job = Job::query()->create($head);
         foreach (FactList::cases() as $list) {
             /** @var list<array<string, mixed>> $rows */

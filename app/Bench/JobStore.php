@@ -82,10 +82,11 @@ final class JobStore
     /** Takes in a job file; where its id is already on the bench it comes in as a copy. */
     public function import(string $text): JobState
     {
-        $facts = JobFile::read($text);
-        (new Evaluator)->evaluate($facts);
+        $read = JobFile::read($text);
+        (new Evaluator)->evaluate($read);
 
-        return DB::transaction(function () use ($facts): JobState {
+        return DB::transaction(function () use ($read): JobState {
+            $facts = ForeignInstruments::takenIn($read);
             if (Job::query()->whereKey($facts->id)->exists() || $this->anyIdTaken($facts)) {
                 $facts = JobCopy::under($facts, self::freshId(...));
             }
@@ -290,6 +291,9 @@ final class JobStore
             if (! in_array($field, ['machine', 'part', 'unit', 'take_in', 'shop', 'quote', 'waits', 'hand_over'], true)) {
                 throw new BadInput('unknown-key', $field, "“{$field}” of a job can't be changed.");
             }
+            if ($field === 'shop' && is_array($value) && isset($value['instruments'])) {
+                throw new BadInput('unknown-key', 'shop.instruments', 'Instruments are changed in the shop, not in a job.');
+            }
             $array[$field] = is_array($value) && is_array($array[$field]) ? [...$array[$field], ...$value] : $value;
         }
 
@@ -329,7 +333,7 @@ final class JobStore
     private function write(Job $job, ?FactList $list, string $thing, ?array $fact, ?int $place = null): void
     {
         if ($list === null) {
-            $job->update($fact ?? []);
+            $job->update(JobRecords::withoutInstruments($fact ?? []));
 
             return;
         }

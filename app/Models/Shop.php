@@ -43,6 +43,6 @@ final class Shop extends Model
 
     public function facts(): ShopFacts
     {
-        return new ShopFacts($this->name, $this->temperature_c, $this->lathe_holds_mm, $this->rough_cut_mm, $this->press_n, $this->rate_per_h, $this->currency);
+        return new ShopFacts($this->name, $this->temperature_c, $this->lathe_holds_mm, $this->rough_cut_mm, $this->press_n, $this->rate_per_h, $this->currency, OwnInstrument::set());
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\OwnInstrument;
 use Illuminate\Http\JsonResponse;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Catalogue\MaterialTests;
@@ -24,7 +25,7 @@ final class CatalogueController
             'materials' => array_map(static fn (Material $m): array => ['name' => $m->name, 'family' => $m->family, 'brittle' => $m->brittle, 'remark' => $m->remark], Material::all()),
             'instruments' => array_map(static fn (Instrument $i): array => [
                 'code' => $i->code, 'name' => $i->name, 'fits' => $i->fits, 'sure_to' => LengthWriter::difference($i->bestU95Mm()),
-            ], Instrument::all()),
+            ], array_values(array_filter(OwnInstrument::set()->all(), static fn (Instrument $i): bool => $i->inShop))),
             'purposes' => array_map(static fn (Purpose $p): array => ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'tight' => $p->tight, 'length' => $p->isLength, 'shape' => $p->isShape], Purpose::all()),
             'gates' => array_map(static fn (Gate $g): array => ['code' => $g->code, 'name' => $g->name, 'says' => $g->says], Gate::all()),
             'surface_kinds' => array_map(static fn (SurfaceType $t): array => [

@@ -52,6 +52,6 @@ final class ShopController
     /** @return array<string, mixed> */
     private function shown(Shop $shop): array
     {
-        return [...$shop->facts()->jsonSerialize(), 'unit' => $shop->unit];
+        return [...array_diff_key($shop->facts()->jsonSerialize(), ['instruments' => 0]), 'unit' => $shop->unit];
     }
 }

@@ -7,7 +7,6 @@ namespace Oldpart\Core\Exchange;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Job\JobFacts;
 use Oldpart\Core\Job\SurfaceFacts;
-use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\ReadingReader;
 use Oldpart\Core\Quantity\Unit;
 
@@ -191,7 +190,7 @@ final class ReadingsCsv
             'station' => ($row['station'] ?? '') === '' ? $surface->stationsAsked()[0] : $row['station'],
             'angle' => ($row['angle'] ?? '') === '' ? $surface->anglesAsked()[0] : rtrim($row['angle'], '° '),
             'value' => ['typed' => $typed, 'unit' => $in->value],
-            'instrument' => Instrument::named($code, 'instrument')->code,
+            'instrument' => $facts->shop->instruments->named($code)->code,
             'part_c' => self::celsius($row['part_c'] ?? ''),
             'gauge_c' => self::celsius($row['gauge_c'] ?? ''),
             'worn' => match (mb_strtolower($row['worn'] ?? '')) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
-use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Measure\InstrumentSet;
 use Oldpart\Core\Measure\Reading;
 use Oldpart\Core\Measure\Warmth;
 use Oldpart\Core\Quantity\Range;
@@ -13,7 +13,7 @@ use Oldpart\Core\Quantity\Range;
 final readonly class CutLog
 {
     /** @param  list<CutFacts>  $cuts oldest first */
-    private function __construct(public array $cuts, private Warmth $warmth, private float $roomC)
+    private function __construct(public array $cuts, private Warmth $warmth, private float $roomC, private InstrumentSet $tools)
     {
     }
 
@@ -21,7 +21,7 @@ final readonly class CutLog
     {
         $alpha = FoundSurfaces::material($facts->partOf($surface))->alphaPerK ?? Warmth::STEEL;
 
-        return new self($facts->cutsOf($surface->id, $phase), new Warmth($alpha), $facts->shop->temperatureC);
+        return new self($facts->cutsOf($surface->id, $phase), new Warmth($alpha), $facts->shop->temperatureC, $facts->shop->instruments);
     }
 
     /** @return list<float> sizes at 20 °C after each cut, mm */
@@ -53,7 +53,7 @@ final readonly class CutLog
     {
         $last = $this->last();
 
-        return $last === null ? 0.0 : Instrument::named($last->instrument, 'instrument')->bestU95Mm();
+        return $last === null ? 0.0 : $this->tools->named($last->instrument)->bestU95Mm();
     }
 
     /** The last size with its doubt, mm; null when nothing is logged. */

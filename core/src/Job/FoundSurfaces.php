@@ -8,7 +8,6 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Measure\FoundSize;
-use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\Reading;
 use Oldpart\Core\Measure\Readings;
 use Oldpart\Core\Measure\Warmth;
@@ -38,6 +37,7 @@ final class FoundSurfaces
     private static function one(JobFacts $facts, SurfaceFacts $surface, array $readings): FoundSize
     {
         $remarks = [];
+        $tools = $facts->shop->instruments;
         $material = self::material($facts->partOf($surface));
         $alpha = $material?->alphaPerK;
         if ($alpha === null) {
@@ -75,9 +75,9 @@ final class FoundSurfaces
             $surface->kind,
             array_map(static fn (ReadingFacts $r): Reading => new Reading(
                 $r->value->length->mm + self::correction($r), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm, $r->value->weights,
-                $r->value->masterMm, Instrument::named($r->instrument, 'instrument'),
+                $r->value->masterMm, $tools->named($r->instrument),
             ), $readings),
-            Instrument::named($readings[0]->instrument, 'instrument'),
+            $tools->named($readings[0]->instrument),
             new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K),
             $remarks,
         ))->found();

@@ -82,7 +82,7 @@ final readonly class JointSizing
     {
         $tight = $wanted->max <= 0;
         $width = $wanted->width() - ($tight ? 0 : abs($found->looseMm - $found->matingMm));
-        $able = array_values(array_filter(Instrument::all(), static fn (Instrument $i): bool => $i->canMeasure($mate->kind, $found->meanMm)));
+        $able = array_values(array_filter($this->facts->shop->instruments->all(), static fn (Instrument $i): bool => $i->canMeasure($mate->kind, $found->meanMm, $mate->long->length->mm ?? 0.0)));
 
         return GoodEnough::judge(max(0.0, $width), $tight ? $found->u95MeanMm : $found->u95Mm, $able);
     }

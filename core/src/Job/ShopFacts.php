@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Measure\InstrumentSet;
 
 /** What the job needs to know of the shop: temperature in °C, what the lathe holds on diameter in mm, the press in N, an hour's work in its currency. */
 final readonly class ShopFacts implements \JsonSerializable
 {
+    public InstrumentSet $instruments;
+
     public function __construct(
         public string $name,
         public float $temperatureC,
@@ -17,7 +21,9 @@ final readonly class ShopFacts implements \JsonSerializable
         public float $pressN,
         public float $ratePerH = 40.0,
         public string $currency = '€',
+        ?InstrumentSet $instruments = null,
     ) {
+        $this->instruments = $instruments ?? InstrumentSet::typical();
     }
 
     public static function read(Fields $f): self
@@ -30,6 +36,7 @@ final readonly class ShopFacts implements \JsonSerializable
             $f->number('press_n'),
             $f->number('rate_per_h'),
             $f->text('currency'),
+            InstrumentSet::typical()->with(...array_map(Instrument::read(...), $f->objects('instruments'))),
         );
     }
 
@@ -44,6 +51,7 @@ final readonly class ShopFacts implements \JsonSerializable
             'press_n' => $this->pressN,
             'rate_per_h' => $this->ratePerH,
             'currency' => $this->currency,
+            'instruments' => array_map(static fn (Instrument $i): array => $i->jsonSerialize(), $this->instruments->own()),
         ];
     }
 }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Oldpart\Core\Measure;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Exchange\Fields;
 
 /**
  * What is known of an instrument, in mm: resolution (its last digit), permissible error (half-width),
  * repeatability and feel (one standard deviation each), and the expanded uncertainty (k = 2) of its setting master.
  */
-final readonly class Instrument
+final readonly class Instrument implements \JsonSerializable
 {
     /** @param  list<string>  $fits kinds of surface it can measure */
     public function __construct(
@@ -25,6 +25,13 @@ final readonly class Instrument
         public array $fits = ['bore', 'shaft', 'length'],
         public float $fromMm = 0.0,
         public float $toMm = INF,
+        public float $smallestBoreMm = 0.0,
+        /** How deep in a bore it gets, mm; null where nothing hinders it. */
+        public ?float $reachMm = null,
+        /** Of an indicator: how far its point moves, mm; an eccentric needs twice its throw. */
+        public ?float $travelMm = null,
+        /** False: not in the shop any more; readings taken with it keep it. */
+        public bool $inShop = true,
     ) {
         foreach ([
             'resolution_mm' => $resolutionMm, 'mpe_mm' => $mpeMm, 'repeatability_mm' => $repeatabilityMm,
@@ -36,36 +43,42 @@ final readonly class Instrument
         }
     }
 
-    /** @throws BadInput when the table has no such instrument */
-    public static function named(string $code, string $field = 'instrument'): self
+    public static function read(Fields $f): self
     {
-        foreach (Table::rows('instruments') as $row) {
-            if ($row['code'] === $code) {
-                /** @var array{resolution_mm: float, mpe_mm: float, repeatability_mm: float, feel_mm: float, master_u_mm: float, code: string, name: string, fits: list<string>, from_mm: float, to_mm: float} $row */
-                return self::fromRow($row);
-            }
+        $tool = new self(
+            $f->number('resolution_mm'), $f->number('mpe_mm'), $f->number('repeatability_mm'), $f->number('feel_mm'), $f->number('master_u_mm'),
+            $f->text('code'), $f->text('name'), $f->texts('fits'), $f->number('from_mm'), $f->number('to_mm'),
+            $f->numberOrNull('smallest_bore_mm') ?? 0.0, $f->numberOrNull('reach_mm'), $f->numberOrNull('travel_mm'), $f->flagOrNull('in_shop') ?? true,
+        );
+        if ($tool->fromMm > $tool->toMm) {
+            throw $f->bad('from_mm', 'is above the largest size it measures. Swap the two.');
         }
-        throw new BadInput('unknown-instrument', $field, "“{$code}” is not an instrument of this shop. Choose one from the list.");
+
+        return $tool;
     }
 
-    /** @return list<Instrument> */
-    public static function all(): array
+    /** An instrument of the table of typical ones (data/instruments.json). */
+    public static function named(string $code): self
     {
-        /** @var list<array{resolution_mm: float, mpe_mm: float, repeatability_mm: float, feel_mm: float, master_u_mm: float, code: string, name: string, fits: list<string>, from_mm: float, to_mm: float}> $rows */
-        $rows = Table::rows('instruments');
-
-        return array_map(self::fromRow(...), $rows);
+        return InstrumentSet::typical()->named($code);
     }
 
-    /** @param  array{resolution_mm: float, mpe_mm: float, repeatability_mm: float, feel_mm: float, master_u_mm: float, code: string, name: string, fits: list<string>, from_mm: float, to_mm: float}  $r */
-    private static function fromRow(array $r): self
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
     {
-        return new self($r['resolution_mm'], $r['mpe_mm'], $r['repeatability_mm'], $r['feel_mm'], $r['master_u_mm'], $r['code'], $r['name'], $r['fits'], $r['from_mm'], $r['to_mm']);
+        return [
+            'code' => $this->code, 'name' => $this->name, 'fits' => $this->fits,
+            'resolution_mm' => $this->resolutionMm, 'mpe_mm' => $this->mpeMm, 'repeatability_mm' => $this->repeatabilityMm, 'feel_mm' => $this->feelMm, 'master_u_mm' => $this->masterUMm,
+            'from_mm' => $this->fromMm, 'to_mm' => $this->toMm, 'smallest_bore_mm' => $this->smallestBoreMm, 'reach_mm' => $this->reachMm, 'travel_mm' => $this->travelMm, 'in_shop' => $this->inShop,
+        ];
     }
 
-    public function canMeasure(SurfaceKind $kind, float $sizeMm): bool
+    /** @param  float  $deepMm  how far in the surface goes; a bore deeper than the gauge reaches can't be read all along */
+    public function canMeasure(SurfaceKind $kind, float $sizeMm, float $deepMm = 0.0): bool
     {
-        return in_array($kind->value, $this->fits, true) && $sizeMm >= $this->fromMm && $sizeMm <= $this->toMm;
+        $gets = $kind !== SurfaceKind::Bore || ($sizeMm >= $this->smallestBoreMm && ($this->reachMm === null || $deepMm <= $this->reachMm));
+
+        return $this->inShop && $gets && in_array($kind->value, $this->fits, true) && $sizeMm >= $this->fromMm && $sizeMm <= $this->toMm;
     }
 
     /**

@@ -343,6 +343,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/{instrument}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                instrument: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes an instrument's figures, or adds one; what is not sent stays */
+        put: operations["changeInstrument"];
+        post?: never;
+        /** Back to the usual figures of its kind */
+        delete: operations["usualInstrument"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments/{instrument}/checks": {
         parameters: {
             query?: never;
@@ -630,6 +650,19 @@ export interface components {
         InstrumentState: {
             code: string;
             name: string;
+            fits: ("bore" | "shaft" | "length")[];
+            in_shop: boolean;
+            /** @description Whether its figures are the usual ones; null for an own kind */
+            usual: boolean | null;
+            figures: {
+                /** @enum {unknown} */
+                field: "resolution" | "mpe" | "repeatability" | "feel" | "master_u" | "from" | "to" | "smallest_bore" | "reach" | "travel";
+                label: string;
+                typed: string;
+                /** @enum {unknown} */
+                unit: "in" | "mm";
+                shown: components["schemas"]["Say"] | null;
+            }[];
             sure_to: components["schemas"]["Say"];
             notes: components["schemas"]["Note"][];
             checks: {
@@ -907,6 +940,24 @@ export interface components {
             at: string | null;
             gates: string[];
         };
+        figure: number;
+        /** @description What is known of a measuring instrument, mm; in_shop false: not there any more, but old readings name it */
+        instrument: {
+            code: string;
+            name: string;
+            fits: ("bore" | "shaft" | "length")[];
+            resolution_mm: components["schemas"]["figure"];
+            mpe_mm: components["schemas"]["figure"];
+            repeatability_mm: components["schemas"]["figure"];
+            feel_mm: components["schemas"]["figure"];
+            master_u_mm: components["schemas"]["figure"];
+            from_mm: number;
+            to_mm: number;
+            smallest_bore_mm: number;
+            reach_mm: number | null;
+            travel_mm: number | null;
+            in_shop: boolean;
+        };
         id: string;
         /** @description A hardness as it was taken */
         hardness: {
@@ -959,6 +1010,8 @@ export interface components {
             press_n: number;
             rate_per_h: number;
             currency: string;
+            /** @description Instruments of the shop that are not as in the table of typical ones */
+            instruments?: components["schemas"]["instrument"][];
         };
         /** @description A part */
         part: {
@@ -1175,7 +1228,27 @@ export interface components {
                     press_n: number;
                     rate_per_h: number;
                     currency: string;
+                    /** @description Instruments of the shop that are not as in the table of typical ones */
+                    instruments?: components["schemas"]["instrument"][];
                 };
+                /** @description What is known of a measuring instrument, mm; in_shop false: not there any more, but old readings name it */
+                instrument: {
+                    code: string;
+                    name: string;
+                    fits: ("bore" | "shaft" | "length")[];
+                    resolution_mm: components["schemas"]["figure"];
+                    mpe_mm: components["schemas"]["figure"];
+                    repeatability_mm: components["schemas"]["figure"];
+                    feel_mm: components["schemas"]["figure"];
+                    master_u_mm: components["schemas"]["figure"];
+                    from_mm: number;
+                    to_mm: number;
+                    smallest_bore_mm: number;
+                    reach_mm: number | null;
+                    travel_mm: number | null;
+                    in_shop: boolean;
+                };
+                figure: number;
                 /** @description A part */
                 part: {
                     id: components["schemas"]["id"];
@@ -2227,6 +2300,70 @@ export interface operations {
                     };
                 };
             };
+        };
+    };
+    changeInstrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                instrument: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: string;
+                    fits?: ("bore" | "shaft" | "length")[];
+                    in_shop?: boolean;
+                    resolution?: components["schemas"]["typed_length"];
+                    mpe?: components["schemas"]["typed_length"];
+                    repeatability?: components["schemas"]["typed_length"];
+                    feel?: components["schemas"]["typed_length"];
+                    master_u?: components["schemas"]["typed_length"];
+                    from?: components["schemas"]["typed_length"];
+                    to?: components["schemas"]["typed_length"];
+                    smallest_bore?: components["schemas"]["typed_length"];
+                    reach?: components["schemas"]["typed_length"];
+                    travel?: components["schemas"]["typed_length"];
+                };
+            };
+        };
+        responses: {
+            /** @description The instrument as it now is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentState"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    usualInstrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                instrument: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The instrument as it now is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentState"];
+                };
+            };
+            422: components["responses"]["Refused"];
         };
     };
     checkInstrument: {

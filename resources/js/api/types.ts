@@ -1,4 +1,4 @@
-import type { components } from './schema';
+import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
 
@@ -33,6 +33,8 @@ export type Finds = Schemas['Finds'];
 export type TableLook = Schemas['TableLook'];
 export type GaugeReading = Schemas['GaugeReading'];
 export type InstrumentState = Schemas['InstrumentState'];
+export type InstrumentChange =
+    paths['/api/instruments/{instrument}']['put']['requestBody']['content']['application/json'];
 export type Shelf = 'bench' | 'archive' | 'bin';
 export type PartAnswer = Schemas['PartAnswer'];
 export type Quote = Schemas['Quote'];

@@ -19,6 +19,7 @@ import { Budget } from './Budget';
 import { FoundCard } from './FoundCard';
 import { CoolingDown } from './CoolingDown';
 import { GaugeLine } from './GaugeLine';
+import { Indirect } from './Indirect';
 import { Meant } from './Meant';
 import { ReadingsGrid, type GridHandle } from './ReadingsGrid';
 import { Slips } from './Slips';
@@ -102,6 +103,7 @@ function Entry({
         }
     };
     const [pad, setPad] = useState(false);
+    const [several, setSeveral] = useState(false);
     const [table, setTable] = useState(false);
     const instrument = tool ?? last?.instrument ?? asks.instrument;
     const known = fits.some((f) => f.code === instrument);
@@ -161,6 +163,14 @@ function Entry({
                 >
                     {pad ? 'Close the number pad' : 'Number pad'}
                 </Button>
+                <Button
+                    variant="outlined"
+                    color="inherit"
+                    aria-pressed={several}
+                    onClick={() => setSeveral(!several)}
+                >
+                    Made of several
+                </Button>
                 <Button variant="outlined" color="inherit" onClick={() => setTable(true)}>
                     Bring in a table
                 </Button>
@@ -172,8 +182,17 @@ function Entry({
                 >
                     As CSV
                 </Button>
+                <Button
+                    variant="outlined"
+                    color="inherit"
+                    href={`/api/jobs/${facts.id}/readings.csv`}
+                    download
+                >
+                    The whole job as CSV
+                </Button>
             </Box>
             {pad && <NumberPad />}
+            {several && <Indirect store={(typed, unit) => grid.current?.take(typed, unit)} />}
             {table && <TableDialog surface={surface} instrument={instrument} close={() => setTable(false)} />}
             {children}
             <GaugeLine gauge={gauge} use={useThis} kind={asks.measured_as} held={held} take={take} />

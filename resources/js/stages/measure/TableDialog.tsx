@@ -99,7 +99,7 @@ export function TableDialog({
                     Choose a file
                 </Button>
                 <TextField
-                    label="or paste it here, its first line naming the columns"
+                    label="or paste it here, its first line naming the columns; a column of surfaces brings in the whole job"
                     value={text}
                     multiline
                     minRows={4}
