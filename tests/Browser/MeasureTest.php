@@ -81,6 +81,54 @@ final class MeasureTest extends BrowserTestCase
         self::assertEqualsWithDelta(0.4995 * 25.4, $reading['value']['mm'], 1e-9);
     }
 
+    /** A centre-to-centre or a comparison is filled in, read back in both units, and stored as the sum one would type. */
+    public function test_a_reading_made_of_several(): void
+    {
+        $id = $this->newBush();
+        $this->press('Shaft journal');
+        $this->press('Made of several');
+        $this->find("//label[normalize-space(.)='The master is']/following::input[1]", 'master')->click();
+        $this->keys('0.875', WebDriverKeys::TAB, '-5 tenths');
+        $this->sees('0.875 set -5 tenths = 0.8745 in');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->stored();
+        $reading = $this->readings($id, 'Shaft journal')[0];
+        self::assertSame('0.875 set -5 tenths', $reading['value']['typed']);
+        self::assertEqualsWithDelta(0.8745 * 25.4, $reading['value']['mm'], 1e-9);
+        $this->sees('Compared with a master of');
+        $this->press('Over all, less a part');
+        $this->find("//label[normalize-space(.)='Over all']/following::input[1]", 'over all')->click();
+        $this->keys('smudge', WebDriverKeys::TAB, '1', WebDriverKeys::ENTER);
+        $this->sees("can't be read as a size");
+        self::assertCount(1, $this->readings($id, 'Shaft journal'));
+    }
+
+    /** A figure of an instrument mended in the shop moves how sure the reading is, at once. */
+    public function test_a_figure_of_an_instrument(): void
+    {
+        $this->newBush();
+        $this->press('Shaft journal');
+        $this->find("//input[@aria-label='Shaft journal, near end, 0°']", 'journal cell')->click();
+        $this->keys('0.8741', WebDriverKeys::ENTER);
+        $this->stored();
+        $address = $this->page->getCurrentURL();
+        $this->visit('/shop');
+        $group = "//*[@role='group' and @aria-label='Outside micrometer']";
+        $this->find("{$group}//button[normalize-space(.)='Figures']", 'figures')->click();
+        $field = $this->find("{$group}//label[starts-with(., 'It may err by')]/following::input[1]", 'permissible error');
+        $field->click();
+        $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL, '0.001 in', WebDriverKeys::ENTER);
+        // By hand: 2 √(0.001²/12 + 0.0254²/3 + 0.001²) = 0.0294 mm, 0.0012 in.
+        $this->sees('at best sure to ±0.0012 in');
+        $this->page->get($address);
+        // What limits the reading is now the gauge itself.
+        $this->sees('±0.0012 in');
+        $this->visit('/shop');
+        $this->find("{$group}//button[normalize-space(.)='Figures']", 'figures')->click();
+        $this->press('Back to the usual figures');
+        $this->waitFor(fn (): bool => ! str_contains($this->text(), 'Back to the usual figures'), 'it is not put back');
+    }
+
     public function test_a_gauge_is_taken_from_and_falls_silent(): void
     {
         $this->rig->startRack();

@@ -9,12 +9,14 @@ interface Props {
     value: string;
     unit: Unit;
     signed?: boolean;
+    /** Where a small amount is meant, it is read back in thou and µm. */
+    small?: boolean;
     /** Stores what was typed when Enter is pressed or the field is left. */
     store: (typed: string) => Promise<unknown>;
 }
 
 /** One field for lengths: takes whatever the shop types, says what it understood in both units, keeps the text. */
-export function LengthField({ label, value, unit, signed = false, store }: Props) {
+export function LengthField({ label, value, unit, signed = false, small = false, store }: Props) {
     const [text, setText] = useState(value);
     const [known, setKnown] = useState(value);
     const [refused, setRefused] = useState<string | null>(null);
@@ -39,7 +41,9 @@ export function LengthField({ label, value, unit, signed = false, store }: Props
             label={label}
             value={text}
             error={complaint !== null}
-            helperText={complaint ?? understood?.shown?.both ?? ' '}
+            helperText={
+                complaint ?? (small ? understood?.fine : null)?.both ?? understood?.shown?.both ?? ' '
+            }
             slotProps={{ htmlInput: { autoComplete: 'off', style: { fontFamily: mono, fontSize: 20 } } }}
             onChange={(event) => {
                 setText(event.target.value);

@@ -5,6 +5,8 @@ import type { Say, Unit } from '../api/types';
 export interface Understood {
     text: string;
     shown: Say | null;
+    /** Of less than a tenth of a millimetre: in thou and µm. */
+    fine: Say | null;
     refused: string | null;
 }
 
@@ -26,10 +28,11 @@ export function useUnderstood(text: string, unit: Unit, signed = false, reading 
                 if (abort.signal.aborted) {
                     return;
                 }
-                const data = answer.data as { shown?: Say } | undefined;
+                const data = answer.data as { shown?: Say; fine?: Say | null } | undefined;
                 setUnderstood({
                     text,
                     shown: data?.shown ?? null,
+                    fine: data?.fine ?? null,
                     refused: answer.error === undefined ? null : refusal(answer.error).message,
                 });
             })

@@ -140,6 +140,7 @@ function Figures({ tool }: { tool: InstrumentState }) {
                         label={`${figure.label}, ${figure.unit}`}
                         value={figure.typed}
                         unit={figure.unit}
+                        small
                         store={(typed) => change(tool.code, { [figure.field]: { typed, unit: figure.unit } })}
                     />
                 ))}
