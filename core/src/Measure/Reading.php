@@ -25,6 +25,13 @@ final readonly class Reading
     ) {
     }
 
+    /** Nothing that counts in its uncertainty differs. */
+    public function isAsSureAs(self $other): bool
+    {
+        return $this->instrument === $other->instrument && $this->partC === $other->partC && $this->gaugeC === $other->gaugeC
+            && $this->betweenMm === $other->betweenMm && $this->masterMm === $other->masterMm && $this->weights === $other->weights;
+    }
+
     /** By how much what scatters from one size to the next counts: √Σw² (JCGM 100:2008, 5.1.2). */
     public function scatterFactor(): float
     {

@@ -43,7 +43,8 @@ final readonly class Readings
     public function found(): FoundSize
     {
         $this->check();
-        $spots = $this->spots();
+        $atTwenty = array_map($this->warmth->atTwenty(...), $this->readings);
+        $spots = $this->spots($atTwenty);
         $stations = $this->stationMeans($spots);
         $mean = array_sum($stations) / count($stations);
         $sizes = array_map(self::mean(...), $spots);
@@ -53,7 +54,7 @@ final readonly class Readings
 
         $deciding = $this->leastSure($mean, array_values(array_filter($this->readings, static fn (Reading $r): bool => in_array($r->spot(), [$mating, $loose], true))));
         $tool = $deciding->instrument ?? $this->instrument;
-        [$pooled, $dof] = $this->pooled($tool);
+        [$pooled, $dof] = $this->pooled($tool, $spots, $atTwenty);
         $fromRepeats = $dof >= 2;
         $s = $fromRepeats ? $pooled : ($tool->repeatabilityMm > 0 ? $tool->repeatabilityMm : null);
         $n = min(count($spots[$mating]), count($spots[$loose]));
@@ -110,12 +111,15 @@ final readonly class Readings
         }
     }
 
-    /** @return non-empty-array<string, non-empty-list<float>> corrected values by spot, in order of appearance */
-    private function spots(): array
+    /**
+     * @param  list<float>  $atTwenty
+     * @return non-empty-array<string, non-empty-list<float>> corrected values by spot, in order of appearance
+     */
+    private function spots(array $atTwenty): array
     {
         $spots = [];
-        foreach ($this->readings as $reading) {
-            $spots[$reading->spot()][] = $this->warmth->atTwenty($reading);
+        foreach ($this->readings as $i => $reading) {
+            $spots[$reading->spot()][] = $atTwenty[$i];
         }
         assert($spots !== []);
 
@@ -145,15 +149,20 @@ final readonly class Readings
         return $named;
     }
 
-    /** @return array{float, int} pooled standard deviation of one instrument's repeats within spots, and its degrees of freedom */
-    private function pooled(Instrument $tool): array
+    /**
+     * @param  array<string, non-empty-list<float>>  $spots
+     * @param  list<float>  $atTwenty
+     * @return array{float, int} pooled standard deviation of one instrument's repeats within spots, and its degrees of freedom
+     */
+    private function pooled(Instrument $tool, array $spots, array $atTwenty): array
     {
         $squares = 0.0;
         $dof = 0;
-        $spots = [];
-        foreach ($this->readings as $reading) {
-            if (($reading->instrument ?? $this->instrument)->code === $tool->code) {
-                $spots[$reading->spot()][] = $this->warmth->atTwenty($reading);
+        $own = array_filter($this->readings, fn (Reading $r): bool => ($r->instrument ?? $this->instrument)->code === $tool->code);
+        if (count($own) < count($this->readings)) {
+            $spots = [];
+            foreach ($own as $i => $reading) {
+                $spots[$reading->spot()][] = $atTwenty[$i];
             }
         }
         foreach ($spots as $values) {
@@ -203,6 +212,9 @@ final readonly class Readings
         $worst = $readings[0];
         $most = $square($worst);
         foreach ($readings as $reading) {
+            if ($reading->isAsSureAs($worst)) {
+                continue;
+            }
             $its = $square($reading);
             if ($its > $most) {
                 [$worst, $most] = [$reading, $its];

@@ -33,7 +33,8 @@ final class StudentT
             $off > 0 ? $low = $t : $high = $t;
             $next = $t + $off / (2 * $density * (1 + $t * $t / $dof) ** (-($dof + 1) / 2));
             $next = $next > $low && $next < $high ? $next : ($low + $high) / 2;
-            if (abs($next - $t) < 1e-9 * $t) {
+            // Each step squares the error: this one's is far below what is asked.
+            if (abs($next - $t) < 1e-6 * $t) {
                 return $next;
             }
             $t = $next;
