@@ -100,7 +100,6 @@ final readonly class SurfaceAnswer implements \JsonSerializable
     /** @return array<string, mixed> */
     private function foundAnswer(FoundSize $found): array
     {
-        $difference = static fn (?float $mm): ?Say => $mm === null ? null : LengthWriter::difference($mm);
         $places = [];
         foreach ($found->spots as $spot) {
             $places[(string) $spot['mm']] = trim($spot['station'].($spot['angle'] === '' ? '' : ", {$spot['angle']}°"), ', ');
@@ -115,8 +114,7 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             'mating_at' => $places[(string) $found->matingMm] ?? '',
             'loose' => LengthWriter::size($found->looseMm),
             'loose_at' => $places[(string) $found->looseMm] ?? '',
-            'out_of_round' => $difference($found->ovalityMm),
-            'taper' => $difference($found->taperMm),
+            'form' => $found->form(),
             'count' => $found->count,
             'budget' => array_map(static fn ($share): array => [
                 'source' => $share->source, 'share' => $share->share, 'size' => LengthWriter::difference($share->uMm), 'improve' => $share->improve,

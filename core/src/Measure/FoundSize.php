@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Measure;
 
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
+use Oldpart\Core\Quantity\LengthWriter;
 
 /**
  * What a set of readings says of a surface, at 20 °C, in mm. Form is null where the readings cannot show it.
@@ -59,6 +61,36 @@ final readonly class FoundSize implements \JsonSerializable
     public function largestMm(): float
     {
         return max($this->matingMm, $this->looseMm);
+    }
+
+    /**
+     * Form, spread and wear in words, each by its name; what the readings can't show is left out. The larger end of a taper
+     * and of a bell-mouth is said, since a sign means nothing at the lathe.
+     *
+     * @return list<array{name: string, says: Say}>
+     */
+    public function form(): array
+    {
+        $d = static fn (float $mm): Say => LengthWriter::difference(abs($mm));
+        $ends = array_keys($this->stations);
+        $rows = [];
+        if ($this->ovalityMm !== null) {
+            $rows[] = ['name' => 'out of round', 'says' => $d($this->ovalityMm)];
+        }
+        if ($this->taperMm !== null) {
+            $rows[] = ['name' => 'taper', 'says' => Say::with('{d}, larger at '.($this->taperMm < 0 ? $ends[0] : $ends[count($ends) - 1]), ['d' => $d($this->taperMm)])];
+        }
+        if ($this->bellMm !== null) {
+            $rows[] = ['name' => $this->bellMm < 0 ? 'barrel' : 'bell-mouth', 'says' => Say::with($this->bellMm < 0 ? '{d} larger in the middle' : '{d} larger at the ends', ['d' => $d($this->bellMm)])];
+        }
+        if ($this->repeatabilityMm !== null) {
+            $rows[] = ['name' => 'repeats to', 'says' => Say::with('{d} (1 s.d.)', ['d' => $d($this->repeatabilityMm)])];
+        }
+        if ($this->wornMeanMm !== null && $this->unwornMeanMm !== null) {
+            $rows[] = ['name' => 'worn', 'says' => Say::with('{d} '.($this->wornMeanMm < $this->unwornMeanMm ? 'smaller' : 'larger').' than unworn, {u}', ['d' => $d($this->wornMeanMm - $this->unwornMeanMm), 'u' => LengthWriter::sizeInWords($this->unwornMeanMm)])];
+        }
+
+        return $rows;
     }
 
     /** @return array<string, mixed> */

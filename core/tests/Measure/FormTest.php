@@ -118,4 +118,26 @@ final class FormTest extends TestCase
             }
         }
     }
+
+    /**
+     * In words, by hand: mouth 28.56 and 28.58 (mean 28.57), middle 28.56, far end 28.60: out of round 0.020, larger at the far
+     * end by 0.030, ends 28.585 against 28.56: bell-mouth 0.025. Worn at the far end: 0.035 larger than the mean of the others, 28.565.
+     */
+    public function test_form_in_words(): void
+    {
+        $at = static fn (float $mm, string $station, string $angle, bool $worn = false): Reading => new Reading($mm, $station, $angle, 20.0, 20.0, $worn);
+        $found = (new Readings(SurfaceKind::Bore, [
+            $at(28.56, 'mouth', '0'), $at(28.58, 'mouth', '90'), $at(28.555, 'middle', '0'), $at(28.565, 'middle', '90'), $at(28.60, 'far end', '0', true),
+        ], new Instrument(0.001, repeatabilityMm: 0.002)))->found();
+        $words = array_column(array_map(static fn (array $row): array => ['name' => $row['name'], 'mm' => $row['says']->mm], $found->form()), 'mm', 'name');
+        self::assertSame(['out of round', 'taper', 'bell-mouth', 'repeats to', 'worn'], array_keys($words));
+        self::assertStringStartsWith('0.020 mm', $words['out of round']);
+        self::assertSame('0.030 mm, larger at far end', $words['taper']);
+        self::assertSame('0.025 mm larger at the ends', $words['bell-mouth']);
+        self::assertStringStartsWith('0.002 mm', $words['repeats to']);
+        self::assertSame('0.035 mm larger than unworn, 28.565 mm', $words['worn']);
+        $shaft = (new Readings(SurfaceKind::Shaft, [$at(20.01, '1', '0'), $at(20.03, '2', '0'), $at(20.00, '3', '0')], new Instrument(0.001)))->found()->form();
+        self::assertSame(['taper', 'barrel'], array_column($shaft, 'name'));
+        self::assertSame('0.010 mm, larger at 1', $shaft[0]['says']->mm);
+    }
 }

@@ -1463,8 +1463,10 @@ export interface components {
             mating_at: string;
             loose: components["schemas"]["Say"];
             loose_at: string;
-            out_of_round: components["schemas"]["Say"] | null;
-            taper: components["schemas"]["Say"] | null;
+            form: {
+                name: string;
+                says: components["schemas"]["Say"];
+            }[];
             count: number;
             budget: components["schemas"]["BudgetLine"][];
             working: components["schemas"]["WorkingStep"][];

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { Fragment } from 'react';
 import { useSettings } from '../../shell/settings';
 import { useSurface } from './useSurface';
 
@@ -65,6 +66,14 @@ export function FoundCard() {
                             <Typography variant="body2">
                                 <b>{say(found.loose)}</b> {found.loose_at}
                             </Typography>
+                            {found.form.map((row) => (
+                                <Fragment key={row.name}>
+                                    <Typography variant="body2" color="textSecondary">
+                                        {row.name}
+                                    </Typography>
+                                    <Typography variant="body2">{say(row.says)}</Typography>
+                                </Fragment>
+                            ))}
                         </Box>
                     )}
                 </>
