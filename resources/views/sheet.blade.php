@@ -59,11 +59,11 @@ Local codes and makers’ instructions come first.</div>
 <p><b>{{ $answers['hand_over']['says'] }}</b></p>
 <h2>Found sizes</h2>
 <table>
-<tr><th>surface</th><th>size</th><th>±U95</th><th>tightest / widest</th><th>out of round</th><th>readings</th></tr>
+<tr><th>surface</th><th>size</th><th>±U95</th><th>tightest / widest</th><th>form</th><th>readings</th></tr>
 @foreach($answers['surfaces'] as $s)
 @if($s['found'])
 <tr><td>{{ $facts->surface($s['id'])?->name }}</td><td class="n">{{ $say($s['found']['size']) }}</td><td class="n">{{ $say($s['found']['plus_minus']) }}</td>
-<td class="n">{{ $say($s['found']['mating']) }} / {{ $say($s['found']['loose']) }}</td><td class="n">{{ $say($s['found']['out_of_round']) }}</td><td>{{ $s['found']['count'] }}</td></tr>
+<td class="n">{{ $say($s['found']['mating']) }} / {{ $say($s['found']['loose']) }}</td><td>@foreach($s['found']['form'] as $row){{ $row['name'] }} {{ $say($row['says']) }}@if(! $loop->last); @endif @endforeach</td><td>{{ $s['found']['count'] }}</td></tr>
 @endif
 @endforeach
 </table>

@@ -210,7 +210,7 @@ final class MeasureTest extends BrowserTestCase
     public function test_an_instrument_is_checked_and_its_readings_corrected(): void
     {
         $this->visit('/shop');
-        $this->find("//*[@role='group'][@aria-label='Three-point bore gauge, set on a ring']//button", 'Check it')->click();
+        $this->find("//*[@role='group'][@aria-label='Three-point bore gauge, set on a ring']//button[normalize-space(.)='Check it']", 'Check it')->click();
         $this->fill('The master is', '1');
         $this->fill('It reads', '1.0002');
         $this->press('Store the check');

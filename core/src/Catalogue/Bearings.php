@@ -4,15 +4,58 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Catalogue;
 
-/** Boundary sizes of ball bearings (data/bearings.json), mm. */
+use Oldpart\Core\Advice\BadInput;
+
+/** Boundary sizes of rolling bearings (data/bearings.json). */
 final class Bearings
 {
-    /** @return list<array{designation: string, series: string, bore_mm: float, outside_mm: float, width_mm: float}> */
+    /** @return list<Bearing> */
     public static function all(): array
     {
-        /** @var list<array{string, string, float, float, float}> $rows */
+        /** @var list<array{string, string, float, float, float, ?float}> $rows */
         $rows = Table::rows('bearings');
 
-        return array_map(static fn (array $r): array => ['designation' => $r[0], 'series' => $r[1], 'bore_mm' => (float) $r[2], 'outside_mm' => (float) $r[3], 'width_mm' => (float) $r[4]], $rows);
+        return array_map(static fn (array $r): Bearing => new Bearing($r[0], $r[1], (float) $r[2], (float) $r[3], (float) $r[4], $r[5] === null ? null : (float) $r[5]), $rows);
+    }
+
+    /**
+     * By what is stamped on it; seals, shields, cages and clearance groups after the number (`6204-2RS C3`) say nothing of its sizes.
+     *
+     * @throws BadInput when the table has no such bearing
+     */
+    public static function named(string $designation, string $field = 'designation'): Bearing
+    {
+        $stamped = mb_strtoupper(trim($designation));
+        foreach (self::all() as $bearing) {
+            if ($bearing->designation === $stamped || preg_match('~^'.preg_quote($bearing->designation, '~').'(?:[\s/.-].*|[A-Z].*)$~', $stamped) === 1) {
+                return $bearing;
+            }
+        }
+        throw new BadInput('unknown-bearing', $field, "“{$designation}” is not in the bearing table. Give its bore, outside and width instead.");
+    }
+
+    /**
+     * Which bearing this was: those whose sizes are within reach of the ones measured, nearest first.
+     *
+     * @param  ?float  $boreMm  measured, or null where it can't be
+     * @param  float  $withinMm  how far each may be off, above 0
+     * @return list<Bearing>
+     *
+     * @throws BadInput when nothing is given to find it by
+     */
+    public static function like(?float $boreMm, ?float $outsideMm, ?float $widthMm, float $withinMm): array
+    {
+        $given = array_filter(['boreMm' => $boreMm, 'outsideMm' => $outsideMm, 'widthMm' => $widthMm], static fn (?float $mm): bool => $mm !== null);
+        if ($given === []) {
+            throw new BadInput('nothing-given', 'bore_mm', 'Give at least one of bore, outside and width.');
+        }
+        if (array_filter($given, static fn (float $mm): bool => ! is_finite($mm) || $mm <= 0) !== [] || ! is_finite($withinMm) || $withinMm <= 0) {
+            throw new BadInput('out-of-range', 'bore_mm', 'Sizes of a bearing are above zero.');
+        }
+        $off = static fn (Bearing $b): float => max(array_map(static fn (string $which, float $mm): float => abs($b->{$which} - $mm), array_keys($given), $given));
+        $found = array_values(array_filter(self::all(), static fn (Bearing $b): bool => $off($b) <= $withinMm));
+        usort($found, static fn (Bearing $a, Bearing $b): int => $off($a) <=> $off($b));
+
+        return $found;
     }
 }

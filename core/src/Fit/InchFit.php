@@ -28,19 +28,41 @@ final readonly class InchFit
         $rows = $classes[$class] ?? throw new BadInput('class', 'class', "“{$class}” is not carried here: ".implode(', ', array_keys($classes)).' are.');
         $inches = $sizeMm / 25.4;
         foreach ($rows as [$over, $to, $holeUpper, $holeLower, $shaftUpper, $shaftLower]) {
-            if ($inches > $over && $inches <= $to) {
+            // An inch size came through millimetres: its end may be off by a rounding.
+            if ($inches > $over + 1e-9 && $inches <= $to + 1e-9) {
                 return new self(
                     new Limits($holeUpper * 0.0254, $holeLower * 0.0254),
                     new Limits($shaftUpper * 0.0254, $shaftLower * 0.0254),
                 );
             }
         }
-        throw new BadInput('size', 'size_in', 'The inch table runs from above 0 to 19.69 in. Check the size and its unit.');
+        throw $inches > 0 && $inches <= $rows[0][0]
+            ? new BadInput('size', 'size_in', "{$class} begins above {$rows[0][0]} in. Below it take the class before it.")
+            : new BadInput('size', 'size_in', 'The inch table runs from above 0 to 19.69 in. Check the size and its unit.');
+    }
+
+    /** @return list<string> all classes, in the table's order */
+    public static function classes(): array
+    {
+        /** @var array<string, mixed> $classes */
+        $classes = Table::read('ansi-b4-1')['classes'];
+
+        return array_keys($classes);
+    }
+
+    /** @param  float  $sizeMm  nominal size, mm */
+    public static function covers(float $sizeMm, string $class): bool
+    {
+        /** @var array<string, list<array{float, float}>> $classes */
+        $classes = Table::read('ansi-b4-1')['classes'];
+        $rows = $classes[$class] ?? [];
+
+        return $rows !== [] && $sizeMm / 25.4 > $rows[0][0] && $sizeMm / 25.4 <= $rows[count($rows) - 1][1];
     }
 
     /** In mm: positive for a gap, negative for interference. */
     public function clearance(): Range
     {
-        return new Range($this->hole->lowerMm - $this->shaft->upperMm, $this->hole->upperMm - $this->shaft->lowerMm);
+        return $this->hole->clearance($this->shaft);
     }
 }

@@ -13,6 +13,9 @@ use Oldpart\Core\Quantity\Range;
 /** What a joint is for, in plain words (data/purposes.json), and the fits that give it. */
 final readonly class Purpose
 {
+    /** The fits of the purposes use letters that are given so far. */
+    private const ISO_TO_MM = 500;
+
     /**
      * @param  bool  $isShape  two shapes that meet, such as threads: not sized by a clearance
      * @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null  $thumb  null for a shape
@@ -63,10 +66,10 @@ final readonly class Purpose
     public function offers(float $sizeMm): array
     {
         $offers = [];
-        if ($this->iso !== null && $sizeMm <= 500) {
+        if ($this->iso !== null && $sizeMm <= self::ISO_TO_MM) {
             $offers[] = new Offer(School::Iso, $this->iso, Iso286::clearance($sizeMm, $this->iso), Say::plain('hole basis'), 'ISO 286-2:2010');
         }
-        if ($this->inch !== null && $sizeMm / 25.4 <= 19.69) {
+        if ($this->inch !== null && InchFit::covers($sizeMm, $this->inch)) {
             $offers[] = new Offer(School::Inch, $this->inch, InchFit::of($sizeMm, $this->inch)->clearance(), Say::plain('inch system'), 'ANSI B4.1-1967 (R2009)');
         }
         if ($this->thumb !== null) {

@@ -106,13 +106,13 @@ final class NominalFamilies
         foreach (Bearings::all() as $bearing) {
             // What a bearing sits on or in: its bore is a shaft's size, its outside a bore's.
             [$mm, $what] = match ($kind) {
-                NominalKind::Shaft => [$bearing['bore_mm'], 'bore'],
-                NominalKind::Bore => [$bearing['outside_mm'], 'outside'],
-                NominalKind::Length => [$bearing['width_mm'], 'width'],
+                NominalKind::Shaft => [$bearing->boreMm, 'bore'],
+                NominalKind::Bore => [$bearing->outsideMm, 'outside'],
+                NominalKind::Length => [$bearing->widthMm, 'width'],
                 NominalKind::Circle => [0.0, ''],
             };
             if ($mm >= $from && $mm <= $to) {
-                $sizes[] = self::size($kind, "{$bearing['designation']} bearing {$what}", $mm, $bearing['series'] === 'R' ? 'inch' : 'metric', 'bearing', self::weight('bearing'), 'bearing');
+                $sizes[] = self::size($kind, "{$bearing->designation} bearing {$what}", $mm, $bearing->isInch() ? 'inch' : 'metric', 'bearing', self::weight('bearing'), 'bearing');
             }
         }
         if ($kind === NominalKind::Bore) {

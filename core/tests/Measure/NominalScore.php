@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Measure;
 
+use Oldpart\Core\Catalogue\Bearing;
 use Oldpart\Core\Catalogue\Bearings;
 use Oldpart\Core\Measure\Nominal;
 use Oldpart\Core\Measure\NominalKind;
@@ -57,10 +58,10 @@ final class NominalScore
     private function chosen(NominalKind $kind): float
     {
         if ($kind !== NominalKind::Length && $this->random->getInt(1, 10) <= 2) {
-            $bearings = array_values(array_filter(Bearings::all(), static fn (array $b): bool => $b['bore_mm'] >= 10 && $b['bore_mm'] <= 60));
+            $bearings = array_values(array_filter(Bearings::all(), static fn (Bearing $b): bool => $b->boreMm >= 10 && $b->boreMm <= 60));
             $bearing = $bearings[$this->random->getInt(0, count($bearings) - 1)];
 
-            return $kind === NominalKind::Shaft ? $bearing['bore_mm'] : $bearing['outside_mm'];
+            return $kind === NominalKind::Shaft ? $bearing->boreMm : $bearing->outsideMm;
         }
         if ($this->random->getInt(0, 1) === 0) {
             $denominator = [1, 2, 2, 4, 4, 8, 8, 8, 16, 16, 32][$this->random->getInt(0, 10)];

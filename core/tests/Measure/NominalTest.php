@@ -108,15 +108,15 @@ final class NominalTest extends TestCase
         $outside = json_decode((string) file_get_contents(__DIR__.'/../reference/mcad_bearings.json'), true, 16, JSON_THROW_ON_ERROR)['rows'];
         $checked = 0;
         foreach (Bearings::all() as $bearing) {
-            $row = $outside[$bearing['designation']] ?? null;
+            $row = $outside[$bearing->designation] ?? null;
             if ($row === null) {
                 continue;
             }
-            self::assertEqualsWithDelta($row[0], $bearing['bore_mm'], 1e-9, $bearing['designation']);
-            self::assertEqualsWithDelta($row[1], $bearing['outside_mm'], 1e-9, $bearing['designation']);
+            self::assertEqualsWithDelta($row[0], $bearing->boreMm, 1e-9, $bearing->designation);
+            self::assertEqualsWithDelta($row[1], $bearing->outsideMm, 1e-9, $bearing->designation);
             // The thin series is listed there with shields, which are wider.
-            if (! in_array(substr($bearing['designation'], 0, 2), ['68', '69'], true)) {
-                self::assertEqualsWithDelta($row[2], $bearing['width_mm'], 1e-9, $bearing['designation']);
+            if (! in_array(substr($bearing->designation, 0, 2), ['68', '69'], true)) {
+                self::assertEqualsWithDelta($row[2], $bearing->widthMm, 1e-9, $bearing->designation);
             }
             $checked++;
         }
@@ -128,24 +128,24 @@ final class NominalTest extends TestCase
     {
         $by = [];
         foreach (Bearings::all() as $bearing) {
-            $by[$bearing['series']][] = $bearing;
+            $by[$bearing->series][] = $bearing;
         }
-        foreach (['60', '62', '63', '68', '69', 'R'] as $series) {
+        foreach (['60', '62', '63', '64', '68', '69', '160', 'R'] as $series) {
             foreach ($by[$series] as $i => $bearing) {
-                self::assertGreaterThan($bearing['bore_mm'], $bearing['outside_mm']);
+                self::assertGreaterThan($bearing->boreMm, $bearing->outsideMm);
                 if ($i > 0) {
-                    self::assertGreaterThan($by[$series][$i - 1]['bore_mm'], $bearing['bore_mm']);
-                    self::assertGreaterThan($by[$series][$i - 1]['outside_mm'], $bearing['outside_mm']);
-                    self::assertGreaterThanOrEqual($by[$series][$i - 1]['width_mm'], $bearing['width_mm']);
+                    self::assertGreaterThan($by[$series][$i - 1]->boreMm, $bearing->boreMm);
+                    self::assertGreaterThan($by[$series][$i - 1]->outsideMm, $bearing->outsideMm);
+                    self::assertGreaterThanOrEqual($by[$series][$i - 1]->widthMm, $bearing->widthMm);
                 }
             }
         }
         foreach ($by['60'] as $i => $light) {
-            self::assertLessThan($by['62'][$i]['outside_mm'], $light['outside_mm']);
-            self::assertLessThan($by['63'][$i]['outside_mm'], $by['62'][$i]['outside_mm']);
+            self::assertLessThan($by['62'][$i]->outsideMm, $light->outsideMm);
+            self::assertLessThan($by['63'][$i]->outsideMm, $by['62'][$i]->outsideMm);
             // From 20 mm on the bore is five times the last two digits (ISO 15 designation rule).
-            if ($light['bore_mm'] >= 20) {
-                self::assertEqualsWithDelta(5 * (int) substr($light['designation'], 2), $light['bore_mm'], 1e-9);
+            if ($light->boreMm >= 20) {
+                self::assertEqualsWithDelta(5 * (int) substr($light->designation, 2), $light->boreMm, 1e-9);
             }
         }
     }

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Fit;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\Working;
+use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Catalogue\Bearing;
+use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Joint\PressFit;
+use Oldpart\Core\Joint\ThickRing;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/** The seats of a rolling bearing on its shaft and in its housing, and what they do to the clearance in it. */
+final readonly class BearingSeat
+{
+    /** The wall of a housing that nobody measured, as outside over the bearing's outside. Ours: cautious for solid, thin as said. */
+    private const HOUSING_RATIO = ['solid' => 2.0, 'split' => 2.0, 'thin' => 1.25];
+
+    /** Less than this share of the Normal clearance left, as it mostly falls out, is too little. Common practice. */
+    private const SPARE = 0.2;
+
+    private const EXPANSION_OF_STEEL = 11.7e-6;
+
+    /**
+     * @param  Range  $lossMm  how much of its radial clearance the fits take, mm, 0 or more
+     * @param  float  $warmLossMm  what a warmer inner ring takes besides, mm
+     * @param  ?Range  $left  what is left of the Normal clearance, mm; null where its groups are not known
+     * @param  ?string  $group  the group that still leaves some; null when Normal does, or none is known
+     * @param  list<Note>  $notes
+     */
+    private function __construct(
+        public Bearing $bearing,
+        public string $shaftClass,
+        public string $housingClass,
+        public Limits $shaft,
+        public Limits $housing,
+        public Range $onShaftMm,
+        public Range $inHousingMm,
+        public Range $lossMm,
+        public float $warmLossMm,
+        public ?Range $left,
+        public ?string $group,
+        public array $notes,
+        public Working $working,
+    ) {
+    }
+
+    /**
+     * Classes by data/bearing-seats.json (common practice). The loss is the growth of the inner raceway plus the closing
+     * of the outer one over the whole range of fits with a Normal-class bearing (ISO 492): rings as cylinders from bore to
+     * d + (D − d)/4 and from D − (D − d)/4 to outside (Lamé; Shigley, press and shrink fits).
+     *
+     * @throws BadInput for sizes outside the tables
+     */
+    public static function of(Bearing $bearing, BearingDuty $duty): self
+    {
+        [$shaftClass, $housingClass] = self::classes($bearing, $duty);
+        $shaft = Iso286::shaft($bearing->boreMm, $shaftClass);
+        $housing = Iso286::hole($bearing->outsideMm, $housingClass);
+        $onShaft = BearingTable::bore($bearing)->clearance($shaft);
+        $inHousing = $housing->clearance(BearingTable::outside($bearing));
+        $inner = self::innerShare($bearing, $duty);
+        $outer = self::outerShare($bearing, $duty);
+        $tight = static fn (float $clearance): float => max(0.0, -$clearance);
+        $loss = new Range(
+            $inner * $tight($onShaft->max) + $outer * $tight($inHousing->max),
+            $inner * $tight($onShaft->min) + $outer * $tight($inHousing->min),
+        );
+        // The raceways lie about half way out; a warmer inner ring grows toward the outer one.
+        $warm = self::EXPANSION_OF_STEEL * $duty->innerWarmerK * ($bearing->boreMm + $bearing->outsideMm) / 2;
+        $normal = BearingTable::clearance($bearing);
+        $left = $normal === null ? null : new Range($normal->min - $loss->max - $warm, $normal->max - $loss->min - $warm);
+        $likely = $loss->middle() + $warm;
+        $group = $left === null || $normal->middle() - $likely > self::SPARE * $normal->middle() ? null : self::groupFor($bearing, $likely);
+
+        return new self(
+            $bearing, $shaftClass, $housingClass, $shaft, $housing, $onShaft, $inHousing, $loss, $warm, $left, $group,
+            self::notes($duty, $left, $normal, $likely, $group), self::working($bearing, $onShaft, $inHousing, $inner, $outer, $loss),
+        );
+    }
+
+    /** @return array{string, string} */
+    private static function classes(Bearing $bearing, BearingDuty $duty): array
+    {
+        /** @var array{shaft: array<string, array<string, list<array{float, string}>>>, housing: array<string, array<string, string>>, aluminium_one_tighter: array<string, string>} $table */
+        $table = Table::read('bearing-seats');
+        $shaft = null;
+        foreach ($table['shaft'][$duty->turning][$duty->load] as [$to, $class]) {
+            if ($shaft === null && $bearing->boreMm <= $to) {
+                $shaft = $class;
+            }
+        }
+        $which = $duty->turning === 'inner' || $duty->housing === 'thin' ? $duty->housing : $duty->load;
+        $housing = $table['housing'][$duty->turning][$which];
+
+        return [
+            $shaft ?? throw new BadInput('size', 'bore_mm', 'Seats are known here up to a bore of 500 mm.'),
+            $duty->isAluminiumHousing() ? $table['aluminium_one_tighter'][$housing] ?? $housing : $housing,
+        ];
+    }
+
+    /** The share of the interference on the shaft that reaches the inner raceway. */
+    private static function innerShare(Bearing $bearing, BearingDuty $duty): float
+    {
+        $fit = new PressFit(
+            $bearing->boreMm, $duty->shaftBoreMm, $bearing->boreMm + 2 * $bearing->ringMm(), $bearing->widthMm, new Range(0.0, 0.001),
+            $duty->shaft ?? Material::named('medium-carbon steel, normalised'), Material::named('bearing or tool steel, hardened'),
+        );
+
+        return ThickRing::outerGrowth($fit, ThickRing::stiffness($fit));
+    }
+
+    /** The share of the interference in the housing that reaches the outer raceway. */
+    private static function outerShare(Bearing $bearing, BearingDuty $duty): float
+    {
+        $fit = new PressFit(
+            $bearing->outsideMm, $bearing->outsideMm - 2 * $bearing->ringMm(), $bearing->outsideMm * self::HOUSING_RATIO[$duty->housing], $bearing->widthMm, new Range(0.0, 0.001),
+            Material::named('bearing or tool steel, hardened'), $duty->housingMaterial ?? Material::named('grey cast iron, ordinary'),
+        );
+
+        return ThickRing::boreClosing($fit, ThickRing::stiffness($fit));
+    }
+
+    /** The first group whose middle, less the likely loss, leaves half of what Normal has in the middle. */
+    private static function groupFor(Bearing $bearing, float $likelyLoss): ?string
+    {
+        $normal = BearingTable::clearance($bearing)?->middle() ?? 0.0;
+        foreach (['C3', 'C4', 'C5'] as $group) {
+            $clearance = BearingTable::clearance($bearing, $group);
+            if ($clearance !== null && $clearance->middle() - $likelyLoss >= $normal / 2) {
+                return $group;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Note> */
+    private static function notes(BearingDuty $duty, ?Range $left, ?Range $normal, float $likely, ?string $group): array
+    {
+        $notes = [];
+        if ($left !== null && $normal !== null && $normal->middle() - $likely <= 0) {
+            $notes[] = Note::stop('no-clearance-left', 'With these seats a bearing of Normal clearance runs with none: it heats and seizes. '.($group === null ? 'Take looser seats.' : "Take one of group {$group}."));
+        } elseif ($left !== null && $normal !== null && $normal->middle() - $likely <= self::SPARE * $normal->middle()) {
+            $notes[] = Note::caution('little-clearance-left', 'These seats leave a bearing of Normal clearance next to none. '.($group === null ? 'Take looser seats.' : "Take one of group {$group}, or looser seats."));
+        } elseif ($left !== null && $left->min <= 0) {
+            $notes[] = Note::info('clearance-may-vanish', Say::with('At worst, the tightest seat with the smallest ring, it is {least} short of running clearance: aim for the loose end of the seat.', ['least' => LengthWriter::difference($left->min)]));
+        }
+        if ($duty->turning === 'outer' && $duty->housing === 'split') {
+            $notes[] = Note::stop('split-housing-turns', 'A split housing must not hold an outer ring that turns against the load: it pinches the ring out of round. Use a solid one.');
+        }
+        if ($duty->isAluminiumHousing()) {
+            $notes[] = Note::info('aluminium-housing', 'The housing is aluminium: one class tighter, since it grows away from the ring when warm.');
+        }
+        if ($duty->turning === 'inner') {
+            $notes[] = Note::info('press-on-the-ring', 'Press or heat the inner ring on; never push through the balls. Heat to 110 °C at most. An insert bearing locked by a screw or collar slides on: h6 to h8, never pressed.');
+        } else {
+            $notes[] = Note::info('press-on-the-ring', 'Press the outer ring in by the outer ring; never push through the balls.');
+        }
+        $notes[] = Note::info('defer', 'The maker’s own table for the machine or the bearing comes first.');
+
+        return $notes;
+    }
+
+    private static function working(Bearing $bearing, Range $onShaft, Range $inHousing, float $inner, float $outer, Range $loss): Working
+    {
+        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{d}' : '{d}', ['d' => LengthWriter::difference($mm)]);
+        $percent = static fn (float $share): string => number_format(100 * $share).' %';
+
+        return new Working([
+            new WorkingStep('Fit on the shaft', 'bore of the ring less shaft', Say::with('{a} to {b} clear', ['a' => $signed($onShaft->min), 'b' => $signed($onShaft->max)]), 'ISO 286-2:2010, ISO 492:2014 Normal'),
+            new WorkingStep('Fit in the housing', 'housing less outside of the ring', Say::with('{a} to {b} clear', ['a' => $signed($inHousing->min), 'b' => $signed($inHousing->max)]), 'ISO 286-2:2010, ISO 492:2014 Normal'),
+            new WorkingStep('What reaches the raceways', 'growth of a ring d … d + (D − d)/4, closing of a ring D − (D − d)/4 … D', Say::plain("{$bearing->designation}: {$percent($inner)} of the shaft’s, {$percent($outer)} of the housing’s interference"), 'Lamé thick cylinders; Shigley, press and shrink fits'),
+            new WorkingStep('Clearance lost', 'Σ share × interference', Say::with('{a} to {b}', ['a' => LengthWriter::difference($loss->min), 'b' => LengthWriter::difference($loss->max)]), 'common practice of bearing makers'),
+        ]);
+    }
+}
