@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\FitController;
 use App\Http\Controllers\GaugeController;
 use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\JobController;
@@ -42,6 +43,10 @@ Route::post('instruments/{instrument}/checks', [InstrumentController::class, 'ch
 Route::get('gauges', [GaugeController::class, 'index']);
 Route::post('gauges/line', [GaugeController::class, 'line']);
 Route::get('gauges/{gauge}', [GaugeController::class, 'show']);
+Route::post('fits/look', [FitController::class, 'look']);
+Route::post('fits/find', [FitController::class, 'find']);
+Route::get('fits/card', [FitController::class, 'card']);
+Route::post('bearings/find', [FitController::class, 'bearing']);
 Route::get('shop', [ShopController::class, 'show']);
 Route::patch('shop', [ShopController::class, 'update']);
 Route::get('catalogue', [CatalogueController::class, 'index']);

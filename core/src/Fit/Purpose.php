@@ -55,6 +55,16 @@ final readonly class Purpose
         ), $rows);
     }
 
+    /** The class a school names for it; null where it names none. */
+    public function fit(School $school): ?string
+    {
+        return match ($school) {
+            School::Iso => $this->iso,
+            School::Inch => $this->inch,
+            School::Thumb => null,
+        };
+    }
+
     /**
      * What the schools offer at a size (nothing for a shape); a school that does not cover the size is left out.
      *

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { client, orRefuse } from './client';
-import type { Shelf } from './types';
+import type { Shelf, Unit } from './types';
 
 export const jobKey = (id: string) => ['job', id] as const;
 
@@ -53,6 +53,52 @@ export function useInstruments() {
     return useQuery({
         queryKey: ['instruments'],
         queryFn: async () => orRefuse(await client.GET('/api/instruments')).instruments,
+    });
+}
+
+/** A fit looked up; the one before stays on the screen until the next is there. */
+export function useFit(size: string, unit: Unit, fit: string) {
+    return useQuery({
+        queryKey: ['fit', size, unit, fit],
+        queryFn: async () =>
+            orRefuse(await client.POST('/api/fits/look', { body: { size: { typed: size, unit }, fit } })),
+        enabled: size.trim() !== '' && fit.trim() !== '',
+        placeholderData: keepPreviousData,
+        staleTime: Infinity,
+        retry: false,
+    });
+}
+
+/** Fits by what they give, said in words. */
+export function useFitWish(text: string, unit: Unit) {
+    return useQuery({
+        queryKey: ['fit-wish', text, unit],
+        queryFn: async () => orRefuse(await client.POST('/api/fits/find', { body: { text, unit } })),
+        enabled: text.trim() !== '',
+        staleTime: Infinity,
+        retry: false,
+    });
+}
+
+/** Which bearing it is: by its stamp, or by what was measured of it. */
+export function useBearing(stamp: string, sizes: string[], unit: Unit) {
+    const typed = (text: string | undefined) =>
+        text === undefined || text.trim() === '' ? undefined : { typed: text, unit };
+    const [bore, outside, width] = sizes.map(typed);
+    return useQuery({
+        queryKey: ['bearing', stamp, sizes, unit],
+        queryFn: async () =>
+            orRefuse(
+                await client.POST('/api/bearings/find', {
+                    body:
+                        stamp.trim() === ''
+                            ? { ...(bore && { bore }), ...(outside && { outside }), ...(width && { width }) }
+                            : { designation: stamp },
+                }),
+            ),
+        enabled: stamp.trim() !== '' || sizes.some((size) => size.trim() !== ''),
+        staleTime: Infinity,
+        retry: false,
     });
 }
 

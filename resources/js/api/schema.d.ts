@@ -382,6 +382,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fits/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A fit looked up, with what lies beside it */
+        post: operations["lookUpFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fits/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The fits that give what is wished */
+        post: operations["findFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fits/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A card for the wall, as PDF */
+        get: operations["fitCard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bearings/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A bearing by its stamp or its sizes */
+        post: operations["findBearing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gauges": {
         parameters: {
             query?: never;
@@ -697,6 +765,39 @@ export interface components {
                 surface: string;
                 says: string;
             }[];
+        };
+        FitLook: {
+            /** @enum {unknown} */
+            school: "iso" | "inch";
+            label: string;
+            range: components["schemas"]["Say"];
+            tight: boolean;
+            size: components["schemas"]["Say"];
+            hole_shown: components["schemas"]["FitMember"];
+            shaft_shown: components["schemas"]["FitMember"];
+            says: components["schemas"]["Say"];
+            picture: components["schemas"]["Drawing"];
+            beside: components["schemas"]["FitRow"][];
+            steps: {
+                name: string;
+                to: string;
+            }[];
+            like: components["schemas"]["FitRow"][];
+            used_for: string[];
+            source: string;
+        };
+        FitRow: {
+            /** @enum {unknown} */
+            school: "iso" | "inch";
+            label: string;
+            range: components["schemas"]["Say"];
+            tight: boolean;
+        };
+        BearingShown: {
+            designation: string;
+            series: string;
+            sizes: components["schemas"]["Say"];
+            shoulder: components["schemas"]["Say"] | null;
         };
         Finds: {
             jobs: {
@@ -1653,6 +1754,14 @@ export interface components {
             says: string;
             factor: number;
         };
+        FitMember: {
+            class: string;
+            lower: components["schemas"]["Say"];
+            upper: components["schemas"]["Say"];
+            under: components["schemas"]["Say"];
+            over: components["schemas"]["Say"];
+            width: components["schemas"]["Say"];
+        };
         Gauge: {
             code: string;
             name: string;
@@ -2395,6 +2504,127 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InstrumentState"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    lookUpFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    size: components["schemas"]["typed_length"];
+                    fit: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The fit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitLook"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    findFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
+                };
+            };
+        };
+        responses: {
+            /** @description The fits */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        size_mm: number;
+                        asked: components["schemas"]["Say"];
+                        fits: components["schemas"]["FitRow"][];
+                        notes: components["schemas"]["Note"][];
+                    };
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    fitCard: {
+        parameters: {
+            query: {
+                /** @description size|fit;size|fit */
+                rows: string;
+                unit?: "in" | "mm";
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The card */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    findBearing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    designation?: string;
+                    bore?: components["schemas"]["typed_length"];
+                    outside?: components["schemas"]["typed_length"];
+                    width?: components["schemas"]["typed_length"];
+                };
+            };
+        };
+        responses: {
+            /** @description The bearings */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        bearings: components["schemas"]["BearingShown"][];
+                        notes: components["schemas"]["Note"][];
+                    };
                 };
             };
             422: components["responses"]["Refused"];

@@ -9,6 +9,7 @@ export function BenchStrip() {
             items={[
                 { to: '/', name: 'Bench', here: pathname === '/' },
                 { to: '/shop', name: 'Shop', here: pathname === '/shop' },
+                { to: '/tables', name: 'Tables', here: pathname === '/tables' },
             ]}
         />
     );
