@@ -29,7 +29,8 @@ export function BearingFinder() {
                 {['Bore', 'Outside', 'Width'].map((label, i) => (
                     <TextField
                         key={label}
-                        label={`${label}, ${typing}`}
+                        label={label}
+                        helperText={typing}
                         value={sizes[i]}
                         disabled={stamp.trim() !== ''}
                         onChange={(event) =>

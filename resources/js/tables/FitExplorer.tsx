@@ -24,7 +24,7 @@ const large = { htmlInput: { autoComplete: 'off', style: { fontFamily: mono, fon
 
 /** Any size, any hole and shaft or an inch class, with its picture; arrow keys go looser and tighter. */
 export function FitExplorer({ size, unit, fit, go }: Place & { go: (to: Partial<Place>) => void }) {
-    const { say } = useSettings();
+    const { say, typing } = useSettings();
     const look = useFit(size, unit, fit);
     const understood = useUnderstood(size, unit);
     const [card, setCard] = useKept<Place[]>('fit-card', []);
@@ -52,7 +52,7 @@ export function FitExplorer({ size, unit, fit, go }: Place & { go: (to: Partial<
                 <TextField
                     label={`Size, ${unit}`}
                     value={size}
-                    onChange={(event) => go({ size: event.target.value, unit })}
+                    onChange={(event) => go({ size: event.target.value, unit: typing })}
                     error={understood?.refused != null}
                     helperText={understood?.refused ?? understood?.shown?.both ?? ' '}
                     slotProps={large}
