@@ -30,6 +30,10 @@ final readonly class Purpose
         private ?string $iso,
         private ?string $inch,
         private ?array $thumb,
+        /** @var list<string> what speaks against it */
+        public array $against = [],
+        /** @var array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}|null limits that are no class of either school */
+        private ?array $given = null,
     ) {
     }
 
@@ -47,11 +51,11 @@ final readonly class Purpose
     /** @return list<Purpose> */
     public static function all(): array
     {
-        /** @var list<array{code: string, name: string, says: string, tight: bool, length?: bool, shape?: bool, iso: ?string, inch: ?string, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null}> $rows */
+        /** @var list<array{code: string, name: string, says: string, tight: bool, length?: bool, shape?: bool, iso: ?string, inch: ?string, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows */
         $rows = Table::rows('purposes');
 
         return array_map(static fn (array $r): self => new self(
-            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['shape'] ?? false, $r['iso'], $r['inch'], $r['thumb'],
+            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['shape'] ?? false, $r['iso'], $r['inch'], $r['thumb'], $r['against'] ?? [], $r['given'] ?? null,
         ), $rows);
     }
 
@@ -81,6 +85,10 @@ final readonly class Purpose
         }
         if ($this->inch !== null && InchFit::covers($sizeMm, $this->inch)) {
             $offers[] = new Offer(School::Inch, $this->inch, InchFit::of($sizeMm, $this->inch)->clearance(), Say::plain('inch system'), 'ANSI B4.1-1967 (R2009)');
+        }
+        if ($this->given !== null) {
+            $offers[] = new Offer(School::Iso, 'film, metric', new Range($this->given['iso']['least_mm'], $this->given['iso']['most_mm']), Say::plain('what compounds fill'), 'common practice of compound makers, no source');
+            $offers[] = new Offer(School::Inch, 'film, inch', new Range(25.4 * $this->given['inch']['least_in'], 25.4 * $this->given['inch']['most_in']), Say::plain('what compounds fill'), 'common practice of compound makers, no source');
         }
         if ($this->thumb !== null) {
             $offers[] = self::thumbOffer($this->thumb, $sizeMm);

@@ -75,6 +75,18 @@ final readonly class SizeToMate
         );
     }
 
+    /** The limits of a table, for a mate that is bought to its own. */
+    public static function standard(float $sizeMm, Limits $limits, string $class, string $source): self
+    {
+        $band = new Band($sizeMm + $limits->lowerMm, $sizeMm + $limits->upperMm);
+
+        return new self($band, null, [], new Working([
+            new WorkingStep('Limits to make', 'nominal size with the class’s deviations', Say::with($class.' at {s}: {a} … {b}', [
+                's' => LengthWriter::size($sizeMm), 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band),
+            ]), $source),
+        ]));
+    }
+
     /** @return list<Note> */
     private static function notes(?Band $band, float $form, float $needed, float $u95Mm, Range $clearance, bool $looseIgnored): array
     {

@@ -30,7 +30,7 @@ final readonly class Evaluator
         }
         $bands = self::bands($joints);
         $study = new PressStudy($facts, $found, $bands, self::made($facts));
-        $joints = array_map($study->of(...), $joints);
+        $joints = array_map($sizing->help(...), array_map($study->of(...), $joints));
         $card = new MakeCard($facts, $joints);
         $making = array_map(static fn (MakeEntry $e): MakingAnswer => MakingAnswer::of($facts, $e), $card->entries());
         $make = array_map(static fn (MakingAnswer $m): MakeEntry => $m->entry->made(self::lastSize($m), $m->verdict?->value), $making);

@@ -71,6 +71,10 @@ final class FoundSurfaces
             $remarks[] = Note::info('compared', Say::with('Compared with a master of {m}: the gauge’s long-range error drops out, the master’s own takes its place.', ['m' => LengthWriter::sizeInWords($master)]));
         }
 
+        if (count(array_unique(array_map(static fn (ReadingFacts $r): string => $r->instrument, $readings))) > 1) {
+            $remarks[] = Note::info('several-instruments', 'Read with several instruments: each place is as sure as what read it. Set a rough reading aside where a better one took its place.');
+        }
+
         return (new Readings(
             $surface->kind,
             array_map(static fn (ReadingFacts $r): Reading => new Reading(

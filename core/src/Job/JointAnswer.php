@@ -6,12 +6,16 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Fit\BearingSeat;
+use Oldpart\Core\Fit\BearingTable;
 use Oldpart\Core\Fit\Offer;
 use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\GoodEnough;
+use Oldpart\Core\Picture\BandsPicture;
+use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\FitPicture;
 use Oldpart\Core\Picture\RingPicture;
 use Oldpart\Core\Picture\Words;
@@ -47,6 +51,8 @@ final readonly class JointAnswer implements \JsonSerializable
         public array $notes,
         public ?Press $press = null,
         public ?Say $pressBlocked = null,
+        public ?BearingSeat $seat = null,
+        private ?JointHelp $help = null,
     ) {
     }
 
@@ -76,7 +82,15 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName,
-            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked,
+            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->help,
+        );
+    }
+
+    public function withHelp(JointHelp $help): self
+    {
+        return new self(
+            $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
+            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $help,
         );
     }
 
@@ -100,12 +114,14 @@ final readonly class JointAnswer implements \JsonSerializable
             'needed_u95' => $this->sized?->neededU95Mm === null ? null : LengthWriter::difference($this->sized->neededU95Mm),
             'good_enough' => $this->goodEnough,
             'blocked' => $this->blocked,
-            'notes' => [...$this->notes, ...($this->sized->notes ?? []), ...($this->press->notes ?? [])],
-            'working' => $this->withheld ? [] : [...($this->sized->working->steps ?? []), ...($this->press->working->steps ?? [])],
+            'notes' => [...$this->notes, ...($this->sized->notes ?? []), ...($this->press->notes ?? []), ...($this->seat->notes ?? [])],
+            'working' => $this->withheld ? [] : [...($this->sized->working->steps ?? []), ...($this->press->working->steps ?? []), ...($this->seat->working->steps ?? [])],
             'press' => $this->press === null || $this->withheld ? null : PressTiles::of($this->press, $this->joint->needsTorqueNm),
             'press_blocked' => $this->pressBlocked,
+            'help' => $this->help,
+            'seat' => $this->seat === null ? null : self::seat($this->seat),
             'picture' => $this->picture(),
-            'ring' => $band === null || $this->wantedMm === null || $this->purpose->isLength ? null : RingPicture::draw(
+            'ring' => $band === null || $this->wantedMm === null || $this->purpose->isLength || $this->mateFound === null ? null : RingPicture::draw(
                 $band->middleMm(), $this->wantedMm, $this->makesInner(),
                 $this->press?->fit->isHollow() === true ? $this->press->fit->innerBoreMm : null,
             ),
@@ -132,9 +148,39 @@ final readonly class JointAnswer implements \JsonSerializable
         ];
     }
 
+    /** @return array<string, mixed> */
+    private static function seat(BearingSeat $seat): array
+    {
+        $range = static fn (Range $r): Say => Say::with('{a} to {b}', ['a' => LengthWriter::difference(max(0.0, $r->min)), 'b' => LengthWriter::difference($r->max)]);
+        $left = $seat->left;
+        $shoulder = BearingTable::shoulder($seat->bearing);
+
+        return [
+            'bearing' => $seat->bearing->designation, 'shaft_class' => $seat->shaftClass, 'housing_class' => $seat->housingClass,
+            'on_shaft' => Words::range($seat->onShaftMm), 'in_housing' => Words::range($seat->inHousingMm), 'loss' => $range($seat->lossMm),
+            'warm_loss' => $seat->warmLossMm > 0 ? LengthWriter::difference($seat->warmLossMm) : null,
+            'left' => $left === null ? null : ($left->max <= 0 ? Say::plain('none') : $range($left)), 'group' => $seat->group,
+            'shoulder' => $shoulder === null ? null : Say::with('shaft shoulder at least {s}, housing shoulder at most {h}, fillets at most {f}', [
+                's' => LengthWriter::sizeInWords($shoulder['shaft_shoulder_min_mm']), 'h' => LengthWriter::sizeInWords($shoulder['housing_shoulder_max_mm']), 'f' => LengthWriter::sizeInWords($shoulder['fillet_max_mm']),
+            ]),
+        ];
+    }
+
+    private function seatPicture(BearingSeat $seat): Drawing
+    {
+        $onShaft = $this->makesInner();
+        $size = $onShaft ? $seat->bearing->boreMm : $seat->bearing->outsideMm;
+        $says = Say::with('{part} to make for a {b} bearing: {r}.', ['part' => $this->makeName, 'b' => $seat->bearing->designation, 'r' => Words::range($onShaft ? $seat->onShaftMm : $seat->inHousingMm)]);
+
+        return $onShaft ? BandsPicture::draw($size, BearingTable::bore($seat->bearing), $seat->shaft, $says) : BandsPicture::draw($size, $seat->housing, BearingTable::outside($seat->bearing), $says);
+    }
+
     private function picture(): mixed
     {
         $band = $this->band();
+        if ($band !== null && $this->mateFound === null && $this->seat !== null) {
+            return $this->seatPicture($this->seat);
+        }
         if ($band === null || $this->mateFound === null || $this->wantedMm === null) {
             return null;
         }

@@ -24,6 +24,9 @@ final readonly class JointFacts implements \JsonSerializable
         public string $reason,
         public ?float $needsTorqueNm,
         public ?bool $finishInPlace,
+        /** @var array<string, string> answers to the plain questions, by their code */
+        public array $asked = [],
+        public ?BearingFacts $bearing = null,
     ) {
     }
 
@@ -42,6 +45,8 @@ final readonly class JointFacts implements \JsonSerializable
             $f->textOrNull('reason') ?? '',
             $f->numberOrNull('needs_torque_nm'),
             $f->flagOrNull('finish_in_place'),
+            $f->textMap('asked'),
+            $f->has('bearing') ? BearingFacts::read($f->object('bearing') ?? throw $f->bad('bearing', 'must be an object.')) : null,
         );
     }
 
@@ -61,6 +66,8 @@ final readonly class JointFacts implements \JsonSerializable
             'reason' => $this->reason,
             'needs_torque_nm' => $this->needsTorqueNm,
             'finish_in_place' => $this->finishInPlace,
+            'asked' => $this->asked === [] ? null : $this->asked,
+            'bearing' => $this->bearing,
         ];
     }
 }

@@ -7,13 +7,18 @@ namespace Oldpart\Core\Job;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Fit\BearingSeat;
+use Oldpart\Core\Fit\FitAdvice;
 use Oldpart\Core\Fit\Offer;
 use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Fit\School;
 use Oldpart\Core\Fit\SizeToMate;
+use Oldpart\Core\Fit\StandardSize;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
@@ -21,6 +26,9 @@ use Oldpart\Core\Quantity\Unit;
 /** Sizes the made side of each joint to the measured one. */
 final readonly class JointSizing
 {
+    /** What an old part can mostly lose on diameter without harm, mm. Common practice: 1/16 in. */
+    private const GIVE_OR_TAKE_MM = 1.6;
+
     /** @param  array<string, FoundSize>  $found */
     public function __construct(private JobFacts $facts, private array $found, private bool $withheld)
     {
@@ -37,6 +45,10 @@ final readonly class JointSizing
         $mate = $makeShaft ? $outer : $inner;
         $found = $this->found[$mate->id] ?? null;
         $custom = $this->custom($joint, $index);
+        $seat = $this->seat($joint, $index, $purpose);
+        if ($seat !== null && $make !== null && $found === null && $custom === null && ! $this->isMade($mate)) {
+            return $this->toTheTable($joint, $purpose, $seat, $make, $mate);
+        }
         if ($make === null || $this->isMade($mate) || $found === null || $purpose->isShape) {
             $blocked = match (true) {
                 $purpose->isShape => Say::plain(ucfirst($purpose->says).'.'),
@@ -47,7 +59,7 @@ final readonly class JointSizing
 
             return new JointAnswer($joint, $purpose, [], 'none', $custom, $make, $mate, $mate->name, $make->name ?? '', null, null, null, $blocked, $this->withheld, []);
         }
-        $offers = $purpose->offers($found->meanMm);
+        $offers = [...($seat === null ? [] : [self::seatOffer($seat, $makeShaft)]), ...$purpose->offers($found->meanMm)];
         $chosen = $custom === null ? $this->choose($offers, $joint->school) : null;
         $wanted = $custom ?? $chosen->clearanceMm ?? throw new \LogicException('the thumb always offers');
         $sized = $this->sizeFor($makeShaft, $found, $wanted);
@@ -60,8 +72,69 @@ final readonly class JointSizing
 
         return new JointAnswer(
             $joint, $purpose, $rows, $chosen === null ? 'limits' : $chosen->school->value, $wanted, $make, $mate, $mate->name, $make->name,
-            $found, $sized, $this->judge($mate, $found, $wanted), $blocked, $this->withheld, $this->shopNotes($joint, $sized),
+            $found, $sized, $this->judge($mate, $found, $wanted), $blocked, $this->withheld, $this->shopNotes($joint, $sized), seat: $seat,
         );
+    }
+
+    /** The seat asked for by a rolling bearing that is named; null for any other joint. */
+    private function seat(JointFacts $joint, int $index, Purpose $purpose): ?BearingSeat
+    {
+        if ($joint->bearing === null || ! in_array($purpose->code, ['bearing-on-shaft', 'bearing-in-housing'], true)) {
+            return null;
+        }
+        try {
+            return BearingSeat::of($joint->bearing->bearing(), $joint->bearing->duty($this->materialOf($joint->inner), $this->materialOf($joint->outer)));
+        } catch (BadInput $bad) {
+            throw $bad->about("joints.{$index}.bearing");
+        }
+    }
+
+    /** Of what is not the bearing: its rings are of bearing steel whatever stands in the job. */
+    private function materialOf(string $surface): ?Material
+    {
+        $of = $this->facts->surface($surface);
+        $part = $of === null ? null : $this->facts->partOf($of);
+
+        return $part === null || $part->origin === Origin::Bought ? null : FoundSurfaces::material($part);
+    }
+
+    /** Made to the class's own limits: the bearing is bought, and nobody has measured it yet. */
+    private function toTheTable(JointFacts $joint, Purpose $purpose, BearingSeat $seat, SurfaceFacts $make, SurfaceFacts $mate): JointAnswer
+    {
+        $makeShaft = $make->id === $joint->inner;
+        $offer = self::seatOffer($seat, $makeShaft);
+        $sized = $makeShaft
+            ? SizeToMate::standard($seat->bearing->boreMm, $seat->shaft, $seat->shaftClass, $offer->source)
+            : SizeToMate::standard($seat->bearing->outsideMm, $seat->housing, $seat->housingClass, $offer->source);
+
+        return new JointAnswer(
+            $joint, $purpose, [['offer' => $offer, 'sized' => $sized, 'chosen' => true]], 'iso', $offer->clearanceMm, $make, $mate, $mate->name, $make->name,
+            null, $sized, null, $this->withheld ? Gatekeeper::sentence() : null, $this->withheld,
+            [Note::info('bearing-unread', 'Made to the table for a Normal-class bearing. Read the bearing itself, and the size is made to that.'), ...$this->shopNotes($joint, $sized)], seat: $seat,
+        );
+    }
+
+    private static function seatOffer(BearingSeat $seat, bool $makeShaft): Offer
+    {
+        return $makeShaft
+            ? new Offer(School::Iso, $seat->shaftClass, $seat->onShaftMm, Say::plain("seat for a {$seat->bearing->designation} bearing"), 'ISO 286-2:2010, ISO 492:2014; class by common practice')
+            : new Offer(School::Iso, $seat->housingClass, $seat->inHousingMm, Say::plain("seat for a {$seat->bearing->designation} bearing"), 'ISO 286-2:2010, ISO 492:2014; class by common practice');
+    }
+
+    /** The joint with what helps to choose its fit, and the ways out where it can't be made. */
+    public function help(JointAnswer $answer): JointAnswer
+    {
+        if (! $answer->isSized() || $answer->purpose->isLength) {
+            return $answer;
+        }
+        $mate = $answer->mate;
+        $found = $answer->mateFound;
+        $standards = $mate === null || $found === null || $mate->kind === SurfaceKind::Length || $this->facts->partOf($mate)->origin !== Origin::Found ? [] : StandardSize::near(
+            $mate->kind === SurfaceKind::Bore, $mate->kind === SurfaceKind::Bore ? $found->largestMm() : $found->smallestMm(), self::GIVE_OR_TAKE_MM,
+        );
+        $ways = $this->withheld ? [] : (new WaysOut($this->facts, fn (FoundSize $f, Range $r): SizeToMate => $this->sizeFor($answer->makesInner(), $f, $r)))->of($answer);
+
+        return $answer->withHelp(new JointHelp(FitAdvice::from($answer->joint->asked, JointConditions::of($this->facts, $this->found, $answer)), $ways, $standards));
     }
 
     private function isMade(SurfaceFacts $surface): bool

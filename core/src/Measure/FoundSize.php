@@ -53,6 +53,15 @@ final readonly class FoundSize implements \JsonSerializable
         return ($this->workingLater)();
     }
 
+    /** The same sizes, were they read as sure as this, mm. */
+    public function withU95(float $u95Mm): self
+    {
+        return new self(
+            $this->kind, $this->meanMm, $this->matingMm, $this->looseMm, $this->ovalityMm, $this->taperMm, $this->bellMm, $this->repeatabilityMm, $u95Mm, $u95Mm, 2.0, null,
+            $this->count, $this->stations, $this->spots, $this->budget, $this->wornMeanMm, $this->unwornMeanMm, $this->notes, $this->workingLater, $this->slips,
+        );
+    }
+
     public function smallestMm(): float
     {
         return min($this->matingMm, $this->looseMm);

@@ -660,6 +660,8 @@ export interface components {
             working: components["schemas"]["WorkingStep"][];
             press: components["schemas"]["Press"] | null;
             press_blocked: components["schemas"]["Say"] | null;
+            help: components["schemas"]["JointHelp"] | null;
+            seat: components["schemas"]["Seat"] | null;
             picture: components["schemas"]["Drawing"] | null;
             ring: components["schemas"]["Drawing"] | null;
         };
@@ -765,6 +767,48 @@ export interface components {
                 surface: string;
                 says: string;
             }[];
+        };
+        FitAdvice: {
+            purpose: components["schemas"]["Purpose"] | null;
+            second: components["schemas"]["Purpose"] | null;
+            why: string[];
+            against: string[];
+            questions: {
+                code: string;
+                ask: string;
+                answer: string | null;
+                known: boolean;
+                choices: {
+                    code: string;
+                    says: string;
+                }[];
+            }[];
+        };
+        WayOut: {
+            /** @enum {unknown} */
+            code: "read-again" | "sneak-up" | "ream" | "widen" | "bond" | "change-the-mate";
+            says: components["schemas"]["Say"];
+            /** @description what one tap changes of the joint */
+            joint: {
+                [key: string]: unknown;
+            } | null;
+            /** @description what one tap adds to the plan */
+            operation: string | null;
+            /** @description the surface one tap goes to */
+            measure: string | null;
+        };
+        /** @description the seats of a rolling bearing and what they do to its clearance */
+        Seat: {
+            bearing: string;
+            shaft_class: string;
+            housing_class: string;
+            on_shaft: components["schemas"]["Say"];
+            in_housing: components["schemas"]["Say"];
+            loss: components["schemas"]["Say"];
+            warm_loss: components["schemas"]["Say"] | null;
+            left: components["schemas"]["Say"] | null;
+            group: string | null;
+            shoulder: components["schemas"]["Say"] | null;
         };
         FitLook: {
             /** @enum {unknown} */
@@ -1084,6 +1128,20 @@ export interface components {
             pitch: number | null;
             count: number | null;
         };
+        /** @description The rolling bearing of a seat: by its stamp, or by its sizes in mm, and what it has to do */
+        joint_bearing: {
+            designation: string | null;
+            bore_mm: number | null;
+            outside_mm: number | null;
+            width_mm: number | null;
+            /** @enum {unknown} */
+            turning: "inner" | "outer";
+            /** @enum {unknown} */
+            load: "light" | "normal" | "heavy";
+            /** @enum {unknown} */
+            housing: "solid" | "split" | "thin";
+            inner_warmer_k: number;
+        };
         /** @description What came in and why it failed, how it is used, and what happens if the part fails */
         take_in: {
             failed: string;
@@ -1191,6 +1249,11 @@ export interface components {
             reason: string;
             needs_torque_nm: number | null;
             finish_in_place: boolean | null;
+            /** @description Answers to the plain questions that lead to a fit, by the question's code (data/fit-questions.json) */
+            asked?: {
+                [key: string]: string;
+            } | null;
+            bearing?: components["schemas"]["joint_bearing"] | null;
         };
         /** @description A line of the cut log */
         cut: {
@@ -1427,6 +1490,25 @@ export interface components {
                     reason: string;
                     needs_torque_nm: number | null;
                     finish_in_place: boolean | null;
+                    /** @description Answers to the plain questions that lead to a fit, by the question's code (data/fit-questions.json) */
+                    asked?: {
+                        [key: string]: string;
+                    } | null;
+                    bearing?: components["schemas"]["joint_bearing"] | null;
+                };
+                /** @description The rolling bearing of a seat: by its stamp, or by its sizes in mm, and what it has to do */
+                joint_bearing: {
+                    designation: string | null;
+                    bore_mm: number | null;
+                    outside_mm: number | null;
+                    width_mm: number | null;
+                    /** @enum {unknown} */
+                    turning: "inner" | "outer";
+                    /** @enum {unknown} */
+                    load: "light" | "normal" | "heavy";
+                    /** @enum {unknown} */
+                    housing: "solid" | "split" | "thin";
+                    inner_warmer_k: number;
                 };
                 /** @description A line of the cut log */
                 cut: {
@@ -1640,6 +1722,15 @@ export interface components {
             press: {
                 [key: string]: unknown;
             };
+        };
+        /** @description what helps to choose the fit, and the ways out where it can't be made */
+        JointHelp: {
+            advice: components["schemas"]["FitAdvice"] | null;
+            ways_out: components["schemas"]["WayOut"][];
+            standards: {
+                what: string;
+                says: components["schemas"]["Say"];
+            }[];
         };
         ReadingVerdict: {
             /** @enum {unknown} */

@@ -14,9 +14,16 @@ import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 import { Why } from '../../shell/Why';
 import { useKey } from '../../shell/keys';
+import { Advice } from './Advice';
+import { BearingSeat } from './BearingSeat';
 import { ByHand } from './ByHand';
 import { Offers } from './Offers';
+import { Standards } from './Standards';
 import { Tiles } from './Tiles';
+import { WaysOut } from './WaysOut';
+
+/** Purposes that seat a rolling bearing. */
+const BEARING = ['bearing-on-shaft', 'bearing-in-housing'];
 
 /** Each joint: what it is for, the fits that give it, and the size that fits the mate that was measured. */
 export function Size() {
@@ -70,6 +77,7 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
                     <PurposeChooser joint={joint} answer={answer} />
                 </Box>
             </Box>
+            {answer.help?.advice && <Advice joint={joint} advice={answer.help.advice} />}
             {answer.blocked !== null && (
                 <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5, mb: 1.25 }}>
                     <Typography sx={{ fontSize: 18 }}>{say(answer.blocked)}</Typography>
@@ -99,6 +107,8 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
                     )}
                 </Box>
             )}
+            <WaysOut joint={joint} ways={answer.help?.ways_out ?? []} />
+            {BEARING.includes(answer.purpose.code) && <BearingSeat joint={joint} seat={answer.seat} />}
             <Offers joint={joint} answer={answer} />
             {answer.press && <Tiles tiles={answer.press.tiles} />}
             {answer.press_blocked !== null && (
@@ -109,6 +119,7 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
             <Box sx={{ mt: 1 }}>
                 <Notes notes={answer.notes} />
             </Box>
+            <Standards standards={answer.help?.standards ?? []} />
             <ByHand joint={joint} answer={answer} />
             <Why steps={answer.working} label="Why these numbers" />
         </>

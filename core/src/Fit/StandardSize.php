@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Fit;
+
+use Oldpart\Core\Catalogue\Bearings;
+use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Measure\NominalFamilies;
+use Oldpart\Core\Measure\NominalKind;
+
+/** A size that can be bought or reamed, near an odd one. */
+final readonly class StandardSize
+{
+    private function __construct(public string $what, public string $label, public float $mm)
+    {
+    }
+
+    /**
+     * What the old part could be brought to, nearest first: a bore only grows, a shaft only shrinks.
+     *
+     * @param  bool  $bore  a worn bore (opened to a reamer, a bearing or a stock bush) or a worn shaft (turned down to a bearing or a stock bush's bore)
+     * @param  float  $sizeMm  as found, the size from which metal is taken: a bore's largest, a shaft's smallest
+     * @param  float  $mostMm  how much may be taken, on diameter, above 0
+     * @return list<StandardSize> at most six
+     */
+    public static function near(bool $bore, float $sizeMm, float $mostMm): array
+    {
+        [$from, $to] = $bore ? [$sizeMm, $sizeMm + $mostMm] : [$sizeMm - $mostMm, $sizeMm];
+        $sizes = [];
+        foreach ($bore ? ['reamer', 'stock bush outside'] : ['ground bar', 'stock bush bore'] as $what) {
+            array_push($sizes, ...self::listed($what, $from, $to));
+        }
+        foreach (Bearings::all() as $bearing) {
+            $mm = $bore ? $bearing->outsideMm : $bearing->boreMm;
+            if ($mm >= $from && $mm <= $to) {
+                $sizes[] = new self('bearing', "{$bearing->designation} bearing", $mm);
+            }
+        }
+        usort($sizes, static fn (self $a, self $b): int => abs($a->mm - $sizeMm) <=> abs($b->mm - $sizeMm));
+
+        return array_slice($sizes, 0, 6);
+    }
+
+    /** @return list<StandardSize> */
+    private static function listed(string $what, float $from, float $to): array
+    {
+        /** @var array{inch: list<array{float, float}>, mm: list<array{float, float}>} $table */
+        $table = Table::read('standard-sizes')[$what];
+        $sizes = [];
+        foreach (['inch' => 25.4, 'mm' => 1.0] as $unit => $mm) {
+            $begin = 0.0;
+            foreach ($table[$unit] as [$end, $step]) {
+                for ($n = (int) ceil(max($begin + $step, $from / $mm) / $step - 1e-9); $n * $step <= min($end, $to / $mm) + 1e-9; $n++) {
+                    $sizes[] = new self($what, self::label($unit, $n * $step), $n * $step * $mm);
+                }
+                $begin = $end;
+            }
+        }
+
+        return $sizes;
+    }
+
+    private static function label(string $unit, float $size): string
+    {
+        if ($unit === 'mm') {
+            return rtrim(rtrim(number_format($size, 1, '.', ''), '0'), '.').' mm';
+        }
+        foreach (NominalFamilies::between(NominalKind::Length, $size * 25.4 - 1e-6, $size * 25.4 + 1e-6) as $named) {
+            if ($named->system === 'inch') {
+                return $named->label;
+            }
+        }
+
+        return rtrim(rtrim(number_format($size, 6, '.', ''), '0'), '.').' in';
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Fit\FitAdvice;
+use Oldpart\Core\Fit\StandardSize;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** What helps to choose a joint's fit, and to get out where it can't be made. */
+final readonly class JointHelp implements \JsonSerializable
+{
+    /**
+     * @param  list<WayOut>  $waysOut
+     * @param  list<StandardSize>  $standards
+     */
+    public function __construct(private ?FitAdvice $advice, private array $waysOut, private array $standards)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'advice' => $this->advice === null ? null : self::advice($this->advice),
+            'ways_out' => $this->waysOut,
+            'standards' => array_map(static fn (StandardSize $s): array => ['what' => $s->what, 'says' => Say::with($s->what === 'bearing' ? '{label}: {s}' : '{label} {what}: {s}', [
+                'label' => $s->label, 'what' => $s->what, 's' => LengthWriter::size($s->mm),
+            ])], $this->standards),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function advice(FitAdvice $advice): array
+    {
+        $named = static fn (?\Oldpart\Core\Fit\Purpose $p): ?array => $p === null ? null : ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'shape' => $p->isShape];
+
+        return [
+            'purpose' => $named($advice->purpose), 'second' => $named($advice->second), 'why' => $advice->why, 'against' => $advice->against,
+            'questions' => array_map(static fn (array $q): array => [
+                'code' => $q['question']->code, 'ask' => $q['question']->ask, 'answer' => $q['answer'], 'known' => $q['known'],
+                'choices' => array_map(static fn (array $c): array => ['code' => $c[0], 'says' => $c[1]], $q['question']->choices),
+            ], $advice->questions),
+        ];
+    }
+}

@@ -1,0 +1,75 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useNavigate } from 'react-router';
+import { newId } from '../../api/client';
+import type { Joint, WayOut } from '../../api/types';
+import { useJob } from '../../job/JobContext';
+import { useSettings } from '../../shell/settings';
+
+const NAME: Record<WayOut['code'], string> = {
+    'read-again': 'Go and read it',
+    'sneak-up': 'Into the plan',
+    ream: 'Into the plan',
+    widen: 'Widen it',
+    bond: 'Bond it',
+    'change-the-mate': 'Into the plan',
+};
+
+/** What to do where the size can't be made as asked: each way with its numbers, and one tap to take it. */
+export function WaysOut({ joint, ways }: { joint: Joint; ways: WayOut[] }) {
+    const { facts, save } = useJob();
+    const { say } = useSettings();
+    const navigate = useNavigate();
+    if (ways.length === 0) {
+        return null;
+    }
+    const planned = (way: WayOut) =>
+        way.operation !== null && facts.operations.some((operation) => operation.name === way.operation);
+    const take = (way: WayOut) => {
+        if (way.measure !== null) {
+            void navigate(`/job/${facts.id}/measure?at=${way.measure}`);
+        } else if (way.operation !== null) {
+            void save('operations', newId(), { name: way.operation });
+        } else if (way.joint !== null) {
+            void save('joints', joint.id, way.joint);
+        }
+    };
+    return (
+        <Box
+            component="section"
+            aria-label="Ways out"
+            sx={{ border: 1, borderColor: 'overlap.main', bgcolor: 'background.paper', mt: 1.25 }}
+        >
+            <Typography variant="h3" component="h2" sx={{ px: 1.5, pt: 1 }}>
+                Ways out
+            </Typography>
+            {ways.map((way) => (
+                <Box
+                    key={`${way.code}${way.says.mm}`}
+                    sx={{
+                        display: 'flex',
+                        gap: 2,
+                        alignItems: 'center',
+                        px: 1.5,
+                        py: 0.75,
+                        borderTop: 1,
+                        borderColor: 'divider',
+                        mt: 0.5,
+                    }}
+                >
+                    <Typography sx={{ flex: 1, minWidth: 0 }}>{say(way.says)}</Typography>
+                    <Button
+                        variant="outlined"
+                        color="inherit"
+                        disabled={planned(way)}
+                        onClick={() => take(way)}
+                        sx={{ flex: 'none' }}
+                    >
+                        {planned(way) ? 'In the plan' : NAME[way.code]}
+                    </Button>
+                </Box>
+            ))}
+        </Box>
+    );
+}
