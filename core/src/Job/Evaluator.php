@@ -61,6 +61,9 @@ final readonly class Evaluator
             if ($joint->make !== null && $joint->sized?->band !== null) {
                 $bands[$joint->make->id] = $joint->sized->band;
             }
+            if ($joint->toTable?->other !== null && $joint->toTable->otherSized?->band !== null) {
+                $bands[$joint->toTable->other->id] = $joint->toTable->otherSized->band;
+            }
         }
 
         return $bands;

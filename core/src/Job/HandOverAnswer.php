@@ -101,28 +101,42 @@ final readonly class HandOverAnswer implements \JsonSerializable
     /** Clearance of the made part in its mate, with both doubts in quadrature, mm. Source: JCGM 100. */
     private function achieved(JointAnswer $answer): ?Range
     {
+        $made = $answer->make === null || $answer->withheld ? null : $this->madeSize($answer->make->id);
+        if ($made === null) {
+            return null;
+        }
+        [$size, $doubt] = $made;
+        if ($answer->toTable?->other !== null) {
+            $other = $this->madeSize($answer->toTable->other->id);
+            $clearance = $other === null ? 0.0 : ($answer->makesInner() ? $other[0] - $size : $size - $other[0]);
+
+            return $other === null ? null : new Range($clearance - hypot($doubt, $other[1]), $clearance + hypot($doubt, $other[1]));
+        }
         $found = $answer->mateFound;
-        if ($answer->make === null || $found === null || $answer->withheld) {
+        if ($found === null) {
             return null;
         }
-        $log = null;
-        foreach ($this->making as $making) {
-            if ($making->entry->surface->id === $answer->make->id && $making->entry->phase !== Phase::Before) {
-                $log = $making->log;
-            }
-        }
-        $last = $log?->last();
-        if ($log === null || $last === null) {
-            return null;
-        }
-        $size = $log->atTwenty($last);
         $tight = $answer->isTight();
-        $u = hypot($log->u95(), $tight ? $found->u95MeanMm : $found->u95Mm);
+        $u = hypot($doubt, $tight ? $found->u95MeanMm : $found->u95Mm);
         [$smallest, $largest] = $tight ? [$found->meanMm, $found->meanMm] : [$found->smallestMm(), $found->largestMm()];
 
         return $answer->makesInner()
             ? new Range($smallest - $size - $u, $largest - $size + $u)
             : new Range($size - $largest - $u, $size - $smallest + $u);
+    }
+
+    /** @return array{float, float}|null the last size of a made surface, and its doubt, mm */
+    private function madeSize(string $surface): ?array
+    {
+        $log = null;
+        foreach ($this->making as $making) {
+            if ($making->entry->surface->id === $surface && $making->entry->phase !== Phase::Before) {
+                $log = $making->log;
+            }
+        }
+        $last = $log?->last();
+
+        return $log === null || $last === null ? null : [$log->atTwenty($last), $log->u95()];
     }
 
     public function isFinished(): bool

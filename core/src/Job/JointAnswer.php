@@ -53,6 +53,7 @@ final readonly class JointAnswer implements \JsonSerializable
         public ?Say $pressBlocked = null,
         public ?BearingSeat $seat = null,
         private ?JointHelp $help = null,
+        public ?ToTable $toTable = null,
     ) {
     }
 
@@ -82,7 +83,7 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName,
-            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->help,
+            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->help, $this->toTable,
         );
     }
 
@@ -90,7 +91,7 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
-            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $help,
+            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $help, $this->toTable,
         );
     }
 
@@ -119,6 +120,7 @@ final readonly class JointAnswer implements \JsonSerializable
             'press' => $this->press === null || $this->withheld ? null : PressTiles::of($this->press, $this->joint->needsTorqueNm),
             'press_blocked' => $this->pressBlocked,
             'help' => $this->help,
+            'to_table' => $this->withheld ? null : $this->toTable,
             'seat' => $this->seat === null ? null : self::seat($this->seat),
             'picture' => $this->picture(),
             'ring' => $band === null || $this->wantedMm === null || $this->purpose->isLength || $this->mateFound === null ? null : RingPicture::draw(
@@ -180,6 +182,11 @@ final readonly class JointAnswer implements \JsonSerializable
         $band = $this->band();
         if ($band !== null && $this->mateFound === null && $this->seat !== null) {
             return $this->seatPicture($this->seat);
+        }
+        if ($band !== null && $this->toTable !== null) {
+            $fit = $this->toTable->fit;
+
+            return BandsPicture::draw($fit->sizeMm, $fit->hole, $fit->shaft, Say::with('{label} at {s}: {r}.', ['label' => $fit->label, 's' => LengthWriter::sizeInWords($fit->sizeMm), 'r' => Words::range($fit->clearance())]));
         }
         if ($band === null || $this->mateFound === null || $this->wantedMm === null) {
             return null;

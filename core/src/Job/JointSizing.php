@@ -10,6 +10,8 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Fit\BearingSeat;
 use Oldpart\Core\Fit\FitAdvice;
+use Oldpart\Core\Fit\InchFit;
+use Oldpart\Core\Fit\NamedFit;
 use Oldpart\Core\Fit\Offer;
 use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Fit\School;
@@ -49,11 +51,18 @@ final readonly class JointSizing
         if ($seat !== null && $make !== null && $found === null && $custom === null && ! $this->isMade($mate)) {
             return $this->toTheTable($joint, $purpose, $seat, $make, $mate);
         }
+        $nominal = $found === null && $make !== null && ! $purpose->isShape && ! $purpose->isLength ? self::nominal($make, $mate) : null;
+        if ($nominal !== null && ($this->isMade($mate) || $custom === null && $this->facts->partOf($mate)->origin === Origin::Bought)) {
+            $standard = $this->standard($joint, $purpose, $nominal, $make, $mate, $custom);
+            if ($standard !== null) {
+                return $standard;
+            }
+        }
         if ($make === null || $this->isMade($mate) || $found === null || $purpose->isShape) {
             $blocked = match (true) {
                 $purpose->isShape => Say::plain(ucfirst($purpose->says).'.'),
                 $make === null => Say::plain('Neither side of this joint is to be made.'),
-                $this->isMade($mate) => Say::plain('Both sides are to be made: use the standard limits.'),
+                $this->isMade($mate) => Say::plain('Both sides are to be made: type the size they are to have, at Survey, and take a class of ISO or inch.'),
                 default => Say::plain('Measure the '.lcfirst($mate->name).'.'),
             };
 
@@ -73,6 +82,48 @@ final readonly class JointSizing
         return new JointAnswer(
             $joint, $purpose, $rows, $chosen === null ? 'limits' : $chosen->school->value, $wanted, $make, $mate, $mate->name, $make->name,
             $found, $sized, $this->judge($mate, $found, $wanted), $blocked, $this->withheld, $this->shopNotes($joint, $sized), seat: $seat,
+        );
+    }
+
+    /** The size both are to have, mm: typed for either at Survey. */
+    private static function nominal(SurfaceFacts $make, SurfaceFacts $mate): ?float
+    {
+        $size = $make->size->length->mm ?? $mate->size->length->mm ?? 0.0;
+
+        return $size > 0 ? $size : null;
+    }
+
+    /**
+     * Made to a class's own limits: both sides are made, or the mate is bought to a class and nobody has read it. Null where neither
+     * school has a class for the purpose at the size.
+     */
+    private function standard(JointFacts $joint, Purpose $purpose, float $nominalMm, SurfaceFacts $make, SurfaceFacts $mate, ?Range $wish): ?JointAnswer
+    {
+        $fits = [];
+        foreach ([School::Iso, School::Inch] as $school) {
+            $class = $purpose->fit($school);
+            if ($class !== null && ($school === School::Iso || InchFit::covers($nominalMm, $class))) {
+                $fits[] = NamedFit::named($nominalMm, $class);
+            }
+        }
+        if ($fits === []) {
+            return null;
+        }
+        $wanted = $joint->school ?? ($this->facts->unit === Unit::Inch ? School::Inch : School::Iso);
+        $chosen = array_values(array_filter($fits, static fn (NamedFit $f): bool => $f->school === $wanted))[0] ?? $fits[0];
+        $makeShaft = $make->id === $joint->inner;
+        $limits = static fn (NamedFit $f, bool $shaft): SizeToMate => SizeToMate::standard($nominalMm, $shaft ? $f->shaft : $f->hole, ($shaft ? 'shaft of ' : 'hole of ').$f->label, $f->source);
+        $rows = array_map(static fn (NamedFit $f): array => [
+            'offer' => new Offer($f->school, $f->label, $f->clearance(), Say::plain('to the table'), $f->source), 'sized' => $limits($f, $makeShaft), 'chosen' => $f === $chosen,
+        ], $fits);
+        $both = $this->isMade($mate);
+        $sized = $limits($chosen, $makeShaft);
+        $notes = $both ? [] : [Note::info('mate-unread', Say::with('The {mate} is bought and taken to be to {class}. Read it, and the size is made to what it is.', ['mate' => lcfirst($mate->name), 'class' => $chosen->label]))];
+
+        return new JointAnswer(
+            $joint, $purpose, $rows, $chosen->school->value, $chosen->clearance(), $make, $both ? null : $mate, $mate->name, $make->name, null, $sized, null,
+            $this->withheld ? Gatekeeper::sentence() : null, $this->withheld, [...$notes, ...$this->shopNotes($joint, $sized)],
+            toTable: new ToTable($chosen, $both ? $mate : null, $both ? $limits($chosen, ! $makeShaft) : null, $wish),
         );
     }
 

@@ -43,10 +43,23 @@ final readonly class MakeCard
         };
         $closing = $surface->kind === SurfaceKind::Bore ? $this->pressOn($surface) : null;
         if ($closing === null) {
-            return [new MakeEntry($surface, Phase::Only, $surface->name, $answer->joint->id, $answer->band(), $answer->blocked, $answer->goodEnough, [], $answer->notes, $goto)];
+            return [new MakeEntry($surface, Phase::Only, $surface->name, $answer->joint->id, $answer->band(), $answer->blocked, $answer->goodEnough, [], $answer->notes, $goto), ...$this->otherSide($answer, $goto)];
         }
 
         return $this->boreEntries($surface, $answer, $closing, $goto);
+    }
+
+    /**
+     * The other side, where both are made to the table.
+     *
+     * @param  array{stage: string, surface: ?string}  $goto
+     * @return list<MakeEntry>
+     */
+    private function otherSide(JointAnswer $answer, array $goto): array
+    {
+        $other = $answer->toTable?->other;
+
+        return $other === null ? [] : [new MakeEntry($other, Phase::Only, $other->name, $answer->joint->id, $answer->withheld ? null : $answer->toTable->otherSized?->band, $answer->blocked, null, [], [], $goto)];
     }
 
     /**

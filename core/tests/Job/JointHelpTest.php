@@ -154,4 +154,75 @@ final class JointHelpTest extends TestCase
         $this->expectException(BadInput::class);
         JobFile::read(str_replace('"turning": "outer"', '"turning": "sideways"', $text));
     }
+
+    /**
+     * Both sides made, to the table. ISO 286-2 at 30 mm: H7 0 to +21, p6 +22 to +35 µm; FN2-like inch classes where the job is in inches.
+     * With a wish typed, the chance is the trapezoid's: −30 to −5 µm of −35 to −1, by hand 1 − 5²/(2·21·13) − 4²/(2·21·13) = 0.925.
+     */
+    public function test_both_sides_made_take_the_tables_limits(): void
+    {
+        $job = SampleJob::measured();
+        foreach ($job->facts['parts'] as &$part) {
+            $part['origin'] = $part['name'] === 'Shaft' ? 'found' : 'make';
+        }
+        unset($part);
+        $blocked = self::joint($job->build(), 'Bush in housing');
+        self::assertStringContainsString('type the size', $blocked->blocked->mm ?? '');
+        foreach ($job->facts['surfaces'] as &$surface) {
+            if ($surface['name'] === 'Bush outside') {
+                $surface['size'] = ['typed' => '30', 'unit' => 'mm'];
+            }
+        }
+        unset($surface);
+        $job->joint('Bush in housing', ['least' => ['typed' => '-0.030', 'unit' => 'mm'], 'most' => ['typed' => '-0.005', 'unit' => 'mm']]);
+        $joint = self::joint($job->build(), 'Bush in housing');
+        self::assertEqualsWithDelta([30.022, 30.035], [$joint->band()?->lowerMm, $joint->band()?->upperMm], 1e-9);
+        self::assertEqualsWithDelta([30.0, 30.021], [$joint->toTable?->otherSized?->band?->lowerMm, $joint->toTable?->otherSized?->band?->upperMm], 1e-9);
+        $shown = json_decode(json_encode($joint, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['to_table'];
+        self::assertStringContainsString('0.001 to 0.035 tight', $shown['extremes']['mm']);
+        self::assertStringContainsString('as they come 92.4 fit', $shown['pairs']['mm']);
+        $card = array_map(static fn ($e): string => $e->label, (new Evaluator)->evaluate($job->build())->make);
+        self::assertContains('Housing bore', $card);
+        self::assertContains('Bush outside', $card);
+    }
+
+    /** Both made and cut: what was achieved comes from both logs, 30.010 in 30.030 is 0.020 tight. */
+    public function test_what_two_made_parts_achieve(): void
+    {
+        $job = SampleJob::measured();
+        foreach ($job->facts['parts'] as &$part) {
+            $part['origin'] = $part['name'] === 'Shaft' ? 'found' : 'make';
+        }
+        unset($part);
+        foreach ($job->facts['surfaces'] as &$surface) {
+            $surface['size'] = $surface['name'] === 'Bush outside' ? ['typed' => '30', 'unit' => 'mm'] : $surface['size'];
+        }
+        unset($surface);
+        $job->cut('Bush outside', 'only', null, '30.030')->cut('Housing bore', 'only', null, '30.010', 'three-point');
+        $fits = json_decode(json_encode((new Evaluator)->evaluate($job->build())->handOver, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['fits'];
+        $fit = array_column($fits, null, 'label')['Bush in housing'];
+        self::assertSame('inside', $fit['verdict']);
+        self::assertMatchesRegularExpression('/0\.01\d to 0\.02\d tight/', $fit['achieved']['mm']);
+    }
+
+    /** A bought pin nobody has read is taken to be to its class; read, it decides. */
+    public function test_a_bought_mate_is_taken_to_be_to_its_class(): void
+    {
+        $job = (new SampleJob)->answered()->materials();
+        foreach ($job->facts['parts'] as &$part) {
+            $part['origin'] = $part['name'] === 'Shaft' ? 'bought' : $part['origin'];
+        }
+        unset($part);
+        foreach ($job->facts['surfaces'] as &$surface) {
+            $surface['size'] = $surface['name'] === 'Shaft journal' ? ['typed' => '22', 'unit' => 'mm'] : $surface['size'];
+        }
+        unset($surface);
+        // H8 at 22 mm: 0 to +33 µm (ISO 286-2).
+        $joint = self::joint($job->build(), 'Shaft in bush');
+        self::assertEqualsWithDelta([22.0, 22.033], [$joint->band()?->lowerMm, $joint->band()?->upperMm], 1e-9);
+        self::assertContains('mate-unread', array_map(static fn (Note $n): string => $n->code, $joint->notes));
+        $read = self::joint($job->read('Shaft journal', '21.950', 'outside-micrometer')->build(), 'Shaft in bush');
+        self::assertNull($read->toTable);
+        self::assertLessThan(22.0, $read->sized?->band?->lowerMm);
+    }
 }

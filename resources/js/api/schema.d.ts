@@ -662,6 +662,7 @@ export interface components {
             press_blocked: components["schemas"]["Say"] | null;
             help: components["schemas"]["JointHelp"] | null;
             seat: components["schemas"]["Seat"] | null;
+            to_table: components["schemas"]["ToTable"] | null;
             picture: components["schemas"]["Drawing"] | null;
             ring: components["schemas"]["Drawing"] | null;
         };
@@ -1731,6 +1732,13 @@ export interface components {
                 what: string;
                 says: components["schemas"]["Say"];
             }[];
+        };
+        /** @description made to the table, since both sides are made or the mate is bought unread */
+        ToTable: {
+            fit: string;
+            extremes: components["schemas"]["Say"];
+            likely: components["schemas"]["Say"];
+            pairs: components["schemas"]["Say"] | null;
         };
         ReadingVerdict: {
             /** @enum {unknown} */

@@ -107,6 +107,12 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
                     )}
                 </Box>
             )}
+            {answer.to_table && (
+                <Typography sx={{ mt: 1 }}>
+                    {answer.to_table.fit}, made to the table: {say(answer.to_table.extremes)}; 95 of 100 pairs{' '}
+                    {say(answer.to_table.likely)}. {answer.to_table.pairs && say(answer.to_table.pairs)}
+                </Typography>
+            )}
             <WaysOut joint={joint} ways={answer.help?.ways_out ?? []} />
             {BEARING.includes(answer.purpose.code) && <BearingSeat joint={joint} seat={answer.seat} />}
             <Offers joint={joint} answer={answer} />
