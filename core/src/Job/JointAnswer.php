@@ -120,6 +120,7 @@ final readonly class JointAnswer implements \JsonSerializable
             'press' => $this->press === null || $this->withheld ? null : PressTiles::of($this->press, $this->joint->needsTorqueNm),
             'press_blocked' => $this->pressBlocked,
             'help' => $this->help,
+            'slide' => $this->slide(),
             'to_table' => $this->withheld ? null : $this->toTable,
             'seat' => $this->seat === null ? null : self::seat($this->seat),
             'picture' => $this->picture(),
@@ -147,6 +148,27 @@ final readonly class JointAnswer implements \JsonSerializable
             'makes' => $band === null ? null : Say::with('{a} … {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
             'possible' => $row['sized'] === null || $row['sized']->band !== null,
             'chosen' => $row['chosen'],
+        ];
+    }
+
+    /** @return array<string, mixed>|null what the sum fit-at needs to answer as a size is dragged, and how far to drag */
+    private function slide(): ?array
+    {
+        $band = $this->band();
+        $found = $this->mateFound;
+        if ($band === null || $found === null || $this->wantedMm === null) {
+            return null;
+        }
+        $tight = $this->isTight();
+        $reach = max($band->widthMm(), 0.01);
+
+        return [
+            'from_mm' => $band->lowerMm - $reach, 'to_mm' => $band->upperMm + $reach, 'lower_mm' => $band->lowerMm, 'upper_mm' => $band->upperMm,
+            'sum' => [
+                'make' => $this->makesInner() ? 'shaft' : 'bore',
+                'mate' => $tight ? ['size_mm' => $found->meanMm, 'u95_mm' => $found->u95MeanMm] : ['size_mm' => $found->matingMm, 'u95_mm' => $found->u95Mm, 'loose_mm' => $found->looseMm],
+                'clearance_mm' => ['min' => $this->wantedMm->min, 'max' => $this->wantedMm->max],
+            ],
         ];
     }
 

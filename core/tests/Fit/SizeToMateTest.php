@@ -7,6 +7,7 @@ namespace Oldpart\Core\Tests\Fit;
 use Eris\Generator;
 use Eris\TestTrait;
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Fit\FitAt;
 use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Quantity\Range;
 use PHPUnit\Framework\TestCase;
@@ -82,6 +83,40 @@ final class SizeToMateTest extends TestCase
                 self::fail('should have been refused');
             } catch (BadInput $bad) {
                 self::assertSame($field, $bad->field);
+            }
+        }
+    }
+
+    /** By hand: a bore found 30.000 to 30.010, sure to 4 µm; a shaft of 29.980 has 20 to 30 µm, with the doubt 16 to 34. */
+    public function test_what_the_fit_is_at_a_size(): void
+    {
+        $at = static fn (float $size): FitAt => FitAt::of(true, $size, 30.000, 0.004, 30.010, new Range(0.010, 0.040));
+        self::assertEqualsWithDelta([0.016, 0.034], [$at(29.980)->clearanceMm->min, $at(29.980)->clearanceMm->max], 1e-9);
+        self::assertSame(['inside', 'cannot-tell', 'outside', 'outside'], [$at(29.980)->verdict, $at(29.988)->verdict, $at(29.996)->verdict, $at(29.960)->verdict]);
+        $bore = FitAt::of(false, 25.030, 25.000, 0.0, 24.990);
+        self::assertEqualsWithDelta([0.030, 0.040], [$bore->clearanceMm->min, $bore->clearanceMm->max], 1e-9);
+        foreach ([[0.0, 30.0, 0.0], [30.0, 0.0, 0.0], [30.0, 30.0, -1.0]] as [$size, $mate, $u]) {
+            try {
+                FitAt::of(true, $size, $mate, $u);
+                self::fail('taken');
+            } catch (BadInput $bad) {
+                self::assertNotSame('', $bad->field);
+            }
+        }
+    }
+
+    /** The band and the fit at a size say the same: inside the band inside, beyond it by more than twice the doubt outside. */
+    public function test_the_band_and_the_fit_at_a_size_agree(): void
+    {
+        foreach ([[true, 30.0, 0.004, -0.035, -0.001, null], [false, 25.0, 0.003, 0.020, 0.074, 24.990], [true, 40.0, 0.002, 0.009, 0.050, 40.008]] as [$shaft, $mate, $u, $min, $max, $loose]) {
+            $wanted = new Range($min, $max);
+            $band = SizeToMate::of($shaft, $mate, $u, $wanted, $loose)->band;
+            self::assertNotNull($band);
+            foreach ([$band->lowerMm, $band->middleMm(), $band->upperMm] as $size) {
+                self::assertSame('inside', FitAt::of($shaft, $size, $mate, $u, $loose, $wanted)->verdict);
+            }
+            foreach ([$band->lowerMm - 2 * $u - 0.001, $band->upperMm + 2 * $u + 0.001] as $size) {
+                self::assertSame('outside', FitAt::of($shaft, $size, $mate, $u, $loose, $wanted)->verdict);
             }
         }
     }

@@ -662,6 +662,16 @@ export interface components {
             press_blocked: components["schemas"]["Say"] | null;
             help: components["schemas"]["JointHelp"] | null;
             seat: components["schemas"]["Seat"] | null;
+            slide: {
+                from_mm: number;
+                to_mm: number;
+                lower_mm: number;
+                upper_mm: number;
+                /** @description what the sum fit-at takes besides the size */
+                sum: {
+                    [key: string]: unknown;
+                };
+            } | null;
             to_table: components["schemas"]["ToTable"] | null;
             picture: components["schemas"]["Drawing"] | null;
             ring: components["schemas"]["Drawing"] | null;

@@ -18,6 +18,7 @@ import { Advice } from './Advice';
 import { BearingSeat } from './BearingSeat';
 import { ByHand } from './ByHand';
 import { Offers } from './Offers';
+import { Slide } from './Slide';
 import { Standards } from './Standards';
 import { Tiles } from './Tiles';
 import { WaysOut } from './WaysOut';
@@ -107,6 +108,7 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
                     )}
                 </Box>
             )}
+            {answer.slide && <Slide slide={answer.slide} />}
             {answer.to_table && (
                 <Typography sx={{ mt: 1 }}>
                     {answer.to_table.fit}, made to the table: {say(answer.to_table.extremes)}; 95 of 100 pairs{' '}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Sum;
+
+use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Fit\FitAt;
+use Oldpart\Core\Picture\Words;
+use Oldpart\Core\Quantity\LengthWriter;
+
+final class FitAtSum implements Sum
+{
+    public function name(): string
+    {
+        return 'fit-at';
+    }
+
+    public function says(): string
+    {
+        return 'What the fit is if the part comes out at a size, for the mate as it was found.';
+    }
+
+    public function example(): array
+    {
+        return ['make' => 'shaft', 'size_mm' => 28.59, 'mate' => ['size_mm' => 28.567, 'u95_mm' => 0.005], 'clearance_mm' => ['min' => -0.033, 'max' => 0.0]];
+    }
+
+    public function run(Fields $in): array
+    {
+        $in->only(['make', 'size_mm', 'mate', 'clearance_mm']);
+        $make = $in->text('make');
+        if ($make !== 'shaft' && $make !== 'bore') {
+            throw $in->bad('make', 'must be one of: shaft, bore.');
+        }
+        $mate = $in->object('mate') ?? throw $in->bad('mate', 'is missing.');
+        $mate->only(['size_mm', 'u95_mm', 'loose_mm']);
+        $size = $in->number('size_mm');
+        $fit = FitAt::of($make === 'shaft', $size, $mate->number('size_mm'), $mate->number('u95_mm'), $mate->numberOrNull('loose_mm'), $in->has('clearance_mm') ? $in->range('clearance_mm') : null);
+        $words = Words::range($fit->clearanceMm);
+
+        return [
+            'clearance_mm' => ['min' => $fit->clearanceMm->min, 'max' => $fit->clearanceMm->max],
+            'verdict' => $fit->verdict,
+            'size' => LengthWriter::size($size),
+            'says' => $words,
+            'notes' => [],
+            'working' => [new WorkingStep('Fit', $make === 'shaft' ? 'mate − size ± U' : 'size − mate ± U', $words, 'bore less shaft; ISO 14253-1 for the guard')],
+        ];
+    }
+}
