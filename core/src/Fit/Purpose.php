@@ -90,6 +90,12 @@ final readonly class Purpose
             $offers[] = new Offer(School::Iso, 'film, metric', new Range($this->given['iso']['least_mm'], $this->given['iso']['most_mm']), Say::plain('what compounds fill'), 'common practice of compound makers, no source');
             $offers[] = new Offer(School::Inch, 'film, inch', new Range(25.4 * $this->given['inch']['least_in'], 25.4 * $this->given['inch']['most_in']), Say::plain('what compounds fill'), 'common practice of compound makers, no source');
         }
+        $hole = $this->code === 'clears' ? ClearanceHole::for($sizeMm) : null;
+        if ($hole !== null) {
+            $offers[] = new Offer(School::Iso, "{$hole->thread} fine to medium", $hole->clearanceOver($sizeMm), Say::with('fine {f}, medium {m}, coarse {c}', [
+                'f' => LengthWriter::size($hole->fineMm), 'm' => LengthWriter::size($hole->mediumMm), 'c' => LengthWriter::size($hole->coarseMm),
+            ]), 'ISO 273:1979');
+        }
         if ($this->thumb !== null) {
             $offers[] = self::thumbOffer($this->thumb, $sizeMm);
         }

@@ -22,7 +22,7 @@ final readonly class StandardSize
      * @param  bool  $bore  a worn bore (opened to a reamer, a bearing or a stock bush) or a worn shaft (turned down to a bearing or a stock bush's bore)
      * @param  float  $sizeMm  as found, the size from which metal is taken: a bore's largest, a shaft's smallest
      * @param  float  $mostMm  how much may be taken, on diameter, above 0
-     * @return list<StandardSize> at most six
+     * @return list<StandardSize>
      */
     public static function near(bool $bore, float $sizeMm, float $mostMm): array
     {
@@ -37,9 +37,9 @@ final readonly class StandardSize
                 $sizes[] = new self('bearing', "{$bearing->designation} bearing", $mm);
             }
         }
-        usort($sizes, static fn (self $a, self $b): int => abs($a->mm - $sizeMm) <=> abs($b->mm - $sizeMm));
+        usort($sizes, static fn (self $a, self $b): int => round(abs($a->mm - $sizeMm), 6) <=> round(abs($b->mm - $sizeMm), 6));
 
-        return array_slice($sizes, 0, 6);
+        return $sizes;
     }
 
     /** @return list<StandardSize> */

@@ -12,6 +12,10 @@ use Oldpart\Core\Quantity\LengthWriter;
 /** What helps to choose a joint's fit, and to get out where it can't be made. */
 final readonly class JointHelp implements \JsonSerializable
 {
+    private const SIZES = 4;
+
+    private const EACH = 4;
+
     /**
      * @param  list<WayOut>  $waysOut
      * @param  list<StandardSize>  $standards
@@ -26,10 +30,24 @@ final readonly class JointHelp implements \JsonSerializable
         return [
             'advice' => $this->advice === null ? null : self::advice($this->advice),
             'ways_out' => $this->waysOut,
-            'standards' => array_map(static fn (StandardSize $s): array => ['what' => $s->what, 'says' => Say::with($s->what === 'bearing' ? '{label}: {s}' : '{label} {what}: {s}', [
-                'label' => $s->label, 'what' => $s->what, 's' => LengthWriter::size($s->mm),
-            ])], $this->standards),
+            'standards' => $this->standards(),
         ];
+    }
+
+    /** @return list<array{mm: float, says: Say}> one line for each size, what gives it after it */
+    private function standards(): array
+    {
+        $by = [];
+        foreach ($this->standards as $size) {
+            $by[(string) round($size->mm, 4)][] = $size;
+        }
+        $lines = [];
+        foreach (array_slice($by, 0, self::SIZES) as $sizes) {
+            $what = array_map(static fn (StandardSize $s): string => $s->what === 'bearing' ? $s->label : "{$s->label} {$s->what}", array_slice($sizes, 0, self::EACH));
+            $lines[] = ['mm' => $sizes[0]->mm, 'says' => Say::with('{s}: '.implode(', ', $what).(count($sizes) > self::EACH ? ' …' : ''), ['s' => LengthWriter::size($sizes[0]->mm)])];
+        }
+
+        return $lines;
     }
 
     /** @return array<string, mixed> */

@@ -1739,7 +1739,7 @@ export interface components {
             advice: components["schemas"]["FitAdvice"] | null;
             ways_out: components["schemas"]["WayOut"][];
             standards: {
-                what: string;
+                mm: number;
                 says: components["schemas"]["Say"];
             }[];
         };

@@ -54,7 +54,17 @@ export function Slide({ slide }: { slide: Facts }) {
                 getAriaValueText={() => said}
                 sx={{ flex: '1 1 240px' }}
             />
-            <Box sx={{ flex: '0 0 400px', maxWidth: 1, minHeight: 30, display: 'flex', gap: 1.5 }}>
+            <Box
+                sx={{
+                    flex: '0 0 480px',
+                    maxWidth: 1,
+                    minHeight: 30,
+                    display: 'flex',
+                    gap: 1.5,
+                    alignItems: 'center',
+                    flexWrap: 'wrap',
+                }}
+            >
                 <Typography>If it comes out at {said}</Typography>
                 {answer.data && (
                     <Verdict kind={KIND[answer.data.verdict]}>{WORD[answer.data.verdict]}</Verdict>

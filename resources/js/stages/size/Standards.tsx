@@ -14,7 +14,11 @@ export function Standards({ standards }: { standards: NonNullable<JointAnswer['h
             <Typography variant="h3" component="h2" sx={{ mb: 0.25 }}>
                 Made standard, if the old part can lose it
             </Typography>
-            <Typography variant="body2">{standards.map((size) => say(size.says)).join(' · ')}</Typography>
+            {standards.map((size) => (
+                <Typography key={size.mm} variant="body2">
+                    {say(size.says)}
+                </Typography>
+            ))}
         </Box>
     );
 }
