@@ -13,6 +13,8 @@ return new class extends Migration
         Schema::table('joints', function (Blueprint $table): void {
             $table->json('asked')->nullable();
             $table->json('bearing')->nullable();
+            $table->double('load_n')->nullable();
+            $table->double('speed_rpm')->nullable();
         });
     }
 };

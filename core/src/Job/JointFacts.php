@@ -27,6 +27,8 @@ final readonly class JointFacts implements \JsonSerializable
         /** @var array<string, string> answers to the plain questions, by their code */
         public array $asked = [],
         public ?BearingFacts $bearing = null,
+        public ?float $loadN = null,
+        public ?float $speedRpm = null,
     ) {
     }
 
@@ -47,6 +49,8 @@ final readonly class JointFacts implements \JsonSerializable
             $f->flagOrNull('finish_in_place'),
             $f->textMap('asked'),
             $f->has('bearing') ? BearingFacts::read($f->object('bearing') ?? throw $f->bad('bearing', 'must be an object.')) : null,
+            $f->numberOrNull('load_n'),
+            $f->numberOrNull('speed_rpm'),
         );
     }
 
@@ -68,6 +72,8 @@ final readonly class JointFacts implements \JsonSerializable
             'finish_in_place' => $this->finishInPlace,
             'asked' => $this->asked === [] ? null : $this->asked,
             'bearing' => $this->bearing,
+            'load_n' => $this->loadN,
+            'speed_rpm' => $this->speedRpm,
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Fit\FitAdvice;
+use Oldpart\Core\Fit\PlainBearing;
 use Oldpart\Core\Fit\StandardSize;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -20,7 +21,7 @@ final readonly class JointHelp implements \JsonSerializable
      * @param  list<WayOut>  $waysOut
      * @param  list<StandardSize>  $standards
      */
-    public function __construct(private ?FitAdvice $advice, private array $waysOut, private array $standards)
+    public function __construct(private ?FitAdvice $advice, private array $waysOut, private array $standards, private bool $runs = false, private ?PlainBearing $plain = null)
     {
     }
 
@@ -31,6 +32,27 @@ final readonly class JointHelp implements \JsonSerializable
             'advice' => $this->advice === null ? null : self::advice($this->advice),
             'ways_out' => $this->waysOut,
             'standards' => $this->standards(),
+            'runs' => $this->runs,
+            'plain' => $this->plain === null ? null : ['tiles' => self::tiles($this->plain), 'notes' => $this->plain->notes, 'working' => $this->plain->working],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function tiles(PlainBearing $plain): array
+    {
+        $tile = static function (string $label, ?float $value, string $unit, ?float $limit): array {
+            $number = static fn (float $x): string => rtrim(rtrim(number_format($x, 2), '0'), '.');
+
+            return [
+                'label' => $label, 'value' => Say::plain($value === null ? '–' : $number($value)." {$unit}"),
+                'remark' => Say::plain($limit === null ? 'no limit known' : "stands {$number($limit)}"), 'tone' => $value === null || $limit === null ? 'plain' : ($value <= $limit ? 'good' : 'bad'),
+            ];
+        };
+
+        return [
+            $tile('Pressure', $plain->pressureMpa, 'MPa', $plain->limits['p_mpa'] ?? null), $tile('Sliding speed', $plain->speedMs, 'm/s', $plain->limits['v_m_s'] ?? null),
+            $tile('p·v', $plain->pv, 'MPa·m/s', $plain->limits['pv'] ?? null),
+            ['label' => 'Length over diameter', 'value' => Say::plain(number_format($plain->ratio, 2)), 'remark' => Say::plain('0.8 to 1.5 is advised'), 'tone' => $plain->ratio >= 0.8 && $plain->ratio <= 1.5 ? 'good' : 'plain'],
         ];
     }
 

@@ -13,6 +13,7 @@ use Oldpart\Core\Fit\FitAdvice;
 use Oldpart\Core\Fit\InchFit;
 use Oldpart\Core\Fit\NamedFit;
 use Oldpart\Core\Fit\Offer;
+use Oldpart\Core\Fit\PlainBearing;
 use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Fit\School;
 use Oldpart\Core\Fit\SizeToMate;
@@ -28,6 +29,9 @@ use Oldpart\Core\Quantity\Unit;
 /** Sizes the made side of each joint to the measured one. */
 final readonly class JointSizing
 {
+    /** Purposes in which one turns or slides in the other. */
+    private const RUNNING = ['loose-running', 'free-running', 'running-journal', 'slides-no-shake'];
+
     /** What an old part can mostly lose on diameter without harm, mm. Common practice: 1/16 in. */
     private const GIVE_OR_TAKE_MM = 1.6;
 
@@ -172,6 +176,18 @@ final readonly class JointSizing
             : new Offer(School::Iso, $seat->housingClass, $seat->inHousingMm, Say::plain("seat for a {$seat->bearing->designation} bearing"), 'ISO 286-2:2010, ISO 492:2014; class by common practice');
     }
 
+    /** The pressure and speed of a running joint, once its load is typed; its length is that along which it is engaged. */
+    private function plain(JointAnswer $answer): ?PlainBearing
+    {
+        $length = $answer->joint->along === null ? null : ($this->found[$answer->joint->along] ?? null);
+        $outer = $this->facts->surface($answer->joint->outer);
+        if (! in_array($answer->purpose->code, self::RUNNING, true) || $answer->joint->loadN === null || $answer->mateFound === null || $length === null || $outer === null) {
+            return null;
+        }
+
+        return PlainBearing::of($answer->mateFound->meanMm, $length->meanMm, $answer->joint->loadN, $answer->joint->speedRpm, $this->facts->partOf($outer)->material);
+    }
+
     /** The joint with what helps to choose its fit, and the ways out where it can't be made. */
     public function help(JointAnswer $answer): JointAnswer
     {
@@ -185,7 +201,7 @@ final readonly class JointSizing
         );
         $ways = $this->withheld ? [] : (new WaysOut($this->facts, fn (FoundSize $f, Range $r): SizeToMate => $this->sizeFor($answer->makesInner(), $f, $r)))->of($answer);
 
-        return $answer->withHelp(new JointHelp(FitAdvice::from($answer->joint->asked, JointConditions::of($this->facts, $this->found, $answer)), $ways, $standards));
+        return $answer->withHelp(new JointHelp(FitAdvice::from($answer->joint->asked, JointConditions::of($this->facts, $this->found, $answer)), $ways, $standards, in_array($answer->purpose->code, self::RUNNING, true), $this->plain($answer)));
     }
 
     private function isMade(SurfaceFacts $surface): bool

@@ -1260,6 +1260,9 @@ export interface components {
             reason: string;
             needs_torque_nm: number | null;
             finish_in_place: boolean | null;
+            /** @description What a running joint carries, N */
+            load_n?: number | null;
+            speed_rpm?: number | null;
             /** @description Answers to the plain questions that lead to a fit, by the question's code (data/fit-questions.json) */
             asked?: {
                 [key: string]: string;
@@ -1501,6 +1504,9 @@ export interface components {
                     reason: string;
                     needs_torque_nm: number | null;
                     finish_in_place: boolean | null;
+                    /** @description What a running joint carries, N */
+                    load_n?: number | null;
+                    speed_rpm?: number | null;
                     /** @description Answers to the plain questions that lead to a fit, by the question's code (data/fit-questions.json) */
                     asked?: {
                         [key: string]: string;
@@ -1738,6 +1744,12 @@ export interface components {
         JointHelp: {
             advice: components["schemas"]["FitAdvice"] | null;
             ways_out: components["schemas"]["WayOut"][];
+            runs: boolean;
+            plain: {
+                tiles: components["schemas"]["Tile"][];
+                notes: components["schemas"]["Note"][];
+                working: components["schemas"]["WorkingStep"][];
+            } | null;
             standards: {
                 mm: number;
                 says: components["schemas"]["Say"];

@@ -18,6 +18,7 @@ import { Advice } from './Advice';
 import { BearingSeat } from './BearingSeat';
 import { ByHand } from './ByHand';
 import { Offers } from './Offers';
+import { Running } from './Running';
 import { Slide } from './Slide';
 import { Standards } from './Standards';
 import { Tiles } from './Tiles';
@@ -119,6 +120,7 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
             {BEARING.includes(answer.purpose.code) && <BearingSeat joint={joint} seat={answer.seat} />}
             <Offers joint={joint} answer={answer} />
             {answer.press && <Tiles tiles={answer.press.tiles} />}
+            {answer.help?.runs && <Running joint={joint} help={answer.help} />}
             {answer.press_blocked !== null && (
                 <Typography sx={{ mt: 1.25 }} color="textSecondary">
                     {say(answer.press_blocked)}
