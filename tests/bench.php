@@ -12,10 +12,13 @@ use App\Models\IndexedJob;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Fit\FitSearch;
+use Oldpart\Core\Fit\NamedFit;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobFacts;
 use Oldpart\Core\Job\Kind;
 use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Tests\Gauge\Coverage;
 use Oldpart\Core\Tests\Measure\NominalScore;
@@ -64,6 +67,15 @@ for ($i = 0; $i < 60; $i++) {
 }
 $largeFacts = JobFacts::fromArray($large);
 timed('evaluate 60 surfaces with 1,500 readings', static fn () => (new Evaluator)->evaluate($largeFacts), 10);
+
+// The tables: a fit looked up, over sizes and classes.
+$fits = ['H7/p6', 'H8/f7', 'P7/h6', 'K7/h6', 'H11/c11', 'FN2', 'RC4'];
+$start = hrtime(true);
+for ($i = 0; $i < 7000; $i++) {
+    NamedFit::named(25.0 + $i % 300, $fits[$i % 7])->clearance();
+}
+printf("%-48s %6.2f µs each, wanted under 50 µs\n", 'a fit from the tables', (hrtime(true) - $start) / 7000 / 1e3);
+timed('all fits at a size, for find by result', static fn () => FitSearch::inside(40.0, new Range(-0.04, 0.0)), 100);
 
 // A thousand readings, one after the other, as a gauge sends them.
 $state = $store->start('bench-1000', 'plain-bush', 'Bench', 'Bush', Unit::Inch);

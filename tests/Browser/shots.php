@@ -34,6 +34,7 @@ $views = [
     'hand-over' => ['/job/demo-carder/hand-over', 'As built', false],
     'size-night' => ['/job/demo-carder/size', 'Bush in housing', true],
     'shop' => ['/shop', 'The shop', false],
+    'tables' => ['/tables?size=1.25&unit=in&fit=H7%2Fp6', 'H7/p6 at', false],
 ];
 $rig = new Rig(true);
 try {
