@@ -42,12 +42,13 @@ final class PressTest extends TestCase
     {
         /** @var array{cases: list<array<string, float>>} $reference */
         $reference = json_decode((string) file_get_contents(__DIR__.'/../reference/press_fit_ccx.json'), true);
-        self::assertCount(2, $reference['cases']);
+        self::assertCount(7, $reference['cases']);
         foreach ($reference['cases'] as $c) {
             $material = static fn (float $e, float $nu): Material => new Material('', 'unlisted', $e / 1000, $nu, null, null, null, false);
             $press = Press::of(new PressFit($c['d'], $c['di'], $c['do'], $c['length'], new Range($c['delta'], $c['delta']), $material($c['Ei'], $c['ni']), $material($c['Eo'], $c['no'])));
             self::assertEqualsWithDelta($c['bore_closing_mm'], $press->boreClosingMm->max, max(1e-9, 0.01 * $c['bore_closing_mm']));
             self::assertEqualsWithDelta($c['outer_growth_mm'], $press->outerGrowthMm->max, 0.01 * $c['outer_growth_mm']);
+            self::assertEqualsWithDelta($c['pressure_mpa'], $press->pressureMpa->max, 0.01 * $c['pressure_mpa']);
         }
     }
 

@@ -16,6 +16,16 @@ CASES = [
      "d": 50.0, "di": 0.0, "do": 100.0, "delta": 0.050, "length": 40.0, "Ei": 207e3, "ni": 0.29, "Eo": 207e3, "no": 0.29},
     {"name": "bronze bush in a cast-iron ring",
      "d": 30.0, "di": 24.0, "do": 60.0, "delta": 0.030, "length": 30.0, "Ei": 100e3, "ni": 0.34, "Eo": 100e3, "no": 0.24},
+    {"name": "steel sleeve in an aluminium hub",
+     "d": 60.0, "di": 40.0, "do": 110.0, "delta": 0.060, "length": 50.0, "Ei": 205e3, "ni": 0.29, "Eo": 71e3, "no": 0.33},
+    {"name": "solid steel pin in a thin cast-iron boss",
+     "d": 20.0, "di": 0.0, "do": 28.0, "delta": 0.015, "length": 25.0, "Ei": 205e3, "ni": 0.29, "Eo": 100e3, "no": 0.24},
+    {"name": "thin acetal bush in a steel plate",
+     "d": 25.0, "di": 21.0, "do": 80.0, "delta": 0.080, "length": 20.0, "Ei": 2900.0, "ni": 0.38, "Eo": 205e3, "no": 0.29},
+    {"name": "hollow bronze shaft in a bronze ring",
+     "d": 80.0, "di": 30.0, "do": 120.0, "delta": 0.070, "length": 60.0, "Ei": 105e3, "ni": 0.34, "Eo": 115e3, "no": 0.33},
+    {"name": "hardened ring on a hollow steel spindle",
+     "d": 50.0, "di": 35.0, "do": 62.0, "delta": 0.020, "length": 20.0, "Ei": 205e3, "ni": 0.29, "Eo": 207e3, "no": 0.29},
 ]
 
 
