@@ -30,7 +30,12 @@ final readonly class Evaluator
         }
         $bands = self::bands($joints);
         $study = new PressStudy($facts, $found, $bands, self::made($facts));
-        $joints = array_map($sizing->help(...), array_map($study->of(...), $joints));
+        $ways = new JointWays($facts, $sizing, $study);
+        $joints = array_map(static function (JointAnswer $joint) use ($facts, $found, $sizing, $study, $ways): JointAnswer {
+            $helped = $sizing->help($study->of($joint));
+
+            return $helped->withWays($ways->of($helped, JointConditions::of($facts, $found, $helped)), HotAndCold::of($helped, $facts->shop->temperatureC));
+        }, $joints);
         $card = new MakeCard($facts, $joints);
         $making = array_map(static fn (MakeEntry $e): MakingAnswer => MakingAnswer::of($facts, $e), $card->entries());
         $make = array_map(static fn (MakingAnswer $m): MakeEntry => $m->entry->made(self::lastSize($m), $m->verdict?->value), $making);

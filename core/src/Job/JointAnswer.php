@@ -54,6 +54,9 @@ final readonly class JointAnswer implements \JsonSerializable
         public ?BearingSeat $seat = null,
         private ?JointHelp $help = null,
         public ?ToTable $toTable = null,
+        /** @var list<JointWay> */
+        public array $ways = [],
+        private ?HotAndCold $hotAndCold = null,
     ) {
     }
 
@@ -83,7 +86,16 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName,
-            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->help, $this->toTable,
+            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->help, $this->toTable, $this->ways, $this->hotAndCold,
+        );
+    }
+
+    /** @param  list<JointWay>  $ways */
+    public function withWays(array $ways, ?HotAndCold $hotAndCold): self
+    {
+        return new self(
+            $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
+            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $this->help, $this->toTable, $ways, $hotAndCold,
         );
     }
 
@@ -91,7 +103,7 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
-            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $help, $this->toTable,
+            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $help, $this->toTable, $this->ways, $this->hotAndCold,
         );
     }
 
@@ -121,6 +133,8 @@ final readonly class JointAnswer implements \JsonSerializable
             'press_blocked' => $this->pressBlocked,
             'help' => $this->help,
             'slide' => $this->slide(),
+            'ways' => $this->ways,
+            'hot_and_cold' => $this->hotAndCold,
             'to_table' => $this->withheld ? null : $this->toTable,
             'seat' => $this->seat === null ? null : self::seat($this->seat),
             'picture' => $this->picture(),

@@ -209,7 +209,7 @@ final readonly class JointSizing
         return $this->facts->partOf($surface)->origin === Origin::Make;
     }
 
-    private function sizeFor(bool $makeShaft, FoundSize $found, Range $wanted): SizeToMate
+    public function sizeFor(bool $makeShaft, FoundSize $found, Range $wanted): SizeToMate
     {
         return $wanted->max <= 0
             ? SizeToMate::of($makeShaft, $found->meanMm, $found->u95MeanMm, $wanted)
@@ -228,7 +228,7 @@ final readonly class JointSizing
     }
 
     /** @param  list<Offer>  $offers */
-    private function choose(array $offers, ?School $school): Offer
+    public function choose(array $offers, ?School $school): Offer
     {
         $wish = $school ?? ($this->facts->unit === Unit::Inch ? School::Inch : School::Iso);
         foreach ($offers as $offer) {

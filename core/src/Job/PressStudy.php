@@ -31,6 +31,14 @@ final readonly class PressStudy
         if (! $answer->isTight() || $answer->purpose->isLength || $answer->sized?->band === null || $answer->mateFound === null || $answer->wantedMm === null) {
             return $answer;
         }
+        $press = $this->pressed($answer, $this->interference($answer));
+
+        return $press instanceof Press ? $answer->withPress($press, null) : $answer->withPress(null, $press);
+    }
+
+    /** The mechanics of the joint at an interference of its own, or in words what is missing for them. */
+    public function pressed(JointAnswer $answer, Range $interferenceMm): Press|Say
+    {
         $inner = $this->facts->surface($answer->joint->inner);
         $outer = $this->facts->surface($answer->joint->outer);
         assert($inner !== null && $outer !== null);
@@ -48,15 +56,13 @@ final readonly class PressStudy
             $outside === null ? 'the outside of the '.lcfirst($outerPart->name) : null,
             $bore === null ? 'the bore of the '.lcfirst($innerPart->name) : null,
         ]);
-        if ($innerMaterial === null || $outerMaterial === null || $length === null || $outside === null || $bore === null) {
-            return $answer->withPress(null, Say::plain('To say whether it holds and how far the bore closes, this is needed: '.implode(', ', $missing).'.'));
+        if ($answer->mateFound === null || $innerMaterial === null || $outerMaterial === null || $length === null || $outside === null || $bore === null) {
+            return Say::plain('To say whether it holds and how far the bore closes, this is needed: '.implode(', ', $missing).'.');
         }
         try {
-            return $answer->withPress(Press::of(new PressFit(
-                $answer->mateFound->meanMm, $bore, $outside, $length->meanMm, $this->interference($answer), $innerMaterial, $outerMaterial,
-            )), null);
+            return Press::of(new PressFit($answer->mateFound->meanMm, $bore, $outside, $length->meanMm, $interferenceMm, $innerMaterial, $outerMaterial));
         } catch (BadInput $bad) {
-            return $answer->withPress(null, Say::plain($bad->getMessage()));
+            return Say::plain($bad->getMessage());
         }
     }
 

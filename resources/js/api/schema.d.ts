@@ -672,6 +672,8 @@ export interface components {
                     [key: string]: unknown;
                 };
             } | null;
+            ways: components["schemas"]["JointWay"][];
+            hot_and_cold: components["schemas"]["HotAndCold"] | null;
             to_table: components["schemas"]["ToTable"] | null;
             picture: components["schemas"]["Drawing"] | null;
             ring: components["schemas"]["Drawing"] | null;
@@ -794,6 +796,34 @@ export interface components {
                     says: string;
                 }[];
             }[];
+        };
+        /** @description one way to hold the joint, what can be done first */
+        JointWay: {
+            code: string;
+            name: string;
+            purpose: string;
+            feasible: boolean;
+            because: components["schemas"]["Say"];
+            against: components["schemas"]["Say"][];
+            makes: components["schemas"]["Say"] | null;
+            holds: components["schemas"]["Say"] | null;
+            apart: string;
+            tools: string;
+            time: string;
+            chosen: boolean;
+        };
+        HotAndCold: {
+            heat: components["schemas"]["Say"];
+            heat_allowed: boolean | null;
+            chill: components["schemas"]["Say"] | null;
+            room: components["schemas"]["Say"];
+            cold: components["schemas"]["Say"][];
+            gone_at: components["schemas"]["Say"];
+            gone_rpm: components["schemas"]["Say"] | null;
+            chances: components["schemas"]["Say"] | null;
+            in_use: components["schemas"]["Drawing"];
+            notes: components["schemas"]["Note"][];
+            working: components["schemas"]["WorkingStep"][];
         };
         WayOut: {
             /** @enum {unknown} */

@@ -17,11 +17,13 @@ import { useKey } from '../../shell/keys';
 import { Advice } from './Advice';
 import { BearingSeat } from './BearingSeat';
 import { ByHand } from './ByHand';
+import { HotAndCold } from './HotAndCold';
 import { Offers } from './Offers';
 import { Running } from './Running';
 import { Slide } from './Slide';
 import { Standards } from './Standards';
 import { Tiles } from './Tiles';
+import { Ways } from './Ways';
 import { WaysOut } from './WaysOut';
 
 /** Purposes that seat a rolling bearing. */
@@ -120,15 +122,17 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
             {BEARING.includes(answer.purpose.code) && <BearingSeat joint={joint} seat={answer.seat} />}
             <Offers joint={joint} answer={answer} />
             {answer.press && <Tiles tiles={answer.press.tiles} />}
+            <Box sx={{ mt: 1 }}>
+                <Notes notes={answer.notes} />
+            </Box>
+            <Ways joint={joint} ways={answer.ways} />
+            {answer.hot_and_cold && <HotAndCold answer={answer.hot_and_cold} />}
             {answer.help?.runs && <Running joint={joint} help={answer.help} />}
             {answer.press_blocked !== null && (
                 <Typography sx={{ mt: 1.25 }} color="textSecondary">
                     {say(answer.press_blocked)}
                 </Typography>
             )}
-            <Box sx={{ mt: 1 }}>
-                <Notes notes={answer.notes} />
-            </Box>
             <Standards standards={answer.help?.standards ?? []} />
             <ByHand joint={joint} answer={answer} />
             <Why steps={answer.working} label="Why these numbers" />

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Fit\SizeToMate;
+use Oldpart\Core\Joint\Bond;
+use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Joint\Shrink;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/**
+ * The ways to hold a joint that stays put (data/joint-ways.json), each worked out with the same sizing and mechanics, what can be done
+ * first, the easiest first among those. Factors: common practice.
+ */
+final readonly class JointWays
+{
+    /** Purposes that stay put and have a choice of ways. */
+    private const STAYS = ['hand-fit', 'tap-in', 'tap-tight', 'light-press', 'medium-press', 'heavy-press', 'bonded'];
+
+    private const BRITTLE_FACTOR = 2.5;
+
+    private const YIELD_FACTOR = 1.3;
+
+    /** Asked of what it must hold, where it is steady. Common practice. */
+    private const HOLD_FACTOR = 1.5;
+
+    public function __construct(private JobFacts $facts, private JointSizing $sizing, private PressStudy $study)
+    {
+    }
+
+    /**
+     * @param  array<string, string>  $conditions  by the question's code: thin wall, brittle metal
+     * @return list<JointWay>
+     */
+    public function of(JointAnswer $answer, array $conditions): array
+    {
+        if (! in_array($answer->purpose->code, self::STAYS, true) || $answer->mateFound === null || $answer->make === null || $answer->withheld || $answer->toTable !== null) {
+            return [];
+        }
+        /** @var list<array{code: string, name: string, purpose: string, put: string, ease: int, apart: string, tools: string, time: string, hazards: list<string>}> $rows */
+        $rows = Table::rows('joint-ways');
+        $ways = array_map(fn (array $row): JointWay => $this->way($row, $answer, $conditions), $rows);
+        usort($ways, static fn (JointWay $a, JointWay $b): int => [! $a->feasible, $a->rank] <=> [! $b->feasible, $b->rank]);
+
+        return $ways;
+    }
+
+    /**
+     * @param  array{code: string, name: string, purpose: string, put: string, ease: int, apart: string, tools: string, time: string, hazards: list<string>}  $row
+     * @param  array<string, string>  $conditions
+     */
+    private function way(array $row, JointAnswer $answer, array $conditions): JointWay
+    {
+        $found = $answer->mateFound ?? throw new \LogicException('checked by the caller');
+        $offer = $this->sizing->choose(Purpose::named($row['purpose'])->offers($found->meanMm), $answer->joint->school);
+        $sized = $this->sizing->sizeFor($answer->makesInner(), $found, $offer->clearanceMm);
+        $stops = $minds = [];
+        $holds = null;
+        $rank = (float) $row['ease'];
+        if ($sized->band === null) {
+            $stops[] = Say::with('The {mate} is not read well enough for it.', ['mate' => lcfirst($answer->mateName)]);
+        } elseif ($sized->band->widthMm() < $this->facts->shop->latheHoldsMm) {
+            $minds[] = Say::with('The band is {w} wide, your lathe holds {h}.', ['w' => LengthWriter::difference($sized->band->widthMm()), 'h' => LengthWriter::difference($this->facts->shop->latheHoldsMm)]);
+            $rank += 2;
+        }
+        if ($offer->clearanceMm->max <= 0) {
+            $press = $this->study->pressed($answer, new Range(-$offer->clearanceMm->max, -$offer->clearanceMm->min));
+            if ($press instanceof Press) {
+                [$stop, $mind, $holds] = $this->pressing($row, $press, $answer->joint->needsTorqueNm);
+                array_push($stops, ...$stop);
+                array_push($minds, ...$mind);
+            } else {
+                $minds[] = $press;
+            }
+            if (($conditions['wall'] ?? '') === 'thin' && ($conditions['metal'] ?? '') === 'brittle') {
+                $stops[] = Say::plain('Nothing is pressed into thin cast iron.');
+            }
+        } elseif ($row['put'] === 'bonded') {
+            [$stop, $holds] = $this->bonding($answer, $offer->clearanceMm);
+            array_push($stops, ...$stop);
+        }
+        $because = match ($row['put']) {
+            'pinned' => Say::plain('The press places it, the pin holds it: what the pin shears at counts, not both together.'),
+            'keyed' => Say::plain('The key drives it; something else must keep it from walking along.'),
+            'bonded' => Say::plain('It does not load the part around it, and is centred only as well as its film.'),
+            'hot' => Say::plain('It grips most, and goes in without force.'),
+            default => Say::plain($row['ease'] === 1 ? 'The simplest that keeps it in place.' : 'Holds by itself.'),
+        };
+
+        return new JointWay(
+            $row, $stops === [], $rank + 0.1 * count($minds), $because, [...$stops, ...$minds], self::makes($sized), $holds,
+            $answer->purpose->code === $row['purpose'] && $row['put'] !== 'pinned',
+        );
+    }
+
+    private static function makes(SizeToMate $sized): ?Say
+    {
+        return $sized->band === null ? null : Say::with('{a} … {b}', ['a' => LengthWriter::lower($sized->band), 'b' => LengthWriter::upper($sized->band)]);
+    }
+
+    /**
+     * @param  array{put: string}  $row
+     * @return array{list<Say>, list<Say>, Say}
+     */
+    private function pressing(array $row, Press $press, ?float $needs): array
+    {
+        $stops = $minds = [];
+        $outer = $press->fit->outer;
+        $enough = $outer->brittle ? self::BRITTLE_FACTOR : self::YIELD_FACTOR;
+        $says = static fn (float $factor): string => number_format(floor($factor * 10) / 10, 1);
+        if ($press->outerFactor !== null && $press->outerFactor < $enough) {
+            $stops[] = Say::plain("The part around it stands only {$says($press->outerFactor)} times that, and {$enough} is asked: it ".($outer->brittle ? 'may crack.' : 'gives.'));
+        }
+        if ($press->innerFactor !== null && $press->innerFactor < 1.0) {
+            $stops[] = Say::plain('The part inside is squeezed beyond its yield: it gives and holds no more for it.');
+        }
+        if ($press->fit->inner->family === 'plastic' || $outer->family === 'plastic') {
+            $stops[] = Say::plain('Plastic creeps: a press fit in it relaxes within weeks.');
+        }
+        if ($row['put'] === 'hot') {
+            array_push($stops, ...$this->heating($press));
+        } elseif ($press->pressForceN > $this->facts->shop->pressN) {
+            $stops[] = Say::plain('It takes up to '.PressTiles::force($press->pressForceN).', your press gives '.PressTiles::force($this->facts->shop->pressN).'.');
+        }
+        $least = $press->holdTorqueNm->min;
+        if ($needs !== null && $needs > 0 && $row['put'] !== 'pinned' && $least < self::HOLD_FACTOR * $needs) {
+            $stops[] = Say::plain('It holds '.number_format($least, 1).' N·m at worst; '.number_format(self::HOLD_FACTOR * $needs, 1).' is asked with the factor.');
+        }
+
+        return [$stops, $minds, Say::plain(match (true) {
+            $row['put'] === 'pinned' => 'by the pin',
+            $least < 0.05 => 'nothing for sure at its loose end',
+            default => 'at least '.number_format($least, $least < 10 ? 1 : 0).' N·m',
+        })];
+    }
+
+    /** @return list<Say> */
+    private function heating(Press $press): array
+    {
+        try {
+            $shrink = Shrink::of($press->fit->diameterMm, $press->fit->interferenceMm->max, $press->fit->inner, $press->fit->outer, $this->facts->shop->temperatureC);
+        } catch (BadInput $bad) {
+            return [Say::plain($bad->getMessage())];
+        }
+
+        // With dry ice for the other one the heat needed is less: it can be done that way.
+        return $shrink->heatAllowed === false && $shrink->cold[1]['heat_outer_to_c'] > (float) $press->fit->outer->heatToC
+            ? [Say::plain('It would take '.number_format($shrink->heatOuterToC).' °C, more than the part around it stands, even with dry ice for the other.')]
+            : [];
+    }
+
+    /** @return array{list<Say>, ?Say} */
+    private function bonding(JointAnswer $answer, Range $gap): array
+    {
+        $press = $this->study->pressed($answer, new Range(0.0, 0.0));
+        if (! $press instanceof Press) {
+            return [[], null];
+        }
+        $bond = Bond::of($press->fit->diameterMm, $press->fit->lengthMm, $gap);
+        $least = $bond->holdTorqueNm->min;
+        $needs = $answer->joint->needsTorqueNm;
+        $stops = $needs !== null && $needs > 0 && $least < $needs
+            ? [Say::plain('A compound holds '.number_format($least, 1).' N·m here at a third of its strength; '.number_format($needs, 1).' is asked.')]
+            : [];
+
+        return [$stops, Say::plain('at least '.number_format($least, $least < 10 ? 1 : 0).' N·m, at a third of its strength')];
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Job;
+
+use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Job\JointAnswer;
+use Oldpart\Core\Job\JointWay;
+use PHPUnit\Framework\TestCase;
+
+/** The ways to hold a joint: what the trade would and would not do, and that their order follows. Common practice, no source. */
+final class JointWaysTest extends TestCase
+{
+    private static function joint(SampleJob $job): JointAnswer
+    {
+        return (new Evaluator)->evaluate($job->build())->joints[0];
+    }
+
+    /** @return array<string, JointWay> */
+    private static function ways(SampleJob $job): array
+    {
+        return array_column(array_map(static fn (JointWay $w): array => ['code' => $w->row['code'], 'way' => $w], self::joint($job)->ways), 'way', 'code');
+    }
+
+    private static function against(JointWay $way): string
+    {
+        return implode(' ', array_map(static fn ($s): string => $s->mm, $way->against));
+    }
+
+    private static function measured(string $boss): SampleJob
+    {
+        $job = (new SampleJob)->answered()->materials();
+        foreach (['0', '90'] as $angle) {
+            foreach (['mouth', 'middle', 'far end'] as $station) {
+                $job->read('Housing bore', '30.000', 'three-point', $station, $angle);
+            }
+        }
+
+        $job->facts['shop']['press_n'] = 20000.0;
+
+        return $job->read('Shaft journal', '22.000', 'outside-micrometer', 'middle')->read('Boss outside', $boss, 'calliper')->read('Housing length', '40.00', 'depth-micrometer');
+    }
+
+    public function test_thin_cast_iron_is_bonded_not_pressed(): void
+    {
+        $ways = self::ways(self::measured('36'));
+        foreach (['light-press', 'medium-press', 'shrink', 'light-press-pin'] as $press) {
+            self::assertFalse($ways[$press]->feasible, $press);
+        }
+        self::assertTrue($ways['bond']->feasible);
+        self::assertSame('bond', array_key_first($ways));
+        self::assertStringContainsString('thin cast iron', self::against($ways['light-press']));
+        self::assertNotNull($ways['bond']->makes);
+    }
+
+    public function test_a_stout_boss_takes_a_light_press_first(): void
+    {
+        $ways = self::ways(self::measured('60'));
+        self::assertTrue($ways['light-press']->feasible);
+        self::assertSame('light-press', array_key_first($ways));
+        self::assertTrue($ways['light-press']->chosen);
+        self::assertFalse($ways['light-press-pin']->chosen);
+        // What can be done stands before what can't.
+        $order = array_map(static fn (JointWay $w): bool => $w->feasible, array_values($ways));
+        self::assertSame($order, array_merge(array_filter($order), array_filter($order, static fn (bool $f): bool => ! $f)));
+    }
+
+    /** What it must hold rules out what can't: 200 N·m is beyond a light press of 30 µm on 30 × 40 mm, a key takes it. */
+    public function test_what_it_must_hold_decides(): void
+    {
+        $ways = self::ways(self::measured('60')->joint('Bush in housing', ['needs_torque_nm' => 200.0]));
+        self::assertFalse($ways['light-press']->feasible);
+        self::assertStringContainsString('N·m at worst', self::against($ways['light-press']));
+        self::assertTrue($ways['light-press-pin']->feasible);
+        self::assertTrue($ways['key']->feasible);
+    }
+
+    public function test_a_weak_press_a_plastic_bush_a_poor_reading(): void
+    {
+        $weak = self::measured('60');
+        $weak->facts['shop']['press_n'] = 500.0;
+        self::assertStringContainsString('your press gives 500 N', self::against(self::ways($weak)['medium-press']));
+        $plastic = self::ways(self::measured('60')->materials('grey cast iron, ordinary', 'nylon'));
+        self::assertStringContainsString('creeps', self::against($plastic['light-press']));
+        $poor = (new SampleJob)->answered()->materials()->read('Housing bore', '30.0', 'calliper', 'mouth');
+        self::assertStringContainsString('not read well enough', self::against(self::ways($poor)['light-press']));
+    }
+
+    /** A running joint has no ways to hold it; a stop withholds them. */
+    public function test_where_there_are_none(): void
+    {
+        self::assertSame([], (new Evaluator)->evaluate(self::measured('60')->build())->joints[1]->ways);
+        $stopped = self::measured('60');
+        $stopped->facts['take_in']['gates'] = ['pressure'];
+        self::assertSame([], self::joint($stopped)->ways);
+    }
+
+    /** By hand for the bush of 30 in iron, 1 to 35 µm: 18e-6 against 10.5e-6 tightens with heat; heat needed (35 + 30)e-3/(10.5e-6 · 30) = 206 K. */
+    public function test_hot_and_cold_in_the_job(): void
+    {
+        $shown = json_decode(json_encode(self::joint(self::measured('60')), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['hot_and_cold'];
+        self::assertSame('227 °C', $shown['heat']['mm']);
+        self::assertStringContainsString('does not loosen', $shown['gone_at']['mm']);
+        self::assertCount(3, $shown['cold']);
+        self::assertStringContainsString('household freezer (−18 °C)', $shown['cold'][0]['mm']);
+        // The band leaves U at both ends of the fit: all but a few in a thousand grip.
+        self::assertMatchesRegularExpression('/: (99\.\d|100) grip/', $shown['chances']['mm']);
+        $aluminium = json_decode(json_encode(self::joint(self::measured('60')->materials('aluminium casting alloy')), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['hot_and_cold'];
+        self::assertMatchesRegularExpression('/gone at|nothing grips/', $aluminium['gone_at']['mm']);
+    }
+}

@@ -1,0 +1,61 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { HotAndCold as Facts } from '../../api/types';
+import { DrawingView } from '../../pictures/DrawingView';
+import { Framed } from '../../pictures/Framed';
+import { Notes } from '../../shell/Notes';
+import { useSettings } from '../../shell/settings';
+import { Why } from '../../shell/Why';
+
+/** How hot or cold for it to drop together, and what heat and speed do to it in use. */
+export function HotAndCold({ answer }: { answer: Facts }) {
+    const { say } = useSettings();
+    return (
+        <Box component="section" aria-label="Hot and cold" sx={{ mt: 2 }}>
+            <Typography variant="h2" sx={{ mb: 0.75 }}>
+                Hot and cold
+            </Typography>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 1.25,
+                    gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) minmax(0, 430px)' },
+                    alignItems: 'start',
+                }}
+            >
+                <Box>
+                    <Typography>Heat the outer part to</Typography>
+                    <Typography
+                        variant="bigSize"
+                        component="p"
+                        sx={{ color: answer.heat_allowed === false ? 'overlap.main' : 'make.main' }}
+                    >
+                        {say(answer.heat)}
+                    </Typography>
+                    <Typography>
+                        {answer.chill
+                            ? `or chill the inner one to ${say(answer.chill)}, for ${say(answer.room)} of room.`
+                            : `for ${say(answer.room)} of room; cold alone does not open it.`}
+                    </Typography>
+                    {answer.cold.map((cold) => (
+                        <Typography key={cold.mm} variant="body2" sx={{ mt: 0.5 }}>
+                            {say(cold)}
+                        </Typography>
+                    ))}
+                    <Box sx={{ mt: 1 }}>
+                        <Notes notes={answer.notes} />
+                    </Box>
+                </Box>
+                <Box>
+                    <Framed pad={0.5}>
+                        <DrawingView drawing={answer.in_use} />
+                    </Framed>
+                    <Typography sx={{ mt: 0.75 }}>{say(answer.gone_at)}</Typography>
+                    {answer.gone_rpm && <Typography>{say(answer.gone_rpm)}</Typography>}
+                    {answer.chances && <Typography>{say(answer.chances)}</Typography>}
+                </Box>
+            </Box>
+            <Why steps={answer.working} label="Why these temperatures" />
+        </Box>
+    );
+}
