@@ -12,6 +12,7 @@ use App\Models\Joint;
 use App\Models\Operation;
 use App\Models\Part;
 use App\Models\Photo;
+use App\Models\Push;
 use App\Models\Reading;
 use App\Models\Surface;
 use App\Models\Tick;
@@ -25,6 +26,7 @@ enum FactList: string
     case Joints = 'joints';
     case Cuts = 'cuts';
     case Ticks = 'ticks';
+    case Pushes = 'pushes';
     case Evidence = 'evidence';
     case Photos = 'photos';
     case Operations = 'operations';
@@ -40,6 +42,7 @@ enum FactList: string
             self::Joints => Joint::class,
             self::Cuts => Cut::class,
             self::Ticks => Tick::class,
+            self::Pushes => Push::class,
             self::Evidence => Evidence::class,
             self::Photos => Photo::class,
             self::Operations => Operation::class,
@@ -66,10 +69,11 @@ enum FactList: string
                 'set_aside' => null, 'remark' => null, 'taken_at' => null, 'correction_mm' => null,
             ],
             self::Joints => [
-                'along' => null, 'school' => null, 'least' => null, 'most' => null, 'reason' => '', 'needs_torque_nm' => null, 'finish_in_place' => null, 'asked' => null, 'bearing' => null, 'load_n' => null, 'speed_rpm' => null,
+                'along' => null, 'school' => null, 'least' => null, 'most' => null, 'reason' => '', 'needs_torque_nm' => null, 'finish_in_place' => null, 'asked' => null, 'bearing' => null, 'load_n' => null, 'speed_rpm' => null, 'outer_c' => null, 'inner_c' => null,
             ],
             self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null],
             self::Ticks => ['at' => null, 'remark' => null],
+            self::Pushes => ['at' => null],
             self::Evidence => ['note' => ''],
             self::Photos => ['note' => '', 'surface' => null, 'x' => null, 'y' => null, 'taken_at' => null],
             self::Operations => ['setup_min' => 0, 'run_min' => 0],
@@ -77,9 +81,9 @@ enum FactList: string
         };
     }
 
-    /** Readings and cuts are the record: they are set aside with a reason, never taken away. */
+    /** Readings, cuts and the forces of a press are the record: they are set aside with a reason, never taken away. */
     public function isRecord(): bool
     {
-        return $this === self::Readings || $this === self::Cuts;
+        return in_array($this, [self::Readings, self::Cuts, self::Pushes], true);
     }
 }

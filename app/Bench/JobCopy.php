@@ -12,7 +12,7 @@ use Oldpart\Core\Job\ShopFacts;
 final class JobCopy
 {
     /** Fields that name another thing of the job. */
-    private const REFERENCES = ['id', 'part', 'surface', 'inner', 'outer', 'along'];
+    private const REFERENCES = ['id', 'part', 'surface', 'inner', 'outer', 'along', 'joint'];
 
     /** @param  callable(): string  $newId */
     public static function under(JobFacts $facts, callable $newId, ?string $id = null): JobFacts
@@ -42,7 +42,7 @@ final class JobCopy
     public static function start(JobFacts $facts, ShopFacts $shop): JobFacts
     {
         $array = JobFile::toArray($facts);
-        foreach ([FactList::Readings, FactList::Cuts, FactList::Ticks, FactList::Photos, FactList::Evidence] as $list) {
+        foreach ([FactList::Readings, FactList::Cuts, FactList::Ticks, FactList::Pushes, FactList::Photos, FactList::Evidence] as $list) {
             $array[$list->value] = [];
         }
         $array['shop'] = $shop->jsonSerialize();

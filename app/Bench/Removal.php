@@ -27,12 +27,18 @@ final class Removal
             default => [],
         };
         $steps = [];
+        if ($list === FactList::Joints) {
+            self::refusePressed($job, $thing, (string) $before['name']);
+        }
         foreach ($surfaces as $id => $surface) {
             self::refuseRecorded($job, (string) $id, (string) $surface['name']);
         }
         foreach (self::rows($job, FactList::Joints) as $id => $joint) {
             $hangs = isset($surfaces[$joint['inner']]) || isset($surfaces[$joint['outer']]);
             if ($hangs || $joint['along'] !== null && isset($surfaces[$joint['along']])) {
+                if ($hangs) {
+                    self::refusePressed($job, (string) $id, (string) $joint['name']);
+                }
                 $steps[] = [FactList::Joints, $id, $joint, $hangs ? null : [...$joint, 'along' => null]];
             }
         }
@@ -67,6 +73,15 @@ final class Removal
             if ($count > 0) {
                 throw new BadInput('kept', 'surfaces', "{$name} has {$count} {$list->value}, which are kept for the record. Rename it, or say at its condition that it is missing.");
             }
+        }
+    }
+
+    /** @param  array<string, mixed>  $job */
+    private static function refusePressed(array $job, string $joint, string $name): void
+    {
+        $count = count(array_filter($job[FactList::Pushes->value], static fn (array $p): bool => $p['joint'] === $joint));
+        if ($count > 0) {
+            throw new BadInput('kept', 'joints', "{$name} has {$count} forces of its pressing, which are kept for the record.");
         }
     }
 

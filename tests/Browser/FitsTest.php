@@ -9,38 +9,9 @@ use Facebook\WebDriver\WebDriverKeys;
 /** From plain words to a fit, to a bearing seat, and out of a dead end. */
 final class FitsTest extends BrowserTestCase
 {
+    use BuildsJobs;
+
     private int $taps = 0;
-
-    /** @param  array<string, mixed>  $body */
-    private function post(string $method, string $path, array $body): mixed
-    {
-        return $this->page->executeAsyncScript('const done = arguments[3]; fetch(arguments[1], {method: arguments[0], headers: {"Content-Type": "application/json"}, body: arguments[2]}).then((r) => r.json()).then(done)', [$method, $path, json_encode($body)]);
-    }
-
-    /** @return array<string, mixed> the state of a fresh job of a kind */
-    private function newJob(string $kind): array
-    {
-        $this->visit('/');
-        $this->sees('The bench');
-        $id = 'fits-'.bin2hex(random_bytes(4));
-        $this->post('POST', '/api/jobs', ['id' => $id, 'kind' => $kind, 'machine' => 'Test mangle', 'part' => 'Part', 'unit' => 'in']);
-        $this->change($id, 'PATCH', '', ['take_in' => ['gates_answered' => true]]);
-
-        return $this->api("/api/jobs/{$id}");
-    }
-
-    /** @param  array<string, mixed>  $fact */
-    private function change(string $id, string $method, string $path, array $fact): void
-    {
-        $this->post($method, "/api/jobs/{$id}{$path}", ['version' => $this->api("/api/jobs/{$id}")['version'], 'request' => bin2hex(random_bytes(8)), 'fact' => $fact]);
-    }
-
-    /** @param  array<string, mixed>  $state */
-    private function read(array $state, string $surface, string $typed, string $instrument, string $angle = '0'): void
-    {
-        $ids = array_column($state['facts']['surfaces'], 'id', 'name');
-        $this->change($state['facts']['id'], 'PUT', '/readings/r-'.bin2hex(random_bytes(6)), ['surface' => $ids[$surface], 'station' => 'mouth', 'angle' => $angle, 'value' => ['typed' => $typed, 'unit' => 'in'], 'instrument' => $instrument]);
-    }
 
     private function tap(string $name): void
     {

@@ -18,7 +18,7 @@ final readonly class AssemblyAnswer implements \JsonSerializable
      * @param  list<Step>  $steps
      * @param  list<Caution>  $cautions
      */
-    private function __construct(private JobFacts $facts, private ?Press $press, public array $steps, public array $cautions)
+    private function __construct(private JobFacts $facts, private ?Press $press, public array $steps, public array $cautions, private ?PressingAnswer $pressing, private ?RehearsalAnswer $rehearsal)
     {
     }
 
@@ -27,12 +27,14 @@ final readonly class AssemblyAnswer implements \JsonSerializable
     {
         $pressed = array_filter($joints, static fn (JointAnswer $j): bool => $j->isSized() && $j->isTight() && ! $j->purpose->isLength) !== [];
         $shown = $withheld ? null : $press;
+        $bonded = array_filter($joints, static fn (JointAnswer $j): bool => $j->isSized() && $j->purpose->code === 'bonded') !== [];
+        $tight = array_values(array_filter($joints, static fn (JointAnswer $j): bool => $j->press !== null))[0] ?? null;
         $heavy = array_filter($survey->parts, static fn (PartAnswer $p): bool => $p->isHeavy()) !== [];
         $iron = $press !== null && ($press->fit->outer->family === 'cast iron' || $press->fit->inner->family === 'cast iron');
 
         return new self($facts, $shown, $pressed ? PressAssembly::steps($shown, $facts->shop->pressN) : TrialAssembly::steps(), [
-            ...($pressed ? Caution::for('press') : []), ...($iron ? Caution::for('cast iron') : []), ...($heavy ? Caution::for('lifting') : []),
-        ]);
+            ...($pressed ? Caution::for('press') : []), ...($bonded ? Caution::for('bond') : []), ...($iron ? Caution::for('cast iron') : []), ...($heavy ? Caution::for('lifting') : []),
+        ], $tight === null ? null : PressingAnswer::of($facts, $tight), $tight === null ? null : RehearsalAnswer::of($facts, $tight));
     }
 
     public function open(): int
@@ -46,6 +48,8 @@ final readonly class AssemblyAnswer implements \JsonSerializable
         return [
             'steps' => array_map(fn (Step $s): array => [...$s->jsonSerialize(), 'ticked' => $this->facts->isTicked($s->code)], $this->steps),
             'cautions' => array_map(fn (Caution $c): array => ['code' => $c->code, 'says' => $c->says, 'ticked' => $this->facts->isTicked($c->code)], $this->cautions),
+            'pressing' => $this->pressing,
+            'rehearsal' => $this->rehearsal,
             'force' => $this->press === null ? null : [
                 'least' => PressTiles::force($this->press->holdAxialN->min),
                 'most' => PressTiles::force($this->press->pressForceN),

@@ -54,6 +54,8 @@ final readonly class JobFacts implements \JsonSerializable
         public QuoteFacts $quote,
         public ?WaitFacts $waits,
         public HandOverFacts $handOver,
+        /** @var list<PushFacts> */
+        public array $pushes = [],
     ) {
         $this->surfacesById = array_column($surfaces, null, 'id');
         $counted = [];
@@ -92,6 +94,7 @@ final readonly class JobFacts implements \JsonSerializable
             QuoteFacts::read($f->object('quote')),
             ($waits = $f->object('waits')) === null ? null : WaitFacts::read($waits),
             HandOverFacts::read($must('hand_over')),
+            array_map(PushFacts::read(...), $f->objects('pushes')),
         );
     }
 
@@ -151,6 +154,10 @@ final readonly class JobFacts implements \JsonSerializable
         foreach ($this->cuts as $i => $cut) {
             $this->need($this->surface($cut->surface) !== null, "cuts.{$i}.surface", 'A cut', 'surface');
         }
+        $joints = array_map(static fn (JointFacts $j): string => $j->id, $this->joints);
+        foreach ($this->pushes as $i => $push) {
+            $this->need(in_array($push->joint, $joints, true), "pushes.{$i}.joint", 'A force of the press', 'joint');
+        }
         foreach ($this->photos as $i => $photo) {
             $this->need($photo->surface === null || $this->surface($photo->surface) !== null, "photos.{$i}.surface", 'A photograph', 'surface');
         }
@@ -159,6 +166,24 @@ final readonly class JobFacts implements \JsonSerializable
             $this->need($this->surface($joint->outer) !== null, "joints.{$i}.outer", $joint->name, 'surface');
             $this->need($joint->along === null || $this->surface($joint->along) !== null, "joints.{$i}.along", $joint->name, 'surface');
         }
+    }
+
+    /** @return list<PushFacts> of a joint, in the order they were seen */
+    public function pushesOf(string $joint): array
+    {
+        return array_values(array_filter($this->pushes, static fn (PushFacts $p): bool => $p->joint === $joint));
+    }
+
+    /** When something was ticked; null where it was not. */
+    public function tickedAt(string $code): ?string
+    {
+        foreach ($this->ticks as $tick) {
+            if ($tick->code === $code) {
+                return $tick->at;
+            }
+        }
+
+        return null;
     }
 
     private function need(bool $holds, string $field, string $who, string $what): void
@@ -187,6 +212,7 @@ final readonly class JobFacts implements \JsonSerializable
             'joints' => $this->joints,
             'cuts' => $this->cuts,
             'ticks' => $this->ticks,
+            'pushes' => $this->pushes,
             'evidence' => $this->evidence,
             'photos' => $this->photos,
             'operations' => $this->operations,

@@ -29,6 +29,9 @@ final readonly class JointFacts implements \JsonSerializable
         public ?BearingFacts $bearing = null,
         public ?float $loadN = null,
         public ?float $speedRpm = null,
+        /** How warm each part goes together, °C. */
+        public ?float $outerC = null,
+        public ?float $innerC = null,
     ) {
     }
 
@@ -51,6 +54,8 @@ final readonly class JointFacts implements \JsonSerializable
             $f->has('bearing') ? BearingFacts::read($f->object('bearing') ?? throw $f->bad('bearing', 'must be an object.')) : null,
             $f->numberOrNull('load_n'),
             $f->numberOrNull('speed_rpm'),
+            $f->numberOrNull('outer_c'),
+            $f->numberOrNull('inner_c'),
         );
     }
 
@@ -74,6 +79,8 @@ final readonly class JointFacts implements \JsonSerializable
             'bearing' => $this->bearing,
             'load_n' => $this->loadN,
             'speed_rpm' => $this->speedRpm,
+            'outer_c' => $this->outerC,
+            'inner_c' => $this->innerC,
         ];
     }
 }

@@ -271,5 +271,5 @@ function thingOf(state: JobState | undefined, change: Change): unknown {
         const facts: Record<string, unknown> = state.facts;
         return Object.keys(change.fact ?? {}).map((key) => facts[key]);
     }
-    return state.facts[change.list].find((thing) => thing.id === change.thing) ?? null;
+    return state.facts[change.list]?.find((thing) => thing.id === change.thing) ?? null;
 }

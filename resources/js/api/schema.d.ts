@@ -294,7 +294,7 @@ export interface paths {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -825,6 +825,42 @@ export interface components {
             notes: components["schemas"]["Note"][];
             working: components["schemas"]["WorkingStep"][];
         };
+        /** @description the forces seen while pressing, against what was expected */
+        Pressing: {
+            joint: string;
+            name: string;
+            rows: {
+                id: string;
+                depth: components["schemas"]["Say"];
+                force: string;
+                expected: string;
+                /** @enum {unknown} */
+                verdict: "early" | "inside" | "over" | "under";
+            }[];
+            notes: components["schemas"]["Note"][];
+            picture: components["schemas"]["Drawing"];
+        };
+        /** @description hot and cold as chosen, how the gap closes, and how long there is */
+        Rehearsal: {
+            joint: string;
+            name: string;
+            outer_c: number;
+            inner_c: number;
+            gap: components["schemas"]["Say"];
+            /** @description until it grips; null where it stays open */
+            seconds: number | null;
+            enough: boolean;
+            /** @description after so long it is too late to begin */
+            no_return: number | null;
+            points: {
+                s: number;
+                gap: components["schemas"]["Say"];
+            }[];
+            picture: components["schemas"]["Drawing"];
+            started_at: string | null;
+            notes: components["schemas"]["Note"][];
+            cautions: components["schemas"]["CautionTick"][];
+        };
         WayOut: {
             /** @enum {unknown} */
             code: "read-again" | "sneak-up" | "ream" | "widen" | "bond" | "change-the-mate";
@@ -1293,6 +1329,9 @@ export interface components {
             /** @description What a running joint carries, N */
             load_n?: number | null;
             speed_rpm?: number | null;
+            /** @description How warm the outer part goes together, °C */
+            outer_c?: number | null;
+            inner_c?: number | null;
             /** @description Answers to the plain questions that lead to a fit, by the question's code (data/fit-questions.json) */
             asked?: {
                 [key: string]: string;
@@ -1318,6 +1357,14 @@ export interface components {
             code: string;
             at: string | null;
             remark: string | null;
+        };
+        /** @description The force seen at a depth while a joint was pressed */
+        push: {
+            id: components["schemas"]["id"];
+            joint: components["schemas"]["id"];
+            depth: components["schemas"]["typed_length"];
+            force_n: number;
+            at: string | null;
         };
         /** @description Something the part can be known by */
         evidence: {
@@ -1392,6 +1439,7 @@ export interface components {
             joints: components["schemas"]["joint"][];
             cuts: components["schemas"]["cut"][];
             ticks: components["schemas"]["tick"][];
+            pushes?: components["schemas"]["push"][];
             evidence: components["schemas"]["evidence"][];
             photos: components["schemas"]["photo"][];
             operations: components["schemas"]["operation"][];
@@ -1537,6 +1585,9 @@ export interface components {
                     /** @description What a running joint carries, N */
                     load_n?: number | null;
                     speed_rpm?: number | null;
+                    /** @description How warm the outer part goes together, °C */
+                    outer_c?: number | null;
+                    inner_c?: number | null;
                     /** @description Answers to the plain questions that lead to a fit, by the question's code (data/fit-questions.json) */
                     asked?: {
                         [key: string]: string;
@@ -1568,6 +1619,14 @@ export interface components {
                     instrument: string;
                     part_c: number | null;
                     set_aside: string | null;
+                    at: string | null;
+                };
+                /** @description The force seen at a depth while a joint was pressed */
+                push: {
+                    id: components["schemas"]["id"];
+                    joint: components["schemas"]["id"];
+                    depth: components["schemas"]["typed_length"];
+                    force_n: number;
                     at: string | null;
                 };
                 /** @description A caution, step or check that was ticked */
@@ -1821,16 +1880,16 @@ export interface components {
             took: components["schemas"]["Say"] | null;
             inside: boolean;
         };
+        CautionTick: {
+            code: string;
+            says: string;
+            ticked: boolean;
+        };
         AssemblyStep: {
             code: string;
             do: components["schemas"]["Say"];
             why: string;
             rule: string;
-            ticked: boolean;
-        };
-        CautionTick: {
-            code: string;
-            says: string;
             ticked: boolean;
         };
         Force: {
@@ -1840,6 +1899,8 @@ export interface components {
             enough: boolean;
         };
         Assembly: {
+            pressing: components["schemas"]["Pressing"] | null;
+            rehearsal: components["schemas"]["Rehearsal"] | null;
             steps: components["schemas"]["AssemblyStep"][];
             cautions: components["schemas"]["CautionTick"][];
             force: components["schemas"]["Force"] | null;
@@ -2455,7 +2516,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -2474,7 +2535,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;

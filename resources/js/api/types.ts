@@ -32,6 +32,8 @@ export type Kind = Schemas['Kinds']['kinds'][number];
 export type FitAdvice = Schemas['FitAdvice'];
 export type JointWay = Schemas['JointWay'];
 export type HotAndCold = Schemas['HotAndCold'];
+export type Pressing = Schemas['Pressing'];
+export type Rehearsal = Schemas['Rehearsal'];
 export type WayOut = Schemas['WayOut'];
 export type Seat = Schemas['Seat'];
 export type FitLook = Schemas['FitLook'];
@@ -57,6 +59,7 @@ export type ListName =
     | 'joints'
     | 'cuts'
     | 'ticks'
+    | 'pushes'
     | 'evidence'
     | 'photos'
     | 'operations'

@@ -8,6 +8,8 @@ import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 import { Verdict } from '../../shell/Verdict';
+import { PressLog } from './PressLog';
+import { Rehearse } from './Rehearse';
 
 const GROUPS: [string, string][] = [
     ['prepare', 'Before'],
@@ -137,6 +139,8 @@ export function Assemble() {
                     </Box>
                 ),
             )}
+            {assembly.pressing && <PressLog pressing={assembly.pressing} />}
+            {assembly.rehearsal && <Rehearse rehearsal={assembly.rehearsal} turn={turn} />}
         </Box>
     );
 }

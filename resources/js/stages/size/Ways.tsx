@@ -68,10 +68,10 @@ function Way({ way, take }: { way: JointWay; take: () => void }) {
         >
             <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, minHeight: 28 }}>
                 <Typography sx={{ fontWeight: 700 }}>{way.name}</Typography>
-                {way.chosen ? (
-                    <Verdict kind="good">chosen</Verdict>
+                {!way.feasible ? (
+                    <Verdict kind="bad">{way.chosen ? 'chosen, but not here' : 'not here'}</Verdict>
                 ) : (
-                    !way.feasible && <Verdict kind="bad">not here</Verdict>
+                    way.chosen && <Verdict kind="good">chosen</Verdict>
                 )}
             </Box>
             {way.makes && (

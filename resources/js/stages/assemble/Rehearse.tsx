@@ -1,0 +1,209 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { newId } from '../../api/client';
+import type { Rehearsal } from '../../api/types';
+import { NumberFact } from '../../entry/NumberFact';
+import { countdown, useNow } from '../../entry/useNow';
+import { useJob } from '../../job/JobContext';
+import { DrawingView } from '../../pictures/DrawingView';
+import { Framed } from '../../pictures/Framed';
+import { Notes } from '../../shell/Notes';
+import { useSettings } from '../../shell/settings';
+import { Verdict } from '../../shell/Verdict';
+
+const HOT: [string, number][] = [
+    ['Oven 120 °C', 120],
+    ['Oven 180 °C', 180],
+];
+const COLD: [string, number][] = [
+    ['Freezer −18 °C', -18],
+    ['Dry ice −78 °C', -78],
+];
+
+/** The one try there is, rehearsed with the shop's own oven and freezer: the gap, the seconds, and the clock. */
+export function Rehearse({
+    rehearsal,
+    turn,
+}: {
+    rehearsal: Rehearsal;
+    turn: (code: string, on: boolean) => void;
+}) {
+    const { facts, save } = useJob();
+    const { say } = useSettings();
+    const joint = facts.joints.find((j) => j.id === rehearsal.joint);
+    const [practice, setPractice] = useState<number | null>(null);
+    const started = rehearsal.started_at === null ? practice : new Date(rehearsal.started_at).getTime();
+    const now = useNow(started !== null);
+    const store = (fact: { outer_c?: number | null; inner_c?: number | null }) =>
+        save('joints', rehearsal.joint, fact);
+    const code = `go:${rehearsal.joint}`;
+    const begin = (real: boolean) => {
+        if (real) {
+            void save('ticks', newId(), { code, at: new Date().toISOString() });
+        } else {
+            setPractice(Date.now());
+        }
+    };
+    const again = () => {
+        setPractice(null);
+        turn(code, false);
+    };
+    const ready = rehearsal.cautions.every((caution) => caution.ticked);
+    const goesIn = rehearsal.seconds === null || rehearsal.seconds > 0;
+    return (
+        <Box component="section" aria-label="Hot or cold" sx={{ mt: 2 }}>
+            <Typography variant="h2" sx={{ borderBottom: 1, borderColor: 'divider', pb: 0.5, mb: 1 }}>
+                Hot or cold instead: {rehearsal.name}
+            </Typography>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 1.5,
+                    gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) minmax(0, 450px)' },
+                    alignItems: 'start',
+                }}
+            >
+                <Box>
+                    <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: '1fr 1fr' }}>
+                        <NumberFact
+                            label="Outer part, °C"
+                            value={joint?.outer_c ?? null}
+                            helperText={`empty: ${facts.shop.temperature_c}`}
+                            store={(outer_c) => store({ outer_c })}
+                        />
+                        <NumberFact
+                            label="Inner part, °C"
+                            value={joint?.inner_c ?? null}
+                            helperText={`empty: ${facts.shop.temperature_c}`}
+                            store={(inner_c) => store({ inner_c })}
+                        />
+                    </Box>
+                    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
+                        {HOT.map(([name, c]) => (
+                            <Button
+                                key={name}
+                                variant="outlined"
+                                color="inherit"
+                                onClick={() => void store({ outer_c: c })}
+                            >
+                                {name}
+                            </Button>
+                        ))}
+                        {COLD.map(([name, c]) => (
+                            <Button
+                                key={name}
+                                variant="outlined"
+                                color="inherit"
+                                onClick={() => void store({ inner_c: c })}
+                            >
+                                {name}
+                            </Button>
+                        ))}
+                    </Box>
+                    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+                        <Typography sx={{ fontSize: 20, fontWeight: 700 }}>{say(rehearsal.gap)}</Typography>
+                        <Verdict kind={!goesIn ? 'bad' : rehearsal.enough ? 'good' : 'usable'}>
+                            {!goesIn ? 'does not go in' : rehearsal.enough ? 'drops in' : 'little room'}
+                        </Verdict>
+                    </Box>
+                    {started === null ? (
+                        <>
+                            {goesIn && rehearsal.seconds !== null && (
+                                <Typography>
+                                    It grips after <b>{countdown(rehearsal.seconds)}</b> in the air.
+                                </Typography>
+                            )}
+                            {rehearsal.cautions.map((caution) => (
+                                <FormControlLabel
+                                    key={caution.code}
+                                    sx={{ alignItems: 'flex-start' }}
+                                    control={
+                                        <Checkbox
+                                            checked={caution.ticked}
+                                            onChange={(_, on) => turn(caution.code, on)}
+                                        />
+                                    }
+                                    label={<Typography sx={{ pt: 1.1 }}>{caution.says}</Typography>}
+                                />
+                            ))}
+                            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
+                                <Button
+                                    variant="outlined"
+                                    color="inherit"
+                                    disabled={!goesIn}
+                                    onClick={() => begin(false)}
+                                >
+                                    Practise
+                                </Button>
+                                <Button
+                                    variant="contained"
+                                    disabled={!goesIn || !ready}
+                                    onClick={() => begin(true)}
+                                >
+                                    Go
+                                </Button>
+                            </Box>
+                        </>
+                    ) : (
+                        <Clock
+                            rehearsal={rehearsal}
+                            gone={(now - started) / 1000}
+                            practice={rehearsal.started_at === null}
+                            again={again}
+                        />
+                    )}
+                    <Box sx={{ mt: 1 }}>
+                        <Notes notes={rehearsal.notes} />
+                    </Box>
+                </Box>
+                <Framed pad={0.5}>
+                    <DrawingView drawing={rehearsal.picture} />
+                </Framed>
+            </Box>
+        </Box>
+    );
+}
+
+/** From oven to joint: the seconds left and the gap there is now, as the answer has it. */
+function Clock({
+    rehearsal,
+    gone,
+    practice,
+    again,
+}: {
+    rehearsal: Rehearsal;
+    gone: number;
+    practice: boolean;
+    again: () => void;
+}) {
+    const { say } = useSettings();
+    const left = rehearsal.seconds === null ? null : rehearsal.seconds - gone;
+    const late = rehearsal.no_return !== null && gone > rehearsal.no_return;
+    const now = rehearsal.points.findLast((point) => point.s <= gone) ?? rehearsal.points[0];
+    return (
+        <Box role="status">
+            <Typography
+                variant="hugeSize"
+                component="p"
+                role="timer"
+                sx={{ color: late ? 'overlap.main' : 'make.main' }}
+            >
+                {left === null ? countdown(gone) : countdown(left)}
+            </Typography>
+            <Typography sx={{ fontSize: 20 }}>
+                {left !== null && left <= 0
+                    ? 'It has gripped.'
+                    : late
+                      ? 'Too late to begin: warm it again.'
+                      : now && say(now.gap)}
+            </Typography>
+            <Button variant="outlined" color="inherit" onClick={again} sx={{ mt: 1 }}>
+                {practice ? 'Practise again' : 'Again from the start'}
+            </Button>
+        </Box>
+    );
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Whether it holds and goes in: the ways side by side, hot and cold rehearsed, the press watched. */
+final class JointsTest extends BrowserTestCase
+{
+    use BuildsJobs;
+
+    public function test_thin_cast_iron_is_not_pressed_but_bonded(): void
+    {
+        $state = $this->readBush('1.500');
+        $id = $state['facts']['id'];
+        $joint = $state['facts']['joints'][0]['id'];
+        $this->visit("/job/{$id}/size?at={$joint}");
+        $this->sees('Ways to hold it', 'slip fit and bond');
+        $this->press('3 more ways');
+        $press = "//*[@role='group' and @aria-label='light press']";
+        self::assertStringContainsString('Nothing is pressed into thin cast iron', $this->find($press, 'light press')->getText());
+        self::assertStringContainsString('not here', $this->find($press, 'light press')->getText());
+        $this->find("//*[@role='group' and @aria-label='slip fit and bond']//button[normalize-space(.)='Take it']", 'take the bond')->click();
+        $this->stored();
+        self::assertSame('bonded', $this->api("/api/jobs/{$id}")['facts']['joints'][0]['purpose']);
+        $this->sees('what compounds fill');
+    }
+
+    public function test_a_freezer_press_is_rehearsed_and_timed_over_a_reload(): void
+    {
+        $state = $this->readBush('2.500');
+        $id = $state['facts']['id'];
+        $this->visit("/job/{$id}/assemble");
+        $this->sees('Hot or cold instead', 'does not go in');
+        $this->press('Freezer −18 °C');
+        $this->press('Oven 180 °C');
+        $this->sees('drops in', 'It grips after');
+        // Go waits for its cautions; practice does not.
+        self::assertFalse($this->find("//button[normalize-space(.)='Go']", 'Go')->isEnabled());
+        $this->press('Practise');
+        $this->sees('Practise again', 'open');
+        $this->press('Practise again');
+        foreach (['Hot parts: dry gloves', 'Galvanised, cadmium'] as $caution) {
+            $this->tick($caution);
+        }
+        $this->stored();
+        $this->press('Go');
+        $this->stored();
+        $this->sees('Again from the start');
+        $before = $this->find("//*[@role='timer']", 'clock')->getText();
+        sleep(2);
+        $this->page->navigate()->refresh();
+        $this->sees('Again from the start');
+        $after = $this->find("//*[@role='timer']", 'clock')->getText();
+        $seconds = static fn (string $text): int => (int) array_reduce(explode(':', $text), static fn (int $sum, string $part): int => 60 * $sum + (int) $part, 0);
+        self::assertLessThanOrEqual($seconds($before) - 2, $seconds($after), 'the clock went on while the page was away');
+    }
+
+    public function test_the_press_leaves_its_band(): void
+    {
+        $state = $this->readBush('2.500');
+        $id = $state['facts']['id'];
+        $this->visit("/job/{$id}/assemble");
+        $this->sees('As it goes in');
+        $this->fill('Depth', '0.4');
+        $this->fill('Force, kN', '1,2');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->sees('as expected', 'The force tells of');
+        $this->fill('Depth', '0.5');
+        $this->fill('Force, kN', '25');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->sees('Stop. At 0.5000 in it takes 25.0 kN', 'too much');
+        $pushes = $this->api("/api/jobs/{$id}")['facts']['pushes'];
+        self::assertSame([1200.0, 25000.0], array_map(floatval(...), array_column($pushes, 'force_n')));
+        self::assertSame('0.4', $pushes[0]['depth']['typed']);
+        $this->fill('Depth', '0.6');
+        $this->fill('Force, kN', 'a lot');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->sees('is not a force');
+    }
+}
