@@ -11,12 +11,16 @@ use App\Bench\JobStore;
 use App\Models\IndexedJob;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
+use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Fit\FitSearch;
 use Oldpart\Core\Fit\NamedFit;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobFacts;
 use Oldpart\Core\Job\Kind;
+use Oldpart\Core\Joint\Chance;
+use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
@@ -76,6 +80,24 @@ for ($i = 0; $i < 7000; $i++) {
 }
 printf("%-48s %6.2f µs each, wanted under 50 µs\n", 'a fit from the tables', (hrtime(true) - $start) / 7000 / 1e3);
 timed('all fits at a size, for find by result', static fn () => FitSearch::inside(40.0, new Range(-0.04, 0.0)), 100);
+
+// Ten thousand press fits with their chances, beside the same work in numpy and scipy where they are installed.
+mt_srand(1);
+$even = static fn (float $from, float $to): float => $from + ($to - $from) * mt_rand() / mt_getrandmax();
+$bronze = Material::named('leaded tin bronze (bearing)');
+$iron = Material::named('grey cast iron, ordinary');
+$start = hrtime(true);
+for ($i = 0; $i < 10000; $i++) {
+    $d = $even(10, 100);
+    $low = $even(0, 0.02);
+    $press = Press::of(new PressFit($d, $d * $even(0, 0.8), $d * $even(1.2, 3), $d * $even(0.5, 2), new Range($low, $low + $even(0.005, 0.03)), $bronze, $iron));
+    $chance = new Chance($press->fit->interferenceMm->min, $press->fit->interferenceMm->max, $even(0.0005, 0.004));
+    $chance->below(0.0);
+    $chance->below($press->fit->interferenceMm->max * ($press->outerFactor ?? 1.0) / 2.5);
+}
+$own = (hrtime(true) - $start) / 1e9;
+$numpy = (float) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/../core/tests/reference/joints_numpy.py').' 2>/dev/null');
+printf("10,000 press fits with chances: %.2f s, wanted under 1 s; %s\n", $own, $numpy > 0 ? sprintf('numpy and scipy, one by one: %.2f s, %.1f times as long', $numpy, $numpy / $own) : 'numpy is not installed here');
 
 // A thousand readings, one after the other, as a gauge sends them.
 $state = $store->start('bench-1000', 'plain-bush', 'Bench', 'Bush', Unit::Inch);

@@ -120,7 +120,8 @@ final class DemoShop extends Seeder
             ->noted('drawing', ['Flange outside' => ['size' => '62', 'at' => '0', 'long' => '6'], 'Bush outside' => ['at' => '6', 'long' => '50'], 'Bush bore' => ['at' => '0', 'long' => '56'],
                 'Flange thickness' => ['size' => '6', 'at' => '0', 'long' => '6'], 'Length under the flange' => ['at' => '6', 'long' => '50'], 'Lead-in chamfer' => ['size' => '1.5', 'at' => '56'],
             ])
-            ->joint('Shaft in bush', ['purpose' => 'running-journal'])
+            ->joint('Bush in housing', ['outer_c' => 180.0, 'inner_c' => -18.0, 'reason' => 'shrunk in: the beam warmed, the bush from the freezer'])
+            ->joint('Shaft in bush', ['purpose' => 'running-journal', 'load_n' => 19000.0, 'speed_rpm' => 6.0])
             ->noted('eyeballed', ['Flange screw holes' => ['size' => '50', 'size2' => '5.5', 'at' => '0', 'long' => '6']])
             ->surfaceIs('Flange screw holes', ['count' => 3])
             ->read('Housing bore', 'three-point', [

@@ -75,6 +75,11 @@ final class PressAdvice
             $notes[] = Note::info('brittle-housing', 'The outer part is brittle: press slowly and straight, stand aside, and stop if the force jumps.');
         } elseif ($outerFactor !== null) {
             array_push($notes, ...self::ductile('outer', 'outer part', $outerFactor));
+            $plastic = ThickRing::plasticPressure($fit);
+            if ($outerFactor < 1 && $plastic !== null) {
+                $holds = $fit->friction->low * $plastic * M_PI * $fit->diameterMm * $fit->lengthMm * $fit->diameterMm / 2000;
+                $notes[] = Note::info('outer-plastic', 'Once it gives all round it presses with no more than about '.number_format($plastic, 0).' MPa, and holds '.number_format($holds, 0).' N·m at most, however tight it is made.');
+            }
         }
         if ($innerFactor !== null) {
             array_push($notes, ...self::ductile('inner', 'inner part', $innerFactor));

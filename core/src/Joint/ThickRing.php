@@ -53,6 +53,15 @@ final readonly class ThickRing
             / ($fit->outer->eGpa * 1000 * ($fit->outerOdMm ** 2 - $fit->diameterMm ** 2));
     }
 
+    /**
+     * The pressure at which the whole outer ring has given, σ_y ln(d_o/d): whatever the interference, it can't rise further; null where no
+     * yield is known. Source: Tresca ring in full plasticity (Timoshenko, Strength of Materials).
+     */
+    public static function plasticPressure(PressFit $fit): ?float
+    {
+        return $fit->outer->yieldMpa === null || $fit->outer->brittle ? null : $fit->outer->yieldMpa * log($fit->outerOdMm / $fit->diameterMm);
+    }
+
     /** Von Mises at the outer part's bore: hoop +p·ratio, radial −p, no axial stress. */
     public static function outerMises(PressFit $fit, float $pressure): float
     {

@@ -79,4 +79,35 @@ final class ThickRingTest extends TestCase
         // Twice the size at the same interference: half the pressure (p ∝ δ/d).
         self::assertEqualsWithDelta(ThickRing::stiffness($fit) / 2, ThickRing::stiffness(self::fit(60, 40, 120)), 1e-9);
     }
+
+    /** A thin ring has given all round at σ_y t/r (Barlow); a thick one always bears more than its first yield, less than the elastic numbers claim beyond. */
+    public function test_a_ring_that_has_given(): void
+    {
+        self::assertEqualsWithDelta(350 * 1 / 50, ThickRing::plasticPressure(self::fit(100, 0, 102)), 0.1);
+        foreach ([40.0, 60.0, 120.0] as $od) {
+            $fit = self::fit(30, 0, $od);
+            // Tresca's first yield: p (ratio + 1) = σ_y.
+            self::assertGreaterThan(350 / (ThickRing::outerRatio($fit) + 1), ThickRing::plasticPressure($fit));
+        }
+    }
+
+    /** Nothing is NaN or infinite over a hundred thousand joints drawn at random, and every number has its sign (seeded). */
+    public function test_a_hundred_thousand_joints(): void
+    {
+        mt_srand(20261125);
+        $even = static fn (float $from, float $to): float => $from + ($to - $from) * mt_rand() / mt_getrandmax();
+        $bad = 0;
+        for ($i = 0; $i < 100000; $i++) {
+            $d = $even(2, 500);
+            $material = static fn (): Material => new Material('', 'steel', $even(1, 400), $even(0, 0.49), 1e-5, $even(5, 2000), $even(10, 2500), mt_rand(0, 1) === 1, $even(500, 20000));
+            $fit = new PressFit($d, mt_rand(0, 1) * $even(0, 0.99 * $d), $d * $even(1.01, 5), $even(1, 500), new Range(0.0, $even(0, 0.01 * $d)), $material(), $material());
+            $pressure = $fit->interferenceMm->max * ThickRing::stiffness($fit);
+            foreach ([$pressure, ThickRing::outerRatio($fit) - 1, ThickRing::innerRatio($fit), ThickRing::boreClosing($fit, $pressure), ThickRing::outerGrowth($fit, $pressure), ThickRing::outerMises($fit, $pressure), ThickRing::innerMises($fit, $pressure), -ThickRing::innerBoreHoop($fit, $pressure)] as $value) {
+                $bad += (int) (! is_finite($value) || $value < 0);
+            }
+            // From Lamé: a ring squeezed from outside closes at its bore by at most 1/√(1 − ν²) of what its outside gives, and that is part of δ.
+            $bad += (int) (ThickRing::boreClosing($fit, $pressure) > $fit->interferenceMm->max / sqrt(1 - (float) $fit->inner->nu ** 2) + 1e-9);
+        }
+        self::assertSame(0, $bad);
+    }
 }
