@@ -80,4 +80,19 @@ final class JointsTest extends BrowserTestCase
         $this->keys(WebDriverKeys::ENTER);
         $this->sees('is not a force');
     }
+
+    public function test_a_bond_cures_over_a_reload_and_on_the_bench(): void
+    {
+        $state = $this->readBush('1.500');
+        $id = $state['facts']['id'];
+        $this->change($id, 'PUT', "/joints/{$state['facts']['joints'][0]['id']}", ['purpose' => 'bonded']);
+        $this->visit("/job/{$id}/assemble");
+        $this->press('A day, to load');
+        $this->stored();
+        $this->page->navigate()->refresh();
+        $this->sees('The bond cures');
+        self::assertMatchesRegularExpression('/^2[34]:\d\d:\d\d$/', $this->find("//*[@role='timer']", 'clock')->getText());
+        $this->visit('/');
+        $this->sees('curing');
+    }
 }

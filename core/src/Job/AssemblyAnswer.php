@@ -18,7 +18,7 @@ final readonly class AssemblyAnswer implements \JsonSerializable
      * @param  list<Step>  $steps
      * @param  list<Caution>  $cautions
      */
-    private function __construct(private JobFacts $facts, private ?Press $press, public array $steps, public array $cautions, private ?PressingAnswer $pressing, private ?RehearsalAnswer $rehearsal)
+    private function __construct(private JobFacts $facts, private ?Press $press, public array $steps, public array $cautions, private ?PressingAnswer $pressing, private ?RehearsalAnswer $rehearsal, private bool $bonded)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class AssemblyAnswer implements \JsonSerializable
 
         return new self($facts, $shown, $pressed ? PressAssembly::steps($shown, $facts->shop->pressN) : TrialAssembly::steps(), [
             ...($pressed ? Caution::for('press') : []), ...($bonded ? Caution::for('bond') : []), ...($iron ? Caution::for('cast iron') : []), ...($heavy ? Caution::for('lifting') : []),
-        ], $tight === null ? null : PressingAnswer::of($facts, $tight), $tight === null ? null : RehearsalAnswer::of($facts, $tight));
+        ], $tight === null ? null : PressingAnswer::of($facts, $tight), $tight === null ? null : RehearsalAnswer::of($facts, $tight), $bonded);
     }
 
     public function open(): int
@@ -48,6 +48,7 @@ final readonly class AssemblyAnswer implements \JsonSerializable
         return [
             'steps' => array_map(fn (Step $s): array => [...$s->jsonSerialize(), 'ticked' => $this->facts->isTicked($s->code)], $this->steps),
             'cautions' => array_map(fn (Caution $c): array => ['code' => $c->code, 'says' => $c->says, 'ticked' => $this->facts->isTicked($c->code)], $this->cautions),
+            'bonded' => $this->bonded,
             'pressing' => $this->pressing,
             'rehearsal' => $this->rehearsal,
             'force' => $this->press === null ? null : [

@@ -34,7 +34,7 @@ final readonly class Evaluator
         $joints = array_map(static function (JointAnswer $joint) use ($facts, $found, $sizing, $study, $ways): JointAnswer {
             $helped = $sizing->help($study->of($joint));
 
-            return $helped->withWays($ways->of($helped, JointConditions::of($facts, $found, $helped)), HotAndCold::of($helped, $facts->shop->temperatureC));
+            return $helped->withWays($ways->of($helped, JointConditions::of($facts, $found, $helped)), HotAndCold::of($helped, $facts->shop->temperatureC), ThreadAnswer::of($facts, $found, $helped));
         }, $joints);
         $card = new MakeCard($facts, $joints);
         $making = array_map(static fn (MakeEntry $e): MakingAnswer => MakingAnswer::of($facts, $e), $card->entries());

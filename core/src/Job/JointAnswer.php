@@ -18,6 +18,7 @@ use Oldpart\Core\Picture\BandsPicture;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\FitPicture;
 use Oldpart\Core\Picture\RingPicture;
+use Oldpart\Core\Picture\StressPicture;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -57,6 +58,7 @@ final readonly class JointAnswer implements \JsonSerializable
         /** @var list<JointWay> */
         public array $ways = [],
         private ?HotAndCold $hotAndCold = null,
+        private ?ThreadAnswer $thread = null,
     ) {
     }
 
@@ -86,16 +88,16 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName,
-            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->help, $this->toTable, $this->ways, $this->hotAndCold,
+            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->help, $this->toTable, $this->ways, $this->hotAndCold, $this->thread,
         );
     }
 
     /** @param  list<JointWay>  $ways */
-    public function withWays(array $ways, ?HotAndCold $hotAndCold): self
+    public function withWays(array $ways, ?HotAndCold $hotAndCold, ?ThreadAnswer $thread): self
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
-            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $this->help, $this->toTable, $ways, $hotAndCold,
+            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $this->help, $this->toTable, $ways, $hotAndCold, $thread,
         );
     }
 
@@ -103,7 +105,7 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
-            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $help, $this->toTable, $this->ways, $this->hotAndCold,
+            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $help, $this->toTable, $this->ways, $this->hotAndCold, $this->thread,
         );
     }
 
@@ -135,6 +137,8 @@ final readonly class JointAnswer implements \JsonSerializable
             'slide' => $this->slide(),
             'ways' => $this->ways,
             'hot_and_cold' => $this->hotAndCold,
+            'thread' => $this->thread,
+            'stress' => $this->press === null || $this->withheld ? null : StressPicture::draw($this->press),
             'to_table' => $this->withheld ? null : $this->toTable,
             'seat' => $this->seat === null ? null : self::seat($this->seat),
             'picture' => $this->picture(),

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Job;
 
+use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JointAnswer;
 use Oldpart\Core\Job\JointWay;
+use Oldpart\Core\Job\Kind;
+use Oldpart\Core\Job\ShopFacts;
+use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 
 /** The ways to hold a joint: what the trade would and would not do, and that their order follows. Common practice, no source. */
@@ -108,5 +112,41 @@ final class JointWaysTest extends TestCase
         self::assertMatchesRegularExpression('/: (99\.\d|100) grip/', $shown['chances']['mm']);
         $aluminium = json_decode(json_encode(self::joint(self::measured('60')->materials('aluminium casting alloy')), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['hot_and_cold'];
         self::assertMatchesRegularExpression('/gone at|nothing grips/', $aluminium['gone_at']['mm']);
+    }
+
+    /**
+     * A screw of 400 MPa steel, 16 × 2, in an insert of bronze (240 MPa): by hand A_s 156.7 mm² breaks at 400 MPa; strips 0.577 · 240 · 0.875 π 16
+     * a millimetre in the bronze, 10.3 mm; shorter than that it says so.
+     */
+    public function test_a_thread_that_strips_first(): void
+    {
+        $next = 0;
+        $facts = JobFile::toArray(Kind::named('threaded-insert')->layOut('job', 'Rig', 'Insert', Unit::Millimetre, new ShopFacts('Shop', 20, 0.01, 0.5, 1e4), static function () use (&$next): string {
+            return 'i'.++$next;
+        }));
+        $thread = array_values(array_filter($facts['joints'], static fn (array $j): bool => $j['purpose'] === 'thread'))[0];
+        $at = array_search($thread['id'], array_column($facts['joints'], 'id'), true);
+        $shown = static function (string $long) use ($facts, $thread, $at): ?array {
+            $parts = [];
+            foreach ($facts['surfaces'] as &$surface) {
+                if (in_array($surface['id'], [$thread['inner'], $thread['outer']], true)) {
+                    $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+                    $surface = [...$surface, 'size' => $mm('16'), 'pitch' => $mm('2'), 'long' => $mm($long)];
+                    $parts[$surface['id']] = $surface['part'];
+                }
+            }
+            unset($surface);
+            foreach ($facts['parts'] as &$part) {
+                $part['material'] = $part['id'] === $parts[$thread['inner']] ? 'low-carbon steel, cold drawn' : ($part['id'] === $parts[$thread['outer']] ? 'leaded tin bronze (bearing)' : null);
+            }
+            unset($part);
+            $joint = (new Evaluator)->evaluate(JobFile::fromArray($facts))->joints[(int) $at];
+
+            return json_decode(json_encode($joint, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['thread'];
+        };
+        // Tensile of cold drawn steel 420 MPa: 420 · 156.7/(0.577 · 240 · 0.875 π 16) = 10.8 mm.
+        self::assertStringContainsString('10.8', $shown('20')['says']['mm'] ?? '');
+        self::assertNotContains('thread-strips', array_column($shown('20')['notes'] ?? [], 'code'));
+        self::assertContains('thread-strips', array_column($shown('8')['notes'] ?? [], 'code'));
     }
 }

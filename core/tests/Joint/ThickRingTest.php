@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Joint;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Joint\NestedRings;
 use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Joint\ThickRing;
 use Oldpart\Core\Quantity\Range;
@@ -109,5 +111,32 @@ final class ThickRingTest extends TestCase
             $bad += (int) (ThickRing::boreClosing($fit, $pressure) > $fit->interferenceMm->max / sqrt(1 - (float) $fit->inner->nu ** 2) + 1e-9);
         }
         self::assertSame(0, $bad);
+    }
+
+    /**
+     * Two rings deep. A liner of the housing's own metal, in without interference, is housing: the bush sees one ring to the outside. A liner alone
+     * is the two-part joint. And what a bush does in a stiff housing it does less in a thin liner that can give.
+     */
+    public function test_two_rings_deep(): void
+    {
+        $steel = new Material('steel', 'steel', 207, 0.29, 11.7e-6, 350, 420, false);
+        $bronze = Material::named('leaded tin bronze (bearing)');
+        $single = new PressFit(30, 22, 80, 20, new Range(0.03, 0.03), $bronze, $steel);
+        $pressure = 0.03 * ThickRing::stiffness($single);
+        $nested = NestedRings::of([22, 30, 45, 80], 0.03, 0.0, [$bronze, $steel, $steel]);
+        self::assertEqualsWithDelta($pressure, $nested->innerPressureMpa, 1e-9 * $pressure);
+        self::assertEqualsWithDelta(ThickRing::boreClosing($single, $pressure), $nested->boreClosingMm, 1e-12);
+        // The pressure passed on at 45 is Lamé's radial stress there: A − B/r².
+        $a = $pressure * 30 ** 2 / (80 ** 2 - 30 ** 2);
+        self::assertEqualsWithDelta($a * 80 ** 2 / 45 ** 2 - $a, $nested->outerPressureMpa, 1e-9);
+        // No bush to speak of: the liner in the housing by itself.
+        $liner = new PressFit(45, 30, 80, 20, new Range(0.04, 0.04), $steel, $steel);
+        $alone = NestedRings::of([29.9, 30, 45, 80], 0.0, 0.04, [$bronze, $steel, $steel]);
+        self::assertEqualsWithDelta(0.04 * ThickRing::stiffness($liner), $alone->outerPressureMpa, 0.01);
+        self::assertEqualsWithDelta(ThickRing::boreClosing($liner, 0.04 * ThickRing::stiffness($liner)), $alone->linerClosingMm, 1e-9);
+        $free = new PressFit(30, 22, 45, 20, new Range(0.03, 0.03), $bronze, $steel);
+        self::assertGreaterThan(0.03 * ThickRing::stiffness($free), $nested->innerPressureMpa, 'the housing behind it stiffens the liner');
+        $this->expectException(BadInput::class);
+        NestedRings::of([22, 30, 28, 80], 0.03, 0.0, [$bronze, $steel, $steel]);
     }
 }

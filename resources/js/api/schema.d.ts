@@ -673,6 +673,11 @@ export interface components {
                 };
             } | null;
             ways: components["schemas"]["JointWay"][];
+            stress: components["schemas"]["Drawing"] | null;
+            thread: {
+                says: components["schemas"]["Say"];
+                notes: components["schemas"]["Note"][];
+            } | null;
             hot_and_cold: components["schemas"]["HotAndCold"] | null;
             to_table: components["schemas"]["ToTable"] | null;
             picture: components["schemas"]["Drawing"] | null;
@@ -1899,6 +1904,7 @@ export interface components {
             enough: boolean;
         };
         Assembly: {
+            bonded: boolean;
             pressing: components["schemas"]["Pressing"] | null;
             rehearsal: components["schemas"]["Rehearsal"] | null;
             steps: components["schemas"]["AssemblyStep"][];

@@ -8,6 +8,7 @@ import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 import { Verdict } from '../../shell/Verdict';
+import { Curing } from './Curing';
 import { PressLog } from './PressLog';
 import { Rehearse } from './Rehearse';
 
@@ -139,6 +140,7 @@ export function Assemble() {
                     </Box>
                 ),
             )}
+            {assembly.bonded && <Curing />}
             {assembly.pressing && <PressLog pressing={assembly.pressing} />}
             {assembly.rehearsal && <Rehearse rehearsal={assembly.rehearsal} turn={turn} />}
         </Box>

@@ -122,10 +122,23 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
             {BEARING.includes(answer.purpose.code) && <BearingSeat joint={joint} seat={answer.seat} />}
             <Offers joint={joint} answer={answer} />
             {answer.press && <Tiles tiles={answer.press.tiles} />}
+            {answer.thread && (
+                <Box sx={{ mt: 1.25 }}>
+                    <Typography sx={{ fontSize: 18 }}>{say(answer.thread.says)}</Typography>
+                    <Notes notes={answer.thread.notes} />
+                </Box>
+            )}
             <Box sx={{ mt: 1 }}>
                 <Notes notes={answer.notes} />
             </Box>
             <Ways joint={joint} ways={answer.ways} />
+            {answer.stress && (
+                <Box sx={{ mt: 1.25, maxWidth: 430 }}>
+                    <Framed pad={0.5}>
+                        <DrawingView drawing={answer.stress} />
+                    </Framed>
+                </Box>
+            )}
             {answer.hot_and_cold && <HotAndCold answer={answer.hot_and_cold} />}
             {answer.help?.runs && <Running joint={joint} help={answer.help} />}
             {answer.press_blocked !== null && (
