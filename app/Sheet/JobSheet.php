@@ -41,7 +41,7 @@ final class JobSheet
             'gates' => Gate::those($facts->takeIn->gates),
             'acceptance' => $facts->takeIn->acceptance(),
             'parts' => $this->madeParts($answers, $facts, $unit),
-            'cautions' => [...$answers->assembly->cautions, ...Caution::for('machining')],
+            'cautions' => [...$answers->assembly->allCautions(), ...Caution::for('machining')],
             'notes' => array_values(array_filter(
                 array_map(static fn ($note): array => ['severity' => $note->severity->value, 'say' => self::pick($note->say, $unit)], $answers->notes),
             )),

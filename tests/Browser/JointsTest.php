@@ -81,6 +81,21 @@ final class JointsTest extends BrowserTestCase
         $this->sees('is not a force');
     }
 
+    public function test_the_thermometer_is_read_or_says_nothing(): void
+    {
+        $state = $this->readBush('2.500');
+        $id = $state['facts']['id'];
+        $this->visit("/job/{$id}/assemble");
+        $this->press('Thermometer on the outer');
+        $this->sees('does not answer');
+        $this->rig->startRack();
+        $this->press('Thermometer on the outer');
+        $this->waitFor(fn (): bool => ($this->api("/api/jobs/{$id}")['facts']['joints'][0]['outer_c'] ?? null) !== null, 'nothing was taken');
+        // The rack's own part lies at 23.4 °C, its thermometer scatters by a fifth of a degree.
+        self::assertEqualsWithDelta(23.4, $this->api("/api/jobs/{$id}")['facts']['joints'][0]['outer_c'], 0.5);
+        $this->rig->stopRack();
+    }
+
     public function test_a_bond_cures_over_a_reload_and_on_the_bench(): void
     {
         $state = $this->readBush('1.500');

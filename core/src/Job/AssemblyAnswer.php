@@ -37,6 +37,12 @@ final readonly class AssemblyAnswer implements \JsonSerializable
         ], $tight === null ? null : PressingAnswer::of($facts, $tight), $tight === null ? null : RehearsalAnswer::of($facts, $tight), $bonded);
     }
 
+    /** @return list<Caution> all that are printed: of putting it together, and of the heat and cold chosen */
+    public function allCautions(): array
+    {
+        return [...$this->cautions, ...($this->rehearsal?->cautions() ?? [])];
+    }
+
     public function open(): int
     {
         return count(array_filter([...$this->steps, ...$this->cautions], fn (Step|Caution $s): bool => ! $this->facts->isTicked($s->code)));

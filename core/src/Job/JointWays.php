@@ -82,12 +82,15 @@ final readonly class JointWays
             if (($conditions['wall'] ?? '') === 'thin' && ($conditions['metal'] ?? '') === 'brittle') {
                 $stops[] = Say::plain('Nothing is pressed into thin cast iron.');
             }
+        } elseif ($row['put'] === 'welded') {
+            array_push($stops, ...$this->welding($answer));
         } elseif ($row['put'] === 'bonded') {
             [$stop, $holds] = $this->bonding($answer, $offer->clearanceMm);
             array_push($stops, ...$stop);
         }
         $because = match ($row['put']) {
             'pinned' => Say::plain('The press places it, the pin holds it: what the pin shears at counts, not both together.'),
+            'welded' => Say::plain('It holds for good, and pulls out of shape: leave stock on and machine after.'),
             'keyed' => Say::plain('The key drives it; something else must keep it from walking along.'),
             'bonded' => Say::plain('It does not load the part around it, and is centred only as well as its film.'),
             'hot' => Say::plain('It grips most, and goes in without force.'),
@@ -96,7 +99,7 @@ final readonly class JointWays
 
         return new JointWay(
             $row, $stops === [], $rank + 0.1 * count($minds), $because, [...$stops, ...$minds], self::makes($sized), $holds,
-            $answer->purpose->code === $row['purpose'] && $row['put'] !== 'pinned',
+            $answer->purpose->code === $row['purpose'] && ! in_array($row['put'], ['pinned', 'welded'], true),
         );
     }
 
@@ -139,6 +142,22 @@ final readonly class JointWays
             $least < 0.05 => 'nothing for sure at its loose end',
             default => 'at least '.number_format($least, $least < 10 ? 1 : 0).' N·m',
         })];
+    }
+
+    /** @return list<Say> */
+    private function welding(JointAnswer $answer): array
+    {
+        $stops = [];
+        foreach ([$answer->joint->inner, $answer->joint->outer] as $id) {
+            $surface = $this->facts->surface($id);
+            $part = $surface === null ? null : $this->facts->partOf($surface);
+            $material = $part === null ? null : FoundSurfaces::material($part);
+            if ($part !== null && $material?->weld !== 'yes') {
+                $stops[] = Say::plain($material === null ? "What the {$part->name} is made of is not known: not welded before that is." : ucfirst("{$material->name} is not to be welded without more ado."));
+            }
+        }
+
+        return $stops;
     }
 
     /** @return list<Say> */

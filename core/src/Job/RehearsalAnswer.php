@@ -67,7 +67,7 @@ final readonly class RehearsalAnswer implements \JsonSerializable
     }
 
     /** @return list<Caution> */
-    private function cautions(): array
+    public function cautions(): array
     {
         $room = $this->facts->shop->temperatureC;
 

@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Joint\NestedRings;
 use Oldpart\Core\Joint\PressFit;
+use Oldpart\Core\Joint\SteppedRing;
 use Oldpart\Core\Joint\ThickRing;
 use Oldpart\Core\Quantity\Range;
 use PHPUnit\Framework\TestCase;
@@ -138,5 +139,23 @@ final class ThickRingTest extends TestCase
         self::assertGreaterThan(0.03 * ThickRing::stiffness($free), $nested->innerPressureMpa, 'the housing behind it stiffens the liner');
         $this->expectException(BadInput::class);
         NestedRings::of([22, 30, 28, 80], 0.03, 0.0, [$bronze, $steel, $steel]);
+    }
+
+    /** An outside that steps: alike all along it is a plain ring; else between the two, with the pull where it is thinnest for its pressure. */
+    public function test_a_stepped_outside(): void
+    {
+        $steel = new Material('steel', 'steel', 207, 0.29, 11.7e-6, 350, 420, false);
+        $fit = new PressFit(50, 0, 100, 40, new Range(0.05, 0.05), $steel, $steel);
+        $plain = SteppedRing::of($fit, [['od_mm' => 100.0, 'length_mm' => 15.0], ['od_mm' => 100.0, 'length_mm' => 25.0]]);
+        // Shigley's joint again: 77.6 MPa, hoop 129.4.
+        self::assertEqualsWithDelta([77.6, 129.4, 100.0], [$plain->pressureMpa, $plain->greatestHoopMpa, $plain->equivalentOdMm], 0.05);
+        $stepped = SteppedRing::of($fit, [['od_mm' => 100.0, 'length_mm' => 20.0], ['od_mm' => 60.0, 'length_mm' => 20.0]]);
+        // By hand, p = E δ (d_o² − d²)/(2 d d_o²): 77.6 and 31.6, mean 54.6; the hoop at 60 is 31.6 · 6100/1100 = 175.
+        self::assertEqualsWithDelta(54.6, $stepped->pressureMpa, 0.1);
+        self::assertEqualsWithDelta([175.4, 60.0], [$stepped->greatestHoopMpa, $stepped->weakestOdMm], 0.3);
+        self::assertGreaterThan(60.0, $stepped->equivalentOdMm);
+        self::assertLessThan(100.0, $stepped->equivalentOdMm);
+        $this->expectException(BadInput::class);
+        SteppedRing::of($fit, [['od_mm' => 100.0, 'length_mm' => 0.0]]);
     }
 }

@@ -4,7 +4,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { newId } from '../../api/client';
+import { client, newId, orRefuse } from '../../api/client';
 import type { Rehearsal } from '../../api/types';
 import { NumberFact } from '../../entry/NumberFact';
 import { countdown, useNow } from '../../entry/useNow';
@@ -104,6 +104,7 @@ export function Rehearse({
                             </Button>
                         ))}
                     </Box>
+                    <Thermometer store={store} />
                     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
                         <Typography sx={{ fontSize: 20, fontWeight: 700 }}>{say(rehearsal.gap)}</Typography>
                         <Verdict kind={!goesIn ? 'bad' : rehearsal.enough ? 'good' : 'usable'}>
@@ -164,6 +165,43 @@ export function Rehearse({
                     <DrawingView drawing={rehearsal.picture} />
                 </Framed>
             </Box>
+        </Box>
+    );
+}
+
+/** What the thermometer on its line shows, taken for either part; a silent one says so. */
+function Thermometer({
+    store,
+}: {
+    store: (fact: { outer_c?: number; inner_c?: number }) => Promise<unknown>;
+}) {
+    const [said, setSaid] = useState<string | null>(null);
+    const take = async (which: 'outer_c' | 'inner_c') => {
+        try {
+            const reading = orRefuse(
+                await client.GET('/api/gauges/{gauge}', { params: { path: { gauge: 'thermometer' } } }),
+            );
+            if (reading.celsius !== null) {
+                setSaid(null);
+                await store({ [which]: reading.celsius });
+            }
+        } catch (error) {
+            setSaid(error instanceof Error ? error.message : 'The thermometer does not answer.');
+        }
+    };
+    return (
+        <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
+            <Button variant="outlined" color="inherit" onClick={() => void take('outer_c')}>
+                Thermometer on the outer
+            </Button>
+            <Button variant="outlined" color="inherit" onClick={() => void take('inner_c')}>
+                Thermometer on the inner
+            </Button>
+            {said !== null && (
+                <Typography color="error" role="alert">
+                    {said}
+                </Typography>
+            )}
         </Box>
     );
 }
