@@ -15,7 +15,7 @@ use Oldpart\Core\Quantity\LengthWriter;
 /** What heat, cold and speed do to a press fit, before it is together and after; and the chances of it. */
 final readonly class HotAndCold implements \JsonSerializable
 {
-    private function __construct(private Press $press, private Shrink $shrink, private ?Chance $chance)
+    private function __construct(private Press $press, private Shrink $shrink, private ?Chance $chance, private float $roomC)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class HotAndCold implements \JsonSerializable
             $chance = new Chance($low, $high, $found->u95MeanMm / 2);
         }
 
-        return new self($press, Shrink::of($press->fit->diameterMm, max(0.0, $press->fit->interferenceMm->max), $press->fit->inner, $press->fit->outer, $roomC), $chance);
+        return new self($press, Shrink::of($press->fit->diameterMm, max(0.0, $press->fit->interferenceMm->max), $press->fit->inner, $press->fit->outer, $roomC), $chance, $roomC);
     }
 
     /** @return array<string, mixed> */
@@ -58,6 +58,11 @@ final readonly class HotAndCold implements \JsonSerializable
             'gone_rpm' => $this->speed(),
             'chances' => $this->chances(),
             'in_use' => InUsePicture::draw($fit),
+            'sum' => [
+                'd_mm' => $fit->diameterMm, 'interference_mm' => ['min' => $fit->interferenceMm->min, 'max' => $fit->interferenceMm->max], 'inner' => ['name' => $fit->inner->name], 'outer' => ['name' => $fit->outer->name],
+                'inner_bore_mm' => $fit->innerBoreMm,
+            ],
+            'room_c' => $this->roomC,
             'notes' => $this->shrink->notes,
             'working' => $this->shrink->working,
         ];

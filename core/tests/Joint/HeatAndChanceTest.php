@@ -17,6 +17,7 @@ use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Joint\Shrink;
 use Oldpart\Core\Joint\ThreadShear;
 use Oldpart\Core\Quantity\Range;
+use Oldpart\Core\Sum\Sums;
 use PHPUnit\Framework\TestCase;
 
 /** Heat and cold, speed, bonds, threads and chances of a joint. */
@@ -190,5 +191,15 @@ final class HeatAndChanceTest extends TestCase
             $before = $chance->below($x);
         }
         self::assertEqualsWithDelta(1.0, $before, 1e-9);
+    }
+
+    /** By hand: iron at 120 °C opens 30 mm by 10.5e-6 · 30 · 100 = 31.5 µm, so 1 to 35 µm tight becomes 3.5 tight to 30.5 open. */
+    public function test_the_gap_at_any_temperatures(): void
+    {
+        $in = ['d_mm' => 30, 'interference_mm' => ['min' => 0.001, 'max' => 0.035], 'inner' => ['name' => 'leaded tin bronze (bearing)'], 'outer' => ['name' => 'grey cast iron, ordinary'], 'inner_c' => 20, 'outer_c' => 120];
+        $gap = Sums::run('gap-at', $in)['clearance_mm'];
+        self::assertEqualsWithDelta([-0.0035, 0.0305], [$gap['min'], $gap['max']], 1e-9);
+        $this->expectException(BadInput::class);
+        Sums::run('gap-at', [...$in, 'inner_c' => -300]);
     }
 }

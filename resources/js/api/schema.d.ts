@@ -818,6 +818,11 @@ export interface components {
             chosen: boolean;
         };
         HotAndCold: {
+            /** @description what the sum gap-at takes besides the temperatures */
+            sum: {
+                [key: string]: unknown;
+            };
+            room_c: number;
             heat: components["schemas"]["Say"];
             heat_allowed: boolean | null;
             chill: components["schemas"]["Say"] | null;

@@ -5,6 +5,7 @@ import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
+import { GapSlider } from './GapSlider';
 import { Why } from '../../shell/Why';
 
 /** How hot or cold for it to drop together, and what heat and speed do to it in use. */
@@ -42,6 +43,7 @@ export function HotAndCold({ answer }: { answer: Facts }) {
                             {say(cold)}
                         </Typography>
                     ))}
+                    <GapSlider answer={answer} />
                     <Box sx={{ mt: 1 }}>
                         <Notes notes={answer.notes} />
                     </Box>
