@@ -21,6 +21,9 @@ use Oldpart\Core\Job\Kind;
 use Oldpart\Core\Joint\Chance;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
+use Oldpart\Core\Loop\Contributor;
+use Oldpart\Core\Loop\Loop;
+use Oldpart\Core\Loop\Spread;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
@@ -98,6 +101,23 @@ for ($i = 0; $i < 10000; $i++) {
 $own = (hrtime(true) - $start) / 1e9;
 $numpy = (float) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/../core/tests/reference/joints_numpy.py').' 2>/dev/null');
 printf("10,000 press fits with chances: %.2f s, wanted under 1 s; %s\n", $own, $numpy > 0 ? sprintf('numpy and scipy, one by one: %.2f s, %.1f times as long', $numpy, $numpy / $own) : 'numpy is not installed here');
+
+// A loop of twelve lengths, exact, beside a million draws in numpy where it is installed.
+$twelve = [];
+for ($i = 0; $i < 12; $i++) {
+    $half = 0.05 + 0.0015 * $i;
+    $twelve[] = new Contributor("length {$i}", 0, $half, $half, 1, [Spread::Uniform, Spread::Triangular, Spread::Normal][$i % 3]);
+}
+$best = INF;
+for ($i = 0; $i < 20; $i++) {
+    $start = hrtime(true);
+    $chance = Loop::of($twelve, new Range(-0.12, 0.15))->chance();
+    $best = min($best, (hrtime(true) - $start) / 1e9);
+}
+$numpy = array_map(floatval(...), explode(' ', trim((string) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/../core/tests/reference/loops_numpy.py').' --draw 2>/dev/null'))));
+printf("a loop of 12 lengths, exact: %.2f ms, chance %.6f; %s\n", $best * 1e3, $chance, count($numpy) === 3
+    ? sprintf('a million draws: %.0f ms, %.1f times as long; errors %.6f and %.6f', $numpy[0] * 1e3, $numpy[0] / $best, abs($chance - $numpy[2]), abs($numpy[1] - $numpy[2]))
+    : 'numpy is not installed here');
 
 // A thousand readings, one after the other, as a gauge sends them.
 $state = $store->start('bench-1000', 'plain-bush', 'Bench', 'Bush', Unit::Inch);

@@ -9,6 +9,7 @@ use App\Models\Cut;
 use App\Models\Evidence;
 use App\Models\FactModel;
 use App\Models\Joint;
+use App\Models\Loop;
 use App\Models\Operation;
 use App\Models\Part;
 use App\Models\Photo;
@@ -27,6 +28,7 @@ enum FactList: string
     case Cuts = 'cuts';
     case Ticks = 'ticks';
     case Pushes = 'pushes';
+    case Loops = 'loops';
     case Evidence = 'evidence';
     case Photos = 'photos';
     case Operations = 'operations';
@@ -43,6 +45,7 @@ enum FactList: string
             self::Cuts => Cut::class,
             self::Ticks => Tick::class,
             self::Pushes => Push::class,
+            self::Loops => Loop::class,
             self::Evidence => Evidence::class,
             self::Photos => Photo::class,
             self::Operations => Operation::class,
@@ -74,6 +77,7 @@ enum FactList: string
             self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null],
             self::Ticks => ['at' => null, 'remark' => null],
             self::Pushes => ['at' => null],
+            self::Loops => ['least' => null, 'most' => null, 'lengths' => []],
             self::Evidence => ['note' => ''],
             self::Photos => ['note' => '', 'surface' => null, 'x' => null, 'y' => null, 'taken_at' => null],
             self::Operations => ['setup_min' => 0, 'run_min' => 0],

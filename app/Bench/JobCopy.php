@@ -32,6 +32,9 @@ final class JobCopy
                         $row[$field] = $fresh[$row[$field]];
                     }
                 }
+                foreach (array_keys($row['lengths'] ?? []) as $i) {
+                    $row['lengths'][$i]['surface'] = $fresh[$row['lengths'][$i]['surface'] ?? ''] ?? null;
+                }
             }
         }
 

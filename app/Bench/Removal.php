@@ -42,6 +42,12 @@ final class Removal
                 $steps[] = [FactList::Joints, $id, $joint, $hangs ? null : [...$joint, 'along' => null]];
             }
         }
+        foreach (self::rows($job, FactList::Loops) as $id => $loop) {
+            $lengths = array_map(static fn (array $l): array => isset($surfaces[$l['surface'] ?? '']) ? [...$l, 'surface' => null] : $l, $loop['lengths']);
+            if ($lengths !== $loop['lengths']) {
+                $steps[] = [FactList::Loops, $id, $loop, [...$loop, 'lengths' => $lengths]];
+            }
+        }
         foreach (self::rows($job, FactList::Photos) as $id => $photo) {
             if ($photo['surface'] !== null && isset($surfaces[$photo['surface']])) {
                 $steps[] = [FactList::Photos, $id, $photo, [...$photo, 'surface' => null]];

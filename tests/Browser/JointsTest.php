@@ -110,4 +110,30 @@ final class JointsTest extends BrowserTestCase
         $this->visit('/');
         $this->sees('curing');
     }
+
+    public function test_a_loop_is_built_and_solved(): void
+    {
+        $state = $this->readBush('2.500');
+        $id = $state['facts']['id'];
+        $this->visit("/job/{$id}/size");
+        $this->press('Lengths that add up');
+        $this->sees('Add the lengths in order');
+        $this->choose('Add a length of the job', 'Housing length');
+        $this->sees('+ opens');
+        $this->fill('or one to type', 'Washer');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->fill('At least', '0.004');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->fill('At most', '0.020');
+        $this->keys(WebDriverKeys::ENTER);
+        // Housing 1.500: a washer of 1.480 to 1.496, less the doubt of the reading.
+        $this->sees('Washer: 1.48');
+        $this->fill('Size', '1.488');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->sees('0.0120', 'as wanted');
+        $this->stored();
+        $loop = $this->api("/api/jobs/{$id}")['facts']['loops'][0];
+        self::assertSame(['Housing length', 'Washer'], array_column($loop['lengths'], 'name'));
+        self::assertSame([true, false], array_column($loop['lengths'], 'opens'));
+    }
 }

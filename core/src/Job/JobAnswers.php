@@ -35,6 +35,8 @@ final readonly class JobAnswers implements \JsonSerializable
         public QuoteAnswer $quote,
         public JobPictures $pictures,
         public array $notes,
+        /** @var list<LoopAnswer> */
+        public array $loops = [],
     ) {
     }
 
@@ -48,6 +50,7 @@ final readonly class JobAnswers implements \JsonSerializable
             'next' => $this->next,
             'surfaces' => $this->surfaces,
             'joints' => $this->joints,
+            'loops' => $this->loops,
             'make' => $this->make,
             'plan' => $this->plan,
             'making' => $this->making,

@@ -56,6 +56,8 @@ final readonly class JobFacts implements \JsonSerializable
         public HandOverFacts $handOver,
         /** @var list<PushFacts> */
         public array $pushes = [],
+        /** @var list<LoopFacts> */
+        public array $loops = [],
     ) {
         $this->surfacesById = array_column($surfaces, null, 'id');
         $counted = [];
@@ -95,6 +97,7 @@ final readonly class JobFacts implements \JsonSerializable
             ($waits = $f->object('waits')) === null ? null : WaitFacts::read($waits),
             HandOverFacts::read($must('hand_over')),
             array_map(PushFacts::read(...), $f->objects('pushes')),
+            array_map(LoopFacts::read(...), $f->objects('loops')),
         );
     }
 
@@ -158,6 +161,11 @@ final readonly class JobFacts implements \JsonSerializable
         foreach ($this->pushes as $i => $push) {
             $this->need(in_array($push->joint, $joints, true), "pushes.{$i}.joint", 'A force of the press', 'joint');
         }
+        foreach ($this->loops as $i => $loop) {
+            foreach ($loop->lengths as $k => $length) {
+                $this->need($length->surface === null || $this->surface($length->surface) !== null, "loops.{$i}.lengths.{$k}.surface", $length->name, 'surface');
+            }
+        }
         foreach ($this->photos as $i => $photo) {
             $this->need($photo->surface === null || $this->surface($photo->surface) !== null, "photos.{$i}.surface", 'A photograph', 'surface');
         }
@@ -213,6 +221,7 @@ final readonly class JobFacts implements \JsonSerializable
             'cuts' => $this->cuts,
             'ticks' => $this->ticks,
             'pushes' => $this->pushes,
+            'loops' => $this->loops,
             'evidence' => $this->evidence,
             'photos' => $this->photos,
             'operations' => $this->operations,

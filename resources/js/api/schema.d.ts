@@ -294,7 +294,7 @@ export interface paths {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -592,6 +592,7 @@ export interface components {
             next: components["schemas"]["NextStep"];
             surfaces: components["schemas"]["SurfaceAnswer"][];
             joints: components["schemas"]["JointAnswer"][];
+            loops: components["schemas"]["LoopAnswer"][];
             make: components["schemas"]["MakeEntry"][];
             plan: components["schemas"]["PlanStep"][];
             making: components["schemas"]["MakingAnswer"][];
@@ -871,6 +872,27 @@ export interface components {
             notes: components["schemas"]["Note"][];
             cautions: components["schemas"]["CautionTick"][];
         };
+        /** @description how a loop of lengths closes */
+        LoopAnswer: {
+            id: string;
+            blocked: components["schemas"]["Say"] | null;
+            rows: {
+                name: string;
+                from: string;
+                size: components["schemas"]["Say"] | null;
+                plus_minus: components["schemas"]["Say"] | null;
+                share: number | null;
+            }[];
+            closes_at: components["schemas"]["Say"] | null;
+            worst: components["schemas"]["Say"] | null;
+            likely: components["schemas"]["Say"] | null;
+            chance: number | null;
+            solved: components["schemas"]["Say"] | null;
+            picture: components["schemas"]["Drawing"] | null;
+            notes: components["schemas"]["Note"][];
+            working: components["schemas"]["WorkingStep"][];
+        };
+        LoopFacts: components["schemas"]["loop"];
         WayOut: {
             /** @enum {unknown} */
             code: "read-again" | "sneak-up" | "ream" | "widen" | "bond" | "change-the-mate";
@@ -1368,6 +1390,23 @@ export interface components {
             at: string | null;
             remark: string | null;
         };
+        /** @description Lengths that add up to a gap */
+        loop: {
+            id: components["schemas"]["id"];
+            name: string;
+            least: components["schemas"]["typed_length"] | null;
+            most: components["schemas"]["typed_length"] | null;
+            lengths: {
+                name: string;
+                surface: string | null;
+                size: components["schemas"]["typed_length"] | null;
+                plus: components["schemas"]["typed_length"] | null;
+                minus: components["schemas"]["typed_length"] | null;
+                opens: boolean;
+                /** @enum {unknown} */
+                spread: "uniform" | "triangular" | "normal" | "measured";
+            }[];
+        };
         /** @description The force seen at a depth while a joint was pressed */
         push: {
             id: components["schemas"]["id"];
@@ -1449,6 +1488,7 @@ export interface components {
             joints: components["schemas"]["joint"][];
             cuts: components["schemas"]["cut"][];
             ticks: components["schemas"]["tick"][];
+            loops?: components["schemas"]["loop"][];
             pushes?: components["schemas"]["push"][];
             evidence: components["schemas"]["evidence"][];
             photos: components["schemas"]["photo"][];
@@ -1630,6 +1670,23 @@ export interface components {
                     part_c: number | null;
                     set_aside: string | null;
                     at: string | null;
+                };
+                /** @description Lengths that add up to a gap */
+                loop: {
+                    id: components["schemas"]["id"];
+                    name: string;
+                    least: components["schemas"]["typed_length"] | null;
+                    most: components["schemas"]["typed_length"] | null;
+                    lengths: {
+                        name: string;
+                        surface: string | null;
+                        size: components["schemas"]["typed_length"] | null;
+                        plus: components["schemas"]["typed_length"] | null;
+                        minus: components["schemas"]["typed_length"] | null;
+                        opens: boolean;
+                        /** @enum {unknown} */
+                        spread: "uniform" | "triangular" | "normal" | "measured";
+                    }[];
                 };
                 /** @description The force seen at a depth while a joint was pressed */
                 push: {
@@ -2527,7 +2584,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -2546,7 +2603,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;

@@ -34,6 +34,8 @@ export type JointWay = Schemas['JointWay'];
 export type HotAndCold = Schemas['HotAndCold'];
 export type Pressing = Schemas['Pressing'];
 export type Rehearsal = Schemas['Rehearsal'];
+export type LoopAnswer = Schemas['LoopAnswer'];
+export type LoopFacts = Schemas['LoopFacts'];
 export type WayOut = Schemas['WayOut'];
 export type Seat = Schemas['Seat'];
 export type FitLook = Schemas['FitLook'];
@@ -60,6 +62,7 @@ export type ListName =
     | 'cuts'
     | 'ticks'
     | 'pushes'
+    | 'loops'
     | 'evidence'
     | 'photos'
     | 'operations'

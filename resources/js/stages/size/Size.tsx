@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useSearchParams } from 'react-router';
+import { newId } from '../../api/client';
 import { useCatalogue } from '../../api/queries';
 import type { Joint, JointAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
@@ -18,6 +20,7 @@ import { Advice } from './Advice';
 import { BearingSeat } from './BearingSeat';
 import { ByHand } from './ByHand';
 import { HotAndCold } from './HotAndCold';
+import { Loop } from './Loop';
 import { Offers } from './Offers';
 import { Running } from './Running';
 import { Slide } from './Slide';
@@ -31,42 +34,62 @@ const BEARING = ['bearing-on-shaft', 'bearing-in-housing'];
 
 /** Each joint: what it is for, the fits that give it, and the size that fits the mate that was measured. */
 export function Size() {
-    const { facts, answers } = useJob();
+    const { facts, answers, save } = useJob();
     const [params, setParams] = useSearchParams();
     const at = params.get('at');
+    const loops = facts.loops ?? [];
+    const all = [...facts.joints, ...loops];
     const index = Math.max(
         0,
-        facts.joints.findIndex((j) => j.id === at),
+        all.findIndex((j) => j.id === at),
     );
-    const joint = facts.joints[index];
+    const here = all[index];
+    const joint = facts.joints.find((j) => j.id === here?.id);
     const answer = answers.joints.find((a) => a.id === joint?.id);
+    const loop = loops.find((l) => l.id === here?.id);
+    const closes = answers.loops.find((a) => a.id === loop?.id);
+    const go = (id: string) => setParams({ at: id }, { replace: true });
     const step = (by: number) => {
-        const next = facts.joints[(index + by + facts.joints.length) % facts.joints.length];
+        const next = all[(index + by + all.length) % all.length];
         if (next) {
-            setParams({ at: next.id }, { replace: true });
+            go(next.id);
         }
     };
     useKey('[', () => step(-1));
     useKey(']', () => step(1));
-    if (!joint || !answer) {
-        return <Typography>There is no joint to size in this job.</Typography>;
-    }
+    const begin = () => {
+        const id = newId();
+        void save('loops', id, { name: `Gap ${loops.length + 1}` }).then(() => go(id));
+    };
     return (
         <Box sx={{ maxWidth: 1000 }}>
-            <ToggleButtonGroup
-                exclusive
-                value={joint.id}
-                aria-label="Joint"
-                onChange={(_, id: string | null) => id !== null && setParams({ at: id }, { replace: true })}
-                sx={{ mb: 1.25, flexWrap: 'wrap' }}
-            >
-                {facts.joints.map((j) => (
-                    <ToggleButton key={j.id} value={j.id} sx={{ textTransform: 'none', fontSize: 15 }}>
-                        {j.name}
-                    </ToggleButton>
-                ))}
-            </ToggleButtonGroup>
-            <JointView key={joint.id} joint={joint} answer={answer} />
+            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1.25 }}>
+                {all.length > 0 && (
+                    <ToggleButtonGroup
+                        exclusive
+                        value={here?.id ?? null}
+                        aria-label="Joint"
+                        onChange={(_, id: string | null) => id !== null && go(id)}
+                        sx={{ flexWrap: 'wrap' }}
+                    >
+                        {all.map((j) => (
+                            <ToggleButton
+                                key={j.id}
+                                value={j.id}
+                                sx={{ textTransform: 'none', fontSize: 15 }}
+                            >
+                                {j.name}
+                            </ToggleButton>
+                        ))}
+                    </ToggleButtonGroup>
+                )}
+                <Button variant="outlined" color="inherit" onClick={begin}>
+                    Lengths that add up
+                </Button>
+            </Box>
+            {loop && closes && <Loop key={loop.id} loop={loop} answer={closes} />}
+            {all.length === 0 && <Typography>There is no joint to size in this job.</Typography>}
+            {joint && answer && <JointView key={joint.id} joint={joint} answer={answer} />}
         </Box>
     );
 }

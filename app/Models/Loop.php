@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+final class Loop extends FactModel
+{
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['least' => 'array', 'most' => 'array', 'lengths' => 'array'];
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Loop\Contributor;
+use Oldpart\Core\Loop\Loop;
+use Oldpart\Core\Loop\Spread;
+use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Picture\LoopPicture;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/** A loop of the job: how it closes with what was found, what is planned and what was typed; and what one open length has to be. */
+final readonly class LoopAnswer implements \JsonSerializable
+{
+    /** Wanted at least, or at most, with nothing to the other side, mm. */
+    private const FAR = 1e5;
+
+    /**
+     * @param  list<array{name: string, from: string, contributor: ?Contributor}>  $rows  each length, and where its size comes from
+     * @param  ?Loop  $loop  null while more than one length is open, or nothing is wanted
+     * @param  ?Loop  $rest  of the lengths that are known, where just one is open
+     */
+    private function __construct(private LoopFacts $facts, private array $rows, private ?Loop $loop, private ?Loop $rest, private ?LoopLength $open, private ?Say $blocked)
+    {
+    }
+
+    /**
+     * @param  array<string, FoundSize>  $found
+     * @param  array<string, Band>  $bands  of made surfaces
+     */
+    public static function of(JobFacts $facts, LoopFacts $loop, array $found, array $bands): self
+    {
+        $rows = $known = $open = [];
+        foreach ($loop->lengths as $length) {
+            $row = self::row($facts, $length, $found, $bands);
+            $rows[] = $row;
+            $row['contributor'] === null ? $open[] = $length : $known[] = $row['contributor'];
+        }
+        $wanted = $loop->least === null && $loop->most === null ? null : new Range(
+            min($loop->least->length->mm ?? -self::FAR, $loop->most->length->mm ?? self::FAR), max($loop->least->length->mm ?? -self::FAR, $loop->most->length->mm ?? self::FAR),
+        );
+        $blocked = match (true) {
+            $loop->lengths === [] => Say::plain('Add the lengths in order, from one side of the gap round to the other.'),
+            $wanted === null => Say::plain('Say what the gap is to be: at least, at most, or both.'),
+            count($open) > 1 => Say::plain('Not known yet: '.implode(', ', array_map(static fn (LoopLength $l): string => $l->name, $open)).'. Measure or type all but one.'),
+            default => null,
+        };
+        $wanted ??= new Range(-self::FAR, self::FAR);
+
+        return new self(
+            $loop, $rows, $open === [] && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 ? $open[0] : null, $blocked,
+        );
+    }
+
+    /**
+     * @param  array<string, FoundSize>  $found
+     * @param  array<string, Band>  $bands
+     * @return array{name: string, from: string, contributor: ?Contributor}
+     */
+    private static function row(JobFacts $facts, LoopLength $length, array $found, array $bands): array
+    {
+        $direction = $length->opens ? 1 : -1;
+        $surface = $length->surface === null ? null : $facts->surface($length->surface);
+        $make = static fn (float $size, float $plus, float $minus, Spread $spread): Contributor => new Contributor($length->name, $size, $plus, $minus, $direction, $spread);
+        if ($surface !== null && isset($bands[$surface->id])) {
+            $band = $bands[$surface->id];
+
+            return ['name' => $length->name, 'from' => 'to make', 'contributor' => $make($band->middleMm(), $band->widthMm() / 2, $band->widthMm() / 2, Spread::Uniform)];
+        }
+        if ($surface !== null && isset($found[$surface->id])) {
+            $size = $found[$surface->id];
+
+            return ['name' => $length->name, 'from' => 'found', 'contributor' => $make($size->meanMm, $size->u95MeanMm, $size->u95MeanMm, Spread::Measured)];
+        }
+        if ($length->size !== null) {
+            return ['name' => $length->name, 'from' => 'typed', 'contributor' => $make($length->size->length->mm, $length->plus->length->mm ?? 0.0, $length->minus->length->mm ?? 0.0, $length->spread)];
+        }
+
+        return ['name' => $length->name, 'from' => $surface === null ? 'open' : 'not measured yet', 'contributor' => null];
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
+        $range = static fn (Range $r): Say => Say::with('{a} to {b}', ['a' => $signed($r->min), 'b' => $signed($r->max)]);
+        $shares = array_column($this->loop?->shares() ?? [], 'share');
+        $solved = $this->rest === null || $this->open === null || $this->blocked !== null ? null : $this->rest->solveFor($this->open->opens ? 1 : -1);
+
+        return [
+            'id' => $this->facts->id, 'blocked' => $this->blocked,
+            'rows' => array_map(static fn (int $i, array $row): array => [
+                'name' => $row['name'], 'from' => $row['from'], 'size' => $row['contributor'] === null ? null : LengthWriter::size($row['contributor']->sizeMm),
+                'plus_minus' => $row['contributor'] === null ? null : LengthWriter::difference($row['contributor']->halfMm()), 'share' => $shares[$i] ?? null,
+            ], array_keys($this->rows), $this->rows),
+            'closes_at' => $this->loop === null ? null : $signed($this->loop->nominalMm()), 'worst' => $this->loop === null ? null : $range($this->loop->worst()), 'likely' => $this->loop === null ? null : $range($this->loop->likely()),
+            'chance' => $this->loop === null || $this->blocked !== null ? null : $this->loop->chance(),
+            'solved' => $this->rest === null || $this->open === null || $this->blocked !== null ? null : ($solved === null
+                ? Say::with('No {name} closes it for sure: the others already spread more than is wanted.', ['name' => $this->open->name])
+                : ($solved->max > self::FAR / 2 || $solved->min < -self::FAR / 2
+                    ? Say::with($solved->max > self::FAR / 2 ? '{name}: at least {a}.' : '{name}: at most {b}.', ['name' => $this->open->name, 'a' => $signed($solved->min), 'b' => $signed($solved->max)])
+                    : Say::with('{name}: {r}.', ['name' => $this->open->name, 'r' => $range($solved)]))),
+            'picture' => $this->loop === null ? null : LoopPicture::draw($this->loop),
+            'notes' => $this->loop === null || $this->blocked !== null ? [] : $this->loop->notes(), 'working' => $this->loop === null ? [] : $this->loop->working(),
+        ];
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Job;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Job\Evaluator;
+use PHPUnit\Framework\TestCase;
+
+/** Loops inside a job: lengths from readings, from bands and typed. */
+final class LoopsTest extends TestCase
+{
+    /**
+     * @param  array<string, mixed>  $changes
+     * @return array<string, mixed>
+     */
+    private static function length(string $name, bool $opens, array $changes): array
+    {
+        return ['name' => $name, 'surface' => null, 'size' => null, 'plus' => null, 'minus' => null, 'opens' => $opens, 'spread' => 'uniform', ...$changes];
+    }
+
+    /** @return array{typed: string, unit: string} */
+    private static function mm(string $typed): array
+    {
+        return ['typed' => $typed, 'unit' => 'mm'];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $lengths
+     * @return array<string, mixed>
+     */
+    private static function loop(SampleJob $job, array $lengths, ?string $least, ?string $most): array
+    {
+        $job->facts['loops'] = [['id' => 'loop-1', 'name' => 'End float', 'least' => $least === null ? null : self::mm($least), 'most' => $most === null ? null : self::mm($most), 'lengths' => $lengths]];
+
+        return json_decode(json_encode((new Evaluator)->evaluate($job->build())->loops[0], JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+    }
+
+    /** The housing found 40.00, washers typed 1.5 ± 0.05: a bush in between leaves 0.1 to 0.4: by hand 38.1 to 38.4 less the housing's own doubt and the washer's. */
+    public function test_an_open_length_is_solved_for(): void
+    {
+        $job = SampleJob::measured();
+        $lengths = [
+            self::length('Housing', true, ['surface' => $job->surface('Housing length')]), self::length('Washer', false, ['size' => self::mm('1.5'), 'plus' => self::mm('0.05'), 'minus' => self::mm('0.05')]),
+            self::length('Bush', false, []),
+        ];
+        $answer = self::loop($job, $lengths, '0.1', '0.4');
+        self::assertMatchesRegularExpression('/^Bush: 38\.1\d\d to 38\.3\d\d\.$/', $answer['solved']['mm']);
+        self::assertNull($answer['closes_at']);
+        self::assertSame(['found', 'typed', 'open'], array_column($answer['rows'], 'from'));
+        $lengths[2]['size'] = self::mm('38.25');
+        $closed = self::loop($job, $lengths, '0.1', '0.4');
+        self::assertSame('0.250', $closed['closes_at']['mm']);
+        self::assertGreaterThan(0.999, $closed['chance']);
+        self::assertEqualsWithDelta(1.0, array_sum(array_column($closed['rows'], 'share')), 1e-9);
+        self::assertNotNull($closed['picture']);
+    }
+
+    /** A length to be made comes with its band: the bush length of the plan is up to 0.1 mm short, so is its gap. */
+    public function test_a_made_length_comes_with_its_band(): void
+    {
+        $job = SampleJob::measured();
+        $answer = self::loop($job, [self::length('Housing', true, ['surface' => $job->surface('Housing length')]), self::length('Bush', false, ['surface' => $job->surface('Bush length')])], '0', null);
+        self::assertSame(['found', 'to make'], array_column($answer['rows'], 'from'));
+        self::assertGreaterThan(0.5, $answer['chance']);
+        self::assertStringNotContainsString('100000', $answer['worst']['mm']);
+    }
+
+    public function test_what_is_missing_is_said(): void
+    {
+        $job = SampleJob::measured();
+        self::assertStringContainsString('Add the lengths', self::loop($job, [], '0', '1')['blocked']['mm']);
+        self::assertStringContainsString('at least, at most', self::loop($job, [self::length('A', true, ['size' => self::mm('1')])], null, null)['blocked']['mm']);
+        self::assertStringContainsString('Not known yet: A, B', self::loop($job, [self::length('A', true, []), self::length('B', false, []), self::length('C', true, ['size' => self::mm('1')])], '0', '1')['blocked']['mm']);
+        self::assertStringContainsString('at least', self::loop($job, [self::length('A', true, []), self::length('C', false, ['size' => self::mm('5')])], '0.1', null)['solved']['mm']);
+        $text = JobFile::write($job->build());
+        self::assertSame($text, JobFile::write(JobFile::read($text)));
+        $this->expectException(BadInput::class);
+        self::loop($job, [self::length('A', true, ['surface' => 'none'])], '0', '1');
+    }
+}
