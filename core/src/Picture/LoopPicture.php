@@ -9,8 +9,9 @@ use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Spread;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Unit;
 
-/** The loop as arrows end to end, the gap that closes it last; as thick as each one's share of the spread. */
+/** The loop as arrows end to end, to scale, as thick as each one's share of the spread; below it the gap that closes it, enlarged, with what is wanted. */
 final class LoopPicture
 {
     private const LEFT = 30.0;
@@ -19,38 +20,70 @@ final class LoopPicture
 
     private const ROW = 30.0;
 
+    /** The least length of an arrow, so that a shim shows beside a housing. */
+    private const LEAST = 5.0;
+
+    /** A wish without an end is drawn as far as this many times the loop's own spread. */
+    private const OPEN_END = 1.5;
+
     public static function draw(Loop $loop): Drawing
     {
         $parts = $loop->contributors;
         $shares = array_column($loop->shares(), 'share');
-        // Each arrow's length is drawn by its root, so that a shim shows beside a housing.
-        $long = static fn (float $mm): float => sqrt(abs($mm));
-        $place = 0.0;
-        $spans = [];
+        $ends = [0.0];
         foreach ($parts as $part) {
-            $to = $place + $part->direction * $long($part->sizeMm);
-            $spans[] = [$place, $to];
-            $place = $to;
+            $ends[] = $ends[count($ends) - 1] + $part->direction * $part->sizeMm;
         }
-        $ends = array_merge([0.0], ...$spans);
         $scale = new Scale(min($ends), max(max($ends), min($ends) + 1e-6), self::LEFT, self::RIGHT);
-        $height = 20 + self::ROW * (count($parts) + 1) + 20;
-        $drawing = new Drawing(760, $height, Say::with('The loop closes at {n}; each arrow is one length, drawn by its root.', ['n' => Say::with($loop->nominalMm() < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($loop->nominalMm()))])]));
+        $below = 24 + self::ROW * (count($parts) + 1);
+        $drawing = new Drawing(760, $below + 96, Say::with('The loop closes at {n}, at worst {a} to {b}.', ['n' => self::signed($loop->nominalMm()), 'a' => self::signed($loop->worst()->min), 'b' => self::signed($loop->worst()->max)]));
         foreach ($parts as $i => $part) {
             $y = 24 + self::ROW * $i;
-            self::arrow($drawing, $scale->at($spans[$i][0]), $scale->at($spans[$i][1]), $y, self::tone($part), 1.5 + 6 * $shares[$i]);
-            $drawing->line($scale->at($spans[$i][1]), $y, $scale->at($spans[$i][1]), $y + self::ROW, Tone::Rule);
+            self::arrow($drawing, $scale->at($ends[$i]), $scale->at($ends[$i + 1]), $part->direction, $y, self::tone($part), 1.5 + 6 * $shares[$i]);
+            $drawing->line($scale->at($ends[$i + 1]), $y, $scale->at($ends[$i + 1]), $y + self::ROW, Tone::Rule);
             $drawing->text(634, $y + 5, Say::with(($part->direction > 0 ? '+ ' : '− ').'{s}', ['s' => LengthWriter::size($part->sizeMm)]), 14, Anchor::Start, self::tone($part), mono: true);
-            $drawing->text(self::LEFT, $y - 6, $part->name, 12, Anchor::Start, Tone::Soft);
+            $drawing->text(self::LEFT, $y - 8, $part->name, 12, Anchor::Start, Tone::Soft);
         }
         $y = 24 + self::ROW * count($parts);
-        $good = $loop->chance() > 0.995;
-        self::arrow($drawing, $scale->at(0.0), $scale->at($place), $y, $good ? Tone::Good : Tone::Overlap, 3);
-        $drawing->line($scale->at(0.0), 24, $scale->at(0.0), $y, Tone::Rule);
+        $tone = $loop->chance() > 0.995 ? Tone::Good : Tone::Overlap;
         $nominal = $loop->nominalMm();
+        self::arrow($drawing, $scale->at(0.0), $scale->at($ends[count($parts)]), $nominal < 0 ? -1 : 1, $y, $tone, 3);
+        $drawing->line($scale->at(0.0), 24, $scale->at(0.0), $y, Tone::Rule)->text(634, $y + 5, Say::with('= {s}', ['s' => self::signed($nominal)]), 15, Anchor::Start, $tone, mono: true, bold: true)
+            ->text(self::LEFT, $y - 8, 'closes at', 12, Anchor::Start, Tone::Soft);
+        self::gap($drawing, $loop, $below, $tone);
 
-        return $drawing->text(634, $y + 5, Say::with($nominal < 0 ? '= −{s}' : '= {s}', ['s' => LengthWriter::size(abs($nominal))]), 15, Anchor::Start, $good ? Tone::Good : Tone::Overlap, mono: true, bold: true)
-            ->text(self::LEFT, $y - 6, 'closes at', 12, Anchor::Start, Tone::Soft);
+        return $drawing;
+    }
+
+    /** The gap enlarged: what is wanted as a box, the worst case thin, 95 of 100 thick. */
+    private static function gap(Drawing $drawing, Loop $loop, float $y, Tone $tone): void
+    {
+        $worst = $loop->worst();
+        $likely = $loop->likely();
+        $spread = max($worst->width(), 0.001) * self::OPEN_END;
+        $from = max($loop->wanted->min, $worst->min - $spread);
+        $to = min($loop->wanted->max, $worst->max + $spread);
+        $low = min($from, $worst->min, $likely->min);
+        $high = max($to, $worst->max, $likely->max);
+        $pad = 0.08 * max($high - $low, 1e-6);
+        $scale = new Scale($low - $pad, $high + $pad, self::LEFT, self::RIGHT);
+        if ($to > $from) {
+            $drawing->box($scale->at($from), $y, $scale->at($to) - $scale->at($from), 26, Tone::Good, Fill::None, 1.5);
+        }
+        $drawing->text(634, $y + 18, 'wanted', 13, Anchor::Start, Tone::Good);
+        $drawing->whisker($scale->at($worst->min), $scale->at($worst->max), $y + 44, Tone::Soft, 4)->text(634, $y + 49, 'at worst', 13, Anchor::Start, Tone::Soft);
+        $drawing->line($scale->at($likely->min), $y + 13, $scale->at($likely->max), $y + 13, $tone, 6)->line($scale->at($loop->nominalMm()), $y - 4, $scale->at($loop->nominalMm()), $y + 30, Tone::Ink, 2);
+        foreach ([[Unit::Inch, 25.4, 4], [Unit::Millimetre, 1.0, 3]] as [$unit, $mm, $places]) {
+            $step = Scale::step(($scale->toValue - $scale->fromValue) / $mm, 5);
+            for ($i = (int) ceil($scale->fromValue / $mm / $step); $i * $step * $mm <= $scale->toValue; $i++) {
+                $drawing->text($scale->at($i * $step * $mm), $y + 72, str_replace('-', '−', number_format($i * $step, $places)), 13, Anchor::Middle, Tone::Soft, mono: true, only: $unit);
+            }
+        }
+    }
+
+    private static function signed(float $mm): Say
+    {
+        return Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
     }
 
     private static function tone(Contributor $part): Tone
@@ -58,10 +91,10 @@ final class LoopPicture
         return $part->spread === Spread::Measured ? Tone::Found : Tone::Make;
     }
 
-    private static function arrow(Drawing $drawing, float $from, float $to, float $y, Tone $tone, float $width): void
+    private static function arrow(Drawing $drawing, float $from, float $to, int $direction, float $y, Tone $tone, float $width): void
     {
-        $drawing->line($from, $y, $to, $y, $tone, $width);
-        $head = $to >= $from ? -9 : 9;
-        $drawing->line($to, $y, $to + $head, $y - 5, $tone, 1.5)->line($to, $y, $to + $head, $y + 5, $tone, 1.5)->line($from, $y - 6, $from, $y + 6, $tone, 1.5);
+        $to = abs($to - $from) < self::LEAST ? $from + $direction * self::LEAST : $to;
+        $head = -$direction * min(9.0, abs($to - $from));
+        $drawing->line($from, $y, $to, $y, $tone, $width)->line($to, $y, $to + $head, $y - 5, $tone, 1.5)->line($to, $y, $to + $head, $y + 5, $tone, 1.5)->line($from, $y - 6, $from, $y + 6, $tone, 1.5);
     }
 }

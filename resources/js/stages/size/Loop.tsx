@@ -119,7 +119,7 @@ function Lengths({
             },
         ]);
     const typed = (length: Length, at: number, which: 'size' | 'plus' | 'minus', label: string) => (
-        <Box sx={{ width: 150 }}>
+        <Box sx={{ width: which === 'size' ? 150 : 110 }}>
             <LengthField
                 small={which !== 'size'}
                 label={label}
@@ -158,7 +158,7 @@ function Lengths({
                         >
                             {length.opens ? '+ opens' : '− closes'}
                         </Button>
-                        <Typography sx={{ flex: '1 1 160px', fontWeight: 650 }}>{length.name}</Typography>
+                        <Typography sx={{ flex: '1 1 120px', fontWeight: 650 }}>{length.name}</Typography>
                         {length.surface === null ? (
                             <>
                                 {typed(length, at, 'size', 'Size')}
@@ -175,8 +175,8 @@ function Lengths({
                                 {row?.from}
                             </Typography>
                         )}
-                        <Typography variant="body2" color="textSecondary" sx={{ minWidth: 90 }}>
-                            {row?.share == null ? '' : `${Math.round(row.share * 100)} % of the spread`}
+                        <Typography variant="body2" color="textSecondary" sx={{ width: 62 }}>
+                            {row?.share == null ? '' : `${Math.round(row.share * 100)} %`}
                         </Typography>
                         <Button
                             color="inherit"
