@@ -17,6 +17,7 @@ use Oldpart\Core\Job\ShopFacts;
  * @property float $rate_per_h
  * @property string $currency
  * @property string $unit
+ * @property ?string $shims
  */
 final class Shop extends Model
 {
@@ -43,6 +44,6 @@ final class Shop extends Model
 
     public function facts(): ShopFacts
     {
-        return new ShopFacts($this->name, $this->temperature_c, $this->lathe_holds_mm, $this->rough_cut_mm, $this->press_n, $this->rate_per_h, $this->currency, OwnInstrument::set());
+        return new ShopFacts($this->name, $this->temperature_c, $this->lathe_holds_mm, $this->rough_cut_mm, $this->press_n, $this->rate_per_h, $this->currency, OwnInstrument::set(), $this->shims ?? '');
     }
 }

@@ -142,6 +142,19 @@ final class DemoJob
         return $this;
     }
 
+    /** @param  list<array{string, bool, array<string, mixed>}>  $lengths  name, whether it opens the gap, and what is known of it; `surface` by its name */
+    public function loop(string $name, string $least, string $most, array $lengths): self
+    {
+        $inch = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'in'];
+        $ids = array_column($this->facts['surfaces'], 'id', 'name');
+        $this->facts['loops'][] = ['id' => $this->newId(), 'name' => $name, 'least' => $inch($least), 'most' => $inch($most), 'lengths' => array_map(static fn (array $l): array => [
+            'name' => $l[0], 'surface' => isset($l[2]['surface']) ? $ids[$l[2]['surface']] : null, 'size' => isset($l[2]['size']) ? $inch($l[2]['size']) : null,
+            'plus' => isset($l[2]['limits']) ? $inch($l[2]['limits']) : null, 'minus' => isset($l[2]['limits']) ? $inch($l[2]['limits']) : null, 'opens' => $l[1], 'spread' => 'uniform',
+        ], $lengths)];
+
+        return $this;
+    }
+
     /** @param  list<string>  $codes */
     public function ticked(array $codes): self
     {

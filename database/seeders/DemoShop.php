@@ -21,7 +21,7 @@ final class DemoShop extends Seeder
             Job::query()->delete();
             Shop::query()->delete();
             $shop = Shop::query()->create([
-                'id' => 'shop', 'name' => 'Culvert Lane Workshop', 'temperature_c' => 18.5, 'lathe_holds_mm' => 0.0127,
+                'id' => 'shop', 'name' => 'Culvert Lane Workshop', 'temperature_c' => 18.5, 'shims' => '0.05 x4, 0.1 x4, 0.2 x2, 0.5 x2', 'lathe_holds_mm' => 0.0127,
                 'rough_cut_mm' => 0.508, 'press_n' => 20000.0, 'rate_per_h' => 38.0, 'currency' => '€', 'unit' => 'in',
             ])->facts();
             $new = static fn (string $id, string $kind, string $machine, string $part): DemoJob => new DemoJob($id, $kind, $machine, $part, $shop);
@@ -77,7 +77,8 @@ final class DemoShop extends Seeder
             ->read('Shaft journal', 'outside-micrometer', [
                 ['near end', '0', '0.8742'], ['near end', '90', '0.8740'], ['middle', '0', '0.8741'], ['middle', '90', '0.8739'], ['far end', '0', '0.8743'], ['far end', '90', '0.8742'],
             ])
-            ->joint('Bush in housing', ['needs_torque_nm' => 4.0]);
+            ->joint('Bush in housing', ['needs_torque_nm' => 4.0])
+            ->loop('End float of the shaft', '0.002', '0.010', [['Housing length', true, ['surface' => 'Housing length']], ['Thrust washer', false, ['size' => '0.0625', 'limits' => '0.001']], ['Collar to collar', false, ['size' => '1.428', 'limits' => '0.001']]]);
     }
 
     private function finished(DemoJob $job): DemoJob

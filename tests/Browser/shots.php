@@ -24,10 +24,10 @@ $views = [
     'quote' => ['/job/demo-turbine/take-in?view=quote', 'What to send', false],
     'survey' => ['/job/demo-cider/survey', 'What meets what', false],
     'survey-part' => ['/job/demo-blower/survey?at=demo-blower-3', 'Surfaces', false],
-    'metal' => ['/job/demo-clock/survey?at=demo-clock-3', 'Punch mark', false],
     'measure' => ['/job/demo-drill/measure', 'Housing bore', false],
     'size' => ['/job/demo-carder/size', 'Bush in housing', false],
     'size-running' => ['/job/demo-drill/size?at=demo-drill-12', 'Shaft in bush', false],
+    'loop' => ['/job/demo-drill/size?at=demo-drill-40', 'closes at', false],
     'plan' => ['/job/demo-carder/plan', 'Order of work', false],
     'make' => ['/job/demo-carder/make', 'Bush outside', false],
     'assemble' => ['/job/demo-carder/assemble', 'Put it together', false],
@@ -49,8 +49,8 @@ try {
         $driver->get($rig->url.$address);
         $driver->wait(10)->until(static fn ($d): bool => str_contains($d->findElement(WebDriverBy::tagName('body'))->getText(), $text));
         usleep(500_000);
-        if ($name === 'gate' || $name === 'metal') {
-            $driver->executeScript('const m = document.querySelector("main"); m.scrollTo(0, arguments[0] === "metal" ? 99999 : 420)', [$name]);
+        if ($name === 'gate') {
+            $driver->executeScript('document.querySelector("main").scrollTo(0, 420)');
         }
         $driver->executeScript('document.activeElement && document.activeElement.blur()');
         $driver->takeScreenshot("{$to}/{$name}.png");

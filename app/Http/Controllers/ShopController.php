@@ -9,6 +9,7 @@ use App\Models\Shop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Loop\ShimStock;
 use Oldpart\Core\Quantity\Unit;
 
 final class ShopController
@@ -23,7 +24,7 @@ final class ShopController
 
     public function update(Request $request): JsonResponse
     {
-        $in = Body::of($request)->only(['name', 'unit', 'currency', ...array_keys(self::RANGES)]);
+        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', ...array_keys(self::RANGES)]);
         $shop = Shop::here();
         foreach (self::RANGES as $field => [$least, $most]) {
             $value = $in->numberOrNull($field);
@@ -36,6 +37,11 @@ final class ShopController
         }
         $shop->name = $in->textOrNull('name') ?? $shop->name;
         $shop->currency = self::currency($in->textOrNull('currency') ?? $shop->currency);
+        $shims = $in->textOrNull('shims');
+        if ($shims !== null) {
+            ShimStock::read($shims, Unit::Millimetre);
+            $shop->shims = mb_substr($shims, 0, 1000);
+        }
         $shop->unit = $in->has('unit') ? $in->choice('unit', Unit::class)->value : $shop->unit;
         $shop->save();
 

@@ -74,6 +74,9 @@ final readonly class Kind
             'joints' => array_map(static fn (array $r): array => [
                 ...$r, 'id' => $ids["joints.{$r['key']}"], 'inner' => $surface($r['inner']), 'outer' => $surface($r['outer']), 'along' => $surface($r['along']),
             ], $this->rows('joints')),
+            'loops' => array_map(static fn (array $r): array => ['least' => null, 'most' => null, ...$r, 'id' => $newId(), 'lengths' => array_map(static fn (array $l): array => [
+                'size' => null, 'plus' => null, 'minus' => null, 'spread' => 'uniform', ...$l, 'surface' => $surface($l['surface'] ?? null),
+            ], is_array($r['lengths'] ?? null) ? $r['lengths'] : [])], $this->rows('loops')),
             'operations' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('operations')),
             'costs' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('costs')),
         ]);

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
+use Oldpart\Core\Loop\Shims;
+use Oldpart\Core\Loop\ShimStock;
 use Oldpart\Core\Loop\Spread;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Picture\LoopPicture;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
+use Oldpart\Core\Quantity\Unit;
 
 /** A loop of the job: how it closes with what was found, what is planned and what was typed; and what one open length has to be. */
 final readonly class LoopAnswer implements \JsonSerializable
@@ -25,7 +29,7 @@ final readonly class LoopAnswer implements \JsonSerializable
      * @param  ?Loop  $loop  null while more than one length is open, or nothing is wanted
      * @param  ?Loop  $rest  of the lengths that are known, where just one is open
      */
-    private function __construct(private LoopFacts $facts, private array $rows, private ?Loop $loop, private ?Loop $rest, private ?LoopLength $open, private ?Say $blocked)
+    private function __construct(private LoopFacts $facts, private array $rows, private ?Loop $loop, private ?Loop $rest, private ?LoopLength $open, private ?Say $blocked, private string $shims)
     {
     }
 
@@ -53,7 +57,7 @@ final readonly class LoopAnswer implements \JsonSerializable
         $wanted ??= new Range(-self::FAR, self::FAR);
 
         return new self(
-            $loop, $rows, $open === [] && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 ? $open[0] : null, $blocked,
+            $loop, $rows, $open === [] && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 ? $open[0] : null, $blocked, $facts->shop->shims,
         );
     }
 
@@ -84,6 +88,25 @@ final readonly class LoopAnswer implements \JsonSerializable
         return ['name' => $length->name, 'from' => $surface === null ? 'open' : 'not measured yet', 'contributor' => null];
     }
 
+    /** The pile of the shop's shims that closes a gap that is too wide; null where none is needed, or none is in the drawer. */
+    private function shimmed(Loop $loop): ?Say
+    {
+        $worst = $loop->worst();
+        $needed = $loop->solveFor(-1);
+        if ($worst->max <= $loop->wanted->max + 1e-9 || trim($this->shims) === '') {
+            return null;
+        }
+        try {
+            $pile = $needed === null ? null : Shims::pile(ShimStock::read($this->shims, Unit::Millimetre), $needed);
+        } catch (BadInput) {
+            return null;
+        }
+
+        return $pile === null
+            ? Say::plain('No pile of the shims in the drawer closes it for sure.')
+            : Say::with('Shim it with {pile}: it then closes at {n}.', ['pile' => Say::join(array_map(static fn (float $mm): Say => LengthWriter::sizeInWords($mm), $pile), ' + '), 'n' => LengthWriter::size(max(0.0, $loop->nominalMm() - array_sum($pile)))]);
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
@@ -105,6 +128,7 @@ final readonly class LoopAnswer implements \JsonSerializable
                 : ($solved->max > self::FAR / 2 || $solved->min < -self::FAR / 2
                     ? Say::with($solved->max > self::FAR / 2 ? '{name}: at least {a}.' : '{name}: at most {b}.', ['name' => $this->open->name, 'a' => $signed($solved->min), 'b' => $signed($solved->max)])
                     : Say::with('{name}: {r}.', ['name' => $this->open->name, 'r' => $range($solved)]))),
+            'shims' => $this->loop === null || $this->blocked !== null ? null : $this->shimmed($this->loop),
             'picture' => $this->loop === null ? null : LoopPicture::draw($this->loop),
             'notes' => $this->loop === null || $this->blocked !== null ? [] : $this->loop->notes(), 'working' => $this->loop === null ? [] : $this->loop->working(),
         ];

@@ -22,6 +22,8 @@ final readonly class ShopFacts implements \JsonSerializable
         public float $ratePerH = 40.0,
         public string $currency = '€',
         ?InstrumentSet $instruments = null,
+        /** What shims are in the drawer, as typed in millimetres where no unit is said. */
+        public string $shims = '',
     ) {
         $this->instruments = $instruments ?? InstrumentSet::typical();
     }
@@ -37,6 +39,7 @@ final readonly class ShopFacts implements \JsonSerializable
             $f->number('rate_per_h'),
             $f->text('currency'),
             InstrumentSet::typical()->with(...array_map(Instrument::read(...), $f->objects('instruments'))),
+            $f->textOrNull('shims') ?? '',
         );
     }
 
@@ -51,6 +54,7 @@ final readonly class ShopFacts implements \JsonSerializable
             'press_n' => $this->pressN,
             'rate_per_h' => $this->ratePerH,
             'currency' => $this->currency,
+            'shims' => $this->shims,
             'instruments' => array_map(static fn (Instrument $i): array => $i->jsonSerialize(), $this->instruments->own()),
         ];
     }

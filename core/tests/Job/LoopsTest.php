@@ -7,6 +7,8 @@ namespace Oldpart\Core\Tests\Job;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Loop\ShimStock;
+use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 
 /** Loops inside a job: lengths from readings, from bands and typed. */
@@ -79,5 +81,26 @@ final class LoopsTest extends TestCase
         self::assertSame($text, JobFile::write(JobFile::read($text)));
         $this->expectException(BadInput::class);
         self::loop($job, [self::length('A', true, ['surface' => 'none'])], '0', '1');
+    }
+
+    /** By hand: 40.00 less 39.00 is 1 mm; 0.1 to 0.4 is wanted: 0.6 to 0.9 of shims, less the doubts; of 0.5, 0.2 and 0.1 the fewest are two. */
+    public function test_a_gap_too_wide_is_shimmed(): void
+    {
+        $job = SampleJob::measured();
+        $lengths = [self::length('Housing', true, ['surface' => $job->surface('Housing length')]), self::length('Bush', false, ['size' => self::mm('39')])];
+        self::assertNull(self::loop($job, $lengths, '0.1', '0.4')['shims']);
+        $job->facts['shop']['shims'] = '0.1 x4, 0.2 x2, 0.5';
+        self::assertStringContainsString('0.500 mm + 0.200 mm: it then closes at 0.300', self::loop($job, $lengths, '0.1', '0.4')['shims']['mm']);
+        $job->facts['shop']['shims'] = '2 x1';
+        self::assertStringContainsString('No pile', self::loop($job, $lengths, '0.1', '0.4')['shims']['mm']);
+        foreach (['0.05 x3, smudge', '0', '30'] as $bad) {
+            try {
+                ShimStock::read($bad, Unit::Millimetre);
+                self::fail($bad);
+            } catch (BadInput $e) {
+                self::assertSame('shims', $e->field);
+            }
+        }
+        self::assertEqualsWithDelta(0.0508, ShimStock::read('0.05 x3; 0.002 in', Unit::Millimetre)[1]['mm'], 1e-9);
     }
 }

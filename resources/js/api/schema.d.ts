@@ -888,6 +888,7 @@ export interface components {
             likely: components["schemas"]["Say"] | null;
             chance: number | null;
             solved: components["schemas"]["Say"] | null;
+            shims: components["schemas"]["Say"] | null;
             picture: components["schemas"]["Drawing"] | null;
             notes: components["schemas"]["Note"][];
             working: components["schemas"]["WorkingStep"][];
@@ -1107,6 +1108,7 @@ export interface components {
             press_n: number;
             rate_per_h: number;
             currency: string;
+            shims: string;
             /** @enum {unknown} */
             unit: "in" | "mm";
         };
@@ -1278,6 +1280,8 @@ export interface components {
             press_n: number;
             rate_per_h: number;
             currency: string;
+            /** @description Shims in the drawer, such as 0.05 x3, 0.1 x2; mm where no unit is said */
+            shims?: string;
             /** @description Instruments of the shop that are not as in the table of typical ones */
             instruments?: components["schemas"]["instrument"][];
         };
@@ -1534,6 +1538,8 @@ export interface components {
                     press_n: number;
                     rate_per_h: number;
                     currency: string;
+                    /** @description Shims in the drawer, such as 0.05 x3, 0.1 x2; mm where no unit is said */
+                    shims?: string;
                     /** @description Instruments of the shop that are not as in the table of typical ones */
                     instruments?: components["schemas"]["instrument"][];
                 };
@@ -2653,6 +2659,7 @@ export interface operations {
                     press_n?: number;
                     rate_per_h?: number;
                     currency?: string;
+                    shims?: string;
                     /** @enum {unknown} */
                     unit?: "in" | "mm";
                 };

@@ -60,6 +60,12 @@ export function ShopPage() {
                     store={(v) => store({ rate_per_h: v ?? 0 })}
                 />
                 <TextFact
+                    label="Shims in the drawer, mm"
+                    value={shop.data.shims}
+                    store={(shims) => store({ shims })}
+                    helperText="0.05 x3, 0.1 x2, 0.002 in x10"
+                />
+                <TextFact
                     label="Currency"
                     value={shop.data.currency}
                     store={(currency) => store({ currency })}

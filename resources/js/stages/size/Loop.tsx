@@ -75,6 +75,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                     </Typography>
                 </Box>
             )}
+            {answer.shims && <Typography sx={{ fontSize: 18 }}>{say(answer.shims)}</Typography>}
             {answer.picture && (
                 <Box sx={{ mt: 1 }}>
                     <Framed pad={0.5}>
