@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Oldpart\Core\Fit;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Catalogue\Bearing;
 use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
 /**
@@ -75,6 +77,16 @@ final class BearingTable
         }
 
         return null;
+    }
+
+    /** The same in words; null where its chamfer is not known. */
+    public static function shoulderInWords(Bearing $bearing): ?Say
+    {
+        $shoulder = self::shoulder($bearing);
+
+        return $shoulder === null ? null : Say::with('shaft shoulder at least {s}, housing shoulder at most {h}, fillets at most {f}', [
+            's' => LengthWriter::sizeInWords($shoulder['shaft_shoulder_min_mm']), 'h' => LengthWriter::sizeInWords($shoulder['housing_shoulder_max_mm']), 'f' => LengthWriter::sizeInWords($shoulder['fillet_max_mm']),
+        ]);
     }
 
     private static function under(string $which, float $mm): Limits

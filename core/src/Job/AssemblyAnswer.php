@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Making\PressAssembly;
 use Oldpart\Core\Making\Step;
@@ -54,7 +55,7 @@ final readonly class AssemblyAnswer implements \JsonSerializable
         return [
             'steps' => array_map(fn (Step $s): array => [...$s->jsonSerialize(), 'ticked' => $this->facts->isTicked($s->code)], $this->steps),
             'cautions' => array_map(fn (Caution $c): array => ['code' => $c->code, 'says' => $c->says, 'ticked' => $this->facts->isTicked($c->code)], $this->cautions),
-            'bonded' => $this->bonded,
+            'curing' => $this->bonded ? Table::rows('curing-times') : [],
             'pressing' => $this->pressing,
             'rehearsal' => $this->rehearsal,
             'force' => $this->press === null ? null : [

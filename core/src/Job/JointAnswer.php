@@ -195,16 +195,13 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         $range = static fn (Range $r): Say => Say::with('{a} to {b}', ['a' => LengthWriter::difference(max(0.0, $r->min)), 'b' => LengthWriter::difference($r->max)]);
         $left = $seat->left;
-        $shoulder = BearingTable::shoulder($seat->bearing);
 
         return [
             'bearing' => $seat->bearing->designation, 'shaft_class' => $seat->shaftClass, 'housing_class' => $seat->housingClass,
             'on_shaft' => Words::range($seat->onShaftMm), 'in_housing' => Words::range($seat->inHousingMm), 'loss' => $range($seat->lossMm),
             'warm_loss' => $seat->warmLossMm > 0 ? LengthWriter::difference($seat->warmLossMm) : null,
             'left' => $left === null ? null : ($left->max <= 0 ? Say::plain('none') : $range($left)), 'group' => $seat->group,
-            'shoulder' => $shoulder === null ? null : Say::with('shaft shoulder at least {s}, housing shoulder at most {h}, fillets at most {f}', [
-                's' => LengthWriter::sizeInWords($shoulder['shaft_shoulder_min_mm']), 'h' => LengthWriter::sizeInWords($shoulder['housing_shoulder_max_mm']), 'f' => LengthWriter::sizeInWords($shoulder['fillet_max_mm']),
-            ]),
+            'shoulder' => BearingTable::shoulderInWords($seat->bearing),
         ];
     }
 

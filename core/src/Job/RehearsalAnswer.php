@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Joint\Body;
 use Oldpart\Core\Joint\DropIn;
 use Oldpart\Core\Joint\Expansion;
@@ -58,6 +59,7 @@ final readonly class RehearsalAnswer implements \JsonSerializable
             'joint' => $this->joint->joint->id, 'name' => $this->joint->joint->name, 'outer_c' => $this->drop->outer->celsius, 'inner_c' => $this->drop->inner->celsius,
             'gap' => $signed($gap), 'seconds' => $seconds, 'enough' => $gap >= $wanted - 1e-9,
             'no_return' => $gap > 0 ? $this->drop->secondsUntil(min($gap, $wanted) / 2) : 0.0,
+            'sources' => Table::rows('heat-sources'),
             'points' => array_map(static fn (array $p): array => ['s' => $p[0], 'gap' => $signed($p[1])], $this->drop->curve(60)),
             'picture' => GapPicture::draw($this->drop, $wanted),
             'started_at' => $this->facts->tickedAt('go:'.$this->joint->joint->id),

@@ -51,14 +51,10 @@ final class BearingLookup
     /** @return array<string, mixed> */
     private static function shown(Bearing $bearing): array
     {
-        $shoulder = BearingTable::shoulder($bearing);
-
         return [
             'designation' => $bearing->designation, 'series' => $bearing->series,
             'sizes' => Say::with('{b} × {o} × {w}', ['b' => LengthWriter::size($bearing->boreMm), 'o' => LengthWriter::size($bearing->outsideMm), 'w' => LengthWriter::size($bearing->widthMm)]),
-            'shoulder' => $shoulder === null ? null : Say::with('shaft shoulder at least {s}, housing shoulder at most {h}, fillets at most {f}', [
-                's' => LengthWriter::sizeInWords($shoulder['shaft_shoulder_min_mm']), 'h' => LengthWriter::sizeInWords($shoulder['housing_shoulder_max_mm']), 'f' => LengthWriter::sizeInWords($shoulder['fillet_max_mm']),
-            ]),
+            'shoulder' => BearingTable::shoulderInWords($bearing),
         ];
     }
 }

@@ -855,6 +855,12 @@ export interface components {
         Rehearsal: {
             joint: string;
             name: string;
+            sources: {
+                name: string;
+                /** @enum {unknown} */
+                part: "outer" | "inner";
+                celsius: number;
+            }[];
             outer_c: number;
             inner_c: number;
             gap: components["schemas"]["Say"];
@@ -1972,7 +1978,11 @@ export interface components {
             enough: boolean;
         };
         Assembly: {
-            bonded: boolean;
+            /** @description how long a bond cures; empty where nothing is bonded */
+            curing: {
+                name: string;
+                hours: number;
+            }[];
             pressing: components["schemas"]["Pressing"] | null;
             rehearsal: components["schemas"]["Rehearsal"] | null;
             steps: components["schemas"]["AssemblyStep"][];

@@ -8,6 +8,7 @@ import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 import { Verdict } from '../../shell/Verdict';
+import { Cautions } from './Cautions';
 import { Curing } from './Curing';
 import { PressLog } from './PressLog';
 import { Rehearse } from './Rehearse';
@@ -56,19 +57,7 @@ export function Assemble() {
                     <Typography variant="h2">
                         {presses ? 'Tick before you press' : 'Tick before you begin'}
                     </Typography>
-                    {assembly.cautions.map((caution) => (
-                        <FormControlLabel
-                            key={caution.code}
-                            sx={{ alignItems: 'flex-start', mb: 0.25 }}
-                            control={
-                                <Checkbox
-                                    checked={caution.ticked}
-                                    onChange={(_, on) => turn(caution.code, on)}
-                                />
-                            }
-                            label={<Typography sx={{ pt: 1.1 }}>{caution.says}</Typography>}
-                        />
-                    ))}
+                    <Cautions cautions={assembly.cautions} turn={turn} />
                 </Box>
                 {presses && (
                     <Framed>
@@ -140,7 +129,7 @@ export function Assemble() {
                     </Box>
                 ),
             )}
-            {assembly.bonded && <Curing />}
+            {assembly.curing.length > 0 && <Curing times={assembly.curing} />}
             {assembly.pressing && <PressLog pressing={assembly.pressing} />}
             {assembly.rehearsal && <Rehearse rehearsal={assembly.rehearsal} turn={turn} />}
         </Box>

@@ -1,23 +1,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import type { JobAnswers } from '../../api/types';
 import { moment } from '../../entry/day';
 import { countdown, useNow } from '../../entry/useNow';
 import { useJob } from '../../job/JobContext';
-
-/** Usual times at 20 °C; the compound's own sheet comes first. */
-const TIMES: [string, number][] = [
-    ['An hour, to handle', 1],
-    ['A day, to load', 24],
-    ['Three days, in the cold', 72],
-];
 
 function later(hours: number): string {
     return new Date(Date.now() + hours * 3600000).toISOString();
 }
 
 /** A bonded joint cures: until when, with a clock that goes on over a reload and shows on the bench. */
-export function Curing() {
+export function Curing({ times }: { times: JobAnswers['assembly']['curing'] }) {
     const { facts, save } = useJob();
     const until = facts.waits?.for === 'curing' ? facts.waits.until : null;
     const now = useNow(until !== null);
@@ -37,7 +31,7 @@ export function Curing() {
             </Typography>
             {left === null ? (
                 <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-                    {TIMES.map(([name, hours]) => (
+                    {times.map(({ name, hours }) => (
                         <Button key={name} variant="outlined" color="inherit" onClick={() => wait(hours)}>
                             {name}
                         </Button>

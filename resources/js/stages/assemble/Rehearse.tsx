@@ -1,7 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { client, newId, orRefuse } from '../../api/client';
@@ -14,15 +12,7 @@ import { Framed } from '../../pictures/Framed';
 import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 import { Verdict } from '../../shell/Verdict';
-
-const HOT: [string, number][] = [
-    ['Oven 120 °C', 120],
-    ['Oven 180 °C', 180],
-];
-const COLD: [string, number][] = [
-    ['Freezer −18 °C', -18],
-    ['Dry ice −78 °C', -78],
-];
+import { Cautions } from './Cautions';
 
 /** The one try there is, rehearsed with the shop's own oven and freezer: the gap, the seconds, and the clock. */
 export function Rehearse({
@@ -83,24 +73,20 @@ export function Rehearse({
                         />
                     </Box>
                     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
-                        {HOT.map(([name, c]) => (
+                        {rehearsal.sources.map((source) => (
                             <Button
-                                key={name}
+                                key={source.name}
                                 variant="outlined"
                                 color="inherit"
-                                onClick={() => void store({ outer_c: c })}
+                                onClick={() =>
+                                    void store(
+                                        source.part === 'outer'
+                                            ? { outer_c: source.celsius }
+                                            : { inner_c: source.celsius },
+                                    )
+                                }
                             >
-                                {name}
-                            </Button>
-                        ))}
-                        {COLD.map(([name, c]) => (
-                            <Button
-                                key={name}
-                                variant="outlined"
-                                color="inherit"
-                                onClick={() => void store({ inner_c: c })}
-                            >
-                                {name}
+                                {source.name}
                             </Button>
                         ))}
                     </Box>
@@ -118,19 +104,7 @@ export function Rehearse({
                                     It grips after <b>{countdown(rehearsal.seconds)}</b> in the air.
                                 </Typography>
                             )}
-                            {rehearsal.cautions.map((caution) => (
-                                <FormControlLabel
-                                    key={caution.code}
-                                    sx={{ alignItems: 'flex-start' }}
-                                    control={
-                                        <Checkbox
-                                            checked={caution.ticked}
-                                            onChange={(_, on) => turn(caution.code, on)}
-                                        />
-                                    }
-                                    label={<Typography sx={{ pt: 1.1 }}>{caution.says}</Typography>}
-                                />
-                            ))}
+                            <Cautions cautions={rehearsal.cautions} turn={turn} />
                             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
                                 <Button
                                     variant="outlined"

@@ -1,0 +1,22 @@
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import type { Rehearsal } from '../../api/types';
+
+/** Cautions to tick where the hand is about to do the thing. */
+export function Cautions({
+    cautions,
+    turn,
+}: {
+    cautions: Rehearsal['cautions'];
+    turn: (code: string, on: boolean) => void;
+}) {
+    return cautions.map((caution) => (
+        <FormControlLabel
+            key={caution.code}
+            sx={{ alignItems: 'flex-start', mb: 0.25 }}
+            control={<Checkbox checked={caution.ticked} onChange={(_, on) => turn(caution.code, on)} />}
+            label={<Typography sx={{ pt: 1.1 }}>{caution.says}</Typography>}
+        />
+    ));
+}
