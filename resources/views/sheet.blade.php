@@ -56,6 +56,16 @@ Local codes and makers’ instructions come first.</div>
 <tr><td>{{ $row['label'] }}</td><td class="n">{{ $say($row['wanted']) }}</td><td class="n">{{ $say($row['achieved']) }}</td><td>{{ $row['verdict_says'] }}</td></tr>
 @endforeach
 </table>
+@if($answers['loops'] !== [])
+<h2>Lengths that add up</h2>
+<table>
+<tr><th>gap</th><th>wanted</th><th>closes at</th><th>at worst</th></tr>
+@foreach($answers['loops'] as $i => $row)
+<tr><td>{{ $facts->loops[$i]->name }}</td><td class="n">@if($facts->loops[$i]->least)at least {{ $facts->loops[$i]->least->typed }} {{ $facts->loops[$i]->least->unit->value }}@endif @if($facts->loops[$i]->most)at most {{ $facts->loops[$i]->most->typed }} {{ $facts->loops[$i]->most->unit->value }}@endif</td>
+@if($row['blocked'])<td colspan="2">{{ $say($row['blocked']) }}</td>@elseif($row['solved'])<td colspan="2"><b>{{ $say($row['solved']) }}</b></td>@else<td class="n">{{ $say($row['closes_at']) }}</td><td class="n">{{ $say($row['worst']) }}</td>@endif</tr>
+@endforeach
+</table>
+@endif
 <p><b>{{ $answers['hand_over']['says'] }}</b></p>
 <h2>Found sizes</h2>
 <table>

@@ -18,7 +18,7 @@ final class JointsTest extends BrowserTestCase
         $joint = $state['facts']['joints'][0]['id'];
         $this->visit("/job/{$id}/size?at={$joint}");
         $this->sees('Ways to hold it', 'slip fit and bond');
-        $this->press('3 more ways');
+        $this->press('4 more ways');
         $press = "//*[@role='group' and @aria-label='light press']";
         self::assertStringContainsString('Nothing is pressed into thin cast iron', $this->find($press, 'light press')->getText());
         self::assertStringContainsString('not here', $this->find($press, 'light press')->getText());
@@ -128,6 +128,13 @@ final class JointsTest extends BrowserTestCase
         $this->keys(WebDriverKeys::ENTER);
         // Housing 1.500: a washer of 1.480 to 1.496, less the doubt of the reading.
         $this->sees('Washer: 1.48');
+        $card = $this->find("//*[@aria-label='Make card']//button[contains(., 'Washer')]", 'the length on the card')->getText();
+        self::assertStringContainsString('anywhere from 1.48', $card);
+        self::assertStringContainsString('for “Gap 1”', $card);
+        // Too short by 0.010: what would close it is said, the size first as it costs nothing.
+        $this->fill('Size', '1.470');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->sees('What would close it', 'Make “Washer” 1.48', '100 of 100 as wanted');
         $this->fill('Size', '1.488');
         $this->keys(WebDriverKeys::ENTER);
         $this->sees('0.0120', 'as wanted');

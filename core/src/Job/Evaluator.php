@@ -51,7 +51,7 @@ final readonly class Evaluator
 
         return new JobAnswers(
             $facts->id, $withheld, $stages->all(), $stages->next(), $surfaces, $joints, $make, $plan, $making, $assembly, $handOver,
-            $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn), array_map(static fn (LoopFacts $l): LoopAnswer => LoopAnswer::of($facts, $l, $found, $shown), $facts->loops),
+            $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn), array_map(static fn (LoopFacts $l): LoopAnswer => LoopAnswer::of($facts, $l, $found, $shown, $withheld), $facts->loops),
         );
     }
 

@@ -8,6 +8,8 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
+use Oldpart\Core\Loop\Remedies;
+use Oldpart\Core\Loop\Remedy;
 use Oldpart\Core\Loop\Shims;
 use Oldpart\Core\Loop\ShimStock;
 use Oldpart\Core\Loop\Spread;
@@ -29,7 +31,7 @@ final readonly class LoopAnswer implements \JsonSerializable
      * @param  ?Loop  $loop  null while more than one length is open, or nothing is wanted
      * @param  ?Loop  $rest  of the lengths that are known, where just one is open
      */
-    private function __construct(private LoopFacts $facts, private array $rows, private ?Loop $loop, private ?Loop $rest, private ?LoopLength $open, private ?Say $blocked, private string $shims)
+    private function __construct(private LoopFacts $facts, private array $rows, private ?Loop $loop, private ?Loop $rest, private ?LoopLength $open, private ?Say $blocked, private string $shims, private float $holdsMm, private bool $withheld)
     {
     }
 
@@ -37,7 +39,7 @@ final readonly class LoopAnswer implements \JsonSerializable
      * @param  array<string, FoundSize>  $found
      * @param  array<string, Band>  $bands  of made surfaces
      */
-    public static function of(JobFacts $facts, LoopFacts $loop, array $found, array $bands): self
+    public static function of(JobFacts $facts, LoopFacts $loop, array $found, array $bands, bool $withheld): self
     {
         $rows = $known = $open = [];
         foreach ($loop->lengths as $length) {
@@ -49,6 +51,7 @@ final readonly class LoopAnswer implements \JsonSerializable
             min($loop->least->length->mm ?? -self::FAR, $loop->most->length->mm ?? self::FAR), max($loop->least->length->mm ?? -self::FAR, $loop->most->length->mm ?? self::FAR),
         );
         $blocked = match (true) {
+            $withheld => Gatekeeper::sentence(),
             $loop->lengths === [] => Say::plain('Add the lengths in order, from one side of the gap round to the other.'),
             $wanted === null => Say::plain('Say what the gap is to be: at least, at most, or both.'),
             count($open) > 1 => Say::plain('Not known yet: '.implode(', ', array_map(static fn (LoopLength $l): string => $l->name, $open)).'. Measure or type all but one.'),
@@ -57,7 +60,7 @@ final readonly class LoopAnswer implements \JsonSerializable
         $wanted ??= new Range(-self::FAR, self::FAR);
 
         return new self(
-            $loop, $rows, $open === [] && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 ? $open[0] : null, $blocked, $facts->shop->shims,
+            $loop, $rows, $open === [] && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 ? $open[0] : null, $blocked, $facts->shop->shims, $facts->shop->latheHoldsMm, $withheld,
         );
     }
 
@@ -107,13 +110,79 @@ final readonly class LoopAnswer implements \JsonSerializable
             : Say::with('Shim it with {pile}: it then closes at {n}.', ['pile' => Say::join(array_map(static fn (float $mm): Say => LengthWriter::sizeInWords($mm), $pile), ' + '), 'n' => LengthWriter::size(max(0.0, $loop->nominalMm() - array_sum($pile)))]);
     }
 
+    /** @return list<array{do: Say, chance: float, enough: bool}> what to change so that it closes as wanted, where it may not */
+    private function remedies(Loop $loop): array
+    {
+        $typed = $made = [];
+        foreach ($this->rows as $i => $row) {
+            $planned = $row['contributor'] !== null && $row['contributor']->spread !== Spread::Measured;
+            if ($planned && $row['from'] === 'typed') {
+                $typed[] = $i;
+            } elseif ($planned) {
+                $made[] = $i;
+            }
+        }
+
+        return array_map(static fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'enough' => $r->enough], array_slice((new Remedies($loop, $this->holdsMm))->all($typed, [...$typed, ...$made]), 0, 4));
+    }
+
+    /** The limits of the one open length; null where none is open, something stands in the way, or no length closes it for sure. */
+    private function openRange(): ?Range
+    {
+        return $this->rest === null || $this->open === null || $this->blocked !== null ? null : $this->rest->solveFor($this->open->opens ? 1 : -1);
+    }
+
+    private function solved(): ?Say
+    {
+        if ($this->rest === null || $this->open === null || $this->blocked !== null) {
+            return null;
+        }
+        $range = $this->openRange();
+        if ($range === null) {
+            return Say::with('No {name} closes it for sure: the others already spread more than is wanted.', ['name' => $this->open->name]);
+        }
+        if ($range->max <= 0) {
+            return Say::with('No {name} closes it: there is no room left for one. A length is in the wrong way round, or a size is wrong.', ['name' => $this->open->name]);
+        }
+        $band = $this->openBand($range);
+
+        return match (true) {
+            $range->max > self::FAR / 2 => Say::with('{name}: at least {a}.', ['name' => $this->open->name, 'a' => LengthWriter::lower($band)]),
+            $range->min < -self::FAR / 2 => Say::with('{name}: at most {b}.', ['name' => $this->open->name, 'b' => LengthWriter::upper($band)]),
+            default => Say::with('{name}: {a} to {b}.', ['name' => $this->open->name, 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
+        };
+    }
+
+    /** Written rounded into its limits, as a length on a limit must still close; nothing is shorter than nothing. */
+    private function openBand(Range $range): Band
+    {
+        return new Band(max(0.0, $range->min), $range->max);
+    }
+
+    /** @return ?array{name: string, aim: Say, limit: Say} the open length for the make card, aimed midway between its limits */
+    private function length(): ?array
+    {
+        $range = $this->openRange();
+        if ($range === null || $this->open === null || $range->max <= 0) {
+            return null;
+        }
+        $band = $this->openBand($range);
+        [$aim, $limit] = match (true) {
+            $range->max > self::FAR / 2 => [LengthWriter::lower($band), Say::plain('or longer')],
+            $range->min < -self::FAR / 2 => [LengthWriter::upper($band), Say::plain('or shorter')],
+            default => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)])],
+        };
+
+        return ['name' => $this->open->name, 'aim' => $aim, 'limit' => $limit];
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
         $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
         $range = static fn (Range $r): Say => Say::with('{a} to {b}', ['a' => $signed($r->min), 'b' => $signed($r->max)]);
         $shares = array_column($this->loop?->shares() ?? [], 'share');
-        $solved = $this->rest === null || $this->open === null || $this->blocked !== null ? null : $this->rest->solveFor($this->open->opens ? 1 : -1);
+        $shown = $this->withheld ? null : $this->loop;
 
         return [
             'id' => $this->facts->id, 'blocked' => $this->blocked,
@@ -121,16 +190,13 @@ final readonly class LoopAnswer implements \JsonSerializable
                 'name' => $row['name'], 'from' => $row['from'], 'size' => $row['contributor'] === null ? null : LengthWriter::size($row['contributor']->sizeMm),
                 'plus_minus' => $row['contributor'] === null ? null : LengthWriter::difference($row['contributor']->halfMm()), 'share' => $shares[$i] ?? null,
             ], array_keys($this->rows), $this->rows),
-            'closes_at' => $this->loop === null ? null : $signed($this->loop->nominalMm()), 'worst' => $this->loop === null ? null : $range($this->loop->worst()), 'likely' => $this->loop === null ? null : $range($this->loop->likely()),
+            'closes_at' => $shown === null ? null : $signed($shown->nominalMm()), 'worst' => $shown === null ? null : $range($shown->worst()), 'likely' => $shown === null ? null : $range($shown->likely()),
             'chance' => $this->loop === null || $this->blocked !== null ? null : $this->loop->chance(),
-            'solved' => $this->rest === null || $this->open === null || $this->blocked !== null ? null : ($solved === null
-                ? Say::with('No {name} closes it for sure: the others already spread more than is wanted.', ['name' => $this->open->name])
-                : ($solved->max > self::FAR / 2 || $solved->min < -self::FAR / 2
-                    ? Say::with($solved->max > self::FAR / 2 ? '{name}: at least {a}.' : '{name}: at most {b}.', ['name' => $this->open->name, 'a' => $signed($solved->min), 'b' => $signed($solved->max)])
-                    : Say::with('{name}: {r}.', ['name' => $this->open->name, 'r' => $range($solved)]))),
+            'solved' => $this->solved(), 'length' => $this->length(),
+            'remedies' => $shown === null || $this->blocked !== null ? [] : $this->remedies($shown),
             'shims' => $this->loop === null || $this->blocked !== null ? null : $this->shimmed($this->loop),
-            'picture' => $this->loop === null ? null : LoopPicture::draw($this->loop),
-            'notes' => $this->loop === null || $this->blocked !== null ? [] : $this->loop->notes(), 'working' => $this->loop === null ? [] : $this->loop->working(),
+            'picture' => $shown === null ? null : LoopPicture::draw($shown),
+            'notes' => $shown === null || $this->blocked !== null ? [] : $shown->notes(), 'working' => $shown === null ? [] : $shown->working(),
         ];
     }
 }

@@ -16,7 +16,7 @@ use Oldpart\Core\Quantity\Range;
 final readonly class Loop
 {
     /** @param  list<Contributor>  $contributors */
-    private function __construct(public array $contributors, public Range $wanted, private Distribution $distribution)
+    private function __construct(public array $contributors, public Range $wanted, private Distribution $distribution, private float $middleMm)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class Loop
             throw new BadInput('too-many', 'contributors', 'More than 500 lengths in one loop: leave out what does not matter.');
         }
 
-        return new self($contributors, $wanted, new Distribution($contributors));
+        return new self($contributors, $wanted, new Distribution($contributors), array_sum(array_map(static fn (Contributor $c): float => $c->middleMm(), $contributors)));
     }
 
     /** With every length at its size. */
@@ -47,7 +47,7 @@ final readonly class Loop
     /** With every length midway between its ends. */
     public function middleMm(): float
     {
-        return array_sum(array_map(static fn (Contributor $c): float => $c->middleMm(), $this->contributors));
+        return $this->middleMm;
     }
 
     /** With every length at its worst end; a normal one at the ends it was given. */
@@ -80,6 +80,12 @@ final readonly class Loop
         }
 
         return max(0.0, $this->distribution->below($this->wanted->max - $middle) - $this->distribution->below($this->wanted->min - $middle));
+    }
+
+    /** The variance of the gap, mm². */
+    public function spreadMm2(): float
+    {
+        return array_sum(array_map(static fn (Contributor $c): float => $c->varianceMm2(), $this->contributors));
     }
 
     /** The chance that the gap is below a value, mm. */

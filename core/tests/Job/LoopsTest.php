@@ -40,6 +40,32 @@ final class LoopsTest extends TestCase
         return json_decode(json_encode((new Evaluator)->evaluate($job->build())->loops[0], JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
     }
 
+    /** By hand: 10 less 0.10005 to 0.19995 is 9.80005 to 9.89995; written to three places inside that, 9.801 to 9.899. Nothing left for a length is said. */
+    public function test_an_open_length_is_written_inside_its_limits(): void
+    {
+        $lengths = [self::length('Housing', true, ['size' => self::mm('10')]), self::length('Bush', false, [])];
+        $answer = self::loop(SampleJob::measured(), $lengths, '0.10005', '0.19995');
+        self::assertSame('Bush: 9.801 to 9.899.', $answer['solved']['mm']);
+        self::assertSame('anywhere from 9.801 to 9.899', $answer['length']['limit']['mm']);
+        self::assertSame('Bush: 0.3859 to 0.3897.', $answer['solved']['in'], '0.385829 to 0.389762 in, inward');
+        self::assertSame(['9.899', 'or shorter'], [self::loop(SampleJob::measured(), $lengths, '0.10005', null)['length']['aim']['mm'], self::loop(SampleJob::measured(), $lengths, '0.10005', null)['length']['limit']['mm']]);
+        $full = self::loop(SampleJob::measured(), $lengths, '10.5', '11');
+        self::assertNull($full['length']);
+        self::assertStringContainsString('no room left', $full['solved']['mm']);
+    }
+
+    public function test_a_gate_withholds_the_length_too(): void
+    {
+        $job = SampleJob::measured();
+        $job->facts['take_in']['gates'] = ['road'];
+        $answer = self::loop($job, [self::length('Housing', true, ['size' => self::mm('10')]), self::length('Bush', false, [])], '0.1', '0.2');
+        self::assertNull($answer['solved']);
+        self::assertNull($answer['length']);
+        self::assertStringContainsString('No size is issued', $answer['blocked']['mm']);
+        $answer = self::loop($job, [self::length('Housing', true, ['size' => self::mm('10')])], '0.1', '0.2');
+        self::assertSame([null, null, [], []], [$answer['closes_at'], $answer['picture'], $answer['notes'], $answer['working']]);
+    }
+
     /** The housing found 40.00, washers typed 1.5 ± 0.05: a bush in between leaves 0.1 to 0.4: by hand 38.1 to 38.4 less the housing's own doubt and the washer's. */
     public function test_an_open_length_is_solved_for(): void
     {
@@ -50,6 +76,7 @@ final class LoopsTest extends TestCase
         ];
         $answer = self::loop($job, $lengths, '0.1', '0.4');
         self::assertMatchesRegularExpression('/^Bush: 38\.1\d\d to 38\.3\d\d\.$/', $answer['solved']['mm']);
+        self::assertMatchesRegularExpression('/^38\.2\d\d$/', $answer['length']['aim']['mm']);
         self::assertNull($answer['closes_at']);
         self::assertSame(['found', 'typed', 'open'], array_column($answer['rows'], 'from'));
         $lengths[2]['size'] = self::mm('38.25');

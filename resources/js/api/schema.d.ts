@@ -878,6 +878,12 @@ export interface components {
             notes: components["schemas"]["Note"][];
             cautions: components["schemas"]["CautionTick"][];
         };
+        /** @description the open length of a loop, to be made */
+        LoopLength: {
+            name: string;
+            aim: components["schemas"]["Say"];
+            limit: components["schemas"]["Say"];
+        };
         /** @description how a loop of lengths closes */
         LoopAnswer: {
             id: string;
@@ -894,6 +900,13 @@ export interface components {
             likely: components["schemas"]["Say"] | null;
             chance: number | null;
             solved: components["schemas"]["Say"] | null;
+            length: components["schemas"]["LoopLength"] | null;
+            remedies: {
+                do: components["schemas"]["Say"];
+                /** @description that it closes as wanted once done, 0 to 1 */
+                chance: number;
+                enough: boolean;
+            }[];
             shims: components["schemas"]["Say"] | null;
             picture: components["schemas"]["Drawing"] | null;
             notes: components["schemas"]["Note"][];

@@ -7,7 +7,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import type { MakeEntry } from '../api/types';
+import type { LoopAnswer, MakeEntry } from '../api/types';
 import { useJob } from '../job/JobContext';
 import { Notes } from './Notes';
 import { useSettings } from './settings';
@@ -113,7 +113,43 @@ function Entries() {
             {answers.make.map((entry) => (
                 <Entry key={entry.key} entry={entry} />
             ))}
+            {answers.loops.map((loop) => (
+                <LoopLength key={loop.id} loop={loop} />
+            ))}
         </>
+    );
+}
+
+/** A length that a loop asks for, with the gap it is for. */
+function LoopLength({ loop }: { loop: LoopAnswer }) {
+    const { say } = useSettings();
+    const { facts } = useJob();
+    const navigate = useNavigate();
+    if (loop.length === null) {
+        return null;
+    }
+    return (
+        <ButtonBase
+            onClick={() => void navigate(`/job/${facts.id}/size?at=${loop.id}`)}
+            sx={{
+                display: 'block',
+                width: 1,
+                textAlign: 'left',
+                borderTop: 1,
+                borderColor: 'divider',
+                py: 1,
+                '&:hover': { bgcolor: 'action.hover' },
+            }}
+        >
+            <Typography sx={{ fontSize: 15, fontWeight: 550 }}>{loop.length.name}</Typography>
+            <Typography variant="bigSize" component="p" color="make">
+                {say(loop.length.aim)}
+            </Typography>
+            <Typography sx={{ fontVariantNumeric: 'tabular-nums' }}>{say(loop.length.limit)}</Typography>
+            <Typography variant="body2" sx={{ mt: 0.5 }}>
+                for “{facts.loops?.find((l) => l.id === loop.id)?.name ?? 'the gap'}”
+            </Typography>
+        </ButtonBase>
     );
 }
 

@@ -86,6 +86,30 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
             <Box sx={{ mt: 1 }}>
                 <Notes notes={answer.notes} />
             </Box>
+            {answer.remedies.length > 0 && (
+                <Box component="section" aria-label="What would close it" sx={{ mt: 1 }}>
+                    <Typography sx={{ fontWeight: 650 }}>What would close it</Typography>
+                    {answer.remedies.map((remedy, i) => (
+                        <Box
+                            key={i}
+                            sx={{
+                                display: 'flex',
+                                gap: 1.5,
+                                flexWrap: 'wrap',
+                                alignItems: 'center',
+                                py: 0.5,
+                            }}
+                        >
+                            <Typography sx={{ flex: '1 1 320px', maxWidth: 640, fontSize: 17 }}>
+                                {say(remedy.do)}
+                            </Typography>
+                            <Verdict kind={remedy.enough ? 'good' : 'usable'}>
+                                {`${(Math.floor(remedy.chance * 1000) / 10).toString()} of 100 as wanted`}
+                            </Verdict>
+                        </Box>
+                    ))}
+                </Box>
+            )}
             <Lengths loop={loop} answer={answer} store={(lengths) => store({ lengths })} />
             <Why steps={answer.working} label="Why it closes so" />
         </>

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Loop;
+
+use Oldpart\Core\Loop\Contributor;
+use Oldpart\Core\Loop\Loop;
+use Oldpart\Core\Loop\Remedies;
+use Oldpart\Core\Loop\Remedy;
+use Oldpart\Core\Loop\Spread;
+use Oldpart\Core\Quantity\Range;
+use PHPUnit\Framework\TestCase;
+
+/** What makes a loop close, against closed forms. */
+final class RemediesTest extends TestCase
+{
+    private const HOLDS_MM = 0.02;
+
+    private static function about(string $name, float $size, float $half, int $direction = 1, Spread $spread = Spread::Uniform): Contributor
+    {
+        return new Contributor($name, $size, $half, $half, $direction, $spread);
+    }
+
+    /**
+     * @param  list<Remedy>  $remedies
+     * @return list<string>
+     */
+    private static function says(array $remedies): array
+    {
+        return array_map(static fn (Remedy $r): string => $r->do->mm, $remedies);
+    }
+
+    /**
+     * Two uniforms, the wish as wide as the first (a = 10): outside falls E|B|/2a = b/4a, which is 0.0027 at b = 0.108 (closed form, elementary probability).
+     */
+    public function test_how_close_a_length_is_to_be_held(): void
+    {
+        $loop = Loop::of([self::about('face', 0, 10), self::about('washer', 50, 3)], new Range(40, 60));
+        $remedies = (new Remedies($loop, self::HOLDS_MM))->all([], [0, 1]);
+        $washer = array_values(preg_grep('/washer/', self::says($remedies)) ?: []);
+        self::assertCount(1, $washer);
+        self::assertStringEndsWith(' mm instead of ±3.000 mm.', $washer[0]);
+        self::assertEqualsWithDelta(0.108, (float) substr($washer[0], strlen('Hold “washer” to ±')), 0.002);
+        self::assertTrue($remedies[0]->enough);
+        self::assertGreaterThanOrEqual(Remedies::WANTED, $remedies[0]->chance);
+        // And a little wider is no longer enough: 1 − 0.110 / 40.
+        self::assertLessThan(Remedies::WANTED, Loop::of([self::about('face', 0, 10), self::about('washer', 50, 0.11)], new Range(40, 60))->chance());
+    }
+
+    /** One measured length against ±0.3: three sigma of it is 0.9973, and U is two of them: 0.200 (the normal table). */
+    public function test_how_well_a_length_is_to_be_measured(): void
+    {
+        $loop = Loop::of([self::about('depth', 12, 0.5, 1, Spread::Measured), self::about('plate', 2, 0.0, -1)], new Range(9.7, 10.3));
+        self::assertSame(['Measure “depth” to ±0.200 mm instead of ±0.500 mm, should it come out the same.'], self::says((new Remedies($loop, self::HOLDS_MM))->all([], [])));
+    }
+
+    /** Bounds that just fit are certain: ±0.05 in what is wanted; closer than a lathe that holds 0.2 is said. */
+    public function test_closer_than_the_lathe_holds(): void
+    {
+        $loop = Loop::of([self::about('bush', 30, 0.2)], new Range(29.95, 30.05));
+        self::assertStringContainsString('closer than your lathe holds', self::says((new Remedies($loop, 0.2))->all([], [0]))[0]);
+        self::assertStringEndsWith('±0.200 mm.', self::says((new Remedies($loop, self::HOLDS_MM))->all([], [0]))[0]);
+    }
+
+    /** By hand: 40 less 39.5 is 0.5; 0.1 to 0.3 wanted, so the bush is to be 39.8, or the housing 39.7. */
+    public function test_another_size_costs_least(): void
+    {
+        $loop = Loop::of([self::about('housing', 40, 0.02), self::about('bush', 39.5, 0.02, -1)], new Range(0.1, 0.3));
+        $says = self::says((new Remedies($loop, self::HOLDS_MM))->all([0, 1], [0, 1]));
+        self::assertContains('Make “bush” 39.800 mm instead of 39.500 mm.', $says);
+        self::assertContains('Make “housing” 39.700 mm instead of 40.000 mm.', $says);
+        self::assertCount(2, $says, 'no limits are close enough to help: 0.5 is never inside');
+    }
+
+    /** By hand: at least 0.1 wanted and 0.02 the least there is, so 0.08 more clears it for sure. */
+    public function test_one_limit_only(): void
+    {
+        $loop = Loop::of([self::about('housing', 40, 0.04), self::about('bush', 39.9, 0.04, -1)], new Range(0.1, 1e5));
+        $remedies = (new Remedies($loop, self::HOLDS_MM))->all([1], []);
+        self::assertSame(['Make “bush” 39.820 mm instead of 39.900 mm.'], self::says($remedies));
+        self::assertSame(1.0, $remedies[0]->chance);
+    }
+
+    /** Whatever the loop: what is called enough is enough when all is convolved anew, and what closes already needs nothing. */
+    public function test_what_is_called_enough_is_enough(): void
+    {
+        mt_srand(11);
+        $spreads = Spread::cases();
+        $some = 0;
+        for ($n = 0; $n < 150; $n++) {
+            $parts = [];
+            for ($k = 0; $k < 4; $k++) {
+                $parts[] = self::about("p{$k}", 10, mt_rand(0, 3) === 0 ? 0.0 : mt_rand(1, 300) / 1000, $k % 2 === 0 ? 1 : -1, $spreads[mt_rand(0, 3)]);
+            }
+            $wish = mt_rand(50, 900) / 1000;
+            $loop = Loop::of($parts, new Range(-$wish, $wish));
+            $remedies = (new Remedies($loop, self::HOLDS_MM))->all([0, 1], [0, 1, 2, 3]);
+            if ($loop->chance() >= Remedies::WANTED) {
+                self::assertSame([], $remedies);
+            }
+            foreach ($remedies as $remedy) {
+                self::assertSame($remedy->enough, $remedy->chance >= Remedies::WANTED);
+                self::assertGreaterThan($loop->chance(), $remedy->chance);
+                if (! str_starts_with($remedy->do->mm, 'Make')) {
+                    self::assertTrue($remedy->enough, $remedy->do->mm);
+                    $some++;
+                }
+            }
+        }
+        self::assertGreaterThan(20, $some);
+    }
+}
