@@ -23,9 +23,6 @@ use Oldpart\Core\Quantity\Unit;
 /** A loop of the job: how it closes with what was found, what is planned and what was typed; and what one open length has to be. */
 final readonly class LoopAnswer implements \JsonSerializable
 {
-    /** Wanted at least, or at most, with nothing to the other side, mm. */
-    private const FAR = 1e5;
-
     /**
      * @param  list<array{name: string, from: string, contributor: ?Contributor}>  $rows  each length, and where its size comes from
      * @param  ?Loop  $loop  null while more than one length is open, or nothing is wanted
@@ -48,7 +45,7 @@ final readonly class LoopAnswer implements \JsonSerializable
             $row['contributor'] === null ? $open[] = $length : $known[] = $row['contributor'];
         }
         $wanted = $loop->least === null && $loop->most === null ? null : new Range(
-            min($loop->least->length->mm ?? -self::FAR, $loop->most->length->mm ?? self::FAR), max($loop->least->length->mm ?? -self::FAR, $loop->most->length->mm ?? self::FAR),
+            min($loop->least->length->mm ?? -2 * Loop::FAR, $loop->most->length->mm ?? 2 * Loop::FAR), max($loop->least->length->mm ?? -2 * Loop::FAR, $loop->most->length->mm ?? 2 * Loop::FAR),
         );
         $blocked = match (true) {
             $withheld => Gatekeeper::sentence(),
@@ -57,7 +54,7 @@ final readonly class LoopAnswer implements \JsonSerializable
             count($open) > 1 => Say::plain('Not known yet: '.implode(', ', array_map(static fn (LoopLength $l): string => $l->name, $open)).'. Measure or type all but one.'),
             default => null,
         };
-        $wanted ??= new Range(-self::FAR, self::FAR);
+        $wanted ??= new Range(-2 * Loop::FAR, 2 * Loop::FAR);
 
         return new self(
             $loop, $rows, $open === [] && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 ? $open[0] : null, $blocked, $facts->shop->shims, $facts->shop->latheHoldsMm, $withheld,
@@ -147,8 +144,8 @@ final readonly class LoopAnswer implements \JsonSerializable
         $band = $this->openBand($range);
 
         return match (true) {
-            $range->max > self::FAR / 2 => Say::with('{name}: at least {a}.', ['name' => $this->open->name, 'a' => LengthWriter::lower($band)]),
-            $range->min < -self::FAR / 2 => Say::with('{name}: at most {b}.', ['name' => $this->open->name, 'b' => LengthWriter::upper($band)]),
+            $range->max > Loop::FAR => Say::with('{name}: at least {a}.', ['name' => $this->open->name, 'a' => LengthWriter::lower($band)]),
+            $range->min < -Loop::FAR => Say::with('{name}: at most {b}.', ['name' => $this->open->name, 'b' => LengthWriter::upper($band)]),
             default => Say::with('{name}: {a} to {b}.', ['name' => $this->open->name, 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
         };
     }
@@ -157,6 +154,19 @@ final readonly class LoopAnswer implements \JsonSerializable
     private function openBand(Range $range): Band
     {
         return new Band(max(0.0, $range->min), $range->max);
+    }
+
+    /** The loop with its open length as it is to be made, to be drawn; null where that has no two limits. */
+    private function filled(): ?Loop
+    {
+        $range = $this->openRange();
+        if ($range === null || $this->rest === null || $this->open === null || $range->max <= 0 || $range->max > Loop::FAR || $range->min < -Loop::FAR) {
+            return null;
+        }
+        $band = $this->openBand($range);
+        $open = new Contributor($this->open->name, $band->middleMm(), $band->widthMm() / 2, $band->widthMm() / 2, $this->open->opens ? 1 : -1);
+
+        return Loop::of(array_map(static fn (array $row): Contributor => $row['contributor'] ?? $open, $this->rows), $this->rest->wanted);
     }
 
     /** @return ?array{name: string, aim: Say, limit: Say} the open length for the make card, aimed midway between its limits */
@@ -168,8 +178,8 @@ final readonly class LoopAnswer implements \JsonSerializable
         }
         $band = $this->openBand($range);
         [$aim, $limit] = match (true) {
-            $range->max > self::FAR / 2 => [LengthWriter::lower($band), Say::plain('or longer')],
-            $range->min < -self::FAR / 2 => [LengthWriter::upper($band), Say::plain('or shorter')],
+            $range->max > Loop::FAR => [LengthWriter::lower($band), Say::plain('or longer')],
+            $range->min < -Loop::FAR => [LengthWriter::upper($band), Say::plain('or shorter')],
             default => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)])],
         };
 
@@ -183,6 +193,7 @@ final readonly class LoopAnswer implements \JsonSerializable
         $range = static fn (Range $r): Say => Say::with('{a} to {b}', ['a' => $signed($r->min), 'b' => $signed($r->max)]);
         $shares = array_column($this->loop?->shares() ?? [], 'share');
         $shown = $this->withheld ? null : $this->loop;
+        $drawn = $shown ?? $this->filled();
 
         return [
             'id' => $this->facts->id, 'blocked' => $this->blocked,
@@ -195,8 +206,13 @@ final readonly class LoopAnswer implements \JsonSerializable
             'solved' => $this->solved(), 'length' => $this->length(),
             'remedies' => $shown === null || $this->blocked !== null ? [] : $this->remedies($shown),
             'shims' => $this->loop === null || $this->blocked !== null ? null : $this->shimmed($this->loop),
-            'picture' => $shown === null ? null : LoopPicture::draw($shown),
-            'notes' => $shown === null || $this->blocked !== null ? [] : $shown->notes(), 'working' => $shown === null ? [] : $shown->working(),
+            'picture' => $drawn === null ? null : LoopPicture::draw($drawn),
+            'notes' => $shown === null || $this->blocked !== null ? [] : $shown->notes(), 'working' => match (true) {
+                $this->blocked !== null => [],
+                $shown !== null => $shown->working(),
+                $this->rest !== null && $this->open !== null => $this->rest->solveWorking($this->open->opens ? 1 : -1, $this->open->name),
+                default => [],
+            },
         ];
     }
 }

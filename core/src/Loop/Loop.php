@@ -15,6 +15,9 @@ use Oldpart\Core\Quantity\Range;
 /** Lengths that add up to a gap: how it closes, over the whole range, and the chance that it is as wanted. All in mm. */
 final readonly class Loop
 {
+    /** A wish beyond this is none: wanted at least, or at most, with nothing to the other side, mm. */
+    public const FAR = 5e4;
+
     /** @param  list<Contributor>  $contributors */
     private function __construct(public array $contributors, public Range $wanted, private Distribution $distribution, private float $middleMm)
     {
@@ -119,6 +122,30 @@ final readonly class Loop
         [$from, $to] = $direction > 0 ? [$this->wanted->min - $rest->min, $this->wanted->max - $rest->max] : [$rest->max - $this->wanted->max, $rest->min - $this->wanted->min];
 
         return $from <= $to ? new Range($from, $to) : null;
+    }
+
+    /**
+     * How the limits of one more length come about: the wish, less what the others take.
+     *
+     * @param  int  $direction  1 or −1
+     */
+    public function solveWorking(int $direction, string $name): Working
+    {
+        $rest = $this->worst();
+        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
+        $step = static fn (string $which, string $formula, float $wish, float $others, float $sum): WorkingStep => new WorkingStep(
+            "{$which} of “{$name}”", $formula, Say::with($direction > 0 ? '{w} − ({r}) = {n}' : '{r} − {w} = {n}', ['w' => $signed($wish), 'r' => $signed($others), 'n' => $signed($sum)]), 'limits added',
+        );
+        $steps = [new WorkingStep('The others', 'middle ± Σ half-widths', Say::with('{a} to {b}', ['a' => $signed($rest->min), 'b' => $signed($rest->max)]), 'limits added')];
+        [$low, $high] = $direction > 0 ? [$this->wanted->min - $rest->min, $this->wanted->max - $rest->max] : [$rest->max - $this->wanted->max, $rest->min - $this->wanted->min];
+        if (abs($low) < self::FAR) {
+            $steps[] = $direction > 0 ? $step('Least', 'gap at least − others at least', $this->wanted->min, $rest->min, $low) : $step('Least', 'others at most − gap at most', $this->wanted->max, $rest->max, $low);
+        }
+        if (abs($high) < self::FAR) {
+            $steps[] = $direction > 0 ? $step('Most', 'gap at most − others at most', $this->wanted->max, $rest->max, $high) : $step('Most', 'others at least − gap at least', $this->wanted->min, $rest->min, $high);
+        }
+
+        return new Working($steps);
     }
 
     /** @return list<Note> */

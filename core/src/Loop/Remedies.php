@@ -16,9 +16,6 @@ final readonly class Remedies
     /** Nor those with a smaller share of the spread than this. */
     private const LEAST_SHARE = 0.05;
 
-    /** Wanted limits beyond this are no limits, mm. */
-    private const FAR = 5e4;
-
     /** @param  float  $holdsMm  the width of limits the shop's lathe holds */
     public function __construct(private Loop $loop, private float $holdsMm)
     {
@@ -135,9 +132,9 @@ final readonly class Remedies
         $worst = $this->loop->worst();
 
         return match (true) {
-            $min > -self::FAR && $max < self::FAR => ($min + $max) / 2 - $this->loop->middleMm(),
-            $min > -self::FAR => max(0.0, $min - $worst->min),
-            $max < self::FAR => min(0.0, $max - $worst->max),
+            $min > -Loop::FAR && $max < Loop::FAR => ($min + $max) / 2 - $this->loop->middleMm(),
+            $min > -Loop::FAR => max(0.0, $min - $worst->min),
+            $max < Loop::FAR => min(0.0, $max - $worst->max),
             default => null,
         };
     }

@@ -47,6 +47,8 @@ final class LoopsTest extends TestCase
         $answer = self::loop(SampleJob::measured(), $lengths, '0.10005', '0.19995');
         self::assertSame('Bush: 9.801 to 9.899.', $answer['solved']['mm']);
         self::assertSame('anywhere from 9.801 to 9.899', $answer['length']['limit']['mm']);
+        self::assertNotNull($answer['picture']);
+        self::assertSame(['10.000 to 10.000', '10.000 − 0.200 = 9.800', '10.000 − 0.100 = 9.900'], array_map(static fn (array $s): string => $s['numbers']['mm'], $answer['working']));
         self::assertSame('Bush: 0.3859 to 0.3897.', $answer['solved']['in'], '0.385829 to 0.389762 in, inward');
         self::assertSame(['9.899', 'or shorter'], [self::loop(SampleJob::measured(), $lengths, '0.10005', null)['length']['aim']['mm'], self::loop(SampleJob::measured(), $lengths, '0.10005', null)['length']['limit']['mm']]);
         $full = self::loop(SampleJob::measured(), $lengths, '10.5', '11');

@@ -250,7 +250,7 @@ function Lengths({
                         value={name}
                         onChange={(event) => setName(event.target.value)}
                     />
-                    <Button type="submit" variant="outlined" color="inherit">
+                    <Button type="submit" variant="outlined" color="inherit" sx={{ whiteSpace: 'nowrap' }}>
                         Add it
                     </Button>
                 </Box>
