@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Loop;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /** One thing that makes a loop close more surely, and how surely it then does. */
@@ -27,9 +28,14 @@ final readonly class Remedy
     public static function hold(Contributor $old, Contributor $new, float $chance, float $wanted, float $holdsMm): self
     {
         $hard = 2 * $new->halfMm() < $holdsMm;
+        $even = abs($old->plusMm - $old->minusMm) < 1e-9;
+        $band = static fn (Contributor $c): Band => new Band($c->sizeMm - $c->minusMm, $c->sizeMm + $c->plusMm);
+        [$to, $from] = [$band($new), $band($old)];
 
-        return new self($old->name, Say::with($hard ? 'Hold “{name}” to ±{to} instead of ±{from}: closer than your lathe holds.' : 'Hold “{name}” to ±{to} instead of ±{from}.', [
+        // Limits that were not alike to both sides of the size are written out, as ± would be about another size.
+        return new self($old->name, Say::with('Hold “{name}” '.($even ? 'to ±{to} instead of ±{from}' : 'between {low} and {high} instead of {old low} and {old high}').($hard ? ': closer than your lathe holds.' : '.'), [
             'name' => $old->name, 'to' => LengthWriter::atMost($new->halfMm()), 'from' => LengthWriter::difference($old->halfMm()),
+            'low' => LengthWriter::lower($to), 'high' => LengthWriter::upper($to), 'old low' => LengthWriter::lower($from), 'old high' => LengthWriter::upper($from),
         ]), $chance, $chance >= $wanted, ($hard ? 10.0 : 1.0) * $old->halfMm() / $new->halfMm());
     }
 

@@ -55,6 +55,17 @@ final class RemediesTest extends TestCase
         self::assertSame(['Measure “depth” to ±0.200 mm instead of ±0.500 mm, should it come out the same.'], self::says((new Remedies($loop, self::HOLDS_MM))->all([], [])));
     }
 
+    /** Size 50 with +6 and −0 has its middle at 53, and the narrower limits lie about that, not about 50: both are written out. */
+    public function test_limits_not_alike_to_both_sides_are_written_out(): void
+    {
+        $loop = Loop::of([self::about('face', 0, 10), new Contributor('washer', 50, 6, 0, 1)], new Range(43, 63));
+        $washer = array_values(preg_grep('/washer/', self::says((new Remedies($loop, self::HOLDS_MM))->all([], [0, 1]))) ?: []);
+        self::assertCount(1, $washer);
+        self::assertSame(1, preg_match('/^Hold “washer” between (52\.\d{3}) and (53\.\d{3}) instead of 50\.000 and 56\.000\.$/', $washer[0], $found));
+        self::assertEqualsWithDelta(53 - 0.108, (float) $found[1], 0.002);
+        self::assertEqualsWithDelta(53 + 0.108, (float) $found[2], 0.002);
+    }
+
     /** Bounds that just fit are certain: ±0.05 in what is wanted; closer than a lathe that holds 0.2 is said. */
     public function test_closer_than_the_lathe_holds(): void
     {
