@@ -37,11 +37,12 @@ final readonly class Evaluator
             return $helped->withWays($ways->of($helped, JointConditions::of($facts, $found, $helped)), HotAndCold::of($helped, $facts->shop->temperatureC), ThreadAnswer::of($facts, $found, $helped));
         }, $joints);
         $card = new MakeCard($facts, $joints);
-        $making = array_map(static fn (MakeEntry $e): MakingAnswer => MakingAnswer::of($facts, $e), $card->entries());
+        $lengths = new LoopLengths($facts, $found, $withheld ? [] : $bands);
+        $making = array_map(static fn (MakeEntry $e): MakingAnswer => MakingAnswer::of($facts, $e), [...$card->entries(), ...MakeCard::lengths($facts, $lengths, $bands, $withheld)]);
         $make = array_map(static fn (MakingAnswer $m): MakeEntry => $m->entry->made(self::lastSize($m), $m->verdict?->value), $making);
         $surfaces = self::surfaces($facts, $found, $joints);
         $plan = self::plan($facts, $joints, $card, $make);
-        $shown = $withheld ? [] : $bands;
+        $shown = $withheld ? [] : [...array_map(static fn (array $l): Band => $l['band'], $lengths->bands()), ...$bands];
         $pictures = new JobPictures($facts, $found, $shown);
         $survey = SurveyAnswer::of($facts, $pictures, $surfaces);
         $quote = QuoteAnswer::of($facts, $survey, $joints);
@@ -51,7 +52,7 @@ final readonly class Evaluator
 
         return new JobAnswers(
             $facts->id, $withheld, $stages->all(), $stages->next(), $surfaces, $joints, $make, $plan, $making, $assembly, $handOver,
-            $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn), array_map(static fn (LoopFacts $l): LoopAnswer => LoopAnswer::of($facts, $l, $found, $shown, $withheld), $facts->loops),
+            $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn), array_map(static fn (LoopFacts $l): LoopAnswer|PlaneAnswer => $l->plane ? PlaneAnswer::of($l, $lengths, $withheld) : LoopAnswer::of($l, $lengths, $facts->shop, $withheld), $facts->loops),
         );
     }
 

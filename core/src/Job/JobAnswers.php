@@ -35,7 +35,7 @@ final readonly class JobAnswers implements \JsonSerializable
         public QuoteAnswer $quote,
         public JobPictures $pictures,
         public array $notes,
-        /** @var list<LoopAnswer> */
+        /** @var list<LoopAnswer|PlaneAnswer> */
         public array $loops = [],
     ) {
     }

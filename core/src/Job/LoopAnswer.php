@@ -12,8 +12,6 @@ use Oldpart\Core\Loop\Remedies;
 use Oldpart\Core\Loop\Remedy;
 use Oldpart\Core\Loop\Shims;
 use Oldpart\Core\Loop\ShimStock;
-use Oldpart\Core\Loop\Spread;
-use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Picture\LoopPicture;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -24,68 +22,43 @@ use Oldpart\Core\Quantity\Unit;
 final readonly class LoopAnswer implements \JsonSerializable
 {
     /**
-     * @param  list<array{name: string, from: string, contributor: ?Contributor}>  $rows  each length, and where its size comes from
-     * @param  ?Loop  $loop  null while more than one length is open, or nothing is wanted
+     * @param  list<LoopRow>  $rows
+     * @param  ?Loop  $loop  null while a length is open, or nothing is known
      * @param  ?Loop  $rest  of the lengths that are known, where just one is open
      */
-    private function __construct(private LoopFacts $facts, private array $rows, private ?Loop $loop, private ?Loop $rest, private ?LoopLength $open, private ?Say $blocked, private string $shims, private float $holdsMm, private bool $withheld)
+    private function __construct(private LoopFacts $facts, private array $rows, private ?Loop $loop, private ?Loop $rest, private ?LoopLength $open, private LoopLengths $lengths, private ?Say $blocked, private ShopFacts $shop, private bool $withheld)
     {
     }
 
-    /**
-     * @param  array<string, FoundSize>  $found
-     * @param  array<string, Band>  $bands  of made surfaces
-     */
-    public static function of(JobFacts $facts, LoopFacts $loop, array $found, array $bands, bool $withheld): self
+    public static function of(LoopFacts $loop, LoopLengths $lengths, ShopFacts $shop, bool $withheld): self
     {
-        $rows = $known = $open = [];
-        foreach ($loop->lengths as $length) {
-            $row = self::row($facts, $length, $found, $bands);
-            $rows[] = $row;
-            $row['contributor'] === null ? $open[] = $length : $known[] = $row['contributor'];
-        }
-        $wanted = $loop->least === null && $loop->most === null ? null : new Range(
-            min($loop->least->length->mm ?? -2 * Loop::FAR, $loop->most->length->mm ?? 2 * Loop::FAR), max($loop->least->length->mm ?? -2 * Loop::FAR, $loop->most->length->mm ?? 2 * Loop::FAR),
-        );
+        $rows = $lengths->rows($loop);
+        $known = array_values(array_filter(array_map(static fn (LoopRow $r): ?Contributor => $r->contributor, $rows)));
+        $unknown = array_values(array_filter($rows, static fn (LoopRow $r): bool => $r->contributor === null));
+        $wanted = $loop->wanted();
         $blocked = match (true) {
             $withheld => Gatekeeper::sentence(),
             $loop->lengths === [] => Say::plain('Add the lengths in order, from one side of the gap round to the other.'),
             $wanted === null => Say::plain('Say what the gap is to be: at least, at most, or both.'),
-            count($open) > 1 => Say::plain('Not known yet: '.implode(', ', array_map(static fn (LoopLength $l): string => $l->name, $open)).'. Measure or type all but one.'),
+            count($unknown) > 1 => Say::plain('Not known yet: '.implode(', ', array_map(static fn (LoopRow $r): string => $r->length->name, $unknown)).'. Measure or type all but one.'),
             default => null,
         };
         $wanted ??= new Range(-2 * Loop::FAR, 2 * Loop::FAR);
+        $open = count($unknown) === 1 ? $unknown[0]->length : null;
+        $built = $known === [] ? null : Loop::of($known, $wanted);
 
-        return new self(
-            $loop, $rows, $open === [] && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 && $known !== [] ? Loop::of($known, $wanted) : null, count($open) === 1 ? $open[0] : null, $blocked, $facts->shop->shims, $facts->shop->latheHoldsMm, $withheld,
-        );
+        return new self($loop, $rows, $unknown === [] ? $built : null, $open === null ? null : $built, $open, $lengths, $blocked, $shop, $withheld);
     }
 
-    /**
-     * @param  array<string, FoundSize>  $found
-     * @param  array<string, Band>  $bands
-     * @return array{name: string, from: string, contributor: ?Contributor}
-     */
-    private static function row(JobFacts $facts, LoopLength $length, array $found, array $bands): array
+    /** The chance that it closes as wanted; null while that is not known. */
+    public function chance(): ?float
     {
-        $direction = $length->opens ? 1 : -1;
-        $surface = $length->surface === null ? null : $facts->surface($length->surface);
-        $make = static fn (float $size, float $plus, float $minus, Spread $spread): Contributor => new Contributor($length->name, $size, $plus, $minus, $direction, $spread);
-        if ($surface !== null && isset($bands[$surface->id])) {
-            $band = $bands[$surface->id];
+        return $this->loop === null || $this->blocked !== null ? null : $this->loop->chance();
+    }
 
-            return ['name' => $length->name, 'from' => 'to make', 'contributor' => $make($band->middleMm(), $band->widthMm() / 2, $band->widthMm() / 2, Spread::Uniform)];
-        }
-        if ($surface !== null && isset($found[$surface->id])) {
-            $size = $found[$surface->id];
-
-            return ['name' => $length->name, 'from' => 'found', 'contributor' => $make($size->meanMm, $size->u95MeanMm, $size->u95MeanMm, Spread::Measured)];
-        }
-        if ($length->size !== null) {
-            return ['name' => $length->name, 'from' => 'typed', 'contributor' => $make($length->size->length->mm, $length->plus->length->mm ?? 0.0, $length->minus->length->mm ?? 0.0, $length->spread)];
-        }
-
-        return ['name' => $length->name, 'from' => $surface === null ? 'open' : 'not measured yet', 'contributor' => null];
+    public function id(): string
+    {
+        return $this->facts->id;
     }
 
     /** The pile of the shop's shims that closes a gap that is too wide; null where none is needed, or none is in the drawer. */
@@ -93,11 +66,11 @@ final readonly class LoopAnswer implements \JsonSerializable
     {
         $worst = $loop->worst();
         $needed = $loop->solveFor(-1);
-        if ($worst->max <= $loop->wanted->max + 1e-9 || trim($this->shims) === '') {
+        if ($worst->max <= $loop->wanted->max + 1e-9 || trim($this->shop->shims) === '') {
             return null;
         }
         try {
-            $pile = $needed === null ? null : Shims::pile(ShimStock::read($this->shims, Unit::Millimetre), $needed);
+            $pile = $needed === null ? null : Shims::pile(ShimStock::read($this->shop->shims, Unit::Millimetre), $needed);
         } catch (BadInput) {
             return null;
         }
@@ -107,32 +80,69 @@ final readonly class LoopAnswer implements \JsonSerializable
             : Say::with('Shim it with {pile}: it then closes at {n}.', ['pile' => Say::join(array_map(static fn (float $mm): Say => LengthWriter::sizeInWords($mm), $pile), ' + '), 'n' => LengthWriter::size(max(0.0, $loop->nominalMm() - array_sum($pile)))]);
     }
 
-    /** @return list<array{do: Say, chance: float, enough: bool}> what to change so that it closes as wanted, where it may not */
-    private function remedies(Loop $loop): array
+    /** @return list<Remedy> what to change so that it closes as wanted, where it may not */
+    public function remedies(): array
     {
-        $typed = $made = [];
+        if ($this->loop === null || $this->blocked !== null) {
+            return [];
+        }
+        $typed = $made = $reserves = $faces = [];
         foreach ($this->rows as $i => $row) {
-            $planned = $row['contributor'] !== null && $row['contributor']->spread !== Spread::Measured;
-            if ($planned && $row['from'] === 'typed') {
+            $reserve = $row->length->reserve();
+            if ($reserve !== null) {
+                $reserves[$i] = $reserve;
+            }
+            if ($row->isTyped()) {
                 $typed[] = $i;
-            } elseif ($planned) {
+            } elseif ($row->isToMake()) {
                 $made[] = $i;
+            } elseif ($row->isThere()) {
+                $faces[] = $i;
             }
         }
 
-        return array_map(static fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'enough' => $r->enough], array_slice((new Remedies($loop, $this->holdsMm))->all($typed, [...$typed, ...$made]), 0, 4));
+        return (new Remedies($this->loop, $this->shop->latheHoldsMm))->all($typed, [...$typed, ...$made], $reserves, $faces);
     }
 
-    /** The limits of the one open length; null where none is open, something stands in the way, or no length closes it for sure. */
+    /** The limits of the one open length that serve every loop it stands in; null where none is open, something stands in the way, or no length does. */
     private function openRange(): ?Range
     {
-        return $this->rest === null || $this->open === null || $this->blocked !== null ? null : $this->rest->solveFor($this->open->opens ? 1 : -1);
+        return $this->open === null || $this->blocked !== null ? null : $this->lengths->range($this->open->key());
+    }
+
+    /** Where the same length has to serve another loop too. */
+    private function shared(): ?Say
+    {
+        $key = $this->open?->key();
+        $others = $key === null || $this->blocked !== null ? [] : $this->lengths->others($key, $this->facts);
+        if ($this->open === null || $key === null || $others === []) {
+            return null;
+        }
+        $asks = Say::join(array_map(static fn (array $a): Say => Say::with('“{loop}” asks for {range}', ['loop' => $a['loop']->name, 'range' => self::limits($a['range'])]), $others), ', ');
+
+        return $this->lengths->clash($key)
+            ? Say::with('No one {name} serves both: here it would be {range}, and {others}. Change a wish, or another length.', ['name' => $this->open->name, 'range' => self::limits($this->lengths->asks($key, $this->facts) ?? new Range(0, 0)), 'others' => $asks])
+            : Say::with('{others}: the limits here serve both.', ['others' => $asks]);
+    }
+
+    private static function limits(Range $range): Say
+    {
+        $band = new Band(max(0.0, $range->min), max(0.0, $range->max));
+
+        return match (true) {
+            $range->max > Loop::FAR => Say::with('at least {a}', ['a' => LengthWriter::lower($band)]),
+            $range->min < -Loop::FAR => Say::with('at most {b}', ['b' => LengthWriter::upper($band)]),
+            default => Say::with('{a} to {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
+        };
     }
 
     private function solved(): ?Say
     {
         if ($this->rest === null || $this->open === null || $this->blocked !== null) {
             return null;
+        }
+        if ($this->lengths->clash($this->open->key())) {
+            return $this->shared();
         }
         $range = $this->openRange();
         if ($range === null) {
@@ -141,13 +151,8 @@ final readonly class LoopAnswer implements \JsonSerializable
         if ($range->max <= 0) {
             return Say::with('No {name} closes it: there is no room left for one. A length is in the wrong way round, or a size is wrong.', ['name' => $this->open->name]);
         }
-        $band = $this->openBand($range);
 
-        return match (true) {
-            $range->max > Loop::FAR => Say::with('{name}: at least {a}.', ['name' => $this->open->name, 'a' => LengthWriter::lower($band)]),
-            $range->min < -Loop::FAR => Say::with('{name}: at most {b}.', ['name' => $this->open->name, 'b' => LengthWriter::upper($band)]),
-            default => Say::with('{name}: {a} to {b}.', ['name' => $this->open->name, 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
-        };
+        return Say::with('{name}: {limits}.', ['name' => $this->open->name, 'limits' => self::limits($range)]);
     }
 
     /** Written rounded into its limits, as a length on a limit must still close; nothing is shorter than nothing. */
@@ -164,9 +169,38 @@ final readonly class LoopAnswer implements \JsonSerializable
             return null;
         }
         $band = $this->openBand($range);
-        $open = new Contributor($this->open->name, $band->middleMm(), $band->widthMm() / 2, $band->widthMm() / 2, $this->open->opens ? 1 : -1);
+        $open = new Contributor($this->open->name, $band->middleMm(), $band->widthMm() / 2, $band->widthMm() / 2, $this->open->direction(), weight: $this->open->weight());
 
-        return Loop::of(array_map(static fn (array $row): Contributor => $row['contributor'] ?? $open, $this->rows), $this->rest->wanted);
+        return Loop::of(array_map(static fn (LoopRow $row): Contributor => $row->contributor ?? $open, $this->rows), $this->rest->wanted);
+    }
+
+    /** @return ?array{closes_at: Say, worst: Say, chance: float, says: Say, unknown: ?string} as it closes with each length at its own temperature in use; null where no temperature is typed */
+    private function inUse(): ?array
+    {
+        $warm = array_filter($this->rows, static fn (LoopRow $r): bool => $r->growthMm !== null);
+        if ($this->loop === null || $this->blocked !== null || $warm === []) {
+            return null;
+        }
+        $loop = Loop::of(array_values(array_filter(array_map(static fn (LoopRow $r): ?Contributor => $r->inUse(), $this->rows))), $this->loop->wanted);
+        $unknown = array_map(static fn (LoopRow $r): string => $r->length->name, array_values(array_filter($this->rows, static fn (LoopRow $r): bool => $r->length->inUseC !== null && $r->growthMm === null)));
+
+        return [
+            'closes_at' => self::signed($loop->nominalMm()), 'worst' => self::between($loop->worst()), 'chance' => $loop->chance(),
+            'says' => Say::with('Warm as in use it closes at {n}, {by} {which} than cold.', [
+                'n' => self::signed($loop->nominalMm()), 'by' => LengthWriter::difference($loop->nominalMm() - $this->loop->nominalMm()), 'which' => $loop->nominalMm() > $this->loop->nominalMm() ? 'wider' : 'narrower',
+            ]),
+            'unknown' => $unknown === [] ? null : 'Of what metal is “'.implode('”, “', $unknown).'”? Without that its growth is not counted.',
+        ];
+    }
+
+    private static function signed(float $mm): Say
+    {
+        return Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
+    }
+
+    private static function between(Range $range): Say
+    {
+        return Say::with('{a} to {b}', ['a' => self::signed($range->min), 'b' => self::signed($range->max)]);
     }
 
     /** @return ?array{name: string, aim: Say, limit: Say} the open length for the make card, aimed midway between its limits */
@@ -189,28 +223,26 @@ final readonly class LoopAnswer implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
-        $range = static fn (Range $r): Say => Say::with('{a} to {b}', ['a' => $signed($r->min), 'b' => $signed($r->max)]);
         $shares = array_column($this->loop?->shares() ?? [], 'share');
         $shown = $this->withheld ? null : $this->loop;
         $drawn = $shown ?? $this->filled();
 
         return [
             'id' => $this->facts->id, 'blocked' => $this->blocked,
-            'rows' => array_map(static fn (int $i, array $row): array => [
-                'name' => $row['name'], 'from' => $row['from'], 'size' => $row['contributor'] === null ? null : LengthWriter::size($row['contributor']->sizeMm),
-                'plus_minus' => $row['contributor'] === null ? null : LengthWriter::difference($row['contributor']->halfMm()), 'share' => $shares[$i] ?? null,
+            'rows' => array_map(fn (int $i, LoopRow $row): array => [
+                'name' => $row->length->name, 'from' => $row->from, 'size' => $row->contributor === null || $this->withheld && $row->isToMake() ? null : LengthWriter::size($row->contributor->sizeMm),
+                'plus_minus' => $row->contributor === null ? null : LengthWriter::difference($row->contributor->ownHalfMm()), 'share' => $shares[$i] ?? null,
             ], array_keys($this->rows), $this->rows),
-            'closes_at' => $shown === null ? null : $signed($shown->nominalMm()), 'worst' => $shown === null ? null : $range($shown->worst()), 'likely' => $shown === null ? null : $range($shown->likely()),
-            'chance' => $this->loop === null || $this->blocked !== null ? null : $this->loop->chance(),
-            'solved' => $this->solved(), 'length' => $this->length(),
-            'remedies' => $shown === null || $this->blocked !== null ? [] : $this->remedies($shown),
+            'closes_at' => $shown === null ? null : self::signed($shown->nominalMm()), 'worst' => $shown === null ? null : self::between($shown->worst()), 'likely' => $shown === null ? null : self::between($shown->likely()),
+            'chance' => $this->chance(), 'in_use' => $this->inUse(),
+            'solved' => $this->solved(), 'shared' => $this->open !== null && $this->lengths->clash($this->open->key()) ? null : $this->shared(), 'length' => $this->length(),
+            'remedies' => array_map(static fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'enough' => $r->enough], array_slice($this->remedies(), 0, 4)),
             'shims' => $this->loop === null || $this->blocked !== null ? null : $this->shimmed($this->loop),
             'picture' => $drawn === null ? null : LoopPicture::draw($drawn),
             'notes' => $shown === null || $this->blocked !== null ? [] : $shown->notes(), 'working' => match (true) {
                 $this->blocked !== null => [],
                 $shown !== null => $shown->working(),
-                $this->rest !== null && $this->open !== null => $this->rest->solveWorking($this->open->opens ? 1 : -1, $this->open->name),
+                $this->rest !== null && $this->open !== null => $this->rest->solveWorking($this->open->direction(), $this->open->name, $this->open->weight()),
                 default => [],
             },
         ];

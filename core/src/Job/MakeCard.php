@@ -50,6 +50,25 @@ final readonly class MakeCard
     }
 
     /**
+     * Lengths to make that follow from loops: a surface's own, with its limits; those without two limits stay with their loop.
+     *
+     * @param  array<string, Band>  $bands  of surfaces that a joint sizes already
+     * @return list<MakeEntry>
+     */
+    public static function lengths(JobFacts $facts, LoopLengths $lengths, array $bands, bool $withheld): array
+    {
+        $entries = [];
+        foreach ($withheld ? [] : $lengths->bands() as $id => ['band' => $band, 'loop' => $loop]) {
+            $surface = $facts->surface($id);
+            if ($surface !== null && ! isset($bands[$id])) {
+                $entries[] = new MakeEntry($surface, Phase::Only, $surface->name, $loop->id, $band, null, null, [Say::with('For “{loop}”.', ['loop' => $loop->name])], [], ['stage' => 'size', 'surface' => $loop->id]);
+            }
+        }
+
+        return $entries;
+    }
+
+    /**
      * The other side, where both are made to the table.
      *
      * @param  array{stage: string, surface: ?string}  $goto

@@ -44,7 +44,7 @@ final readonly class Loop
     /** With every length at its size. */
     public function nominalMm(): float
     {
-        return array_sum(array_map(static fn (Contributor $c): float => $c->direction * $c->sizeMm, $this->contributors));
+        return array_sum(array_map(static fn (Contributor $c): float => $c->addsMm(), $this->contributors));
     }
 
     /** With every length midway between its ends. */
@@ -115,26 +115,28 @@ final readonly class Loop
      * The limits of one more length that keep the gap within what is wanted, whatever the others are: null where the others take all of it.
      *
      * @param  int  $direction  1 or −1
+     * @param  float  $weight  how much of it counts, above 0
      */
-    public function solveFor(int $direction): ?Range
+    public function solveFor(int $direction, float $weight = 1.0): ?Range
     {
         $rest = $this->worst();
         [$from, $to] = $direction > 0 ? [$this->wanted->min - $rest->min, $this->wanted->max - $rest->max] : [$rest->max - $this->wanted->max, $rest->min - $this->wanted->min];
 
-        return $from <= $to ? new Range($from, $to) : null;
+        return $from <= $to ? new Range($from / $weight, $to / $weight) : null;
     }
 
     /**
      * How the limits of one more length come about: the wish, less what the others take.
      *
      * @param  int  $direction  1 or −1
+     * @param  float  $weight  how much of it counts, above 0
      */
-    public function solveWorking(int $direction, string $name): Working
+    public function solveWorking(int $direction, string $name, float $weight = 1.0): Working
     {
         $rest = $this->worst();
         $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
         $step = static fn (string $which, string $formula, float $wish, float $others, float $sum): WorkingStep => new WorkingStep(
-            "{$which} of “{$name}”", $formula, Say::with($direction > 0 ? '{w} − ({r}) = {n}' : '{r} − {w} = {n}', ['w' => $signed($wish), 'r' => $signed($others), 'n' => $signed($sum)]), 'limits added',
+            "{$which} of “{$name}”", $formula, Say::with(($weight === 1.0 ? '' : '2 × (').($direction > 0 ? '{w} − ({r})' : '{r} − {w}').($weight === 1.0 ? ' = {n}' : ') = {n}'), ['w' => $signed($wish), 'r' => $signed($others), 'n' => $signed($sum / $weight)]), 'limits added',
         );
         $steps = [new WorkingStep('The others', 'middle ± Σ half-widths', Say::with('{a} to {b}', ['a' => $signed($rest->min), 'b' => $signed($rest->max)]), 'limits added')];
         [$low, $high] = $direction > 0 ? [$this->wanted->min - $rest->min, $this->wanted->max - $rest->max] : [$rest->max - $this->wanted->max, $rest->min - $this->wanted->min];
@@ -170,12 +172,12 @@ final readonly class Loop
 
     public function working(): Working
     {
-        $sum = array_map(static fn (Contributor $c): Say => Say::with(($c->direction > 0 ? '+ ' : '− ').'{s}', ['s' => LengthWriter::size($c->sizeMm)]), array_slice($this->contributors, 0, 12));
+        $sum = array_map(static fn (Contributor $c): Say => Say::with(($c->direction > 0 ? '+ ' : '− ').'{s}'.($c->weight === 0.5 ? ' / 2' : ''), ['s' => LengthWriter::size($c->sizeMm)]), array_slice($this->contributors, 0, 12));
         $worst = $this->worst();
         $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
 
         return new Working([
-            new WorkingStep('Closes at', 'Σ direction × size', Say::join([...$sum, Say::with('= {n}', ['n' => $signed($this->nominalMm())])], ' '), 'definition'),
+            new WorkingStep('Closes at', 'Σ ± size, of a diameter half', Say::join([...$sum, Say::with('= {n}', ['n' => $signed($this->nominalMm())])], ' '), 'definition'),
             new WorkingStep('Worst case', 'middle ± Σ half-widths', Say::with('{a} to {b}', ['a' => $signed($worst->min), 'b' => $signed($worst->max)]), 'limits added'),
             new WorkingStep('Chance', 'the spreads convolved', Say::plain(number_format(100 * $this->chance(), 2).' %'), 'elementary probability'),
         ]);

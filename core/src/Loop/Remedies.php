@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Loop;
 
-/** What to change so that a loop closes as wanted: another size, closer limits, or a better measurement, the least trouble first. */
+use Oldpart\Core\Quantity\Range;
+
+/** What to change so that a loop closes as wanted: a reserve used, another size, metal taken off, closer limits, or a better measurement, the least trouble first. */
 final readonly class Remedies
 {
     /** Three standard deviations to either side: common practice for “it closes”. */
@@ -24,9 +26,11 @@ final readonly class Remedies
     /**
      * @param  list<int>  $sizes  places of the contributors that may be made another size
      * @param  list<int>  $limits  places of those that may be held closer
+     * @param  array<int, Range>  $reserves  by place: between which sizes a length may be moved without harm, mm
+     * @param  list<int>  $faces  places of found lengths that metal may be taken off
      * @return list<Remedy> those that reach WANTED first, and of those the least trouble; then the rest by their chance
      */
-    public function all(array $sizes, array $limits): array
+    public function all(array $sizes, array $limits, array $reserves = [], array $faces = []): array
     {
         $now = $this->loop->chance();
         if ($now >= self::WANTED) {
@@ -40,19 +44,35 @@ final readonly class Remedies
             $measured = $old->spread === Spread::Measured;
             $held = $shares[$i] < self::LEAST_SHARE || ! ($measured || in_array($i, $limits, true)) ? null : $this->narrowed($i);
             if ($held !== null) {
-                $remedies[] = $measured ? Remedy::measure($old, $held['new'], $held['chance'], self::WANTED) : Remedy::hold($old, $held['new'], $held['chance'], self::WANTED, $this->holdsMm);
+                $remedies[] = $measured ? Remedy::measure($old, $held['new'], $i, $held['chance'], self::WANTED) : Remedy::hold($old, $held['new'], $i, $held['chance'], self::WANTED, $this->holdsMm);
             }
         }
         $shift = $this->shift();
         // Whichever is made another size, the gap moves by as much.
         $moved = null;
-        foreach ($shift === null ? [] : $sizes as $i) {
+        foreach ($shift === null ? [] : $reserves as $i => $between) {
             $old = $this->loop->contributors[$i];
-            $size = $old->sizeMm + $old->direction * $shift;
+            $size = round(min($between->max, max($between->min, $old->sizeMm + $old->direction * $shift / $old->weight)), 3);
+            if (abs($size - $old->sizeMm) > 5e-4) {
+                $new = $old->resized($size, $old->plusMm, $old->minusMm);
+                $remedies[] = Remedy::absorb($old, $new, $i, $between, $this->with($i, $new), self::WANTED);
+            }
+        }
+        foreach ($shift === null ? [] : array_diff($sizes, array_keys($reserves)) as $i) {
+            $old = $this->loop->contributors[$i];
+            $size = $old->sizeMm + $old->direction * $shift / $old->weight;
             if ($size > 0) {
-                $new = new Contributor($old->name, round($size, 3), $old->plusMm, $old->minusMm, $old->direction, $old->spread);
-                $moved ??= $this->with($i, $new);
-                $remedies[] = Remedy::aim($old, $new, $moved, self::WANTED);
+                $new = $old->resized(round($size, 3), $old->plusMm, $old->minusMm);
+                if ($old->weight === 1.0) {
+                    $moved ??= $this->with($i, $new);
+                }
+                $remedies[] = Remedy::aim($old, $new, $i, $old->weight === 1.0 ? $moved ?? 0.0 : $this->with($i, $new), self::WANTED);
+            }
+        }
+        foreach ($faces as $i) {
+            $faced = $this->faced($i);
+            if ($faced !== null) {
+                $remedies[] = $faced;
             }
         }
         $remedies = array_values(array_filter($remedies, static fn (Remedy $r): bool => $r->chance > $now + 1e-4));
@@ -72,7 +92,7 @@ final readonly class Remedies
         $others = $this->loop->contributors;
         unset($others[$i]);
         $rest = $others === [] ? null : Loop::of(array_values($others), $this->loop->wanted);
-        $at = static fn (float $half): Contributor => new Contributor($old->name, $old->sizeMm + ($old->plusMm - $old->minusMm) / 2, $half, $half, $old->direction, $old->spread);
+        $at = static fn (float $half): Contributor => $old->resized($old->sizeMm + ($old->plusMm - $old->minusMm) / 2, $half / $old->weight, $half / $old->weight);
         $exactly = fn (float $half): float => $this->with($i, $at($half));
         // The rest is convolved once and the length laid over it, which is quick; where that is too coarse, all is convolved each time.
         $half = $rest === null || $rest->spreadMm2() <= 0 ? self::widest($exactly, $old->halfMm()) : self::widest(fn (float $half): float => $this->laidOver($rest, $old, $half), $old->halfMm());
@@ -86,6 +106,29 @@ final readonly class Remedies
         }
 
         return $chance < self::WANTED ? null : ['new' => $at($half), 'chance' => $chance];
+    }
+
+    /** How much to take off a length so that the gap is as wanted: taking off widens a gap that the length closes, and narrows one it opens. */
+    private function faced(int $i): ?Remedy
+    {
+        $old = $this->loop->contributors[$i];
+        $worst = $this->loop->worst();
+        [$min, $max] = [$this->loop->wanted->min, $this->loop->wanted->max];
+        $off = ($old->direction < 0 ? new Range($min - $worst->min, $max - $worst->max) : new Range($worst->max - $max, $worst->min - $min));
+        [$least, $most] = [max(0.0, $off->min / $old->weight), $off->max / $old->weight];
+        if ($least <= 0 && $most <= 0) {
+            return null;
+        }
+        // Where the others spread more than is wanted there is no sure range: then to the middle.
+        $sure = $most > $least && $most < Loop::FAR;
+        $middle = $most > Loop::FAR / 2 ? $least : ($least + $most) / 2;
+        $by = round(max(0.0, $middle), 3);
+        if ($by < 0.001 || $by >= $old->sizeMm) {
+            return null;
+        }
+        $new = $old->resized($old->sizeMm - $by, $old->plusMm, $old->minusMm);
+
+        return Remedy::face($old, $new, $i, $sure ? new Range($least, $most) : null, $this->with($i, $new), self::WANTED);
     }
 
     /**

@@ -32,7 +32,7 @@ final class LoopPicture
         $shares = array_column($loop->shares(), 'share');
         $ends = [0.0];
         foreach ($parts as $part) {
-            $ends[] = $ends[count($ends) - 1] + $part->direction * $part->sizeMm;
+            $ends[] = $ends[count($ends) - 1] + $part->addsMm();
         }
         $scale = new Scale(min($ends), max(max($ends), min($ends) + 1e-6), self::LEFT, self::RIGHT);
         $below = 24 + self::ROW * (count($parts) + 1);
@@ -41,7 +41,7 @@ final class LoopPicture
             $y = 24 + self::ROW * $i;
             self::arrow($drawing, $scale->at($ends[$i]), $scale->at($ends[$i + 1]), $part->direction, $y, self::tone($part), 1.5 + 6 * $shares[$i]);
             $drawing->line($scale->at($ends[$i + 1]), $y, $scale->at($ends[$i + 1]), $y + self::ROW, Tone::Rule);
-            $drawing->text(634, $y + 5, Say::with(($part->direction > 0 ? '+ ' : '− ').'{s}', ['s' => LengthWriter::size($part->sizeMm)]), 14, Anchor::Start, self::tone($part), mono: true);
+            $drawing->text(634, $y + 5, Say::with(($part->direction > 0 ? '+ ' : '− ').'{s}'.($part->weight === 0.5 ? ' / 2' : ''), ['s' => LengthWriter::size($part->sizeMm)]), 14, Anchor::Start, self::tone($part), mono: true);
             $drawing->text(self::LEFT, $y - 8, $part->name, 12, Anchor::Start, Tone::Soft);
         }
         $y = 24 + self::ROW * count($parts);

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Loop\Contributor;
+use Oldpart\Core\Loop\Spread;
+
+/** A length of a loop with what is known of it now. */
+final readonly class LoopRow
+{
+    /**
+     * @param  string  $from  where its size comes from
+     * @param  ?Contributor  $contributor  at 20 °C; null while it is not known
+     * @param  ?float  $growthMm  how much longer it is at its own temperature in use; null where none is typed, or its material is not known
+     */
+    public function __construct(public LoopLength $length, public string $from, public ?Contributor $contributor, public ?float $growthMm = null)
+    {
+    }
+
+    /** A size that somebody planned, and may plan anew. */
+    public function isTyped(): bool
+    {
+        return $this->from === 'typed' && $this->contributor?->spread !== Spread::Measured;
+    }
+
+    public function isToMake(): bool
+    {
+        return $this->from === 'to make';
+    }
+
+    /** A length that is there: found, measured, or made. */
+    public function isThere(): bool
+    {
+        return $this->contributor?->spread === Spread::Measured;
+    }
+
+    /** The length as it is at its own temperature in use. */
+    public function inUse(): ?Contributor
+    {
+        return $this->contributor === null ? null : $this->contributor->resized($this->contributor->sizeMm + ($this->growthMm ?? 0.0), $this->contributor->plusMm, $this->contributor->minusMm);
+    }
+}

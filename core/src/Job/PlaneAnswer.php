@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Loop\Loop;
+use Oldpart\Core\Loop\Offset;
+use Oldpart\Core\Loop\Resultant;
+use Oldpart\Core\Picture\PlanePicture;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/** A loop of the job in two directions at once: how far the end lies from the start, and which way. */
+final readonly class PlaneAnswer implements \JsonSerializable
+{
+    /** @param  list<LoopRow>  $rows */
+    private function __construct(private LoopFacts $facts, private array $rows, private ?Resultant $plane, private ?Say $blocked, private bool $withheld)
+    {
+    }
+
+    public static function of(LoopFacts $loop, LoopLengths $lengths, bool $withheld): self
+    {
+        $rows = $lengths->rows($loop);
+        $offsets = $unknown = [];
+        foreach ($rows as $row) {
+            $known = $row->contributor;
+            if ($known === null || $row->length->angleDeg === null) {
+                $unknown[] = $row->length->name.($known === null ? '' : ' (which way)');
+
+                continue;
+            }
+            $offsets[] = new Offset($row->length->name, $known->direction * $known->weight * ($known->sizeMm + ($known->plusMm - $known->minusMm) / 2), $known->halfMm(), $row->length->angleDeg, $known->spread);
+        }
+        $blocked = match (true) {
+            $withheld => Gatekeeper::sentence(),
+            $rows === [] => Say::plain('Add the lengths in order, each with the way it points.'),
+            $unknown !== [] => Say::plain('Not known yet: '.implode(', ', $unknown).'.'),
+            default => null,
+        };
+
+        return new self($loop, $rows, $unknown === [] && $offsets !== [] ? Resultant::of($offsets, $loop->wanted() ?? new Range(0, 2 * Loop::FAR)) : null, $blocked, $withheld);
+    }
+
+    /** The chance that the distance is as wanted; null while that is not known, or nothing is wanted. */
+    public function chance(): ?float
+    {
+        return $this->plane === null || $this->blocked !== null || $this->facts->wanted() === null ? null : $this->plane->chance();
+    }
+
+    public function id(): string
+    {
+        return $this->facts->id;
+    }
+
+    /** @return list<Note> */
+    private function notes(Resultant $plane): array
+    {
+        $chance = $this->chance();
+        $doubt = $plane->u95Deg();
+        $notes = [Note::info('direction', Say::with('It lies at {a}°{doubt}, from the first direction toward the second; {s} ± {u} far.', [
+            'a' => number_format($plane->angleDeg(), 1), 'doubt' => $doubt === null ? '' : ' ± '.number_format(max(0.1, ceil($doubt * 10) / 10), 1).'°', 's' => LengthWriter::size($plane->sizeMm()), 'u' => LengthWriter::plusMinus($plane->u95Mm()),
+        ]))];
+        if ($chance !== null && $chance < 0.9999) {
+            $notes[] = $chance <= 0 ? Note::stop('never-closes', 'It is never as wanted: one of the lengths is wrong, or the wish is.') : Note::caution('may-not-close', 'Of a hundred as they come '.(string) (floor($chance * 10000) / 100).' are as wanted.');
+        }
+
+        return [...$notes, ...$plane->notes()];
+    }
+
+    /** @return array<string, mixed> of the same shape as a loop along one line */
+    public function jsonSerialize(): array
+    {
+        $shown = $this->blocked === null ? $this->plane : null;
+        $shares = array_column($this->plane?->shares() ?? [], 'share');
+        $range = static fn (Range $r): Say => Say::with('{a} to {b}', ['a' => LengthWriter::size($r->min), 'b' => LengthWriter::size($r->max)]);
+
+        return [
+            'id' => $this->facts->id, 'blocked' => $this->blocked,
+            'rows' => array_map(fn (int $i, LoopRow $row): array => [
+                'name' => $row->length->name, 'from' => $row->from, 'size' => $row->contributor === null || $this->withheld && $row->isToMake() ? null : LengthWriter::size($row->contributor->sizeMm),
+                'plus_minus' => $row->contributor === null ? null : LengthWriter::difference($row->contributor->ownHalfMm()), 'share' => $shares[$i] ?? null,
+            ], array_keys($this->rows), $this->rows),
+            'closes_at' => $shown === null ? null : LengthWriter::size($shown->sizeMm()), 'worst' => $shown === null ? null : $range($shown->worst()), 'likely' => $shown === null ? null : $range($shown->likely()),
+            'chance' => $this->chance(), 'in_use' => null, 'solved' => null, 'shared' => null, 'length' => null, 'remedies' => [], 'shims' => null,
+            'picture' => $shown === null ? null : PlanePicture::draw($shown), 'notes' => $shown === null ? [] : $this->notes($shown), 'working' => $shown === null ? [] : $shown->working(),
+        ];
+    }
+}
