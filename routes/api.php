@@ -23,6 +23,8 @@ Route::get('find', [JobController::class, 'find']);
 Route::get('jobs/{job}', [JobController::class, 'show']);
 Route::patch('jobs/{job}', [JobController::class, 'update']);
 Route::post('jobs/{job}/preview', [JobController::class, 'preview']);
+Route::post('jobs/{job}/faces', [JobController::class, 'faces']);
+Route::post('jobs/{job}/mistakes', [JobController::class, 'mistake']);
 Route::post('jobs/{job}/undo', [JobController::class, 'undo']);
 Route::put('jobs/{job}/shelf', [JobController::class, 'shelve']);
 Route::post('jobs/{job}/copy', [JobController::class, 'copy']);

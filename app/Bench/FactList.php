@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Models\Clearance;
 use App\Models\Cost;
 use App\Models\Cut;
 use App\Models\Evidence;
 use App\Models\FactModel;
 use App\Models\Joint;
 use App\Models\Loop;
+use App\Models\Mistake;
 use App\Models\Operation;
 use App\Models\Part;
 use App\Models\Photo;
@@ -29,6 +31,8 @@ enum FactList: string
     case Ticks = 'ticks';
     case Pushes = 'pushes';
     case Loops = 'loops';
+    case Mistakes = 'mistakes';
+    case Clearances = 'clearances';
     case Evidence = 'evidence';
     case Photos = 'photos';
     case Operations = 'operations';
@@ -46,6 +50,8 @@ enum FactList: string
             self::Ticks => Tick::class,
             self::Pushes => Push::class,
             self::Loops => Loop::class,
+            self::Mistakes => Mistake::class,
+            self::Clearances => Clearance::class,
             self::Evidence => Evidence::class,
             self::Photos => Photo::class,
             self::Operations => Operation::class,
@@ -77,7 +83,12 @@ enum FactList: string
             self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null],
             self::Ticks => ['at' => null, 'remark' => null],
             self::Pushes => ['at' => null],
-            self::Loops => ['least' => null, 'most' => null, 'lengths' => []],
+            self::Loops => ['least' => null, 'most' => null, 'lengths' => [], 'plane' => false],
+            self::Mistakes => ['surface' => null, 'loop' => null, 'length' => null, 'old' => null, 'new' => null, 'readings' => [], 'note' => '', 'at' => null],
+            self::Clearances => [
+                'travel' => 'still', 'other' => 'wall', 'arm' => null, 'mover' => null, 'from_deg' => null, 'to_deg' => null, 'from' => null, 'to' => null,
+                'x' => null, 'y' => null, 'other_size' => null, 'doubt' => null, 'least' => null,
+            ],
             self::Evidence => ['note' => ''],
             self::Photos => ['note' => '', 'surface' => null, 'x' => null, 'y' => null, 'taken_at' => null],
             self::Operations => ['setup_min' => 0, 'run_min' => 0],
@@ -85,9 +96,9 @@ enum FactList: string
         };
     }
 
-    /** Readings, cuts and the forces of a press are the record: they are set aside with a reason, never taken away. */
+    /** Readings, cuts, the forces of a press and what was found wrong are the record: never taken away. */
     public function isRecord(): bool
     {
-        return in_array($this, [self::Readings, self::Cuts, self::Pushes], true);
+        return in_array($this, [self::Readings, self::Cuts, self::Pushes, self::Mistakes], true);
     }
 }

@@ -12,7 +12,7 @@ use Oldpart\Core\Job\ShopFacts;
 final class JobCopy
 {
     /** Fields that name another thing of the job. */
-    private const REFERENCES = ['id', 'part', 'surface', 'inner', 'outer', 'along', 'joint'];
+    private const REFERENCES = ['id', 'part', 'surface', 'inner', 'outer', 'along', 'joint', 'loop'];
 
     /** @param  callable(): string  $newId */
     public static function under(JobFacts $facts, callable $newId, ?string $id = null): JobFacts
@@ -32,6 +32,9 @@ final class JobCopy
                         $row[$field] = $fresh[$row[$field]];
                     }
                 }
+                if ($list === FactList::Mistakes) {
+                    $row['readings'] = array_map(static fn (string $reading): string => $fresh[$reading] ?? $reading, $row['readings']);
+                }
                 foreach (array_keys($row['lengths'] ?? []) as $i) {
                     $row['lengths'][$i]['surface'] = $fresh[$row['lengths'][$i]['surface'] ?? ''] ?? null;
                 }
@@ -45,7 +48,7 @@ final class JobCopy
     public static function start(JobFacts $facts, ShopFacts $shop): JobFacts
     {
         $array = JobFile::toArray($facts);
-        foreach ([FactList::Readings, FactList::Cuts, FactList::Ticks, FactList::Pushes, FactList::Photos, FactList::Evidence] as $list) {
+        foreach ([FactList::Readings, FactList::Cuts, FactList::Ticks, FactList::Pushes, FactList::Mistakes, FactList::Photos, FactList::Evidence] as $list) {
             $array[$list->value] = [];
         }
         $array['shop'] = $shop->jsonSerialize();

@@ -203,17 +203,119 @@ final class JobStore
     }
 
     /**
-     * The answers as they would be with one change, without saving it.
+     * The answers as they would be with some changes, without saving them.
      *
-     * @param  array<string, mixed>|null  $fact
+     * @param  non-empty-list<array{list: ?FactList, thing: string, fact: array<string, mixed>}>  $changes
      *
      * @throws BadInput
      */
-    public function preview(string $id, ?FactList $list, string $thing, ?array $fact): JobAnswers
+    public function preview(string $id, array $changes): JobAnswers
     {
-        $job = Job::query()->findOrFail($id);
+        $array = JobRecords::toArray(Job::query()->findOrFail($id));
+        $last = array_pop($changes);
+        foreach ($changes as ['list' => $list, 'thing' => $thing, 'fact' => $fact]) {
+            [$array, , $at] = $list === null ? $this->changedHead($array, $fact) : $this->changedThing($array, $list, $thing, $fact);
+            $list === null ? JobRecords::vet($array) : JobRecords::vet($array, $list, [$at => $array[$list->value][$at]]);
+        }
 
-        return $this->changed(JobRecords::toArray($job), $list, $thing, $fact)[3];
+        return $this->changed($array, $last['list'], $last['thing'], $last['fact'])[3];
+    }
+
+    /**
+     * A number was wrong: a surface's readings, which are set aside with the reason, or a length typed in a loop, which gets its right
+     * size in every loop where the same piece stands. One change, kept on record, that can be taken back.
+     *
+     * @param  array<string, mixed>|null  $right  the right size as typed; null where a surface is to be measured anew
+     *
+     * Refuses with BadInput when there is no such number, or the right one is missing.
+     *
+     * @throws Conflict when the job is at another version than the sender read
+     */
+    public function mistake(string $id, int $version, string $request, string $mistake, ?string $surface, ?string $loop, ?string $length, ?array $right, string $cause, string $note): JobState
+    {
+        return DB::transaction(function () use ($id, $version, $request, $mistake, $surface, $loop, $length, $right, $cause, $note): JobState {
+            $job = Job::query()->findOrFail($id);
+            if (Change::query()->where('request', $request)->exists()) {
+                return $this->state($id);
+            }
+            if ($job->version !== $version) {
+                throw new Conflict($this->state($id));
+            }
+            $array = JobRecords::toArray($job);
+            $fact = ['surface' => $surface, 'loop' => $loop, 'length' => $length, 'cause' => $cause, 'note' => $note, 'at' => now()->toIso8601ZuluString()];
+            $steps = $surface !== null ? $this->readingsWrong($array, $surface, $right, $cause, $fact) : $this->lengthWrong($array, (string) $loop, (string) $length, $right, $fact);
+            $steps[] = [FactList::Mistakes, $mistake, $fact];
+            $before = [];
+            foreach ($steps as [$list, $thing, $change]) {
+                [$array, $was, $at] = $this->changedThing($array, $list, $thing, $change);
+                JobRecords::vet($array, $list, [$at => $array[$list->value][$at]]);
+                $before[] = ['list' => $list->value, 'thing' => $thing, 'fact' => $was, 'place' => null];
+            }
+            $facts = JobRecords::toFacts($array);
+            $answers = (new Evaluator)->evaluate($facts);
+            $canonical = JobFile::toArray($facts);
+            $after = [];
+            foreach ($steps as [$list, $thing]) {
+                $stored = array_column($canonical[$list->value], null, 'id')[$thing];
+                $this->write($job, $list, $thing, $stored);
+                $after[] = ['list' => $list->value, 'thing' => $thing, 'fact' => $stored, 'place' => null];
+            }
+            $this->remember($job, $request, $mistake, $before, $after);
+            BenchIndex::write($job, $facts, $answers);
+
+            return JobState::of($job, $facts, $answers);
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $array
+     * @param  array<string, mixed>|null  $right
+     * @param  array<string, mixed>  $fact  of the mistake; gets the readings that were wrong
+     * @return list<array{FactList, string, array<string, mixed>}>
+     */
+    private function readingsWrong(array $array, string $surface, ?array $right, string $cause, array &$fact): array
+    {
+        $wrong = array_values(array_filter($array[FactList::Readings->value], static fn (array $r): bool => $r['surface'] === $surface && $r['set_aside'] === null));
+        if ($wrong === []) {
+            throw new BadInput('no-readings', 'surface', 'It has no readings yet that could be wrong.');
+        }
+        $fact['readings'] = array_column($wrong, 'id');
+        $steps = array_map(static fn (array $r): array => [FactList::Readings, (string) $r['id'], ['set_aside' => $cause]], $wrong);
+        if ($right !== null) {
+            $first = $wrong[0];
+            $steps[] = [FactList::Readings, self::freshId(), [
+                'surface' => $surface, 'station' => $first['station'], 'angle' => $first['angle'], 'instrument' => $first['instrument'], 'value' => $right, 'taken_at' => $fact['at'],
+            ]];
+            $fact['new'] = $right;
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  array<string, mixed>  $array
+     * @param  array<string, mixed>|null  $right
+     * @param  array<string, mixed>  $fact  of the mistake; gets the old and the new size
+     * @return list<array{FactList, string, array<string, mixed>}>
+     */
+    private function lengthWrong(array $array, string $loop, string $name, ?array $right, array &$fact): array
+    {
+        $here = array_column($array[FactList::Loops->value], null, 'id')[$loop] ?? throw new BadInput('gone', 'loop', 'This loop is not in the job any more.');
+        $old = array_column($here['lengths'], null, 'name')[$name]['size'] ?? throw new BadInput('gone', 'length', 'This length has no typed size that could be wrong.');
+        if ($right === null) {
+            throw new BadInput('missing', 'right', 'What is the right size?');
+        }
+        $fact['old'] = $old;
+        $fact['new'] = $right;
+        $same = static fn (array $l): bool => $l['surface'] === null && $l['name'] === $name && $l['size'] !== null && abs($l['size']['mm'] - $old['mm']) < 1e-9;
+        $steps = [];
+        foreach ($array[FactList::Loops->value] as $other) {
+            if (array_filter($other['lengths'], $same) !== []) {
+                $steps[] = [FactList::Loops, (string) $other['id'], ['lengths' => array_map(static fn (array $l): array => $same($l) ? [...$l, 'size' => $right] : $l, $other['lengths'])]];
+            }
+        }
+
+        return $steps;
     }
 
     /** Takes back the last change that still stands. */

@@ -18,7 +18,7 @@ final class Removal
     public static function of(array $job, FactList $list, string $thing): array
     {
         if ($list->isRecord()) {
-            throw new BadInput('kept', $list->value, 'This is kept for the record. Set it aside with a reason instead.');
+            throw new BadInput('kept', $list->value, $list === FactList::Mistakes ? 'What was found wrong is kept for the record. Where it was right after all, find the new number wrong in its turn, or undo.' : 'This is kept for the record. Set it aside with a reason instead.');
         }
         $before = self::rows($job, $list)[$thing] ?? throw new BadInput('gone', $list->value, 'This is not in the job any more.');
         $surfaces = match ($list) {

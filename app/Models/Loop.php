@@ -9,6 +9,6 @@ final class Loop extends FactModel
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['least' => 'array', 'most' => 'array', 'lengths' => 'array'];
+        return ['least' => 'array', 'most' => 'array', 'lengths' => 'array', 'plane' => 'boolean'];
     }
 }

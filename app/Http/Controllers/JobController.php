@@ -15,6 +15,9 @@ use Illuminate\Http\Response;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Job\LoopFromFaces;
+use Oldpart\Core\Job\MistakeCause;
 use Oldpart\Core\Quantity\Unit;
 
 final class JobController
@@ -100,10 +103,38 @@ final class JobController
     public function preview(Request $request, string $job): JsonResponse
     {
         $body = Body::array($request);
-        $in = (new Fields($body))->only(['list', 'thing', 'fact']);
-        $list = $in->textOrNull('list');
+        $rows = array_key_exists('changes', $body) ? $body['changes'] : [$body];
+        if (! is_array($rows) || $rows === [] || ! array_is_list($rows) || count($rows) > 50) {
+            throw new BadInput('bad-field', 'changes', '“changes” must be a list of 1 to 50 changes.');
+        }
+        $changes = array_map(static function (mixed $row): array {
+            $row = is_array($row) ? $row : [];
+            $in = (new Fields($row))->only(['list', 'thing', 'fact']);
+            $list = $in->textOrNull('list');
 
-        return new JsonResponse(['answers' => $this->store->preview($job, $list === null ? null : self::list($list), $in->textOrNull('thing') ?? '', self::fact($body))]);
+            return ['list' => $list === null ? null : self::list($list), 'thing' => $in->textOrNull('thing') ?? '', 'fact' => self::fact($row)];
+        }, $rows);
+
+        return new JsonResponse(['answers' => $this->store->preview($job, $changes)]);
+    }
+
+    public function faces(Request $request, string $job): JsonResponse
+    {
+        $in = Body::of($request)->only(['faces']);
+        $facts = $this->store->facts($job);
+
+        return new JsonResponse(LoopFromFaces::of($facts, (new Evaluator)->evaluate($facts)->pictures, $in->texts('faces')));
+    }
+
+    public function mistake(Request $request, string $job): JsonResponse
+    {
+        $in = Body::of($request)->only(['version', 'request', 'id', 'surface', 'loop', 'length', 'right', 'cause', 'note']);
+        $right = $in->lengthOrNull('right', reading: $in->textOrNull('surface') !== null);
+
+        return new JsonResponse($this->store->mistake(
+            $job, self::version($in), $in->text('request'), self::id($in->text('id')), $in->textOrNull('surface'), $in->textOrNull('loop'), $in->textOrNull('length'),
+            $right === null ? null : ['typed' => $right->typed, 'unit' => $right->unit->value], $in->choice('cause', MistakeCause::class)->value, $in->label('note'),
+        ));
     }
 
     public function undo(Request $request, string $job): JsonResponse

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Length;
 use Oldpart\Core\Quantity\TypedLength;
 
 /** A line of the cut log: what was dialled (null: only measured) and the size after it. */
@@ -21,6 +22,12 @@ final readonly class CutFacts implements \JsonSerializable
         public ?string $setAside,
         public ?string $at,
     ) {
+    }
+
+    /** The same cut come out at another size, mm. */
+    public function cameOut(float $mm): self
+    {
+        return new self($this->id, $this->surface, $this->phase, $this->dialled, new TypedLength(Length::mm($mm), $this->after->typed, $this->after->unit), $this->instrument, null, $this->setAside, $this->at);
     }
 
     public static function read(Fields $f): self

@@ -50,10 +50,14 @@ final readonly class Evaluator
         $handOver = new HandOverAnswer($facts, $making, $joints);
         $stages = new Stages($facts, $surfaces, $joints, $making, $plan, $assembly, $handOver);
 
-        return new JobAnswers(
+        $answers = new JobAnswers(
             $facts->id, $withheld, $stages->all(), $stages->next(), $surfaces, $joints, $make, $plan, $making, $assembly, $handOver,
             $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn), array_map(static fn (LoopFacts $l): LoopAnswer|PlaneAnswer => $l->plane ? PlaneAnswer::of($l, $lengths, $withheld) : LoopAnswer::of($l, $lengths, $facts->shop, $withheld), $facts->loops),
+            array_map(ClearanceAnswer::of(...), $facts->clearances),
         );
+
+        // Each is a look back at the job as it was believed to be, in which no mistakes stand: one step, no further.
+        return $facts->mistakes === [] ? $answers : $answers->withMistakes(array_map(fn (MistakeFacts $m): MistakeAnswer => MistakeAnswer::of($m, $facts, $answers, $this), $facts->mistakes));
     }
 
     /**

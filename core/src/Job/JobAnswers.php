@@ -37,7 +37,32 @@ final readonly class JobAnswers implements \JsonSerializable
         public array $notes,
         /** @var list<LoopAnswer|PlaneAnswer> */
         public array $loops = [],
+        /** @var list<ClearanceAnswer> */
+        public array $clearances = [],
+        /** @var list<MistakeAnswer> */
+        public array $mistakes = [],
     ) {
+    }
+
+    /** A measured surface's size, mm; null while it is not measured. */
+    public function foundMm(string $surface): ?float
+    {
+        foreach ($this->surfaces as $answer) {
+            if ($answer->surface->id === $surface) {
+                return $answer->found?->meanMm;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  list<MistakeAnswer>  $mistakes */
+    public function withMistakes(array $mistakes): self
+    {
+        return new self(
+            $this->id, $this->withheld, $this->stages, $this->next, $this->surfaces, $this->joints, $this->make, $this->plan, $this->making, $this->assembly, $this->handOver, $this->survey, $this->quote,
+            $this->pictures, $this->notes, $this->loops, $this->clearances, $mistakes,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -51,6 +76,8 @@ final readonly class JobAnswers implements \JsonSerializable
             'surfaces' => $this->surfaces,
             'joints' => $this->joints,
             'loops' => $this->loops,
+            'clearances' => $this->clearances,
+            'mistakes' => $this->mistakes,
             'make' => $this->make,
             'plan' => $this->plan,
             'making' => $this->making,

@@ -58,6 +58,10 @@ final readonly class JobFacts implements \JsonSerializable
         public array $pushes = [],
         /** @var list<LoopFacts> */
         public array $loops = [],
+        /** @var list<MistakeFacts> */
+        public array $mistakes = [],
+        /** @var list<ClearanceFacts> */
+        public array $clearances = [],
     ) {
         $this->surfacesById = array_column($surfaces, null, 'id');
         $counted = [];
@@ -98,6 +102,24 @@ final readonly class JobFacts implements \JsonSerializable
             HandOverFacts::read($must('hand_over')),
             array_map(PushFacts::read(...), $f->objects('pushes')),
             array_map(LoopFacts::read(...), $f->objects('loops')),
+            array_map(MistakeFacts::read(...), $f->objects('mistakes')),
+            array_map(ClearanceFacts::read(...), $f->objects('clearances')),
+        );
+    }
+
+    /**
+     * The same job with other readings, cuts, loops or mistakes: to see what would be.
+     *
+     * @param  ?list<ReadingFacts>  $readings
+     * @param  ?list<CutFacts>  $cuts
+     * @param  ?list<LoopFacts>  $loops
+     * @param  ?list<MistakeFacts>  $mistakes
+     */
+    public function with(?array $readings = null, ?array $cuts = null, ?array $loops = null, ?array $mistakes = null): self
+    {
+        return new self(
+            $this->id, $this->machine, $this->part, $this->kind, $this->unit, $this->takeIn, $this->shop, $this->parts, $this->surfaces, $readings ?? $this->readings, $this->joints, $cuts ?? $this->cuts, $this->ticks,
+            $this->evidence, $this->photos, $this->operations, $this->costs, $this->quote, $this->waits, $this->handOver, $this->pushes, $loops ?? $this->loops, $mistakes ?? $this->mistakes, $this->clearances,
         );
     }
 
@@ -166,6 +188,9 @@ final readonly class JobFacts implements \JsonSerializable
                 $this->need($length->surface === null || $this->surface($length->surface) !== null, "loops.{$i}.lengths.{$k}.surface", $length->name, 'surface');
             }
         }
+        foreach ($this->mistakes as $i => $mistake) {
+            $this->need($mistake->surface === null || $this->surface($mistake->surface) !== null, "mistakes.{$i}.surface", 'A number that was wrong', 'surface');
+        }
         foreach ($this->photos as $i => $photo) {
             $this->need($photo->surface === null || $this->surface($photo->surface) !== null, "photos.{$i}.surface", 'A photograph', 'surface');
         }
@@ -222,6 +247,8 @@ final readonly class JobFacts implements \JsonSerializable
             'ticks' => $this->ticks,
             'pushes' => $this->pushes,
             'loops' => $this->loops,
+            'mistakes' => $this->mistakes,
+            'clearances' => $this->clearances,
             'evidence' => $this->evidence,
             'photos' => $this->photos,
             'operations' => $this->operations,

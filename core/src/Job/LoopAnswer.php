@@ -56,24 +56,47 @@ final readonly class LoopAnswer implements \JsonSerializable
         return $this->loop === null || $this->blocked !== null ? null : $this->loop->chance();
     }
 
+    /** What it comes to, in a few words: the gap, or the length it asks for; null while neither is known. */
+    public function says(): ?Say
+    {
+        if ($this->blocked !== null) {
+            return null;
+        }
+
+        return $this->loop === null ? $this->solved() : Say::with('closes at {n}, {chance} of 100 as wanted', ['n' => self::signed($this->loop->nominalMm()), 'chance' => (string) (floor($this->loop->chance() * 1000) / 10)]);
+    }
+
     public function id(): string
     {
         return $this->facts->id;
     }
 
-    /** The pile of the shop's shims that closes a gap that is too wide; null where none is needed, or none is in the drawer. */
-    private function shimmed(Loop $loop): ?Say
+    /** The gap is too wide, and there are shims. */
+    private function wantsShims(Loop $loop): bool
     {
-        $worst = $loop->worst();
-        $needed = $loop->solveFor(-1);
-        if ($worst->max <= $loop->wanted->max + 1e-9 || trim($this->shop->shims) === '') {
+        return $loop->worst()->max > $loop->wanted->max + 1e-9 && trim($this->shop->shims) !== '';
+    }
+
+    /** @return ?list<float> the pile of the shop's shims that closes a gap that is too wide, thickest first, mm; null where none is needed, or none does */
+    public function pile(): ?array
+    {
+        if ($this->loop === null || $this->blocked !== null || ! $this->wantsShims($this->loop)) {
             return null;
         }
+        $needed = $this->loop->solveFor(-1);
         try {
-            $pile = $needed === null ? null : Shims::pile(ShimStock::read($this->shop->shims, Unit::Millimetre), $needed);
+            return $needed === null ? null : Shims::pile(ShimStock::read($this->shop->shims, Unit::Millimetre), $needed);
         } catch (BadInput) {
             return null;
         }
+    }
+
+    private function shimmed(Loop $loop): ?Say
+    {
+        if (! $this->wantsShims($loop)) {
+            return null;
+        }
+        $pile = $this->pile();
 
         return $pile === null
             ? Say::plain('No pile of the shims in the drawer closes it for sure.')

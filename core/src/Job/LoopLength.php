@@ -80,10 +80,10 @@ final readonly class LoopLength implements \JsonSerializable
         return new Range(min($least, $most), max($least, $most));
     }
 
-    /** The same length with another size typed. */
-    public function withSize(TypedLength $size): self
+    /** The same length with another size typed, and other limits where they are given. */
+    public function withSize(TypedLength $size, ?TypedLength $plus = null, ?TypedLength $minus = null): self
     {
-        return new self($this->name, $this->surface, $size, $this->plus, $this->minus, $this->opens, $this->spread, $this->countsHalf, $this->reserveLeast, $this->reserveMost, $this->inUseC, $this->material, $this->angleDeg);
+        return new self($this->name, $this->surface, $size, $plus ?? $this->plus, $minus ?? $this->minus, $this->opens, $this->spread, $this->countsHalf, $this->reserveLeast, $this->reserveMost, $this->inUseC, $this->material, $this->angleDeg);
     }
 
     /** @return array<string, mixed> */

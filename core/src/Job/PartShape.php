@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Picture\AxisFace;
 use Oldpart\Core\Picture\AxisPart;
 use Oldpart\Core\Picture\FaceCircle;
 use Oldpart\Core\Picture\FacePattern;
@@ -37,6 +38,91 @@ final readonly class PartShape
     public function tone(): Tone
     {
         return $this->part->origin === Origin::Make ? Tone::Make : Tone::Found;
+    }
+
+    /** @return list<AxisFace> the faces square to its axis: both ends, the shoulders, and where a length begins or ends; from the left */
+    public function faces(): array
+    {
+        $cells = $this->profile->cells;
+        if ($cells === []) {
+            return [];
+        }
+        [$first, $last] = [$cells[0]->fromMm, $cells[count($cells) - 1]->toMm];
+        $planes = [];
+        foreach ($this->surfaces as $surface) {
+            $extent = $surface->type === SurfaceType::Length ? $this->planes->of($surface) : null;
+            foreach ($extent ?? [] as $mm) {
+                $planes[number_format($mm, 6, '.', '')] = $mm;
+            }
+        }
+        foreach ([$first, $last, ...$this->shoulders()] as $mm) {
+            $planes[number_format($mm, 6, '.', '')] = $mm;
+        }
+        sort($planes);
+        $faces = [];
+        foreach ($planes as $i => $mm) {
+            [$left, $right] = [null, null];
+            foreach ($cells as $cell) {
+                $left = abs($cell->toMm - $mm) < 1e-6 ? $cell : $left;
+                $right = abs($cell->fromMm - $mm) < 1e-6 ? $cell : $right;
+            }
+            $outer = [$left->outerEndMm ?? 0.0, $right->outerStartMm ?? 0.0];
+            $inner = [$left->innerEndMm ?? $outer[0], $right->innerStartMm ?? $outer[1]];
+            $looks = match (true) {
+                $left === null && $right === null => 0,
+                $right === null => 1,
+                $left === null => -1,
+                abs($outer[0] - $outer[1]) > 1e-6 => $outer[0] > $outer[1] ? 1 : -1,
+                abs($inner[0] - $inner[1]) > 1e-6 => $inner[0] < $inner[1] ? 1 : -1,
+                default => 0,
+            };
+            // Seen between the two outsides of a shoulder, or the two bores; at an end, the whole face.
+            [$low, $high] = match (true) {
+                $left === null || $right === null => [$left === null ? $inner[1] : $inner[0], max($outer)],
+                abs($outer[0] - $outer[1]) > 1e-6 => [min($outer), max($outer)],
+                default => [min($inner), max($inner)],
+            };
+            $faces[] = new AxisFace("{$this->part->id}.{$i}", $this->faceName($mm, $first, $last, $looks), $mm, $looks, $low, max($high, $low));
+        }
+
+        return $faces;
+    }
+
+    /** @return list<float> where the outside or the bore steps, mm */
+    private function shoulders(): array
+    {
+        $steps = [];
+        $cells = $this->profile->cells;
+        for ($i = 1; $i < count($cells); $i++) {
+            if (abs($cells[$i]->outerStartMm - $cells[$i - 1]->outerEndMm) > 0.25 || abs($cells[$i]->innerStartMm - $cells[$i - 1]->innerEndMm) > 0.25) {
+                $steps[] = $cells[$i]->fromMm;
+            }
+        }
+
+        return $steps;
+    }
+
+    private function faceName(float $mm, float $first, float $last, int $looks): string
+    {
+        if (abs($mm - $first) < 1e-6 || abs($mm - $last) < 1e-6) {
+            return $this->part->name.(abs($mm - $first) < 1e-6 ? ', left end' : ', right end');
+        }
+        // Named after what steps up there: the widest outside beside it, or the bore that ends there.
+        $named = null;
+        foreach ($this->surfaces as $surface) {
+            $extent = $this->planes->of($surface);
+            $turned = $surface->type->isOutside() || $surface->type->isInside();
+            if ($turned && $extent !== null && (abs($extent[0] - $mm) < 1e-6 || abs($extent[1] - $mm) < 1e-6) && ($named === null || ($this->sizes->mm($surface) ?? 0.0) > ($this->sizes->mm($named) ?? 0.0))) {
+                $named = $surface;
+            }
+        }
+        $side = match ($looks) {
+            1 => ', shoulder looking right',
+            -1 => ', shoulder looking left',
+            default => '',
+        };
+
+        return $this->part->name.($named === null ? '' : ': '.lcfirst($named->name)).$side;
     }
 
     /** @return array{float, float}|null from its first plane to its last, mm from the part’s zero; null when it has no place */
@@ -135,7 +221,7 @@ final readonly class PartShape
             }
         }
 
-        return new AxisPart($this->part->name, $this->tone(), $this->profile, $offsetMm, $riseMm, $diameters, $lengths, $holes, $slots);
+        return new AxisPart($this->part->name, $this->tone(), $this->profile, $offsetMm, $riseMm, $diameters, $lengths, $holes, $slots, $this->faces());
     }
 
     /** The face, where there is something to see that the section does not show; null otherwise. */

@@ -50,6 +50,16 @@ final readonly class PlaneAnswer implements \JsonSerializable
         return $this->plane === null || $this->blocked !== null || $this->facts->wanted() === null ? null : $this->plane->chance();
     }
 
+    /** What it comes to, in a few words; null while it is not known. */
+    public function says(): ?Say
+    {
+        $chance = $this->chance();
+
+        return $this->plane === null || $this->blocked !== null ? null : Say::with('{s} at {a}°{chance}', [
+            's' => LengthWriter::size($this->plane->sizeMm()), 'a' => number_format($this->plane->angleDeg(), 1), 'chance' => $chance === null ? '' : ', '.(string) (floor($chance * 1000) / 10).' of 100 as wanted',
+        ]);
+    }
+
     public function id(): string
     {
         return $this->facts->id;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Length;
 use Oldpart\Core\Quantity\TypedLength;
 
 /** A reading as it was typed or taken. A reading is set aside with a reason, never dropped. */
@@ -27,6 +28,20 @@ final readonly class ReadingFacts implements \JsonSerializable
         /** What to add to what the gauge showed, from its last check against a master when the reading was taken, mm. */
         public ?float $correctionMm = null,
     ) {
+    }
+
+    /** The same reading set aside with a reason, or counting again. */
+    public function setAside(?string $why): self
+    {
+        return new self($this->id, $this->surface, $this->station, $this->angle, $this->value, $this->was, $this->instrument, $this->partC, $this->gaugeC, $this->worn, $why, $this->remark, $this->takenAt, $this->correctionMm);
+    }
+
+    /** The same reading of something so much larger, mm. */
+    public function moved(float $mm): self
+    {
+        $value = new TypedLength(Length::mm(max(0.0, $this->value->length->mm + $mm)), $this->value->typed, $this->value->unit, $this->value->betweenMm, $this->value->weights, $this->value->masterMm);
+
+        return new self($this->id, $this->surface, $this->station, $this->angle, $value, $this->was, $this->instrument, $this->partC, $this->gaugeC, $this->worn, $this->setAside, $this->remark, $this->takenAt, $this->correctionMm);
     }
 
     public static function read(Fields $f): self

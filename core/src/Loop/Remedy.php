@@ -19,14 +19,14 @@ final readonly class Remedy
      * @param  float  $chance  0 to 1, once it is done
      * @param  float  $effort  to be compared with others only
      */
-    private function __construct(public string $kind, public int $place, public Contributor $new, public Say $do, public float $chance, public bool $enough, public float $effort)
+    private function __construct(public string $kind, public int $place, public Contributor $old, public Contributor $new, public Say $do, public float $chance, public bool $enough, public float $effort)
     {
     }
 
     /** Make the length another size, with the limits it has. It costs nothing while it is not made. */
     public static function aim(Contributor $old, Contributor $new, int $place, float $chance, float $wanted): self
     {
-        return new self('aim', $place, $new, Say::with('Make “{name}” {to} instead of {from}.', [
+        return new self('aim', $place, $old, $new, Say::with('Make “{name}” {to} instead of {from}.', [
             'name' => $old->name, 'to' => LengthWriter::sizeInWords($new->sizeMm), 'from' => LengthWriter::sizeInWords($old->sizeMm),
         ]), $chance, $chance >= $wanted, 0.0);
     }
@@ -36,7 +36,7 @@ final readonly class Remedy
     {
         $left = $new->sizeMm < $old->sizeMm ? $new->sizeMm - $between->min : $between->max - $new->sizeMm;
 
-        return new self('absorb', $place, $new, Say::with('Let “{name}” go to {to} instead of {from}: {left}.', [
+        return new self('absorb', $place, $old, $new, Say::with('Let “{name}” go to {to} instead of {from}: {left}.', [
             'name' => $old->name, 'to' => LengthWriter::sizeInWords($new->sizeMm), 'from' => LengthWriter::sizeInWords($old->sizeMm),
             'left' => $left < 5e-4 ? 'its reserve is then used up' : Say::with('{left} of its reserve is left', ['left' => LengthWriter::difference($left)]),
         ]), $chance, $chance >= $wanted, 0.0);
@@ -47,7 +47,7 @@ final readonly class Remedy
     {
         $by = $old->sizeMm - $new->sizeMm;
 
-        return new self('face', $place, $new, $off === null
+        return new self('face', $place, $old, $new, $off === null
             ? Say::with('Take {by} off “{name}”.', ['by' => LengthWriter::difference($by), 'name' => $old->name])
             : Say::with('Take {by} off “{name}”: anywhere from {a} to {b}.', ['by' => LengthWriter::difference($by), 'name' => $old->name, 'a' => LengthWriter::atLeast($off->min), 'b' => LengthWriter::atMost($off->max)]), $chance, $chance >= $wanted, 2.0);
     }
@@ -61,7 +61,7 @@ final readonly class Remedy
         [$to, $from] = [$band($new), $band($old)];
 
         // Limits that were not alike to both sides of the size are written out, as ± would be about another size.
-        return new self('hold', $place, $new, Say::with('Hold “{name}” '.($even ? 'to ±{to} instead of ±{from}' : 'between {low} and {high} instead of {old low} and {old high}').($hard ? ': closer than your lathe holds.' : '.'), [
+        return new self('hold', $place, $old, $new, Say::with('Hold “{name}” '.($even ? 'to ±{to} instead of ±{from}' : 'between {low} and {high} instead of {old low} and {old high}').($hard ? ': closer than your lathe holds.' : '.'), [
             'name' => $old->name, 'to' => LengthWriter::atMost($new->ownHalfMm()), 'from' => LengthWriter::difference($old->ownHalfMm()),
             'low' => LengthWriter::lower($to), 'high' => LengthWriter::upper($to), 'old low' => LengthWriter::lower($from), 'old high' => LengthWriter::upper($from),
         ]), $chance, $chance >= $wanted, ($hard ? 10.0 : 1.0) * $old->halfMm() / $new->halfMm());
@@ -70,7 +70,7 @@ final readonly class Remedy
     /** Measure the length better. */
     public static function measure(Contributor $old, Contributor $new, int $place, float $chance, float $wanted): self
     {
-        return new self('measure', $place, $new, Say::with('Measure “{name}” to ±{to} instead of ±{from}, should it come out the same.', [
+        return new self('measure', $place, $old, $new, Say::with('Measure “{name}” to ±{to} instead of ±{from}, should it come out the same.', [
             'name' => $old->name, 'to' => LengthWriter::atMost($new->ownHalfMm()), 'from' => LengthWriter::difference($old->ownHalfMm()),
         ]), $chance, $chance >= $wanted, 0.5 * $old->halfMm() / $new->halfMm());
     }

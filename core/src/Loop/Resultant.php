@@ -21,6 +21,9 @@ final readonly class Resultant
 {
     private const SLICES = 400;
 
+    /** Where only limits to show are looked for. */
+    private const ROUGH = 80;
+
     /** How far out the chance is followed, in standard deviations. */
     private const SIGMAS = 7.0;
 
@@ -88,6 +91,11 @@ final readonly class Resultant
     /** The chance that the end lies within a distance of the start, mm. */
     public function within(float $mm): float
     {
+        return $this->sliced($mm, self::SLICES);
+    }
+
+    private function sliced(float $mm, int $slices): float
+    {
         if ($mm < 0) {
             return 0.0;
         }
@@ -109,8 +117,8 @@ final readonly class Resultant
         $from = max(-$mm, $middle[0] - self::SIGMAS * $sigma[0]);
         $to = min($mm, $middle[0] + self::SIGMAS * $sigma[0]);
         $chance = 0.0;
-        $step = ($to - $from) / self::SLICES;
-        for ($i = 0; $step > 0 && $i < self::SLICES; $i++) {
+        $step = ($to - $from) / $slices;
+        for ($i = 0; $step > 0 && $i < $slices; $i++) {
             $x = $from + ($i + 0.5) * $step;
             $chance += ($along($x + $step / 2 - $middle[0]) - $along($x - $step / 2 - $middle[0])) * self::in($across, $middle[1], sqrt(max(0.0, $mm ** 2 - $x ** 2)), $sigma[1]);
         }
@@ -121,12 +129,18 @@ final readonly class Resultant
     /** The range that holds the middle 95 % of distances, mm. */
     public function likely(): Range
     {
+        if ($this->isLong() && $this->u95Mm() > 0) {
+            $middle = $this->sizeMm() + $this->variance($this->angleDeg() + 90.0) / (2 * $this->sizeMm());
+            $straight = $this->straight();
+
+            return new Range($middle + $straight->quantile(0.025), $middle + $straight->quantile(0.975));
+        }
         $most = hypot($this->xMm, $this->yMm) + self::SIGMAS * sqrt($this->variance(0.0) + $this->variance(90.0)) + 1e-9;
         $at = function (float $share) use ($most): float {
             [$low, $high] = [0.0, $most];
-            for ($i = 0; $i < 40; $i++) {
+            for ($i = 0; $i < 24; $i++) {
                 $middle = ($low + $high) / 2;
-                $this->within($middle) < $share ? $low = $middle : $high = $middle;
+                $this->sliced($middle, self::ROUGH) < $share ? $low = $middle : $high = $middle;
             }
 
             return ($low + $high) / 2;

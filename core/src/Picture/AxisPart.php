@@ -26,6 +26,8 @@ final readonly class AxisPart
         public array $lengths = [],
         public array $holes = [],
         public array $slots = [],
+        /** @var list<AxisFace> that can be pointed at */
+        public array $faces = [],
     ) {
     }
 }

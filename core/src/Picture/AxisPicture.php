@@ -54,6 +54,11 @@ final class AxisPicture
         $names = implode(', ', array_map(static fn (AxisPart $p): string => lcfirst($p->name), $parts));
         $drawing = new Drawing(self::WIDTH, max($height, $picture->lowest() + $spans->height() + 14), Say::plain("{$what}: {$names}."));
         $picture->parts($drawing);
+        foreach ($picture->parts as $part) {
+            foreach ($part->faces as $face) {
+                $drawing->tap($face->id, $face->name, $picture->x($part, $face->atMm), $picture->axis - ($part->riseMm + $face->outerMm) * $picture->perMm, $picture->axis - ($part->riseMm + $face->innerMm) * $picture->perMm);
+            }
+        }
         LabelColumn::draw($drawing, $picture->labels(), self::COLUMN, self::WIDTH - 6, $height);
         $spans->draw($drawing, $picture->lowest() + 6);
 

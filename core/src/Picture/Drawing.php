@@ -16,6 +16,9 @@ final class Drawing implements \JsonSerializable
     /** @var list<Line|Area|Text> */
     private array $shapes = [];
 
+    /** @var list<Tap> */
+    private array $taps = [];
+
     public function __construct(
         public readonly float $width,
         public readonly float $height,
@@ -61,6 +64,13 @@ final class Drawing implements \JsonSerializable
             ->line($x2, $y - $end, $x2, $y + $end, $tone, 2);
     }
 
+    public function tap(string $id, string $name, float $x, float $top, float $bottom): self
+    {
+        $this->taps[] = new Tap($id, $name, $x, $top, $bottom);
+
+        return $this;
+    }
+
     /** @return list<Line|Area|Text> */
     public function shapes(): array
     {
@@ -82,6 +92,6 @@ final class Drawing implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['width' => $this->width, 'height' => $this->height, 'says' => $this->says, 'shapes' => $this->shapes];
+        return ['width' => $this->width, 'height' => $this->height, 'says' => $this->says, 'shapes' => $this->shapes, 'taps' => $this->taps];
     }
 }

@@ -68,8 +68,46 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The answers with one change, not saved */
+        /** The answers with one change, or with several, not saved */
         post: operations["previewJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/faces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The loop that faces pointed at in order make, or which face is missing; nothing is saved */
+        post: operations["loopFromFaces"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/mistakes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A number was wrong, kept beside the right one with the reason; one change that can be taken back */
+        post: operations["numberWasWrong"];
         delete?: never;
         options?: never;
         head?: never;
@@ -294,7 +332,7 @@ export interface paths {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "clearances" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -593,6 +631,8 @@ export interface components {
             surfaces: components["schemas"]["SurfaceAnswer"][];
             joints: components["schemas"]["JointAnswer"][];
             loops: components["schemas"]["LoopAnswer"][];
+            clearances: components["schemas"]["ClearanceAnswer"][];
+            mistakes: components["schemas"]["MistakeAnswer"][];
             make: components["schemas"]["MakeEntry"][];
             plan: components["schemas"]["PlanStep"][];
             making: components["schemas"]["MakingAnswer"][];
@@ -607,6 +647,13 @@ export interface components {
             width: number;
             height: number;
             says: components["schemas"]["Say"];
+            taps: {
+                id: string;
+                name: string;
+                x: number;
+                top: number;
+                bottom: number;
+            }[];
             shapes: (components["schemas"]["Line"] | components["schemas"]["Area"] | components["schemas"]["Text"])[];
         };
         Say: {
@@ -899,7 +946,15 @@ export interface components {
             worst: components["schemas"]["Say"] | null;
             likely: components["schemas"]["Say"] | null;
             chance: number | null;
+            in_use: {
+                closes_at: components["schemas"]["Say"];
+                worst: components["schemas"]["Say"];
+                chance: number;
+                says: components["schemas"]["Say"];
+                unknown: string | null;
+            } | null;
             solved: components["schemas"]["Say"] | null;
+            shared: components["schemas"]["Say"] | null;
             length: components["schemas"]["LoopLength"] | null;
             remedies: {
                 do: components["schemas"]["Say"];
@@ -912,6 +967,47 @@ export interface components {
             notes: components["schemas"]["Note"][];
             working: components["schemas"]["WorkingStep"][];
         };
+        /** @description whether something clears its neighbour over its whole travel */
+        ClearanceAnswer: {
+            id: string;
+            blocked: components["schemas"]["Say"] | null;
+            room: components["schemas"]["Say"] | null;
+            doubt: components["schemas"]["Say"] | null;
+            at: components["schemas"]["Say"] | null;
+            chance: number | null;
+            ways: components["schemas"]["Say"][];
+            picture: components["schemas"]["Drawing"] | null;
+            notes: components["schemas"]["Note"][];
+            working: components["schemas"]["WorkingStep"][];
+        };
+        /** @description a number that was wrong, what came of it, and the ways out */
+        MistakeAnswer: {
+            id: string;
+            name: string;
+            was: components["schemas"]["Say"] | null;
+            is: components["schemas"]["Say"] | null;
+            off: components["schemas"]["Say"] | null;
+            cause: string;
+            look_also: string;
+            touched: {
+                name: string;
+                before: components["schemas"]["Say"];
+                now: components["schemas"]["Say"];
+                ok: boolean;
+            }[];
+            made: {
+                name: string;
+                says: components["schemas"]["Say"];
+                ok: boolean;
+            }[];
+            ways: {
+                do: components["schemas"]["Say"];
+                then: components["schemas"]["Say"];
+                costs: string;
+                enough: boolean;
+            }[];
+        };
+        ClearanceFacts: components["schemas"]["clearance"];
         LoopFacts: components["schemas"]["loop"];
         WayOut: {
             /** @enum {unknown} */
@@ -1428,7 +1524,16 @@ export interface components {
                 opens: boolean;
                 /** @enum {unknown} */
                 spread: "uniform" | "triangular" | "normal" | "measured";
+                /** @description A diameter in a loop across the axis */
+                counts_half?: boolean;
+                reserve_least?: components["schemas"]["typed_length"] | null;
+                reserve_most?: components["schemas"]["typed_length"] | null;
+                in_use_c?: number | null;
+                material?: string | null;
+                angle_deg?: number | null;
             }[];
+            /** @description Two directions at once: the gap is how far the end lies from the start */
+            plane?: boolean;
         };
         /** @description The force seen at a depth while a joint was pressed */
         push: {
@@ -1489,6 +1594,44 @@ export interface components {
             finished_at: string | null;
             next_time: string;
         };
+        /** @description A number that was wrong, kept beside the right one with the reason */
+        mistake: {
+            id: components["schemas"]["id"];
+            /** @description whose readings were wrong */
+            surface: string | null;
+            /** @description in which a typed length was wrong */
+            loop: string | null;
+            /** @description its name there */
+            length: string | null;
+            old: components["schemas"]["typed_length"] | null;
+            new: components["schemas"]["typed_length"] | null;
+            /** @description those that were wrong */
+            readings: string[];
+            /** @enum {unknown} */
+            cause: "wrong face" | "whole for half" | "wrong unit" | "misread" | "read warm" | "worn gauge" | "drawing" | "other";
+            note: string;
+            at: string | null;
+        };
+        /** @description Something that moves past something else, and the least room wanted between them */
+        clearance: {
+            id: components["schemas"]["id"];
+            name: string;
+            /** @enum {unknown} */
+            travel: "swing" | "slide" | "still";
+            arm: components["schemas"]["typed_length"] | null;
+            mover: components["schemas"]["typed_length"] | null;
+            from_deg: number | null;
+            to_deg: number | null;
+            from: components["schemas"]["typed_length"] | null;
+            to: components["schemas"]["typed_length"] | null;
+            /** @enum {unknown} */
+            other: "round" | "wall";
+            x: components["schemas"]["typed_length"] | null;
+            y: components["schemas"]["typed_length"] | null;
+            other_size: components["schemas"]["typed_length"] | null;
+            doubt: components["schemas"]["typed_length"] | null;
+            least: components["schemas"]["typed_length"] | null;
+        };
         /**
          * Job file
          * @description A job of Oldpart Fit
@@ -1520,6 +1663,8 @@ export interface components {
             quote: components["schemas"]["quote"];
             waits: components["schemas"]["waits"] | null;
             hand_over: components["schemas"]["hand_over"];
+            mistakes?: components["schemas"]["mistake"][];
+            clearances?: components["schemas"]["clearance"][];
             $defs: {
                 id: string;
                 /** @enum {unknown} */
@@ -1711,7 +1856,16 @@ export interface components {
                         opens: boolean;
                         /** @enum {unknown} */
                         spread: "uniform" | "triangular" | "normal" | "measured";
+                        /** @description A diameter in a loop across the axis */
+                        counts_half?: boolean;
+                        reserve_least?: components["schemas"]["typed_length"] | null;
+                        reserve_most?: components["schemas"]["typed_length"] | null;
+                        in_use_c?: number | null;
+                        material?: string | null;
+                        angle_deg?: number | null;
                     }[];
+                    /** @description Two directions at once: the gap is how far the end lies from the start */
+                    plane?: boolean;
                 };
                 /** @description The force seen at a depth while a joint was pressed */
                 push: {
@@ -1810,6 +1964,44 @@ export interface components {
                     y: number | null;
                     pitch: number | null;
                     count: number | null;
+                };
+                /** @description A number that was wrong, kept beside the right one with the reason */
+                mistake: {
+                    id: components["schemas"]["id"];
+                    /** @description whose readings were wrong */
+                    surface: string | null;
+                    /** @description in which a typed length was wrong */
+                    loop: string | null;
+                    /** @description its name there */
+                    length: string | null;
+                    old: components["schemas"]["typed_length"] | null;
+                    new: components["schemas"]["typed_length"] | null;
+                    /** @description those that were wrong */
+                    readings: string[];
+                    /** @enum {unknown} */
+                    cause: "wrong face" | "whole for half" | "wrong unit" | "misread" | "read warm" | "worn gauge" | "drawing" | "other";
+                    note: string;
+                    at: string | null;
+                };
+                /** @description Something that moves past something else, and the least room wanted between them */
+                clearance: {
+                    id: components["schemas"]["id"];
+                    name: string;
+                    /** @enum {unknown} */
+                    travel: "swing" | "slide" | "still";
+                    arm: components["schemas"]["typed_length"] | null;
+                    mover: components["schemas"]["typed_length"] | null;
+                    from_deg: number | null;
+                    to_deg: number | null;
+                    from: components["schemas"]["typed_length"] | null;
+                    to: components["schemas"]["typed_length"] | null;
+                    /** @enum {unknown} */
+                    other: "round" | "wall";
+                    x: components["schemas"]["typed_length"] | null;
+                    y: components["schemas"]["typed_length"] | null;
+                    other_size: components["schemas"]["typed_length"] | null;
+                    doubt: components["schemas"]["typed_length"] | null;
+                    least: components["schemas"]["typed_length"] | null;
                 };
             };
         };
@@ -2063,6 +2255,23 @@ export interface components {
             says: string;
             factor: number;
         };
+        lengths: {
+            name: string;
+            surface: string | null;
+            size: components["schemas"]["typed_length"] | null;
+            plus: components["schemas"]["typed_length"] | null;
+            minus: components["schemas"]["typed_length"] | null;
+            opens: boolean;
+            /** @enum {unknown} */
+            spread: "uniform" | "triangular" | "normal" | "measured";
+            /** @description A diameter in a loop across the axis */
+            counts_half?: boolean;
+            reserve_least?: components["schemas"]["typed_length"] | null;
+            reserve_most?: components["schemas"]["typed_length"] | null;
+            in_use_c?: number | null;
+            material?: string | null;
+            angle_deg?: number | null;
+        }[];
         FitMember: {
             class: string;
             lower: components["schemas"]["Say"];
@@ -2267,9 +2476,16 @@ export interface operations {
                 "application/json": {
                     list?: string | null;
                     thing?: string;
-                    fact: {
+                    fact?: {
                         [key: string]: unknown;
                     };
+                    changes?: {
+                        list?: string | null;
+                        thing?: string;
+                        fact: {
+                            [key: string]: unknown;
+                        };
+                    }[];
                 };
             };
         };
@@ -2286,6 +2502,73 @@ export interface operations {
                 };
             };
             404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    loopFromFaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    faces: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description The loop so far */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        name: string;
+                        lengths: components["schemas"]["lengths"];
+                        missing: string | null;
+                        closed: boolean;
+                        so_far: components["schemas"]["Say"];
+                    };
+                };
+            };
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    numberWasWrong: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    request: string;
+                    id: string;
+                    surface?: string | null;
+                    loop?: string | null;
+                    length?: string | null;
+                    right?: components["schemas"]["typed_length"] | null;
+                    cause: string;
+                    note?: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["State"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Conflict"];
             422: components["responses"]["Refused"];
         };
     };
@@ -2613,7 +2896,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "clearances" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -2632,7 +2915,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "clearances" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;

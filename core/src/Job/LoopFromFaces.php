@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Loop\Spread;
+use Oldpart\Core\Picture\AxisFace;
+use Oldpart\Core\Shape\SurfaceType;
+
+/**
+ * A loop from faces pointed at in order, from one side of the gap round to the other. Two faces of one part are joined by its lengths;
+ * two of different parts lie on each other. The signs follow from which way the walk goes and which way the first face looks.
+ */
+final readonly class LoopFromFaces implements \JsonSerializable
+{
+    /**
+     * @param  list<LoopLength>  $lengths
+     * @param  ?string  $missing  what stands in the way of a loop, with the way out; null where it closes
+     */
+    private function __construct(public string $name, public array $lengths, public ?string $missing)
+    {
+    }
+
+    /**
+     * @param  list<string>  $ids  of faces, in the order they were pointed at
+     *
+     * @throws BadInput for a face that is not there
+     */
+    public static function of(JobFacts $facts, JobPictures $pictures, array $ids): self
+    {
+        $faces = array_map(static fn (string $id): array => self::face($pictures, $id), $ids);
+        if (count($faces) < 2) {
+            return new self('', [], $faces === [] ? 'Point at the faces in order: first the one at one side of the gap, last the one at its other side.' : 'Go on: the next face of this part, or the face that lies on it.');
+        }
+        $lengths = [];
+        $walked = false;
+        for ($i = 1; $i < count($faces); $i++) {
+            [$from, $to] = [$faces[$i - 1], $faces[$i]];
+            if ($from['part'] === $to['part']) {
+                $path = self::path($facts, $pictures, $from, $to);
+                if ($path === null) {
+                    return self::stopped($lengths, "No length of “{$facts->part($from['part'])?->name}” runs from “{$from['face']->name}” to “{$to['face']->name}” yet. Add it at Survey, as a length, and measure it.");
+                }
+                $lengths = [...$lengths, ...$path];
+                $walked = true;
+            } elseif ($from['face']->looks !== 0 && $from['face']->looks === $to['face']->looks) {
+                return self::stopped($lengths, "“{$from['face']->name}” and “{$to['face']->name}” look the same way, so they can't lie on each other. A face is missing between them: ".self::between($pictures, $from, $to).'.');
+            }
+        }
+        [$first, $last] = [$faces[0], $faces[count($faces) - 1]];
+        if (! $walked) {
+            return self::stopped([], 'Go on across this part, to its other face.');
+        }
+        if ($first['part'] === $last['part']) {
+            return self::stopped($lengths, 'It is back on the part it began with. The last face has to be one of another part, across the gap from the first.');
+        }
+        if ($first['face']->looks !== 0 && $first['face']->looks === $last['face']->looks) {
+            return self::stopped($lengths, "Not closed yet: “{$first['face']->name}” and “{$last['face']->name}” look the same way, so there is no gap between them. The last face is missing: ".self::between($pictures, $last, $first).'.');
+        }
+        $looks = $first['face']->looks !== 0 ? $first['face']->looks : -$last['face']->looks;
+
+        return new self(
+            "Between “{$first['face']->name}” and “{$last['face']->name}”",
+            array_map(static fn (LoopLength $l): LoopLength => $looks >= 0 ? $l : new LoopLength($l->name, $l->surface, null, null, null, ! $l->opens, $l->spread), $lengths), null,
+        );
+    }
+
+    /** @param  list<LoopLength>  $lengths */
+    private static function stopped(array $lengths, string $why): self
+    {
+        return new self('', $lengths, $why);
+    }
+
+    /** @return array{part: string, face: AxisFace} */
+    private static function face(JobPictures $pictures, string $id): array
+    {
+        foreach ($pictures->shapes as $part => $shape) {
+            foreach ($shape->faces() as $face) {
+                if ($face->id === $id) {
+                    return ['part' => $part, 'face' => $face];
+                }
+            }
+        }
+        throw new BadInput('gone', 'faces', 'This face is not in the picture any more. Begin again.');
+    }
+
+    /**
+     * The fewest lengths of a part from one of its faces to another, those to the right opening.
+     *
+     * @param  array{part: string, face: AxisFace}  $from
+     * @param  array{part: string, face: AxisFace}  $to
+     * @return ?list<LoopLength>
+     */
+    private static function path(JobFacts $facts, JobPictures $pictures, array $from, array $to): ?array
+    {
+        $edges = [];
+        foreach ($facts->surfacesOf($from['part']) as $surface) {
+            $extent = $surface->type === SurfaceType::Length ? $pictures->shapes[$from['part']]->extent($surface) : null;
+            if ($extent !== null && $extent[1] > $extent[0]) {
+                $edges[] = [$surface, $extent[0], $extent[1]];
+            }
+        }
+        $same = static fn (float $a, float $b): bool => abs($a - $b) < 1e-6;
+        $queue = [[$from['face']->atMm, []]];
+        $seen = [];
+        while ($queue !== []) {
+            [$at, $path] = array_shift($queue);
+            if ($same($at, $to['face']->atMm)) {
+                return $path;
+            }
+            $seen[] = $at;
+            foreach ($edges as [$surface, $a, $b]) {
+                foreach ([[$a, $b, true], [$b, $a, false]] as [$here, $there, $right]) {
+                    if ($same($here, $at) && array_filter($seen, static fn (float $s): bool => $same($s, $there)) === []) {
+                        $queue[] = [$there, [...$path, new LoopLength($surface->name, $surface->id, null, null, null, $right, Spread::Uniform)]];
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Which face would lie on the first: one of the second part that looks the other way, or one of the first part.
+     *
+     * @param  array{part: string, face: AxisFace}  $from
+     * @param  array{part: string, face: AxisFace}  $to
+     */
+    private static function between(JobPictures $pictures, array $from, array $to): string
+    {
+        foreach ([$to['part'], $from['part']] as $part) {
+            foreach ($pictures->shapes[$part]->faces() as $face) {
+                if ($face->looks === -$from['face']->looks) {
+                    return "perhaps “{$face->name}”";
+                }
+            }
+        }
+
+        return 'one that looks the other way';
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return ['name' => $this->name, 'lengths' => $this->lengths, 'missing' => $this->missing, 'closed' => $this->missing === null, 'so_far' => Say::join(array_map(static fn (LoopLength $l): Say => Say::plain(($l->opens ? '+ ' : '− ').$l->name), $this->lengths), ' ')];
+    }
+}
