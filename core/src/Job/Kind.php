@@ -9,7 +9,7 @@ use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Quantity\Unit;
 
-/** What can be made: a kind of job that lays out its parts, surfaces and joints (data/kinds/, one file each). */
+/** What can be made: a kind of job that lays out its parts, surfaces, joints, loops and clearances (data/kinds/, one file each). */
 final readonly class Kind
 {
     /** @param  array<string, mixed>  $layout */
@@ -77,6 +77,7 @@ final readonly class Kind
             'loops' => array_map(static fn (array $r): array => ['least' => null, 'most' => null, ...$r, 'id' => $newId(), 'lengths' => array_map(static fn (array $l): array => [
                 'size' => null, 'plus' => null, 'minus' => null, 'spread' => 'uniform', ...$l, 'surface' => $surface($l['surface'] ?? null),
             ], is_array($r['lengths'] ?? null) ? $r['lengths'] : [])], $this->rows('loops')),
+            'clearances' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('clearances')),
             'operations' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('operations')),
             'costs' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('costs')),
         ]);

@@ -80,7 +80,8 @@ final readonly class PartShape
             [$low, $high] = match (true) {
                 $left === null || $right === null => [$left === null ? $inner[1] : $inner[0], max($outer)],
                 abs($outer[0] - $outer[1]) > 1e-6 => [min($outer), max($outer)],
-                default => [min($inner), max($inner)],
+                abs($inner[0] - $inner[1]) > 1e-6 => [min($inner), max($inner)],
+                default => [$inner[0], $outer[0]],
             };
             $faces[] = new AxisFace("{$this->part->id}.{$i}", $this->faceName($mm, $first, $last, $looks), $mm, $looks, $low, max($high, $low));
         }

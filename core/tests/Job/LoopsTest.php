@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Job;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Loop\ShimStock;
@@ -97,6 +98,114 @@ final class LoopsTest extends TestCase
         self::assertSame(['found', 'to make'], array_column($answer['rows'], 'from'));
         self::assertGreaterThan(0.5, $answer['chance']);
         self::assertStringNotContainsString('100000', $answer['worst']['mm']);
+    }
+
+    /**
+     * @param  list<array{string, string, list<array<string, mixed>>, string}>  $loops  name, least, lengths, most
+     * @return list<array<string, mixed>>
+     */
+    private static function loops(SampleJob $job, array $loops): array
+    {
+        $job->facts['loops'] = array_map(static fn (array $l): array => ['id' => 'loop-'.$l[0], 'name' => $l[0], 'least' => self::mm($l[1]), 'most' => self::mm($l[2]), 'lengths' => $l[3]], $loops);
+
+        return json_decode(json_encode((new Evaluator)->evaluate($job->build())->loops, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+    }
+
+    /** By hand: the one loop asks the spacer to be 9.8 to 9.9, the other 9.85 to 9.95: 9.85 to 9.9 serves both. Where they ask for 9.8 to 9.9 and 9.95 to 10 none does. */
+    public function test_one_piece_serves_two_loops(): void
+    {
+        $spacer = self::length('Spacer', false, []);
+        $ten = static fn (string $size): array => [self::length('Housing', true, ['size' => self::mm($size)]), $spacer];
+        [$a, $b] = self::loops(SampleJob::measured(), [['float', '0.1', '0.2', $ten('10')], ['clamp', '0.05', '0.15', $ten('10')]]);
+        self::assertSame(['Spacer: 9.850 to 9.900.', 'Spacer: 9.850 to 9.900.'], [$a['solved']['mm'], $b['solved']['mm']]);
+        self::assertSame('“clamp” asks for 9.850 to 9.950: the limits here serve both.', $a['shared']['mm']);
+        [$a] = self::loops(SampleJob::measured(), [['float', '0.1', '0.2', $ten('10')], ['clamp', '0', '0.05', $ten('10')]]);
+        self::assertSame('No one Spacer serves both: here it would be 9.800 to 9.900, and “clamp” asks for 9.950 to 10.000. Change a wish, or another length.', $a['solved']['mm']);
+        self::assertNull($a['length']);
+        // Solved in the one, known in the other: 20 − (9.8 … 9.9) − x within 0 to 1 leaves 9.2 to 10.1.
+        [, $b] = self::loops(SampleJob::measured(), [['float', '0.1', '0.2', $ten('10')], ['end', '0', '1', [self::length('Box', true, ['size' => self::mm('20')]), $spacer, self::length('Cap', false, [])]]]);
+        self::assertSame('Cap: 9.200 to 10.100.', $b['solved']['mm']);
+    }
+
+    /** Across an axis diameters count half: a bore of 100 round a rim of 97 leaves 1.5; and 1 to 2 asked of a rim gives 96 to 98. */
+    public function test_diameters_count_half(): void
+    {
+        $half = static fn (?string $rim): array => [self::length('Guard bore', true, ['size' => self::mm('100'), 'counts_half' => true]), self::length('Rim', false, ['size' => $rim === null ? null : self::mm($rim), 'plus' => self::mm('0.2'), 'minus' => self::mm('0.2'), 'counts_half' => true])];
+        $answer = self::loop(SampleJob::measured(), $half('97'), '1', '2');
+        self::assertSame(['1.500', '1.400 to 1.600'], [$answer['closes_at']['mm'], $answer['worst']['mm']]);
+        self::assertSame('Rim: 96.000 to 98.000.', self::loop(SampleJob::measured(), $half(null), '1', '2')['solved']['mm']);
+        self::assertContains('Make “Rim” 97.000 mm instead of 99.000 mm.', array_map(static fn (array $r): string => $r['do']['mm'], self::loop(SampleJob::measured(), $half('99'), '1', '2')['remedies']));
+    }
+
+    /** By hand: an aluminium housing (23.6e-6/K or as the table has it) of 200 at 80 °C against a steel shaft at 50: the change is 200 (αh 60 − αs 30). */
+    public function test_warm_as_in_use(): void
+    {
+        $housing = 'aluminium alloy, wrought, aged';
+        $shaft = 'medium-carbon steel, normalised';
+        $alpha = static fn (string $name): float => (float) Material::named($name)->alphaPerK;
+        $answer = self::loop(SampleJob::measured(), [
+            self::length('Housing', true, ['size' => self::mm('200'), 'in_use_c' => 80, 'material' => $housing]), self::length('Shaft', false, ['size' => self::mm('199.8'), 'in_use_c' => 50, 'material' => $shaft]), self::length('Felt', false, ['size' => self::mm('0.1'), 'in_use_c' => 50]),
+        ], '0.05', '0.15');
+        self::assertSame('0.100', $answer['closes_at']['mm']);
+        $grows = 200 * $alpha($housing) * 60 - 199.8 * $alpha($shaft) * 30;
+        self::assertEqualsWithDelta(0.1 + $grows, (float) $answer['in_use']['closes_at']['mm'], 6e-4);
+        self::assertStringContainsString('wider than cold', $answer['in_use']['says']['mm']);
+        self::assertSame(0, (int) $answer['in_use']['chance']);
+        self::assertStringContainsString('“Felt”', $answer['in_use']['unknown']);
+        self::assertNull(self::loop(SampleJob::measured(), [self::length('Housing', true, ['size' => self::mm('200')])], '0', '1')['in_use']);
+    }
+
+    /** A length to make without a joint gets its limits from its loop, its own line on the make card and its own cut log; once cut, the loop closes with what it came out at. */
+    public function test_a_length_to_make_has_its_own_cut_log(): void
+    {
+        $job = SampleJob::measured();
+        $job->facts['surfaces'][] = [...$job->facts['surfaces'][0], 'id' => 'collar', 'name' => 'Collar width', 'part' => array_column($job->facts['parts'], 'id', 'name')['Bush'], 'kind' => 'length', 'size' => null, 'at' => null, 'long' => null, 'sketch' => null];
+        $lengths = [self::length('Frame', true, ['size' => self::mm('40')]), self::length('Collar width', false, ['surface' => 'collar'])];
+        $job->facts['loops'] = [['id' => 'loop-1', 'name' => 'End float', 'least' => self::mm('0.1'), 'most' => self::mm('0.3'), 'lengths' => $lengths]];
+        $answers = json_decode(json_encode((new Evaluator)->evaluate($job->build()), JSON_THROW_ON_ERROR), true, 128, JSON_THROW_ON_ERROR);
+        $entry = array_column($answers['make'], null, 'surface')['collar'];
+        self::assertSame(['39.900', 'stop anywhere down to 39.700', 'For “End float”.'], [$entry['aim']['mm'], $entry['limit']['mm'], $entry['remarks'][0]['mm']]);
+        self::assertContains('collar', array_column($answers['making'], 'surface'));
+        // Still being cut: the loop goes on asking. Come out at 39.8 it closes at 0.2; cut too far, at 39.5, it does not.
+        self::assertSame('Collar width: 39.700 to 39.900.', self::loop($job->cut('Collar width', 'only', null, '41'), $lengths, '0.1', '0.3')['solved']['mm']);
+        $done = self::loop($job->cut('Collar width', 'only', null, '39.8', 'depth-micrometer'), $lengths, '0.1', '0.3');
+        self::assertSame(['0.200', 'made'], [$done['closes_at']['mm'], $done['rows'][1]['from']]);
+        self::assertGreaterThan(0.999, $done['chance']);
+        self::assertSame(0, (int) self::loop($job->cut('Collar width', 'only', null, '39.5', 'depth-micrometer'), $lengths, '0.1', '0.3')['chance']);
+    }
+
+    /** By hand: housing found 40.00 and a shaft of 40.05 bind by 0.05; 0.1 to 0.3 is wanted, so 0.15 to 0.35 comes off whatever is there and closes; a length that opens is not faced to widen. */
+    public function test_how_much_to_face_off(): void
+    {
+        $job = SampleJob::measured();
+        $lengths = [self::length('Frame', true, ['size' => self::mm('39.95')]), self::length('Housing length', false, ['surface' => $job->surface('Housing length')])];
+        $does = array_map(static fn (array $r): string => $r['do']['mm'], self::loop($job, $lengths, '0.1', '0.3')['remedies']);
+        $face = array_values(preg_grep('/^Take/', $does) ?: []);
+        self::assertCount(1, $face);
+        self::assertSame(1, preg_match('/^Take 0\.250 mm off “Housing length”: anywhere from (0\.\d{3}) mm to (0\.\d{3}) mm\.$/', $face[0], $m));
+        self::assertEqualsWithDelta([0.15, 0.35], [(float) $m[1], (float) $m[2]], 0.03);
+        $turned = self::loop($job, [self::length('Housing length', true, ['surface' => $job->surface('Housing length')]), self::length('Frame', false, ['size' => self::mm('40.05')])], '0.1', '0.3');
+        self::assertSame([], preg_grep('/^Take/', array_map(static fn (array $r): string => $r['do']['mm'], $turned['remedies'])));
+    }
+
+    /** 3 and 4 at right angles are 5 at 53.1°; each with its way, one without is asked for. */
+    public function test_two_directions_at_once(): void
+    {
+        $job = SampleJob::measured();
+        $of = static function (array $lengths, ?string $most) use ($job): array {
+            $job->facts['loops'] = [['id' => 'loop-1', 'name' => 'Offset of the centre', 'least' => null, 'most' => $most === null ? null : self::mm($most), 'lengths' => $lengths, 'plane' => true]];
+
+            return json_decode(json_encode((new Evaluator)->evaluate($job->build())->loops[0], JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+        };
+        $lengths = [self::length('Across', true, ['size' => self::mm('3'), 'plus' => self::mm('0.02'), 'minus' => self::mm('0.02'), 'spread' => 'measured', 'angle_deg' => 0]), self::length('Up', true, ['size' => self::mm('4'), 'plus' => self::mm('0.02'), 'minus' => self::mm('0.02'), 'spread' => 'measured', 'angle_deg' => 90])];
+        $answer = $of($lengths, '5.1');
+        self::assertSame('5.000', $answer['closes_at']['mm']);
+        self::assertStringContainsString('It lies at 53.1° ± 0.3°', $answer['notes'][0]['say']['mm']);
+        self::assertGreaterThan(0.9999, $answer['chance']);
+        self::assertNotNull($answer['picture']);
+        self::assertEqualsWithDelta([0.36, 0.64], array_column($answer['rows'], 'share'), 1e-9);
+        unset($lengths[1]['angle_deg']);
+        self::assertSame('Not known yet: Up (which way).', $of($lengths, '5.1')['blocked']['mm']);
     }
 
     public function test_what_is_missing_is_said(): void
