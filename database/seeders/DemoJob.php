@@ -142,17 +142,65 @@ final class DemoJob
         return $this;
     }
 
-    /** @param  list<array{string, bool, array<string, mixed>}>  $lengths  name, whether it opens the gap, and what is known of it; `surface` by its name */
-    public function loop(string $name, string $least, string $most, array $lengths): self
+    /**
+     * A loop of this name as the kind lays it out, or a new one, filled in.
+     *
+     * @param  list<array{string, bool, array<string, mixed>}>  $lengths  name, whether it opens the gap, and what is known of it; `surface` by its name, sizes as typed in inches
+     * @param  array<string, mixed>  $more
+     */
+    public function loop(string $name, ?string $least, ?string $most, array $lengths, array $more = []): self
     {
-        $inch = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'in'];
+        $inch = static fn (?string $typed): ?array => $typed === null ? null : ['typed' => $typed, 'unit' => 'in'];
         $ids = array_column($this->facts['surfaces'], 'id', 'name');
-        $this->facts['loops'][] = ['id' => $this->newId(), 'name' => $name, 'least' => $inch($least), 'most' => $inch($most), 'lengths' => array_map(static fn (array $l): array => [
-            'name' => $l[0], 'surface' => isset($l[2]['surface']) ? $ids[$l[2]['surface']] : null, 'size' => isset($l[2]['size']) ? $inch($l[2]['size']) : null,
-            'plus' => isset($l[2]['limits']) ? $inch($l[2]['limits']) : null, 'minus' => isset($l[2]['limits']) ? $inch($l[2]['limits']) : null, 'opens' => $l[1], 'spread' => 'uniform',
-        ], $lengths)];
+        $loop = ['id' => $this->named($name), 'name' => $name, 'least' => $inch($least), 'most' => $inch($most), 'lengths' => array_map(static fn (array $l): array => [
+            'surface' => isset($l[2]['surface']) ? $ids[$l[2]['surface']] : null, 'size' => $inch($l[2]['size'] ?? null), 'plus' => $inch($l[2]['limits'] ?? null), 'minus' => $inch($l[2]['limits'] ?? null),
+            'reserve_least' => $inch($l[2]['from'] ?? null), 'reserve_most' => $inch($l[2]['to'] ?? null), ...array_diff_key($l[2], array_flip(['surface', 'size', 'limits', 'from', 'to'])), 'name' => $l[0], 'opens' => $l[1],
+        ] + ['spread' => 'uniform'], $lengths), ...$more];
+        $this->facts['loops'] = [...array_filter($this->facts['loops'], static fn (array $l): bool => $l['name'] !== $name), $loop];
 
         return $this;
+    }
+
+    /**
+     * Something that has to clear, as the kind lays it out or new; sizes as typed in inches.
+     *
+     * @param  array<string, mixed>  $sizes
+     */
+    public function clears(string $name, array $sizes): self
+    {
+        $typed = static fn (mixed $value): mixed => is_string($value) ? ['typed' => $value, 'unit' => 'in'] : $value;
+        $this->facts['clearances'] = [...array_filter($this->facts['clearances'], static fn (array $c): bool => $c['name'] !== $name), [
+            'arm' => null, 'mover' => null, 'from_deg' => null, 'to_deg' => null, 'from' => null, 'to' => null, 'x' => null, 'y' => null, 'other_size' => null, 'doubt' => null, 'least' => null,
+            ...array_map($typed, array_diff_key($sizes, ['travel' => 0, 'other' => 0])), 'travel' => $sizes['travel'], 'other' => $sizes['other'], 'id' => $this->named($name), 'name' => $name,
+        ]];
+
+        return $this;
+    }
+
+    /** A length typed in a loop that was wrong; the loop has the right one. */
+    public function wasWrong(string $loop, string $length, string $old, string $new, string $cause, string $note): self
+    {
+        $this->facts['mistakes'][] = [
+            'id' => $this->newId(), 'surface' => null, 'loop' => $this->named($loop), 'length' => $length, 'old' => ['typed' => $old, 'unit' => 'in'], 'new' => ['typed' => $new, 'unit' => 'in'],
+            'readings' => [], 'cause' => $cause, 'note' => $note, 'at' => '2026-11-12T11:20:00Z',
+        ];
+
+        return $this;
+    }
+
+    /** Only what is filled in of the loops and clearances that the kind lays out. */
+    public function nothingOpen(): self
+    {
+        $this->facts['loops'] = array_values(array_filter($this->facts['loops'], fn (array $l): bool => str_starts_with($l['id'], $this->id.'-') && ! ctype_digit(substr($l['id'], strlen($this->id) + 1))));
+        $this->facts['clearances'] = array_values(array_filter($this->facts['clearances'], fn (array $c): bool => ! ctype_digit(substr($c['id'], strlen($this->id) + 1))));
+
+        return $this;
+    }
+
+    /** An id that stays the same from one demo to the next. */
+    private function named(string $name): string
+    {
+        return substr($this->id.'-'.trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower($name)), '-'), 0, 40);
     }
 
     /** @param  list<string>  $codes */

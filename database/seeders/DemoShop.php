@@ -12,7 +12,7 @@ use App\Models\Shop;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 
-/** The demo shop: eight jobs of invented machines at different stages, one declined, one behind a safety stop. */
+/** The demo shop: nine jobs of invented machines at different stages, one declined, one behind a safety stop. */
 final class DemoShop extends Seeder
 {
     public function run(): void
@@ -34,6 +34,7 @@ final class DemoShop extends Seeder
                 $this->nozzle($new('demo-turbine', 'nozzle', 'Mill turbine, 1920s', 'Guide nozzle')),
                 $this->insert($new('demo-printer', 'threaded-insert', 'Proof printing press', 'Insert for the roller bracket')),
                 $this->clock($new('demo-clock', 'lever', 'Tower clock', 'Strike lever')),
+                $this->extension($new('demo-grinder', 'stepped-shaft', 'Surface grinder, cross feed', 'Extension for the feed screw')),
             ] as $job) {
                 JobRecords::insert($job->facts());
             }
@@ -79,7 +80,9 @@ final class DemoShop extends Seeder
             ])
             ->joint('Bush in housing', ['needs_torque_nm' => 4.0])
             ->loop('End float of the shaft', '0.002', '0.010', [['Housing length', true, ['surface' => 'Housing length']], ['Thrust washer', false, ['size' => '0.0625', 'limits' => '0.001']], ['Collar to collar', false, ['size' => '1.428', 'limits' => '0.001']]])
-            ->loop('Room beside the pulley', '0.002', '0.008', [['Shoulder to pulley', true, ['size' => '1.625', 'limits' => '0.001']], ['Housing length', false, ['surface' => 'Housing length']], ['Spacing washer', false, []]]);
+            ->loop('Room beside the pulley', '0.002', '0.008', [['Shoulder to pulley', true, ['size' => '1.625', 'limits' => '0.001']], ['Housing length', false, ['surface' => 'Housing length']], ['Spacing washer', false, []]])
+            ->clears('Pulley rim beside the bearing’s foot', ['travel' => 'still', 'other' => 'wall', 'mover' => '7.52', 'x' => '3.82', 'doubt' => '0.02', 'least' => '0.08'])
+            ->nothingOpen();
     }
 
     private function finished(DemoJob $job): DemoJob
@@ -105,6 +108,7 @@ final class DemoShop extends Seeder
             ->cut('Bush bore', 'after', 'three-point', [[null, '1.2504']])
             ->cut('Bush length', 'only', 'calliper', [[null, '2.000']])
             ->ticked(['press-shatter', 'press-straight', 'press-support', 'iron-dust', 'chamfer', 'clean', 'size-check', 'guide', 'press', 'flush', 'check-bore', 'check-turns', 'check-oil'])
+            ->nothingOpen()
             ->handedOver('2026-11-12T16:10:00Z', 'Cut the oil groove before parting off: the bush was awkward to hold afterwards.');
     }
 
@@ -208,6 +212,31 @@ final class DemoShop extends Seeder
             ->waits('curing', now()->addHours(20)->toIso8601ZuluString(), 'compound at 16 °C: a day');
     }
 
+    /** A length was taken from the wrong face; the shaft may sit less deep in its socket. */
+    private function extension(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The handwheel sits too close to the guard; the screw’s end is worn.', 'cause' => 'wear', 'does' => 'Carries the handwheel and its dial clear of the guard.', 'quantity' => 1, 'wanted_by' => '2027-02-12',
+                'if_it_fails' => 'The cross feed slips; nobody is hurt.', 'gates_answered' => true,
+            ])
+            ->known(['mates' => 'bracket, dial and thrust bearing', 'original' => 'the short screw end'])
+            ->materials(['Shaft' => 'medium-carbon steel, normalised', 'Hub' => 'grey cast iron, ordinary'])
+            ->read('Hub width', 'depth-micrometer', [['1', '0', '1.1805'], ['1', '90', '1.1810']])
+            ->loop('Dial free on its shaft', '0.004', '0.012', [
+                ['Socket face to bracket', true, ['size' => '2.244', 'limits' => '0.001', 'spread' => 'measured', 'origin' => 'there']], ['Shaft in its socket', false, ['size' => '0.787', 'limits' => '0.001', 'from' => '0.591', 'to' => '0.787']],
+                ['Thrust bearing', false, ['size' => '0.3937', 'limits' => '0.0005', 'origin' => 'bought']], ['Dial with its washers', false, ['size' => '1.1733', 'limits' => '0.001']],
+            ])
+            ->loop('Float between the bearings', '0.002', '0.010', [
+                ['Housing, seat to seat', true, ['size' => '3.1575', 'limits' => '0.0008', 'spread' => 'measured', 'origin' => 'there', 'in_use_c' => 35.0, 'material' => 'grey cast iron, ordinary']], ['Between the shoulders', false, ['surface' => 'Between the shoulders', 'in_use_c' => 45.0]],
+            ])
+            ->loop('Dial off the screw’s axis', null, '0.015', [
+                ['Across', true, ['size' => '0.009', 'limits' => '0.001', 'spread' => 'measured', 'angle_deg' => 0.0]], ['Up', true, ['size' => '0.006', 'limits' => '0.001', 'spread' => 'measured', 'angle_deg' => 90.0]],
+            ], ['plane' => true])
+            ->wasWrong('Dial free on its shaft', 'Socket face to bracket', '2.362', '2.244', 'wrong face', 'from the outer face of the bracket, not its boss')
+            ->nothingOpen();
+    }
+
     private function clock(DemoJob $job): DemoJob
     {
         return $job
@@ -220,6 +249,7 @@ final class DemoShop extends Seeder
             ->noted('eyeballed', [
                 'Hub bore' => ['size' => '16', 'x' => '0', 'y' => '0'], 'Hub boss' => ['size' => '32', 'x' => '0', 'y' => '0'],
                 'Pin bore' => ['size' => '8', 'x' => '142', 'y' => '-18'], 'Pin boss' => ['size' => '18', 'x' => '142', 'y' => '-18'],
-            ]);
+            ])
+            ->clears('Lever end past the frame', ['travel' => 'swing', 'other' => 'round', 'arm' => '143.1 mm', 'mover' => '18 mm', 'from_deg' => -32.0, 'to_deg' => 24.0, 'x' => '157 mm', 'y' => '26 mm', 'other_size' => '14 mm', 'doubt' => '0.5 mm', 'least' => '2 mm']);
     }
 }

@@ -21,6 +21,31 @@ final readonly class Evaluator
 {
     public function evaluate(JobFacts $facts): JobAnswers
     {
+        $out = $this->outcome($facts);
+        $joints = $out->joints;
+        $ways = new JointWays($facts, $out->sizing, $out->study);
+        $joints = array_map(static fn (JointAnswer $helped): JointAnswer => $helped->withWays($ways->of($helped, JointConditions::of($facts, $out->found, $helped)), HotAndCold::of($helped, $facts->shop->temperatureC), ThreadAnswer::of($facts, $out->found, $helped)), $joints);
+        $card = new MakeCard($facts, $joints);
+        $surfaces = self::surfaces($facts, $out->found, $joints);
+        $plan = self::plan($facts, $joints, $card, $out->make);
+        $pictures = new JobPictures($facts, $out->found, $out->withheld ? [] : $out->bands);
+        $survey = SurveyAnswer::of($facts, $pictures, $surfaces);
+        $quote = QuoteAnswer::of($facts, $survey, $joints);
+        $assembly = AssemblyAnswer::of($facts, $joints, self::press($joints), $survey, $out->withheld);
+        $handOver = new HandOverAnswer($facts, $out->making, $joints);
+        $stages = new Stages($facts, $surfaces, $joints, $out->making, $plan, $assembly, $handOver);
+
+        return new JobAnswers(
+            $facts->id, $out->withheld, $stages->all(), $stages->next(), $surfaces, $joints, $out->make, $plan, $out->making, $assembly, $handOver,
+            $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn), $out->loops, array_map(ClearanceAnswer::of(...), $facts->clearances),
+            // Each looks back at the job as it was believed to be, in which no mistakes stand: one step, no further.
+            array_map(fn (MistakeFacts $m): MistakeAnswer => MistakeAnswer::of($m, $facts, $out, $this), $facts->mistakes),
+        );
+    }
+
+    /** What comes out at the end: sizes, loops and what is made; without the ways, plans and pictures. */
+    public function outcome(JobFacts $facts): Outcome
+    {
         $withheld = Gatekeeper::withholds($facts->takeIn);
         $found = FoundSurfaces::of($facts);
         $sizing = new JointSizing($facts, $found, $withheld);
@@ -30,34 +55,15 @@ final readonly class Evaluator
         }
         $bands = self::bands($joints);
         $study = new PressStudy($facts, $found, $bands, self::made($facts));
-        $ways = new JointWays($facts, $sizing, $study);
-        $joints = array_map(static function (JointAnswer $joint) use ($facts, $found, $sizing, $study, $ways): JointAnswer {
-            $helped = $sizing->help($study->of($joint));
-
-            return $helped->withWays($ways->of($helped, JointConditions::of($facts, $found, $helped)), HotAndCold::of($helped, $facts->shop->temperatureC), ThreadAnswer::of($facts, $found, $helped));
-        }, $joints);
-        $card = new MakeCard($facts, $joints);
+        $joints = array_map(static fn (JointAnswer $joint): JointAnswer => $sizing->help($study->of($joint)), $joints);
         $lengths = new LoopLengths($facts, $found, $withheld ? [] : $bands);
-        $making = array_map(static fn (MakeEntry $e): MakingAnswer => MakingAnswer::of($facts, $e), [...$card->entries(), ...MakeCard::lengths($facts, $lengths, $bands, $withheld)]);
-        $make = array_map(static fn (MakingAnswer $m): MakeEntry => $m->entry->made(self::lastSize($m), $m->verdict?->value), $making);
-        $surfaces = self::surfaces($facts, $found, $joints);
-        $plan = self::plan($facts, $joints, $card, $make);
-        $shown = $withheld ? [] : [...array_map(static fn (array $l): Band => $l['band'], $lengths->bands()), ...$bands];
-        $pictures = new JobPictures($facts, $found, $shown);
-        $survey = SurveyAnswer::of($facts, $pictures, $surfaces);
-        $quote = QuoteAnswer::of($facts, $survey, $joints);
-        $assembly = AssemblyAnswer::of($facts, $joints, self::press($joints), $survey, $withheld);
-        $handOver = new HandOverAnswer($facts, $making, $joints);
-        $stages = new Stages($facts, $surfaces, $joints, $making, $plan, $assembly, $handOver);
+        $making = array_map(static fn (MakeEntry $e): MakingAnswer => MakingAnswer::of($facts, $e), [...(new MakeCard($facts, $joints))->entries(), ...MakeCard::lengths($facts, $lengths, $bands, $withheld)]);
 
-        $answers = new JobAnswers(
-            $facts->id, $withheld, $stages->all(), $stages->next(), $surfaces, $joints, $make, $plan, $making, $assembly, $handOver,
-            $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn), array_map(static fn (LoopFacts $l): LoopAnswer|PlaneAnswer => $l->plane ? PlaneAnswer::of($l, $lengths, $withheld) : LoopAnswer::of($l, $lengths, $facts->shop, $withheld), $facts->loops),
-            array_map(ClearanceAnswer::of(...), $facts->clearances),
+        return new Outcome(
+            $withheld, $found, $sizing, $study, $joints, [...array_map(static fn (array $l): Band => $l['band'], $lengths->bands()), ...$bands],
+            array_map(static fn (MakingAnswer $m): MakeEntry => $m->entry->made(self::lastSize($m), $m->verdict?->value), $making), $making,
+            array_map(static fn (LoopFacts $l): LoopAnswer|PlaneAnswer => $l->plane ? PlaneAnswer::of($l, $lengths, $withheld) : LoopAnswer::of($l, $lengths, $facts->shop, $withheld), $facts->loops),
         );
-
-        // Each is a look back at the job as it was believed to be, in which no mistakes stand: one step, no further.
-        return $facts->mistakes === [] ? $answers : $answers->withMistakes(array_map(fn (MistakeFacts $m): MistakeAnswer => MistakeAnswer::of($m, $facts, $answers, $this), $facts->mistakes));
     }
 
     /**

@@ -44,27 +44,6 @@ final readonly class JobAnswers implements \JsonSerializable
     ) {
     }
 
-    /** A measured surface's size, mm; null while it is not measured. */
-    public function foundMm(string $surface): ?float
-    {
-        foreach ($this->surfaces as $answer) {
-            if ($answer->surface->id === $surface) {
-                return $answer->found?->meanMm;
-            }
-        }
-
-        return null;
-    }
-
-    /** @param  list<MistakeAnswer>  $mistakes */
-    public function withMistakes(array $mistakes): self
-    {
-        return new self(
-            $this->id, $this->withheld, $this->stages, $this->next, $this->surfaces, $this->joints, $this->make, $this->plan, $this->making, $this->assembly, $this->handOver, $this->survey, $this->quote,
-            $this->pictures, $this->notes, $this->loops, $this->clearances, $mistakes,
-        );
-    }
-
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {

@@ -19,14 +19,17 @@ use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
 
 /** A loop of the job: how it closes with what was found, what is planned and what was typed; and what one open length has to be. */
-final readonly class LoopAnswer implements \JsonSerializable
+final class LoopAnswer implements \JsonSerializable
 {
+    /** @var ?list<Remedy> worked out once it is asked for */
+    private ?array $remedies = null;
+
     /**
      * @param  list<LoopRow>  $rows
      * @param  ?Loop  $loop  null while a length is open, or nothing is known
      * @param  ?Loop  $rest  of the lengths that are known, where just one is open
      */
-    private function __construct(private LoopFacts $facts, private array $rows, private ?Loop $loop, private ?Loop $rest, private ?LoopLength $open, private LoopLengths $lengths, private ?Say $blocked, private ShopFacts $shop, private bool $withheld)
+    private function __construct(private readonly LoopFacts $facts, public readonly array $rows, private readonly ?Loop $loop, private readonly ?Loop $rest, private readonly ?LoopLength $open, private readonly LoopLengths $lengths, private readonly ?Say $blocked, private readonly ShopFacts $shop, private readonly bool $withheld)
     {
     }
 
@@ -124,7 +127,7 @@ final readonly class LoopAnswer implements \JsonSerializable
             }
         }
 
-        return (new Remedies($this->loop, $this->shop->latheHoldsMm))->all($typed, [...$typed, ...$made], $reserves, $faces);
+        return $this->remedies ??= (new Remedies($this->loop, $this->shop->latheHoldsMm))->all($typed, [...$typed, ...$made], $reserves, $faces);
     }
 
     /** The limits of the one open length that serve every loop it stands in; null where none is open, something stands in the way, or no length does. */
@@ -230,7 +233,8 @@ final readonly class LoopAnswer implements \JsonSerializable
     private function length(): ?array
     {
         $range = $this->openRange();
-        if ($range === null || $this->open === null || $range->max <= 0) {
+        // A surface to make has a line of its own.
+        if ($range === null || $this->open === null || $range->max <= 0 || isset($this->lengths->bands()[$this->open->key()])) {
             return null;
         }
         $band = $this->openBand($range);

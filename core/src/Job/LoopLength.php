@@ -32,6 +32,7 @@ final readonly class LoopLength implements \JsonSerializable
         public ?float $inUseC = null,
         public ?string $material = null,
         public ?float $angleDeg = null,
+        public LengthOrigin $origin = LengthOrigin::Plan,
     ) {
     }
 
@@ -48,7 +49,7 @@ final readonly class LoopLength implements \JsonSerializable
 
         return new self(
             $f->text('name'), $f->textOrNull('surface'), $f->lengthOrNull('size'), $f->lengthOrNull('plus'), $f->lengthOrNull('minus'), $f->flag('opens'), $f->choice('spread', Spread::class),
-            $f->flagOrNull('counts_half') ?? false, $f->lengthOrNull('reserve_least'), $f->lengthOrNull('reserve_most'), $celsius, $f->textOrNull('material'), $angle,
+            $f->flagOrNull('counts_half') ?? false, $f->lengthOrNull('reserve_least'), $f->lengthOrNull('reserve_most'), $celsius, $f->textOrNull('material'), $angle, $f->choiceOrNull('origin', LengthOrigin::class) ?? LengthOrigin::Plan,
         );
     }
 
@@ -83,7 +84,7 @@ final readonly class LoopLength implements \JsonSerializable
     /** The same length with another size typed, and other limits where they are given. */
     public function withSize(TypedLength $size, ?TypedLength $plus = null, ?TypedLength $minus = null): self
     {
-        return new self($this->name, $this->surface, $size, $plus ?? $this->plus, $minus ?? $this->minus, $this->opens, $this->spread, $this->countsHalf, $this->reserveLeast, $this->reserveMost, $this->inUseC, $this->material, $this->angleDeg);
+        return new self($this->name, $this->surface, $size, $plus ?? $this->plus, $minus ?? $this->minus, $this->opens, $this->spread, $this->countsHalf, $this->reserveLeast, $this->reserveMost, $this->inUseC, $this->material, $this->angleDeg, $this->origin);
     }
 
     /** @return array<string, mixed> */
@@ -91,7 +92,7 @@ final readonly class LoopLength implements \JsonSerializable
     {
         return [
             'name' => $this->name, 'surface' => $this->surface, 'size' => $this->size, 'plus' => $this->plus, 'minus' => $this->minus, 'opens' => $this->opens, 'spread' => $this->spread->value,
-            'counts_half' => $this->countsHalf, 'reserve_least' => $this->reserveLeast, 'reserve_most' => $this->reserveMost, 'in_use_c' => $this->inUseC, 'material' => $this->material, 'angle_deg' => $this->angleDeg,
+            'counts_half' => $this->countsHalf, 'reserve_least' => $this->reserveLeast, 'reserve_most' => $this->reserveMost, 'in_use_c' => $this->inUseC, 'material' => $this->material, 'angle_deg' => $this->angleDeg, 'origin' => $this->origin->value,
         ];
     }
 }

@@ -22,7 +22,7 @@ final readonly class LoopRow
     /** A size that somebody planned, and may plan anew. */
     public function isTyped(): bool
     {
-        return $this->from === 'typed' && $this->contributor?->spread !== Spread::Measured;
+        return $this->from === 'typed' && $this->length->origin === LengthOrigin::Plan && $this->contributor?->spread !== Spread::Measured;
     }
 
     public function isToMake(): bool
@@ -33,7 +33,7 @@ final readonly class LoopRow
     /** A length that is there: found, measured, or made. */
     public function isThere(): bool
     {
-        return $this->contributor?->spread === Spread::Measured;
+        return $this->contributor !== null && ($this->from === 'typed' ? $this->length->origin === LengthOrigin::There : $this->contributor->spread === Spread::Measured);
     }
 
     /** The length as it is at its own temperature in use. */

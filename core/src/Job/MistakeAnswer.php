@@ -30,11 +30,11 @@ final readonly class MistakeAnswer implements \JsonSerializable
     {
     }
 
-    public static function of(MistakeFacts $mistake, JobFacts $facts, JobAnswers $now, Evaluator $evaluator): self
+    public static function of(MistakeFacts $mistake, JobFacts $facts, Outcome $now, Evaluator $evaluator): self
     {
-        $before = $evaluator->evaluate($mistake->believed($facts));
+        $before = $evaluator->outcome($mistake->believed($facts));
         $surface = $mistake->surface === null ? null : $facts->surface($mistake->surface);
-        [$was, $is] = $surface === null ? [$mistake->old?->length->mm, $mistake->new?->length->mm] : [$before->foundMm($surface->id), $now->foundMm($surface->id)];
+        [$was, $is] = $surface === null ? [$mistake->old?->length->mm, $mistake->new?->length->mm] : [$before->found[$surface->id]->meanMm ?? null, $now->found[$surface->id]->meanMm ?? null];
         $self = new self($mistake, $surface === null ? (string) $mistake->length : $surface->name, $was === null ? null : LengthWriter::size($was), $is === null ? null : LengthWriter::size($is),
             $was === null || $is === null ? null : Say::with($is > $was ? '{d} larger than was believed' : '{d} smaller than was believed', ['d' => LengthWriter::difference($is - $was)]), self::touched($facts, $before, $now), self::made($before, $now), []);
 
@@ -42,12 +42,15 @@ final readonly class MistakeAnswer implements \JsonSerializable
     }
 
     /** @return list<array{name: string, before: Say, now: Say, ok: bool}> loops and sizes that came out otherwise */
-    private static function touched(JobFacts $facts, JobAnswers $before, JobAnswers $now): array
+    private static function touched(JobFacts $facts, Outcome $before, Outcome $now): array
     {
         $touched = [];
         $none = Say::plain('not known');
         foreach ($now->loops as $i => $loop) {
             $old = $before->loops[$i] ?? null;
+            if ($old !== null && $old->rows == $loop->rows) {
+                continue;
+            }
             [$a, $b] = [$old?->says() ?? $none, $loop->says() ?? $none];
             if ($a != $b) {
                 $touched[] = ['name' => $facts->loops[$i]->name, 'before' => $a, 'now' => $b, 'ok' => ($loop->chance() ?? 0.0) >= self::WANTED || $loop->chance() === null];
@@ -69,7 +72,7 @@ final readonly class MistakeAnswer implements \JsonSerializable
     }
 
     /** @return list<array{name: string, says: Say, ok: bool}> pieces that had been cut to a number derived from it */
-    private static function made(JobAnswers $before, JobAnswers $now): array
+    private static function made(Outcome $before, Outcome $now): array
     {
         $made = $olds = [];
         foreach ($before->making as $making) {
@@ -110,13 +113,15 @@ final readonly class MistakeAnswer implements \JsonSerializable
     /**
      * What is not as wanted in a job: loops that may not close, and made pieces outside their limits.
      *
+     * @param  ?Outcome  $known  loops that are as they are there need not be convolved anew
      * @return list<string> named
      */
-    private static function wrong(JobFacts $facts, JobAnswers $answers): array
+    private static function wrong(JobFacts $facts, Outcome $answers, ?Outcome $known = null): array
     {
         $wrong = [];
         foreach ($answers->loops as $i => $loop) {
-            if (($loop->chance() ?? 1.0) < self::WANTED) {
+            $same = $known->loops[$i] ?? null;
+            if ((($same !== null && $same->rows == $loop->rows ? $same : $loop)->chance() ?? 1.0) < self::WANTED) {
                 $wrong[] = $facts->loops[$i]->name;
             }
         }
@@ -130,7 +135,7 @@ final readonly class MistakeAnswer implements \JsonSerializable
     }
 
     /** @return list<MistakeWay> those that set all right first, and of those the least trouble */
-    private static function ways(JobFacts $facts, JobAnswers $now, Evaluator $evaluator): array
+    private static function ways(JobFacts $facts, Outcome $now, Evaluator $evaluator): array
     {
         $wrong = self::wrong($facts, $now);
         if ($wrong === []) {
@@ -138,8 +143,8 @@ final readonly class MistakeAnswer implements \JsonSerializable
         }
         $ways = [];
         $clean = $facts->with(mistakes: []);
-        $try = static function (Say $do, JobFacts $then, string $costs, float $effort) use (&$ways, $evaluator, $wrong): void {
-            $left = self::wrong($then, $evaluator->evaluate($then));
+        $try = static function (Say $do, JobFacts $then, string $costs, float $effort) use (&$ways, $evaluator, $wrong, $now): void {
+            $left = self::wrong($then, $evaluator->outcome($then), $now);
             if (count($left) < count($wrong) || array_diff($wrong, $left) !== []) {
                 $ways[$do->both] ??= new MistakeWay($do, $left === [] ? Say::plain('Then all is as wanted.') : Say::plain('Then still not as wanted: '.implode(', ', $left).'.'), $costs, count($left), $effort);
             }

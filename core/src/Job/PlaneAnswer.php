@@ -17,7 +17,7 @@ use Oldpart\Core\Quantity\Range;
 final readonly class PlaneAnswer implements \JsonSerializable
 {
     /** @param  list<LoopRow>  $rows */
-    private function __construct(private LoopFacts $facts, private array $rows, private ?Resultant $plane, private ?Say $blocked, private bool $withheld)
+    private function __construct(private LoopFacts $facts, public array $rows, private ?Resultant $plane, private ?Say $blocked, private bool $withheld)
     {
     }
 

@@ -13,13 +13,15 @@ use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
 /** Lengths that add up to a gap: how it closes, over the whole range, and the chance that it is as wanted. All in mm. */
-final readonly class Loop
+final class Loop
 {
     /** A wish beyond this is none: wanted at least, or at most, with nothing to the other side, mm. */
     public const FAR = 5e4;
 
+    private ?float $chance = null;
+
     /** @param  list<Contributor>  $contributors */
-    private function __construct(public array $contributors, public Range $wanted, private Distribution $distribution, private float $middleMm)
+    private function __construct(public readonly array $contributors, public readonly Range $wanted, private readonly Distribution $distribution, private readonly float $middleMm)
     {
     }
 
@@ -71,6 +73,11 @@ final readonly class Loop
 
     /** The chance that the gap is within what is wanted, exact by convolution; 0 to 1. */
     public function chance(): float
+    {
+        return $this->chance ??= $this->convolved();
+    }
+
+    private function convolved(): float
     {
         $middle = $this->middleMm();
         if (array_sum(array_map(static fn (Contributor $c): float => $c->halfMm(), $this->contributors)) <= 0) {

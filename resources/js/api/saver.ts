@@ -1,7 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { client, newId, Refused, refusal } from './client';
 import { jobKey } from './queries';
-import type { JobState, ListName } from './types';
+import type { JobState, ListName, Unit } from './types';
 
 /** One change on its way to the store. A null list changes the head of the job; a null fact takes the thing away. */
 interface Change {
@@ -10,6 +10,15 @@ interface Change {
     list: ListName | null;
     thing: string;
     fact: Record<string, unknown> | null;
+}
+
+export interface Wrong {
+    surface?: string;
+    loop?: string;
+    length?: string;
+    right: { typed: string; unit: Unit } | null;
+    cause: string;
+    note: string;
 }
 
 export type SaveStatus = 'saved' | 'saving' | 'failed';
@@ -85,6 +94,27 @@ export class Saver {
             this.take(job, answer.data);
         } else {
             await this.queries.invalidateQueries({ queryKey: jobKey(job) });
+        }
+    }
+
+    /** A number was wrong: kept with the right one and the reason, as one change. */
+    async numberWasWrong(job: string, wrong: Wrong): Promise<void> {
+        const body = { ...wrong, id: newId(), request: newId() };
+        for (let tries = 0; ; tries++) {
+            const version = (this.queries.getQueryData<JobState>(jobKey(job)) ?? (await this.fetch(job)))
+                .version;
+            const answer = await client.POST('/api/jobs/{job}/mistakes', {
+                params: { path: { job } },
+                body: { ...body, version },
+            });
+            if (answer.data) {
+                this.take(job, answer.data);
+                return;
+            }
+            if (answer.response.status !== 409 || tries > 3) {
+                throw refusal(answer.error);
+            }
+            this.queries.setQueryData(jobKey(job), (answer.error as { current: JobState }).current);
         }
     }
 

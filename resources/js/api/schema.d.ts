@@ -1531,6 +1531,11 @@ export interface components {
                 in_use_c?: number | null;
                 material?: string | null;
                 angle_deg?: number | null;
+                /**
+                 * @description Where a typed size comes from
+                 * @enum {unknown}
+                 */
+                origin?: "plan" | "bought" | "there";
             }[];
             /** @description Two directions at once: the gap is how far the end lies from the start */
             plane?: boolean;
@@ -1863,6 +1868,11 @@ export interface components {
                         in_use_c?: number | null;
                         material?: string | null;
                         angle_deg?: number | null;
+                        /**
+                         * @description Where a typed size comes from
+                         * @enum {unknown}
+                         */
+                        origin?: "plan" | "bought" | "there";
                     }[];
                     /** @description Two directions at once: the gap is how far the end lies from the start */
                     plane?: boolean;
@@ -2271,6 +2281,11 @@ export interface components {
             in_use_c?: number | null;
             material?: string | null;
             angle_deg?: number | null;
+            /**
+             * @description Where a typed size comes from
+             * @enum {unknown}
+             */
+            origin?: "plan" | "bought" | "there";
         }[];
         FitMember: {
             class: string;

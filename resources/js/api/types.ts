@@ -36,6 +36,9 @@ export type Pressing = Schemas['Pressing'];
 export type Rehearsal = Schemas['Rehearsal'];
 export type LoopAnswer = Schemas['LoopAnswer'];
 export type LoopFacts = Schemas['LoopFacts'];
+export type ClearanceFacts = Schemas['ClearanceFacts'];
+export type ClearanceAnswer = Schemas['ClearanceAnswer'];
+export type MistakeAnswer = Schemas['MistakeAnswer'];
 export type WayOut = Schemas['WayOut'];
 export type Seat = Schemas['Seat'];
 export type FitLook = Schemas['FitLook'];
@@ -63,6 +66,7 @@ export type ListName =
     | 'ticks'
     | 'pushes'
     | 'loops'
+    | 'clearances'
     | 'evidence'
     | 'photos'
     | 'operations'

@@ -13,10 +13,12 @@ interface Props {
     small?: boolean;
     /** Stores what was typed when Enter is pressed or the field is left. */
     store: (typed: string) => Promise<unknown>;
+    /** Where it may be left out: takes it away when the field is emptied. */
+    clear?: () => Promise<unknown>;
 }
 
 /** One field for lengths: takes whatever the shop types, says what it understood in both units, keeps the text. */
-export function LengthField({ label, value, unit, signed = false, small = false, store }: Props) {
+export function LengthField({ label, value, unit, signed = false, small = false, store, clear }: Props) {
     const [text, setText] = useState(value);
     const [known, setKnown] = useState(value);
     const [refused, setRefused] = useState<string | null>(null);
@@ -28,8 +30,9 @@ export function LengthField({ label, value, unit, signed = false, small = false,
         }
     }
     const keep = () => {
-        if (text.trim() !== '' && text !== value) {
-            store(text).then(
+        const empties = text.trim() === '' && value !== '' && clear !== undefined;
+        if (empties || (text.trim() !== '' && text !== value)) {
+            (empties ? clear() : store(text)).then(
                 () => setRefused(null),
                 (error: Error) => setRefused(error.message),
             );

@@ -1,17 +1,22 @@
 import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
-import { client } from '../api/client';
+import { client, refusal } from '../api/client';
 import type { Saver } from '../api/saver';
 import type { JobAnswers, JobFacts, JobState, ListName } from '../api/types';
+import { factsWith, tried, type Tried, type WhatIf } from './whatIf';
 
 interface JobHere {
     state: JobState;
     facts: JobFacts;
-    /** What the screens show: the answers to what is being typed, or to what is stored. */
+    /** What the screens show: the answers to what is being typed, or tried out, or to what is stored. */
     answers: JobAnswers;
+    /** While something is tried out: the answers to what is stored, to be shown beside the others. */
+    before: JobAnswers | null;
     saver: Saver;
+    /** Stores a change, or only tries it out. */
     save: (list: ListName | null, thing: string, fact: Record<string, unknown> | null) => Promise<JobState>;
     /** Shows the answers as they would be; null goes back to what is stored. */
     preview: (list: ListName, thing: string, fact: Record<string, unknown> | null) => void;
+    whatIf: { on: boolean; changed: number; start: () => void; keep: () => Promise<void>; drop: () => void };
 }
 
 const Context = createContext<JobHere | null>(null);
@@ -26,45 +31,104 @@ export function JobProvider({
     children: ReactNode;
 }) {
     const [previewed, setPreviewed] = useState<{ version: number; answers: JobAnswers } | null>(null);
+    const [trying, setTrying] = useState<WhatIf | null>(null);
     const running = useRef<AbortController | null>(null);
     const id = state.facts.id;
     const version = state.version;
 
+    const ask = useCallback(
+        (changes: Tried[]) => {
+            running.current?.abort();
+            const abort = new AbortController();
+            running.current = abort;
+            return {
+                signal: abort.signal,
+                answer: client.POST('/api/jobs/{job}/preview', {
+                    params: { path: { job: id } },
+                    body: { changes },
+                    signal: abort.signal,
+                }),
+            };
+        },
+        [id],
+    );
     const preview = useCallback(
         (list: ListName, thing: string, fact: Record<string, unknown> | null) => {
-            running.current?.abort();
             if (fact === null) {
+                running.current?.abort();
                 setPreviewed(null);
                 return;
             }
-            const abort = new AbortController();
-            running.current = abort;
-            void client
-                .POST('/api/jobs/{job}/preview', {
-                    params: { path: { job: id } },
-                    body: { list, thing, fact },
-                    signal: abort.signal,
-                })
+            const asked = ask([...(trying?.changes ?? []), { list, thing, fact }]);
+            void asked.answer
                 .then((answer) => {
-                    if (!abort.signal.aborted) {
+                    if (!asked.signal.aborted) {
                         setPreviewed(answer.data ? { version, answers: answer.data.answers } : null);
                     }
                 })
                 .catch(() => undefined);
         },
-        [id, version],
+        [ask, trying, version],
+    );
+    const tryOut = useCallback(
+        async (changes: Tried[]): Promise<JobState> => {
+            const asked = ask(changes);
+            const answer = await asked.answer.catch(() => null);
+            if (answer !== null && !answer.data) {
+                throw refusal(answer.error);
+            }
+            if (answer?.data && !asked.signal.aborted) {
+                setPreviewed(null);
+                setTrying({ changes, answers: answer.data.answers });
+            }
+            return state;
+        },
+        [ask, state],
     );
     const save = useCallback(
         (list: ListName | null, thing: string, fact: Record<string, unknown> | null) => {
             running.current?.abort();
-            return saver.save(id, list, thing, fact);
+            if (trying === null) {
+                return saver.save(id, list, thing, fact);
+            }
+            return fact === null
+                ? Promise.reject(
+                      new Error('This is only tried out: keep it or drop it before you take things away.'),
+                  )
+                : tryOut(tried(trying.changes, { list, thing, fact }));
         },
-        [id, saver],
+        [id, saver, trying, tryOut],
     );
-    const answers = previewed && previewed.version === version ? previewed.answers : state.answers;
+    const whatIf = useMemo(
+        () => ({
+            on: trying !== null,
+            changed: trying?.changes.length ?? 0,
+            start: () => setTrying({ changes: [], answers: null }),
+            drop: () => {
+                running.current?.abort();
+                setPreviewed(null);
+                setTrying(null);
+            },
+            keep: async () => {
+                for (const { list, thing, fact } of trying?.changes ?? []) {
+                    await saver.save(id, list, thing, fact);
+                }
+                setPreviewed(null);
+                setTrying(null);
+            },
+        }),
+        [id, saver, trying],
+    );
+    const typed = previewed && previewed.version === version ? previewed.answers : null;
+    const facts = useMemo(
+        () => (trying === null ? state.facts : factsWith(state.facts, trying.changes)),
+        [state.facts, trying],
+    );
+    const answers = typed ?? trying?.answers ?? state.answers;
+    const before = trying !== null && answers !== state.answers ? state.answers : null;
     const value = useMemo(
-        () => ({ state, facts: state.facts, answers, saver, save, preview }),
-        [state, answers, saver, save, preview],
+        () => ({ state, facts, answers, before, saver, save, preview, whatIf }),
+        [state, facts, answers, before, saver, save, preview, whatIf],
     );
     return <Context value={value}>{children}</Context>;
 }

@@ -24,6 +24,7 @@ import { Survey } from '../stages/survey/Survey';
 import { TakeInStage } from '../stages/takein/TakeInStage';
 import { JobProvider, useJob } from './JobContext';
 import { TemperatureChip } from './TemperatureChip';
+import { WhatIfBar } from './WhatIfBar';
 
 const PAGES: Record<string, ComponentType> = {
     'take-in': TakeInStage,
@@ -66,7 +67,7 @@ export function JobPage() {
 }
 
 function Inside({ state, stage }: { state: JobState; stage: string }) {
-    const { answers } = useJob();
+    const { answers, whatIf } = useJob();
     const navigate = useNavigate();
     const saver = useSaver();
     const { facts } = state;
@@ -80,6 +81,7 @@ function Inside({ state, stage }: { state: JobState; stage: string }) {
                     go={() => void navigate(`/job/${facts.id}/${s.code}`)}
                 />
             ))}
+            <StageKey digit="w" go={() => (whatIf.on ? whatIf.drop() : whatIf.start())} />
             <StageKey digit="z" go={() => void saver.undo(facts.id)} />
             <StageKey digit="p" go={() => window.open(`/api/jobs/${facts.id}/sheet`, '_blank')} />
             <Frame
@@ -101,6 +103,7 @@ function Inside({ state, stage }: { state: JobState; stage: string }) {
                 }
                 card={<MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />}
             >
+                <WhatIfBar />
                 <Page />
             </Frame>
         </>

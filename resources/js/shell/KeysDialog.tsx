@@ -17,6 +17,7 @@ const KEYS: [string, string][] = [
     ['N', 'night shift'],
     ['/', 'find a job, a surface, a size, a stage'],
     ['P', 'print the sheet'],
+    ['W', 'what if: change numbers without storing them'],
     ['Z', 'undo'],
     ['?', 'these keys'],
 ];

@@ -9,6 +9,7 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { LoopAnswer, MakeEntry } from '../api/types';
 import { useJob } from '../job/JobContext';
+import { Ghost } from './Ghost';
 import { Notes } from './Notes';
 import { useSettings } from './settings';
 import { readingKind, sizeKind, Verdict } from './Verdict';
@@ -123,8 +124,9 @@ function Entries() {
 /** A length that a loop asks for, with the gap it is for. */
 function LoopLength({ loop }: { loop: LoopAnswer }) {
     const { say } = useSettings();
-    const { facts } = useJob();
+    const { facts, before } = useJob();
     const navigate = useNavigate();
+    const old = before?.loops.find((l) => l.id === loop.id)?.length;
     if (loop.length === null) {
         return null;
     }
@@ -142,6 +144,7 @@ function LoopLength({ loop }: { loop: LoopAnswer }) {
             }}
         >
             <Typography sx={{ fontSize: 15, fontWeight: 550 }}>{loop.length.name}</Typography>
+            <Ghost was={old?.aim} now={loop.length.aim} />
             <Typography variant="bigSize" component="p" color="make">
                 {say(loop.length.aim)}
             </Typography>
@@ -155,8 +158,9 @@ function LoopLength({ loop }: { loop: LoopAnswer }) {
 
 function Entry({ entry }: { entry: MakeEntry }) {
     const { say } = useSettings();
-    const { facts } = useJob();
+    const { facts, before } = useJob();
     const navigate = useNavigate();
+    const old = before?.make.find((e) => e.key === entry.key);
     const go = () => {
         const at = entry.goto.surface === null ? '' : `?at=${entry.goto.surface}`;
         void navigate(`/job/${facts.id}/${entry.goto.stage}${at}`);
@@ -191,6 +195,7 @@ function Entry({ entry }: { entry: MakeEntry }) {
             </ButtonBase>
             {entry.aim !== null ? (
                 <>
+                    <Ghost was={old?.aim} now={entry.aim} />
                     <Typography variant="bigSize" color="make">
                         {say(entry.aim)}
                     </Typography>

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { LoopAnswer, LoopFacts } from '../../api/types';
@@ -10,16 +10,18 @@ import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
+import { Ghost } from '../../shell/Ghost';
 import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 import { Verdict } from '../../shell/Verdict';
 import { Why } from '../../shell/Why';
-
-type Length = LoopFacts['lengths'][number];
+import { FromFaces } from './FromFaces';
+import { LoopRows } from './LoopRows';
 
 /** Lengths that add up: how the gap closes, by how much and with what chance, and what an open length has to be. */
 export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) {
-    const { save } = useJob();
+    const { save, answers, before, whatIf } = useJob();
+    const [tapping, setTapping] = useState(false);
     const { say, typing } = useSettings();
     const store = (fact: Partial<LoopFacts>) => save('loops', loop.id, fact);
     const limit = (which: 'least' | 'most', label: string) => (
@@ -29,8 +31,11 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
             value={loop[which]?.typed ?? ''}
             unit={loop[which]?.unit ?? typing}
             store={(typed) => store({ [which]: { typed, unit: loop[which]?.unit ?? typing } })}
+            clear={() => store({ [which]: null })}
         />
     );
+    const old = before?.loops.find((l) => l.id === loop.id);
+    const sections = answers.picture;
     const certain = answer.chance !== null && answer.chance > 0.9999;
     return (
         <>
@@ -46,11 +51,62 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                 {limit('least', 'At least')}
                 {limit('most', 'At most')}
             </Box>
+            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1, alignItems: 'center' }}>
+                <ToggleButtonGroup
+                    exclusive
+                    size="small"
+                    value={loop.plane ? 'plane' : 'line'}
+                    aria-label="Directions"
+                    onChange={(_, next: string | null) =>
+                        next !== null && void store({ plane: next === 'plane' })
+                    }
+                >
+                    <ToggleButton value="line" sx={{ textTransform: 'none' }}>
+                        along one line
+                    </ToggleButton>
+                    <ToggleButton value="plane" sx={{ textTransform: 'none' }}>
+                        two directions at once
+                    </ToggleButton>
+                </ToggleButtonGroup>
+                {!loop.plane && sections && sections.taps.length > 0 && (
+                    <Button
+                        variant="outlined"
+                        color="inherit"
+                        aria-expanded={tapping}
+                        onClick={() => setTapping(!tapping)}
+                    >
+                        Point at its faces
+                    </Button>
+                )}
+                <Button
+                    variant={whatIf.on ? 'contained' : 'outlined'}
+                    color={whatIf.on ? 'primary' : 'inherit'}
+                    aria-keyshortcuts="w"
+                    disabled={whatIf.on}
+                    onClick={whatIf.start}
+                >
+                    What if&nbsp;<b>W</b>
+                </Button>
+            </Box>
             {answer.blocked && (
                 <Typography sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5, fontSize: 18, mb: 1 }}>
                     {say(answer.blocked)}
                 </Typography>
             )}
+            {tapping && sections && (
+                <FromFaces
+                    drawing={sections}
+                    close={() => setTapping(false)}
+                    take={(built) => {
+                        setTapping(false);
+                        void store({
+                            lengths: built.lengths,
+                            ...(/^Gap \d+$/.test(loop.name) ? { name: built.name } : {}),
+                        });
+                    }}
+                />
+            )}
+            {old?.solved && <Ghost was={old.solved} now={answer.solved} />}
             {answer.solved && (
                 <Typography variant="size" component="p" color="make" sx={{ fontSize: 26, fontWeight: 700 }}>
                     {say(answer.solved)}
@@ -58,7 +114,8 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
             )}
             {answer.closes_at && (
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-                    <Typography>closes at</Typography>
+                    <Typography>{loop.plane ? 'its end lies off by' : 'closes at'}</Typography>
+                    <Ghost was={old?.closes_at} now={answer.closes_at} />
                     <Typography variant="bigSize" component="p">
                         {say(answer.closes_at)}
                     </Typography>
@@ -73,6 +130,26 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                         at worst {answer.worst && say(answer.worst)}; 95 of 100{' '}
                         {answer.likely && say(answer.likely)}
                     </Typography>
+                </Box>
+            )}
+            {answer.shared && <Typography sx={{ fontSize: 17 }}>{say(answer.shared)}</Typography>}
+            {answer.in_use && (
+                <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', my: 0.5 }}>
+                    <Typography sx={{ fontSize: 17 }}>{say(answer.in_use.says)}</Typography>
+                    <Verdict
+                        kind={
+                            answer.in_use.chance > 0.9973
+                                ? 'good'
+                                : answer.in_use.chance > 0.95
+                                  ? 'usable'
+                                  : 'bad'
+                        }
+                    >
+                        {`${(Math.floor(answer.in_use.chance * 1000) / 10).toString()} of 100 as wanted, warm`}
+                    </Verdict>
+                    {answer.in_use.unknown !== null && (
+                        <Typography variant="body2">{answer.in_use.unknown}</Typography>
+                    )}
                 </Box>
             )}
             {answer.shims && <Typography sx={{ fontSize: 18 }}>{say(answer.shims)}</Typography>}
@@ -110,151 +187,8 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                     ))}
                 </Box>
             )}
-            <Lengths loop={loop} answer={answer} store={(lengths) => store({ lengths })} />
+            <LoopRows loop={loop} answer={answer} store={(lengths) => store({ lengths })} />
             <Why steps={answer.working} label="Why it closes so" />
         </>
-    );
-}
-
-function Lengths({
-    loop,
-    answer,
-    store,
-}: {
-    loop: LoopFacts;
-    answer: LoopAnswer;
-    store: (lengths: Length[]) => Promise<unknown>;
-}) {
-    const { facts } = useJob();
-    const { say, typing } = useSettings();
-    const [name, setName] = useState('');
-    const change = (at: number, part: Partial<Length>) =>
-        store(loop.lengths.map((length, i) => (i === at ? { ...length, ...part } : length)));
-    const add = (length: Partial<Length> & { name: string }) =>
-        void store([
-            ...loop.lengths,
-            {
-                surface: null,
-                size: null,
-                plus: null,
-                minus: null,
-                opens: loop.lengths.length === 0,
-                spread: 'uniform',
-                ...length,
-            },
-        ]);
-    const typed = (length: Length, at: number, which: 'size' | 'plus' | 'minus', label: string) => (
-        <Box sx={{ width: which === 'size' ? 150 : 110 }}>
-            <LengthField
-                small={which !== 'size'}
-                label={label}
-                value={length[which]?.typed ?? ''}
-                unit={length[which]?.unit ?? typing}
-                store={(text) =>
-                    change(at, { [which]: { typed: text, unit: length[which]?.unit ?? typing } })
-                }
-            />
-        </Box>
-    );
-    return (
-        <Box component="section" aria-label="Lengths of the loop" sx={{ mt: 1 }}>
-            {loop.lengths.map((length, at) => {
-                const row = answer.rows[at];
-                return (
-                    <Box
-                        key={`${at}${length.name}`}
-                        role="group"
-                        aria-label={length.name}
-                        sx={{
-                            display: 'flex',
-                            gap: 1.5,
-                            alignItems: 'center',
-                            flexWrap: 'wrap',
-                            borderBottom: 1,
-                            borderColor: 'divider',
-                            py: 0.75,
-                        }}
-                    >
-                        <Button
-                            variant="outlined"
-                            color="inherit"
-                            onClick={() => void change(at, { opens: !length.opens })}
-                            aria-label={`${length.name} ${length.opens ? 'opens' : 'closes'} the gap; turn it round`}
-                        >
-                            {length.opens ? '+ opens' : '− closes'}
-                        </Button>
-                        <Typography sx={{ flex: '1 1 120px', fontWeight: 650 }}>{length.name}</Typography>
-                        {length.surface === null ? (
-                            <>
-                                {typed(length, at, 'size', 'Size')}
-                                {typed(length, at, 'plus', '+')}
-                                {typed(length, at, 'minus', '−')}
-                            </>
-                        ) : (
-                            <Typography>
-                                {row?.size ? (
-                                    <>
-                                        <b>{say(row.size)}</b> ±{row.plus_minus && say(row.plus_minus)}
-                                    </>
-                                ) : null}{' '}
-                                {row?.from}
-                            </Typography>
-                        )}
-                        <Typography variant="body2" color="textSecondary" sx={{ width: 62 }}>
-                            {row?.share == null ? '' : `${Math.round(row.share * 100)} %`}
-                        </Typography>
-                        <Button
-                            color="inherit"
-                            onClick={() => void store(loop.lengths.filter((_, i) => i !== at))}
-                            sx={{ textDecoration: 'underline' }}
-                        >
-                            Take out
-                        </Button>
-                    </Box>
-                );
-            })}
-            <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mt: 1.25 }}>
-                <TextField
-                    select
-                    label="Add a length of the job"
-                    value=""
-                    onChange={(event) => {
-                        const surface = facts.surfaces.find((s) => s.id === event.target.value);
-                        if (surface) {
-                            add({ name: surface.name, surface: surface.id });
-                        }
-                    }}
-                    sx={{ width: 280 }}
-                >
-                    {facts.surfaces
-                        .filter((s) => ['length', 'bore', 'shaft', 'flat'].includes(s.kind))
-                        .map((s) => (
-                            <MenuItem key={s.id} value={s.id}>
-                                {s.name}
-                            </MenuItem>
-                        ))}
-                </TextField>
-                <Box
-                    component="form"
-                    sx={{ display: 'flex', gap: 1 }}
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        if (name.trim() !== '') {
-                            add({ name: name.trim() });
-                            setName('');
-                        }
-                    }}
-                >
-                    <TextField
-                        label="or one to type: its name"
-                        value={name}
-                        onChange={(event) => setName(event.target.value)}
-                    />
-                    <Button type="submit" variant="outlined" color="inherit" sx={{ whiteSpace: 'nowrap' }}>
-                        Add it
-                    </Button>
-                </Box>
-            </Box>
-        </Box>
     );
 }

@@ -19,8 +19,10 @@ import { useKey } from '../../shell/keys';
 import { Advice } from './Advice';
 import { BearingSeat } from './BearingSeat';
 import { ByHand } from './ByHand';
+import { Clearance } from './Clearance';
 import { HotAndCold } from './HotAndCold';
 import { Loop } from './Loop';
+import { Mistakes } from './Mistakes';
 import { Offers } from './Offers';
 import { Running } from './Running';
 import { Slide } from './Slide';
@@ -32,13 +34,23 @@ import { WaysOut } from './WaysOut';
 /** Purposes that seat a rolling bearing. */
 const BEARING = ['bearing-on-shaft', 'bearing-in-housing'];
 
-/** Each joint: what it is for, the fits that give it, and the size that fits the mate that was measured. */
+/** Where the numbers that were wrong are shown. */
+const WRONG = 'wrong';
+
+interface Item {
+    id: string;
+    name: string;
+}
+
+/** Each joint: what it is for, the fits that give it, and the size that fits the mate that was measured. Then the lengths that add up, and what has to clear. */
 export function Size() {
     const { facts, answers, save } = useJob();
     const [params, setParams] = useSearchParams();
     const at = params.get('at');
     const loops = facts.loops ?? [];
-    const all = [...facts.joints, ...loops];
+    const clearances = facts.clearances ?? [];
+    const wrong: Item[] = answers.mistakes.length > 0 ? [{ id: WRONG, name: 'What was wrong' }] : [];
+    const all: Item[] = [...facts.joints, ...loops, ...clearances, ...wrong];
     const index = Math.max(
         0,
         all.findIndex((j) => j.id === at),
@@ -48,6 +60,8 @@ export function Size() {
     const answer = answers.joints.find((a) => a.id === joint?.id);
     const loop = loops.find((l) => l.id === here?.id);
     const closes = answers.loops.find((a) => a.id === loop?.id);
+    const clearance = clearances.find((c) => c.id === here?.id);
+    const clears = answers.clearances.find((a) => a.id === clearance?.id);
     const go = (id: string) => setParams({ at: id }, { replace: true });
     const step = (by: number) => {
         const next = all[(index + by + all.length) % all.length];
@@ -57,40 +71,74 @@ export function Size() {
     };
     useKey('[', () => step(-1));
     useKey(']', () => step(1));
-    const begin = () => {
+    const begin = (list: 'loops' | 'clearances', fact: Record<string, unknown>) => {
         const id = newId();
-        void save('loops', id, { name: `Gap ${loops.length + 1}` }).then(() => go(id));
+        void save(list, id, fact).then(() => go(id));
     };
     return (
         <Box sx={{ maxWidth: 1000 }}>
-            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1.25 }}>
-                {all.length > 0 && (
-                    <ToggleButtonGroup
-                        exclusive
-                        value={here?.id ?? null}
-                        aria-label="Joint"
-                        onChange={(_, id: string | null) => id !== null && go(id)}
-                        sx={{ flexWrap: 'wrap' }}
+            <Box sx={{ display: 'grid', gap: 0.75, mb: 1.25 }}>
+                <Choice label="Joint" items={facts.joints} here={here?.id} go={go} />
+                <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+                    <Choice
+                        label="Lengths and room"
+                        items={[...loops, ...clearances, ...wrong]}
+                        here={here?.id}
+                        go={go}
+                    />
+                    <Button
+                        variant="outlined"
+                        color="inherit"
+                        onClick={() => begin('loops', { name: `Gap ${loops.length + 1}` })}
                     >
-                        {all.map((j) => (
-                            <ToggleButton
-                                key={j.id}
-                                value={j.id}
-                                sx={{ textTransform: 'none', fontSize: 15 }}
-                            >
-                                {j.name}
-                            </ToggleButton>
-                        ))}
-                    </ToggleButtonGroup>
-                )}
-                <Button variant="outlined" color="inherit" onClick={begin}>
-                    Lengths that add up
-                </Button>
+                        Lengths that add up
+                    </Button>
+                    <Button
+                        variant="outlined"
+                        color="inherit"
+                        onClick={() => begin('clearances', { name: `Room ${clearances.length + 1}` })}
+                    >
+                        Will it clear?
+                    </Button>
+                </Box>
             </Box>
+            {here?.id === WRONG && <Mistakes />}
             {loop && closes && <Loop key={loop.id} loop={loop} answer={closes} />}
+            {clearance && clears && <Clearance key={clearance.id} clearance={clearance} answer={clears} />}
             {all.length === 0 && <Typography>There is no joint to size in this job.</Typography>}
             {joint && answer && <JointView key={joint.id} joint={joint} answer={answer} />}
         </Box>
+    );
+}
+
+function Choice({
+    label,
+    items,
+    here,
+    go,
+}: {
+    label: string;
+    items: Item[];
+    here: string | undefined;
+    go: (id: string) => void;
+}) {
+    if (items.length === 0) {
+        return null;
+    }
+    return (
+        <ToggleButtonGroup
+            exclusive
+            value={here ?? null}
+            aria-label={label}
+            onChange={(_, id: string | null) => id !== null && go(id)}
+            sx={{ flexWrap: 'wrap' }}
+        >
+            {items.map((item) => (
+                <ToggleButton key={item.id} value={item.id} sx={{ textTransform: 'none', fontSize: 15 }}>
+                    {item.name}
+                </ToggleButton>
+            ))}
+        </ToggleButtonGroup>
     );
 }
 
