@@ -12,6 +12,7 @@ use Oldpart\Core\Loop\Remedies;
 use Oldpart\Core\Loop\Remedy;
 use Oldpart\Core\Loop\Shims;
 use Oldpart\Core\Loop\ShimStock;
+use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\LoopPicture;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -229,6 +230,14 @@ final class LoopAnswer implements \JsonSerializable
         return Say::with('{a} to {b}', ['a' => self::signed($range->min), 'b' => self::signed($range->max)]);
     }
 
+    /** The loop to scale, its open length as it is to be made; null while that can't be drawn, or is withheld. */
+    public function picture(): ?Drawing
+    {
+        $drawn = $this->withheld ? null : $this->loop ?? $this->filled();
+
+        return $drawn === null ? null : LoopPicture::draw($drawn);
+    }
+
     /** @return ?array{name: string, aim: Say, limit: Say} the open length for the make card, aimed midway between its limits */
     private function length(): ?array
     {
@@ -252,7 +261,6 @@ final class LoopAnswer implements \JsonSerializable
     {
         $shares = array_column($this->loop?->shares() ?? [], 'share');
         $shown = $this->withheld ? null : $this->loop;
-        $drawn = $shown ?? $this->filled();
 
         return [
             'id' => $this->facts->id, 'blocked' => $this->blocked,
@@ -263,9 +271,9 @@ final class LoopAnswer implements \JsonSerializable
             'closes_at' => $shown === null ? null : self::signed($shown->nominalMm()), 'worst' => $shown === null ? null : self::between($shown->worst()), 'likely' => $shown === null ? null : self::between($shown->likely()),
             'chance' => $this->chance(), 'in_use' => $this->inUse(),
             'solved' => $this->solved(), 'shared' => $this->open !== null && $this->lengths->clash($this->open->key()) ? null : $this->shared(), 'length' => $this->length(),
-            'remedies' => array_map(static fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'enough' => $r->enough], array_slice($this->remedies(), 0, 4)),
+            'remedies' => array_map(fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'enough' => $r->enough, 'changes' => RemedyChange::of($this->lengths->facts, $this->facts->lengths[$r->place], $r)], array_slice($this->remedies(), 0, 4)),
             'shims' => $this->loop === null || $this->blocked !== null ? null : $this->shimmed($this->loop),
-            'picture' => $drawn === null ? null : LoopPicture::draw($drawn),
+            'picture' => $this->picture(),
             'notes' => $shown === null || $this->blocked !== null ? [] : $shown->notes(), 'working' => match (true) {
                 $this->blocked !== null => [],
                 $shown !== null => $shown->working(),

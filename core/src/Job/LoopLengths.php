@@ -32,7 +32,7 @@ final class LoopLengths
      * @param  array<string, FoundSize>  $found
      * @param  array<string, Band>  $bands  of surfaces that a joint sizes
      */
-    public function __construct(private readonly JobFacts $facts, private readonly array $found, private readonly array $bands)
+    public function __construct(public readonly JobFacts $facts, private readonly array $found, private readonly array $bands)
     {
         foreach ($facts->loops as $loop) {
             foreach ($loop->lengths as $length) {

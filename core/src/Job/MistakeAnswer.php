@@ -10,6 +10,7 @@ use Oldpart\Core\Loop\Remedy;
 use Oldpart\Core\Loop\Spread;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Quantity\Length;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\TypedLength;
@@ -26,7 +27,7 @@ final readonly class MistakeAnswer implements \JsonSerializable
      * @param  list<array{name: string, says: Say, ok: bool}>  $made
      * @param  list<MistakeWay>  $ways
      */
-    private function __construct(private MistakeFacts $facts, private string $name, private ?Say $was, private ?Say $is, private ?Say $off, private array $touched, private array $made, private array $ways)
+    private function __construct(private MistakeFacts $facts, private string $name, private ?Say $was, private ?Say $is, private ?Say $off, private array $touched, private array $made, private array $ways, private ?Drawing $picture)
     {
     }
 
@@ -35,10 +36,23 @@ final readonly class MistakeAnswer implements \JsonSerializable
         $before = $evaluator->outcome($mistake->believed($facts));
         $surface = $mistake->surface === null ? null : $facts->surface($mistake->surface);
         [$was, $is] = $surface === null ? [$mistake->old?->length->mm, $mistake->new?->length->mm] : [$before->found[$surface->id]->meanMm ?? null, $now->found[$surface->id]->meanMm ?? null];
-        $self = new self($mistake, $surface === null ? (string) $mistake->length : $surface->name, $was === null ? null : LengthWriter::size($was), $is === null ? null : LengthWriter::size($is),
-            $was === null || $is === null ? null : Say::with($is > $was ? '{d} larger than was believed' : '{d} smaller than was believed', ['d' => LengthWriter::difference($is - $was)]), self::touched($facts, $before, $now), self::made($before, $now), []);
+        $ways = $now->withheld ? [] : self::ways($facts, $now, $evaluator);
 
-        return new self($self->facts, $self->name, $self->was, $self->is, $self->off, $self->touched, $self->made, $now->withheld ? [] : self::ways($facts, $now, $evaluator));
+        return new self($mistake, $surface === null ? (string) $mistake->length : $surface->name, $was === null ? null : LengthWriter::size($was), $is === null ? null : LengthWriter::size($is),
+            $was === null || $is === null ? null : Say::with($is > $was ? '{d} larger than was believed' : '{d} smaller than was believed', ['d' => LengthWriter::difference($is - $was)]),
+            self::touched($facts, $before, $now), self::made($before, $now), $ways, self::drawn($before, $now));
+    }
+
+    /** The first loop it moves, as it is now. */
+    private static function drawn(Outcome $before, Outcome $now): ?Drawing
+    {
+        foreach ($now->loops as $i => $loop) {
+            if ($loop instanceof LoopAnswer && ($before->loops[$i] ?? null)?->rows != $loop->rows) {
+                return $loop->picture();
+            }
+        }
+
+        return null;
     }
 
     /** @return list<array{name: string, before: Say, now: Say, ok: bool}> loops and sizes that came out otherwise */
@@ -143,16 +157,17 @@ final readonly class MistakeAnswer implements \JsonSerializable
         }
         $ways = [];
         $clean = $facts->with(mistakes: []);
-        $try = static function (Say $do, JobFacts $then, string $costs, float $effort) use (&$ways, $evaluator, $wrong, $now): void {
+        /** @param  list<array{list: string, thing: string, fact: array<string, mixed>}>  $changes */
+        $try = static function (Say $do, JobFacts $then, string $costs, float $effort, array $changes = []) use (&$ways, $evaluator, $wrong, $now): void {
             $left = self::wrong($then, $evaluator->outcome($then), $now);
             if (count($left) < count($wrong) || array_diff($wrong, $left) !== []) {
-                $ways[$do->both] ??= new MistakeWay($do, $left === [] ? Say::plain('Then all is as wanted.') : Say::plain('Then still not as wanted: '.implode(', ', $left).'.'), $costs, count($left), $effort);
+                $ways[$do->both] ??= new MistakeWay($do, $left === [] ? Say::plain('Then all is as wanted.') : Say::plain('Then still not as wanted: '.implode(', ', $left).'.'), $costs, count($left), $effort, $changes);
             }
         };
         foreach ($now->loops as $i => $loop) {
             foreach ($loop instanceof LoopAnswer ? $loop->remedies() : [] as $remedy) {
                 [$costs, $effort] = self::costs($remedy);
-                $try($remedy->do, self::done($clean, $facts->loops[$i]->lengths[$remedy->place], $remedy), $costs, $effort);
+                $try($remedy->do, self::done($clean, $facts->loops[$i]->lengths[$remedy->place], $remedy), $costs, $effort, RemedyChange::of($facts, $facts->loops[$i]->lengths[$remedy->place], $remedy));
             }
             $pile = $loop instanceof LoopAnswer ? $loop->pile() : null;
             if ($pile !== null) {
@@ -221,7 +236,7 @@ final readonly class MistakeAnswer implements \JsonSerializable
     {
         return [
             'id' => $this->facts->id, 'name' => $this->name, 'was' => $this->was, 'is' => $this->is, 'off' => $this->off, 'cause' => $this->facts->cause->value, 'look_also' => $this->facts->cause->lookAlso(),
-            'touched' => $this->touched, 'made' => $this->made, 'ways' => $this->ways,
+            'touched' => $this->touched, 'made' => $this->made, 'ways' => $this->ways, 'picture' => $this->picture,
         ];
     }
 }

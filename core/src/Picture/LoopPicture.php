@@ -14,11 +14,13 @@ use Oldpart\Core\Quantity\Unit;
 /** The loop as arrows end to end, to scale, as thick as each one's share of the spread; below it the gap that closes it, enlarged, with what is wanted. */
 final class LoopPicture
 {
-    private const LEFT = 30.0;
+    private const NAMES = 8.0;
+
+    private const LEFT = 178.0;
 
     private const RIGHT = 620.0;
 
-    private const ROW = 30.0;
+    private const ROW = 27.0;
 
     /** The least length of an arrow, so that a shim shows beside a housing. */
     private const LEAST = 5.0;
@@ -34,22 +36,22 @@ final class LoopPicture
         foreach ($parts as $part) {
             $ends[] = $ends[count($ends) - 1] + $part->addsMm();
         }
-        $scale = new Scale(min($ends), max(max($ends), min($ends) + 1e-6), self::LEFT, self::RIGHT);
+        $scale = BrokenScale::of($ends, self::LEFT, self::RIGHT);
         $below = 24 + self::ROW * (count($parts) + 1);
-        $drawing = new Drawing(760, $below + 96, Say::with('The loop closes at {n}, at worst {a} to {b}.', ['n' => self::signed($loop->nominalMm()), 'a' => self::signed($loop->worst()->min), 'b' => self::signed($loop->worst()->max)]));
+        $drawing = new Drawing(760, $below + 90, Say::with('The loop closes at {n}, at worst {a} to {b}.', ['n' => self::signed($loop->nominalMm()), 'a' => self::signed($loop->worst()->min), 'b' => self::signed($loop->worst()->max)]));
         foreach ($parts as $i => $part) {
-            $y = 24 + self::ROW * $i;
-            self::arrow($drawing, $scale->at($ends[$i]), $scale->at($ends[$i + 1]), $part->direction, $y, self::tone($part), 1.5 + 6 * $shares[$i]);
+            $y = 20 + self::ROW * $i;
+            self::arrow($drawing, $scale, $ends[$i], $ends[$i + 1], $part->direction, $y, self::tone($part), 1.5 + 6 * $shares[$i]);
             $drawing->line($scale->at($ends[$i + 1]), $y, $scale->at($ends[$i + 1]), $y + self::ROW, Tone::Rule);
             $drawing->text(634, $y + 5, Say::with(($part->direction > 0 ? '+ ' : '− ').'{s}'.($part->weight === 0.5 ? ' / 2' : ''), ['s' => LengthWriter::size($part->sizeMm)]), 14, Anchor::Start, self::tone($part), mono: true);
-            $drawing->text(self::LEFT, $y - 8, $part->name, 12, Anchor::Start, Tone::Soft);
+            $drawing->text(self::NAMES, $y + 5, TextWidth::within($part->name, 13, self::LEFT - self::NAMES - 16), 13);
         }
-        $y = 24 + self::ROW * count($parts);
+        $y = 20 + self::ROW * count($parts);
         $tone = $loop->chance() > 0.995 ? Tone::Good : Tone::Overlap;
         $nominal = $loop->nominalMm();
-        self::arrow($drawing, $scale->at(0.0), $scale->at($ends[count($parts)]), $nominal < 0 ? -1 : 1, $y, $tone, 3);
-        $drawing->line($scale->at(0.0), 24, $scale->at(0.0), $y, Tone::Rule)->text(634, $y + 5, Say::with('= {s}', ['s' => self::signed($nominal)]), 15, Anchor::Start, $tone, mono: true, bold: true)
-            ->text(self::LEFT, $y - 8, 'closes at', 12, Anchor::Start, Tone::Soft);
+        self::arrow($drawing, $scale, 0.0, $ends[count($parts)], $nominal < 0 ? -1 : 1, $y, $tone, 3);
+        $drawing->line($scale->at(0.0), 20, $scale->at(0.0), $y, Tone::Rule)->text(634, $y + 5, Say::with('= {s}', ['s' => self::signed($nominal)]), 15, Anchor::Start, $tone, mono: true, bold: true)
+            ->text(self::NAMES, $y + 5, 'closes at', 13, bold: true);
         self::gap($drawing, $loop, $below, $tone);
 
         return $drawing;
@@ -61,22 +63,24 @@ final class LoopPicture
         $worst = $loop->worst();
         $likely = $loop->likely();
         $spread = max($worst->width(), 0.001) * self::OPEN_END;
-        $from = max($loop->wanted->min, $worst->min - $spread);
-        $to = min($loop->wanted->max, $worst->max + $spread);
+        // A wish that reaches far beyond the gap, or has no end there, is cut off; one beside it is shown, however far it lies.
+        $from = max($loop->wanted->min, min($worst->min, $loop->wanted->max) - $spread);
+        $to = min($loop->wanted->max, max($worst->max, $loop->wanted->min) + $spread);
         $low = min($from, $worst->min, $likely->min);
         $high = max($to, $worst->max, $likely->max);
-        $pad = 0.08 * max($high - $low, 1e-6);
+        $pad = 0.06 * max($high - $low, 1e-6);
         $scale = new Scale($low - $pad, $high + $pad, self::LEFT, self::RIGHT);
+        $drawing->text(self::NAMES, $y + 18, 'the gap, enlarged', 13, Anchor::Start, Tone::Soft);
         if ($to > $from) {
-            $drawing->box($scale->at($from), $y, $scale->at($to) - $scale->at($from), 26, Tone::Good, Fill::None, 1.5);
+            $drawing->box($scale->at($from), $y, max(2.0, $scale->at($to) - $scale->at($from)), 26, Tone::Good, Fill::None, 1.5);
         }
         $drawing->text(634, $y + 18, 'wanted', 13, Anchor::Start, Tone::Good);
-        $drawing->whisker($scale->at($worst->min), $scale->at($worst->max), $y + 44, Tone::Soft, 4)->text(634, $y + 49, 'at worst', 13, Anchor::Start, Tone::Soft);
+        $drawing->whisker($scale->at($worst->min), $scale->at($worst->max), $y + 40, Tone::Soft, 4)->text(634, $y + 45, 'at worst', 13, Anchor::Start, Tone::Soft);
         $drawing->line($scale->at($likely->min), $y + 13, $scale->at($likely->max), $y + 13, $tone, 6)->line($scale->at($loop->nominalMm()), $y - 4, $scale->at($loop->nominalMm()), $y + 30, Tone::Ink, 2);
         foreach ([[Unit::Inch, 25.4, 4], [Unit::Millimetre, 1.0, 3]] as [$unit, $mm, $places]) {
             $step = Scale::step(($scale->toValue - $scale->fromValue) / $mm, 5);
             for ($i = (int) ceil($scale->fromValue / $mm / $step); $i * $step * $mm <= $scale->toValue; $i++) {
-                $drawing->text($scale->at($i * $step * $mm), $y + 72, str_replace('-', '−', number_format($i * $step, $places)), 13, Anchor::Middle, Tone::Soft, mono: true, only: $unit);
+                $drawing->text($scale->at($i * $step * $mm), $y + 66, str_replace('-', '−', number_format($i * $step, $places)), 13, Anchor::Middle, Tone::Soft, mono: true, only: $unit);
             }
         }
     }
@@ -91,10 +95,18 @@ final class LoopPicture
         return $part->spread === Spread::Measured ? Tone::Found : Tone::Make;
     }
 
-    private static function arrow(Drawing $drawing, float $from, float $to, int $direction, float $y, Tone $tone, float $width): void
+    private static function arrow(Drawing $drawing, BrokenScale $scale, float $fromMm, float $toMm, int $direction, float $y, Tone $tone, float $width): void
     {
+        [$from, $to] = [$scale->at($fromMm), $scale->at($toMm)];
         $to = abs($to - $from) < self::LEAST ? $from + $direction * self::LEAST : $to;
         $head = -$direction * min(9.0, abs($to - $from));
         $drawing->line($from, $y, $to, $y, $tone, $width)->line($to, $y, $to + $head, $y - 5, $tone, 1.5)->line($to, $y, $to + $head, $y + 5, $tone, 1.5)->line($from, $y - 6, $from, $y + 6, $tone, 1.5);
+        foreach ($scale->breaks as $mm) {
+            if ($mm > min($fromMm, $toMm) && $mm < max($fromMm, $toMm)) {
+                $x = $scale->at($mm);
+                $drawing->area([[$x - 7, $y + 8], [$x - 1, $y - 8], [$x + 7, $y - 8], [$x + 1, $y + 8]], Tone::Rule, Fill::Blank, 0)
+                    ->line($x - 7, $y + 8, $x - 1, $y - 8, $tone, 1.5)->line($x + 1, $y + 8, $x + 7, $y - 8, $tone, 1.5);
+            }
+        }
     }
 }

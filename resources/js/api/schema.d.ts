@@ -957,6 +957,7 @@ export interface components {
             shared: components["schemas"]["Say"] | null;
             length: components["schemas"]["LoopLength"] | null;
             remedies: {
+                changes: components["schemas"]["TriedChange"][];
                 do: components["schemas"]["Say"];
                 /** @description that it closes as wanted once done, 0 to 1 */
                 chance: number;
@@ -966,6 +967,15 @@ export interface components {
             picture: components["schemas"]["Drawing"] | null;
             notes: components["schemas"]["Note"][];
             working: components["schemas"]["WorkingStep"][];
+        };
+        /** @description a change of one thing of the job, to be stored or tried out */
+        TriedChange: {
+            /** @enum {unknown} */
+            list: "loops";
+            thing: string;
+            fact: {
+                [key: string]: unknown;
+            };
         };
         /** @description whether something clears its neighbour over its whole travel */
         ClearanceAnswer: {
@@ -982,6 +992,7 @@ export interface components {
         };
         /** @description a number that was wrong, what came of it, and the ways out */
         MistakeAnswer: {
+            picture: components["schemas"]["Drawing"] | null;
             id: string;
             name: string;
             was: components["schemas"]["Say"] | null;
@@ -1001,6 +1012,7 @@ export interface components {
                 ok: boolean;
             }[];
             ways: {
+                changes: components["schemas"]["TriedChange"][];
                 do: components["schemas"]["Say"];
                 then: components["schemas"]["Say"];
                 costs: string;

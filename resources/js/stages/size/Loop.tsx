@@ -17,6 +17,7 @@ import { Verdict } from '../../shell/Verdict';
 import { Why } from '../../shell/Why';
 import { FromFaces } from './FromFaces';
 import { LoopRows } from './LoopRows';
+import { TakeIt } from './TakeIt';
 
 /** Lengths that add up: how the gap closes, by how much and with what chance, and what an open length has to be. */
 export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) {
@@ -183,6 +184,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                             <Verdict kind={remedy.enough ? 'good' : 'usable'}>
                                 {`${(Math.floor(remedy.chance * 1000) / 10).toString()} of 100 as wanted`}
                             </Verdict>
+                            <TakeIt changes={remedy.changes} name={say(remedy.do)} />
                         </Box>
                     ))}
                 </Box>

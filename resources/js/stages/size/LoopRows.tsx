@@ -148,7 +148,7 @@ function Row({ loop, length, row, at, store }: RowProps) {
                 </Typography>
                 {length.surface === null ? (
                     (['size', 'plus', 'minus'] as const).map((which) => (
-                        <Box key={which} sx={{ width: which === 'size' ? 150 : 104 }}>
+                        <Box key={which} sx={{ width: which === 'size' ? 176 : 124 }}>
                             <LengthField
                                 small={which !== 'size'}
                                 label={{ size: 'Size', plus: '+', minus: '−' }[which]}
@@ -180,10 +180,11 @@ function Row({ loop, length, row, at, store }: RowProps) {
                     disabled={
                         whatIf.on || (length.surface === null ? length.size === null : row?.from !== 'found')
                     }
+                    aria-label={`${length.name} was wrong`}
                     onClick={() => setWrong(true)}
                     sx={{ textDecoration: 'underline', px: 0.5 }}
                 >
-                    It was wrong
+                    Wrong?
                 </Button>
                 <Button
                     color="inherit"

@@ -5,6 +5,8 @@ import { useJob } from '../../job/JobContext';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 import { Verdict } from '../../shell/Verdict';
+import { DrawingView } from '../../pictures/DrawingView';
+import { TakeIt } from './TakeIt';
 
 /** Numbers that were wrong, the last first: what each does, what can be saved, what it costs. */
 export function Mistakes() {
@@ -48,6 +50,13 @@ function Mistake({ mistake }: { mistake: MistakeAnswer }) {
                             {say(first.do)}
                         </Typography>
                         <Way way={first} />
+                    </Framed>
+                </Box>
+            )}
+            {mistake.picture && (
+                <Box sx={{ mb: 1.25 }}>
+                    <Framed pad={0.5}>
+                        <DrawingView drawing={mistake.picture} maxWidth={900} />
                     </Framed>
                 </Box>
             )}
@@ -111,6 +120,7 @@ function Way({ way }: { way: MistakeAnswer['ways'][number] }) {
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', mt: 0.25 }}>
             <Verdict kind={way.enough ? 'good' : 'usable'}>{say(way.then)}</Verdict>
             <Typography variant="body2">costs: {way.costs}</Typography>
+            <TakeIt changes={way.changes} name={say(way.do)} />
         </Box>
     );
 }

@@ -134,7 +134,11 @@ function Choice({
             sx={{ flexWrap: 'wrap' }}
         >
             {items.map((item) => (
-                <ToggleButton key={item.id} value={item.id} sx={{ textTransform: 'none', fontSize: 15 }}>
+                <ToggleButton
+                    key={item.id}
+                    value={item.id}
+                    sx={{ textTransform: 'none', fontSize: 15, px: 1.25, py: 0.75, minHeight: 44 }}
+                >
                     {item.name}
                 </ToggleButton>
             ))}

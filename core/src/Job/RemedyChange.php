@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Job;
+
+use Oldpart\Core\Loop\Remedy;
+use Oldpart\Core\Quantity\TypedLength;
+use Oldpart\Core\Quantity\Unit;
+
+/** What taking a remedy changes in the facts: a typed length, in every loop where the same piece stands. */
+final class RemedyChange
+{
+    /** @return list<array{list: string, thing: string, fact: array<string, mixed>}> empty where it is work to be done, not a number to be typed */
+    public static function of(JobFacts $facts, LoopLength $length, Remedy $remedy): array
+    {
+        if ($length->surface !== null || ! in_array($remedy->kind, ['absorb', 'aim', 'hold'], true)) {
+            return [];
+        }
+        $unit = $length->size->unit ?? Unit::Millimetre;
+        $size = self::typed($remedy->new->sizeMm, $unit, false);
+        $limits = $remedy->kind === 'hold' ? ['plus' => self::typed($remedy->new->plusMm, $unit, true), 'minus' => self::typed($remedy->new->minusMm, $unit, true)] : [];
+        $changes = [];
+        foreach ($facts->loops as $loop) {
+            $lengths = array_map(static fn (LoopLength $l): array => [...$l->jsonSerialize(), ...($l->key() === $length->key() ? ['size' => $size, ...$limits] : [])], $loop->lengths);
+            if (array_filter($loop->lengths, static fn (LoopLength $l): bool => $l->key() === $length->key()) !== []) {
+                $changes[] = ['list' => 'loops', 'thing' => $loop->id, 'fact' => ['lengths' => array_map(self::plain(...), $lengths)]];
+            }
+        }
+
+        return $changes;
+    }
+
+    /** @return array{typed: string, unit: string} limits rounded down, so that they are not wider than was worked out */
+    private static function typed(float $mm, Unit $unit, bool $limit): array
+    {
+        $places = $unit === Unit::Inch ? 4 : 3;
+        $value = $unit === Unit::Inch ? $mm / 25.4 : $mm;
+
+        return ['typed' => number_format($limit ? floor($value * 10 ** $places + 1e-6) / 10 ** $places : $value, $places, '.', ''), 'unit' => $unit->value];
+    }
+
+    /**
+     * @param  array<string, mixed>  $length
+     * @return array<string, mixed>
+     */
+    private static function plain(array $length): array
+    {
+        return array_map(static fn (mixed $value): mixed => $value instanceof TypedLength ? $value->jsonSerialize() : $value, $length);
+    }
+}
