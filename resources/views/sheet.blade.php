@@ -56,13 +56,33 @@ Local codes and makers’ instructions come first.</div>
 <tr><td>{{ $row['label'] }}</td><td class="n">{{ $say($row['wanted']) }}</td><td class="n">{{ $say($row['achieved']) }}</td><td>{{ $row['verdict_says'] }}</td></tr>
 @endforeach
 </table>
-@if($answers['loops'] !== [])
+@php($closed = array_filter($answers['loops'], fn ($row) => $row['closes_at'] !== null || $row['solved'] !== null || $answers['withheld'] && $row['rows'] !== []))
+@if($closed !== [])
 <h2>Lengths that add up</h2>
 <table>
 <tr><th>gap</th><th>wanted</th><th>closes at</th><th>at worst</th></tr>
-@foreach($answers['loops'] as $i => $row)
+@foreach($closed as $i => $row)
 <tr><td>{{ $facts->loops[$i]->name }}</td><td class="n">@if($facts->loops[$i]->least)at least {{ $facts->loops[$i]->least->typed }} {{ $facts->loops[$i]->least->unit->value }}@endif @if($facts->loops[$i]->most)at most {{ $facts->loops[$i]->most->typed }} {{ $facts->loops[$i]->most->unit->value }}@endif</td>
 @if($row['blocked'])<td colspan="2">{{ $say($row['blocked']) }}</td>@elseif($row['solved'])<td colspan="2"><b>{{ $say($row['solved']) }}</b></td>@else<td class="n">{{ $say($row['closes_at']) }}</td><td class="n">{{ $say($row['worst']) }}</td>@endif</tr>
+@endforeach
+</table>
+@endif
+@php($looked = array_filter($answers['clearances'], fn ($row) => $row['room'] !== null))
+@if($looked !== [])
+<h2>What has to clear</h2>
+<table>
+<tr><th>what</th><th>least room</th><th>±</th><th>verdict</th></tr>
+@foreach($looked as $i => $row)
+<tr><td>{{ $facts->clearances[$i]->name }}</td><td class="n">{{ $say($row['room']) }}</td><td class="n">{{ $say($row['doubt']) }}</td><td>@foreach($row['notes'] as $note){{ $say($note['say']) }} @endforeach</td></tr>
+@endforeach
+</table>
+@endif
+@if($answers['mistakes'] !== [])
+<h2>Numbers that were wrong</h2>
+<table>
+<tr><th>number</th><th>was</th><th>is</th><th>why</th></tr>
+@foreach($answers['mistakes'] as $i => $row)
+<tr><td>{{ $row['name'] }}</td><td class="n">{{ $row['was'] ? $say($row['was']) : '' }}</td><td class="n">{{ $row['is'] ? $say($row['is']) : '' }}</td><td>{{ $row['cause'] }}{{ $facts->mistakes[$i]->note === '' ? '' : ': '.$facts->mistakes[$i]->note }}</td></tr>
 @endforeach
 </table>
 @endif

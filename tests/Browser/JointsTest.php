@@ -130,7 +130,7 @@ final class JointsTest extends BrowserTestCase
         $this->sees('Washer: 1.48');
         $card = $this->find("//*[@aria-label='Make card']//button[contains(., 'Washer')]", 'the length on the card')->getText();
         self::assertStringContainsString('anywhere from 1.48', $card);
-        self::assertStringContainsString('for “Gap 1”', $card);
+        self::assertStringContainsString('for “Gap 2”', $card);
         // Too short by 0.010: what would close it is said, the size first as it costs nothing.
         $this->fill('Size', '1.470');
         $this->keys(WebDriverKeys::ENTER);
@@ -139,7 +139,7 @@ final class JointsTest extends BrowserTestCase
         $this->keys(WebDriverKeys::ENTER);
         $this->sees('0.0120', 'as wanted');
         $this->stored();
-        $loop = $this->api("/api/jobs/{$id}")['facts']['loops'][0];
+        $loop = $this->api("/api/jobs/{$id}")['facts']['loops'][1];
         self::assertSame(['Housing length', 'Washer'], array_column($loop['lengths'], 'name'));
         self::assertSame([true, false], array_column($loop['lengths'], 'opens'));
     }

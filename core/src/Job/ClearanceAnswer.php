@@ -98,7 +98,7 @@ final readonly class ClearanceAnswer implements \JsonSerializable
             return [];
         }
         $ways = [];
-        $fouls = $c->fouls($this->leastMm + $c->u95Mm());
+        $fouls = $c->fouls($c->leastMm() + $short);
         if ($fouls !== null && $this->facts->travel !== Travel::Still && ($fouls->min > $c->travel->min || $fouls->max < $c->travel->max)) {
             $ways[] = match (true) {
                 $fouls->min <= $c->travel->min => Say::with('Let it begin no sooner than {at}.', ['at' => $c->place($fouls->max)]),

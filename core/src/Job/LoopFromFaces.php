@@ -12,7 +12,8 @@ use Oldpart\Core\Shape\SurfaceType;
 
 /**
  * A loop from faces pointed at in order, from one side of the gap round to the other. Two faces of one part are joined by its lengths;
- * two of different parts lie on each other. The signs follow from which way the walk goes and which way the first face looks.
+ * two of different parts lie on each other. The signs follow from which way the walk goes and which way the first face looks: two faces
+ * that look at each other have a gap between them, two that look the same way a step.
  */
 final readonly class LoopFromFaces implements \JsonSerializable
 {
@@ -57,15 +58,27 @@ final readonly class LoopFromFaces implements \JsonSerializable
         if ($first['part'] === $last['part']) {
             return self::stopped($lengths, 'It is back on the part it began with. The last face has to be one of another part, across the gap from the first.');
         }
-        if ($first['face']->looks !== 0 && $first['face']->looks === $last['face']->looks) {
-            return self::stopped($lengths, "Not closed yet: “{$first['face']->name}” and “{$last['face']->name}” look the same way, so there is no gap between them. The last face is missing: ".self::between($pictures, $last, $first).'.');
+        [$a, $b] = [$first['face'], $last['face']];
+        $looks = $a->looks !== 0 ? $a->looks : -$b->looks;
+        $turned = array_map(static fn (LoopLength $l): LoopLength => $looks >= 0 ? $l : new LoopLength($l->name, $l->surface, null, null, null, ! $l->opens, $l->spread), $lengths);
+        if ($a->looks !== 0 && $a->looks === $b->looks) {
+            return new self("“{$b->name}” beyond “{$a->name}”", $turned, null);
         }
-        $looks = $first['face']->looks !== 0 ? $first['face']->looks : -$last['face']->looks;
+        $drawn = array_map(static fn (LoopLength $l): float => $l->direction() * self::drawnMm($facts, $pictures, $l), $turned);
+        if (array_sum($drawn) < -0.02 * array_sum(array_map(abs(...), $drawn))) {
+            return self::stopped($lengths, "“{$b->name}” lies behind “{$a->name}” as you went, so there is no gap between them. Another last face is missing, or the walk goes the wrong way: take one face back.");
+        }
 
-        return new self(
-            "Between “{$first['face']->name}” and “{$last['face']->name}”",
-            array_map(static fn (LoopLength $l): LoopLength => $looks >= 0 ? $l : new LoopLength($l->name, $l->surface, null, null, null, ! $l->opens, $l->spread), $lengths), null,
-        );
+        return new self("Between “{$a->name}” and “{$b->name}”", $turned, null);
+    }
+
+    /** How long a length of a loop is drawn. */
+    private static function drawnMm(JobFacts $facts, JobPictures $pictures, LoopLength $length): float
+    {
+        $surface = $length->surface === null ? null : $facts->surface($length->surface);
+        $extent = $surface === null ? null : $pictures->shapes[$surface->part]->extent($surface);
+
+        return $extent === null ? 0.0 : $extent[1] - $extent[0];
     }
 
     /** @param  list<LoopLength>  $lengths */

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Loop\Spread;
+use Oldpart\Core\Quantity\LengthReader;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\TypedLength;
 
@@ -76,7 +77,7 @@ final readonly class LoopLength implements \JsonSerializable
             return null;
         }
         $least = $this->reserveLeast->length->mm ?? 0.0;
-        $most = $this->reserveMost->length->mm ?? INF;
+        $most = $this->reserveMost->length->mm ?? LengthReader::LONGEST_MM;
 
         return new Range(min($least, $most), max($least, $most));
     }

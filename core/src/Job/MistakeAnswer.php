@@ -157,8 +157,8 @@ final readonly class MistakeAnswer implements \JsonSerializable
         }
         $ways = [];
         $clean = $facts->with(mistakes: []);
-        /** @param  list<array{list: string, thing: string, fact: array<string, mixed>}>  $changes */
         $try = static function (Say $do, JobFacts $then, string $costs, float $effort, array $changes = []) use (&$ways, $evaluator, $wrong, $now): void {
+            /** @var list<array{list: string, thing: string, fact: array<string, mixed>}> $changes */
             $left = self::wrong($then, $evaluator->outcome($then), $now);
             if (count($left) < count($wrong) || array_diff($wrong, $left) !== []) {
                 $ways[$do->both] ??= new MistakeWay($do, $left === [] ? Say::plain('Then all is as wanted.') : Say::plain('Then still not as wanted: '.implode(', ', $left).'.'), $costs, count($left), $effort, $changes);

@@ -21,6 +21,9 @@ final readonly class Clearance
     /** How closely the place where it begins to foul is looked for, parts of the travel. */
     private const STEPS = 720;
 
+    /** Standard deviations to one side for the chance of Remedies::WANTED, over the two of a U95 (the normal table). */
+    private const SURE = 2.782 / 2;
+
     /**
      * @param  float  $armMm  from the pivot to the middle of what moves; the height of a slide
      * @param  float  $moverMm  diameter of what moves, above 0
@@ -141,10 +144,10 @@ final readonly class Clearance
         return new Range($from - $step < $this->travel->min ? $this->travel->min : $from - $step, $to + $step > $this->travel->max ? $this->travel->max : $to + $step);
     }
 
-    /** How much too little room there is for certain, its doubt counted against it, mm; 0 where there is enough. */
+    /** How much too little room there is to be sure of it, mm; 0 where there is enough. Sure is the chance of Remedies::WANTED: its doubt counts 2.78 standard deviations, 1.39 of its U95. */
     public function shortMm(float $leastMm): float
     {
-        return max(0.0, $leastMm - $this->leastMm() + $this->u95Mm());
+        return max(0.0, $leastMm - $this->leastMm() + self::SURE * $this->u95Mm());
     }
 
     public function working(float $leastMm): Working

@@ -114,9 +114,9 @@ final readonly class Remedies
         $old = $this->loop->contributors[$i];
         $worst = $this->loop->worst();
         [$min, $max] = [$this->loop->wanted->min, $this->loop->wanted->max];
-        $off = ($old->direction < 0 ? new Range($min - $worst->min, $max - $worst->max) : new Range($worst->max - $max, $worst->min - $min));
-        [$least, $most] = [max(0.0, $off->min / $old->weight), $off->max / $old->weight];
-        if ($least <= 0 && $most <= 0) {
+        [$from, $to] = $old->direction < 0 ? [$min - $worst->min, $max - $worst->max] : [$worst->max - $max, $worst->min - $min];
+        [$least, $most] = [max(0.0, $from / $old->weight), $to / $old->weight];
+        if ($least <= 0 && $most <= 0 || $least > Loop::FAR) {
             return null;
         }
         // Where the others spread more than is wanted there is no sure range: then to the middle.

@@ -16,7 +16,7 @@ final class LoopPicture
 {
     private const NAMES = 8.0;
 
-    private const LEFT = 178.0;
+    private const LEFT = 192.0;
 
     private const RIGHT = 620.0;
 

@@ -184,8 +184,25 @@ final class LoopsTest extends TestCase
         self::assertCount(1, $face);
         self::assertSame(1, preg_match('/^Take 0\.250 mm off “Housing length”: anywhere from (0\.\d{3}) mm to (0\.\d{3}) mm\.$/', $face[0], $m));
         self::assertEqualsWithDelta([0.15, 0.35], [(float) $m[1], (float) $m[2]], 0.03);
+        // The others spread more than is wanted: to the middle, with no range promised. One limit alone: just as much as it takes, or nothing.
+        $wide = [self::length('Frame', true, ['size' => self::mm('39.95'), 'plus' => self::mm('0.3'), 'minus' => self::mm('0.3')]), $lengths[1]];
+        $of = static fn (array $l, ?string $least, ?string $most): array => array_values(preg_grep('/^Take/', array_map(static fn (array $r): string => $r['do']['mm'], self::loop($job, $l, $least, $most)['remedies'])) ?: []);
+        self::assertSame(['Take 0.250 mm off “Housing length”.'], $of($wide, '0.1', '0.3'));
+        self::assertStringStartsWith('Take 0.1', $of($lengths, '0.1', null)[0]);
+        self::assertSame([], $of($lengths, null, '-0.1'));
         $turned = self::loop($job, [self::length('Housing length', true, ['surface' => $job->surface('Housing length')]), self::length('Frame', false, ['size' => self::mm('40.05')])], '0.1', '0.3');
         self::assertSame([], preg_grep('/^Take/', array_map(static fn (array $r): string => $r['do']['mm'], $turned['remedies'])));
+    }
+
+    /** One end of a reserve alone is enough: at least 15 of engagement, and as much as there is. By hand 60 − 39.8 − 20.2 = 0 is 0.2 too narrow: to 20.0, which leaves 5. */
+    public function test_a_reserve_with_one_end(): void
+    {
+        $answer = self::loop(SampleJob::measured(), [
+            self::length('Frame', true, ['size' => self::mm('60')]), self::length('Dial', false, ['size' => self::mm('39.8'), 'origin' => 'bought']), self::length('Shaft', false, ['size' => self::mm('20.2'), 'reserve_least' => self::mm('15')]),
+        ], '0.1', '0.3');
+        self::assertSame('Let “Shaft” go to 20.000 mm instead of 20.200 mm: 5.000 mm of its reserve is left.', $answer['remedies'][0]['do']['mm']);
+        self::assertSame(['20.000'], array_column(array_filter(array_column($answer['remedies'][0]['changes'][0]['fact']['lengths'], 'size', 'name'), static fn (array $s): bool => $s['typed'] === '20.000'), 'typed'));
+        self::assertSame([], preg_grep('/Dial/', array_map(static fn (array $r): string => $r['do']['mm'], $answer['remedies'])), 'what is bought is not made another size');
     }
 
     /** 3 and 4 at right angles are 5 at 53.1°; each with its way, one without is asked for. */

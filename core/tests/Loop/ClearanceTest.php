@@ -85,7 +85,9 @@ final class ClearanceTest extends TestCase
         self::assertEqualsWithDelta(0.223607, $rim->u95Mm(), 1e-6);
         self::assertEqualsWithDelta(0.996354, $rim->chance(3.7), 1e-5);
         self::assertEqualsWithDelta(0.5, $rim->chance(4.0), 1e-9);
-        self::assertEqualsWithDelta(0.7 + 0.223607, $rim->shortMm(4.7), 1e-6);
+        // Short of 4.7 by 0.7 and 2.782 standard deviations, with which the chance is 0.9973 (the normal table).
+        self::assertEqualsWithDelta(0.7 + 2.782 * 0.1118034, $rim->shortMm(4.7), 1e-6);
+        self::assertEqualsWithDelta(0.9973, (new Clearance(Travel::Still, 0.0, 200.0, new Range(0, 0), Neighbour::Wall, 104.0 + $rim->shortMm(4.7), null, 0.0, 0.2))->chance(4.7), 1e-5);
         // A lever's arm at right angles to the way to its neighbour matters nothing, along it fully.
         self::assertEqualsWithDelta(0.1 * sqrt(1 + 1 + 0.25 + 0.25), self::swing(0, 90, 72, 96, doubt: 0.1)->u95Mm(), 1e-4);
     }

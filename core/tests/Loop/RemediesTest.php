@@ -66,6 +66,36 @@ final class RemediesTest extends TestCase
         self::assertEqualsWithDelta(53 + 0.108, (float) $found[2], 0.002);
     }
 
+    /** Whatever the loop, what is offered makes it likelier to close, is a length that can be, and stays inside its reserve. */
+    public function test_properties(): void
+    {
+        mt_srand(5);
+        $any = static fn (float $a, float $b): float => $a + ($b - $a) * mt_rand() / mt_getrandmax();
+        for ($i = 0; $i < 60; $i++) {
+            $parts = [];
+            foreach (range(0, mt_rand(0, 4)) as $k) {
+                $parts[] = new Contributor("p{$k}", round($any(0.2, 60), 3), round($any(0, 0.3), 3), round($any(0, 0.3), 3), mt_rand(0, 1) * 2 - 1, Spread::cases()[mt_rand(0, 3)], weight: mt_rand(0, 3) === 0 ? 0.5 : 1.0);
+            }
+            $middle = Loop::of($parts, new Range(0, 1))->middleMm() + $any(-1, 1);
+            $half = $any(0, 0.4);
+            $wanted = new Range(mt_rand(0, 4) === 0 ? -2 * Loop::FAR : $middle - $half, mt_rand(0, 4) === 0 ? 2 * Loop::FAR : $middle + $half);
+            $loop = Loop::of($parts, $wanted);
+            $places = array_keys($parts);
+            $reserves = mt_rand(0, 1) === 0 ? [] : [0 => new Range(max(0.0, $parts[0]->sizeMm - 0.2), $parts[0]->sizeMm + 0.1)];
+            foreach ((new Remedies($loop, self::HOLDS_MM))->all($places, $places, $reserves, $places) as $remedy) {
+                self::assertGreaterThan($loop->chance(), $remedy->chance);
+                self::assertGreaterThan(0, $remedy->new->sizeMm);
+                $after = $parts;
+                $after[$remedy->place] = $remedy->new;
+                self::assertEqualsWithDelta(Loop::of($after, $wanted)->chance(), $remedy->chance, 1e-9, $remedy->do->mm);
+                if ($remedy->kind === 'absorb') {
+                    self::assertGreaterThanOrEqual($reserves[0]->min - 5e-4, $remedy->new->sizeMm);
+                    self::assertLessThanOrEqual($reserves[0]->max + 5e-4, $remedy->new->sizeMm);
+                }
+            }
+        }
+    }
+
     /** Bounds that just fit are certain: ±0.05 in what is wanted; closer than a lathe that holds 0.2 is said. */
     public function test_closer_than_the_lathe_holds(): void
     {
