@@ -18,6 +18,8 @@ use Oldpart\Core\Fit\NamedFit;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobFacts;
 use Oldpart\Core\Job\Kind;
+use Oldpart\Core\Job\LoopFacts;
+use Oldpart\Core\Job\LoopLength;
 use Oldpart\Core\Joint\Chance;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
@@ -60,7 +62,16 @@ $surface = $facts->surfaces[0]->id;
 $reading = ['surface' => $surface, 'station' => 'mouth', 'angle' => '0', 'value' => ['typed' => '1.6252', 'unit' => 'in'], 'instrument' => 'three-point'];
 timed('evaluate a whole job', static fn () => (new Evaluator)->evaluate($facts), 10);
 timed('evaluate and write it as JSON', static fn () => json_encode((new Evaluator)->evaluate($facts)), 20);
-timed('preview a typed reading, store to JSON', static fn () => json_encode($store->preview('demo-carder', FactList::Readings, 'new', $reading)), 100);
+timed('preview a typed reading, store to JSON', static fn () => json_encode($store->preview('demo-carder', [['list' => FactList::Readings, 'thing' => 'new', 'fact' => $reading]])), 100);
+
+// A length dragged in a what-if, and a job in which a number was wrong: looked back at, and each way out tried on the whole of it.
+$drill = $store->facts('demo-drill');
+$float = array_values(array_filter($drill->loops, static fn (LoopFacts $l): bool => $l->name === 'End float of the shaft'))[0];
+$lengths = array_map(static fn (LoopLength $l): array => $l->jsonSerialize(), $float->lengths);
+$lengths[1]['size'] = ['typed' => '0.0630', 'unit' => 'in'];
+timed('a length dragged, store to JSON', static fn () => json_encode($store->preview('demo-drill', [['list' => FactList::Loops, 'thing' => $float->id, 'fact' => ['lengths' => json_decode((string) json_encode($lengths), true)]]])), 100);
+$wrong = $store->facts('demo-grinder');
+timed('a job in which a number was wrong', static fn () => (new Evaluator)->evaluate($wrong), 50);
 
 // A large job: 60 surfaces with 25 readings each.
 $large = JobFile::toArray($facts);

@@ -74,18 +74,19 @@ final class Loop
     /** The chance that the gap is within what is wanted, exact by convolution; 0 to 1. */
     public function chance(): float
     {
-        return $this->chance ??= $this->convolved();
+        return $this->chance ??= $this->chanceMoved(0.0);
     }
 
-    private function convolved(): float
+    /** The chance were the gap wider by so much, mm, with the same spread: nothing is convolved anew for it. */
+    public function chanceMoved(float $byMm): float
     {
-        $middle = $this->middleMm();
-        if (array_sum(array_map(static fn (Contributor $c): float => $c->halfMm(), $this->contributors)) <= 0) {
+        $middle = $this->middleMm() + $byMm;
+        $half = array_sum(array_map(static fn (Contributor $c): float => $c->halfMm(), $this->contributors));
+        if ($half <= 0) {
             return $middle >= $this->wanted->min - 1e-9 && $middle <= $this->wanted->max + 1e-9 ? 1.0 : 0.0;
         }
-        $worst = $this->worst();
         $bounded = array_filter($this->contributors, static fn (Contributor $c): bool => $c->spread->isNormal() && $c->halfMm() > 0) === [];
-        if ($bounded && $worst->min >= $this->wanted->min - 1e-9 && $worst->max <= $this->wanted->max + 1e-9) {
+        if ($bounded && $middle - $half >= $this->wanted->min - 1e-9 && $middle + $half <= $this->wanted->max + 1e-9) {
             return 1.0;
         }
 

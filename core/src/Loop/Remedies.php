@@ -48,14 +48,12 @@ final readonly class Remedies
             }
         }
         $shift = $this->shift();
-        // Whichever is made another size, the gap moves by as much.
-        $moved = null;
         foreach ($shift === null ? [] : $reserves as $i => $between) {
             $old = $this->loop->contributors[$i];
             $size = round(min($between->max, max($between->min, $old->sizeMm + $old->direction * $shift / $old->weight)), 3);
             if (abs($size - $old->sizeMm) > 5e-4) {
                 $new = $old->resized($size, $old->plusMm, $old->minusMm);
-                $remedies[] = Remedy::absorb($old, $new, $i, $between, $this->with($i, $new), self::WANTED);
+                $remedies[] = Remedy::absorb($old, $new, $i, $between, $this->moved($old, $new), self::WANTED);
             }
         }
         foreach ($shift === null ? [] : array_diff($sizes, array_keys($reserves)) as $i) {
@@ -63,10 +61,7 @@ final readonly class Remedies
             $size = $old->sizeMm + $old->direction * $shift / $old->weight;
             if ($size > 0) {
                 $new = $old->resized(round($size, 3), $old->plusMm, $old->minusMm);
-                if ($old->weight === 1.0) {
-                    $moved ??= $this->with($i, $new);
-                }
-                $remedies[] = Remedy::aim($old, $new, $i, $old->weight === 1.0 ? $moved ?? 0.0 : $this->with($i, $new), self::WANTED);
+                $remedies[] = Remedy::aim($old, $new, $i, $this->moved($old, $new), self::WANTED);
             }
         }
         foreach ($faces as $i) {
@@ -128,7 +123,7 @@ final readonly class Remedies
         }
         $new = $old->resized($old->sizeMm - $by, $old->plusMm, $old->minusMm);
 
-        return Remedy::face($old, $new, $i, $sure ? new Range($least, $most) : null, $this->with($i, $new), self::WANTED);
+        return Remedy::face($old, $new, $i, $sure ? new Range($least, $most) : null, $this->moved($old, $new), self::WANTED);
     }
 
     /**
@@ -180,6 +175,12 @@ final readonly class Remedies
             $max < Loop::FAR => min(0.0, $max - $worst->max),
             default => null,
         };
+    }
+
+    /** Another size moves the gap and leaves its spread as it is. */
+    private function moved(Contributor $old, Contributor $new): float
+    {
+        return $this->loop->chanceMoved($new->middleMm() - $old->middleMm());
     }
 
     private function with(int $i, Contributor $new): float

@@ -40,6 +40,42 @@ final class LoopTest extends TestCase
         self::assertEqualsWithDelta(0.682689, $chance($normal, -0.05, 0.05), 1e-6);
     }
 
+    /**
+     * Shigley's Mechanical Engineering Design, example 1–3 (from memory): three parts on a shouldered screw, a = 1.750 ± 0.003, b = 0.750 ± 0.001, c = 0.120 ± 0.005,
+     * d = 0.875 ± 0.001 in. The gap a − b − c − d is 0.005 ± 0.010 in; for a gap of at least 0.003 in, d has to be 0.867 ± 0.001.
+     */
+    public function test_a_shouldered_screw(): void
+    {
+        $part = static fn (string $name, float $in, float $tolerance, int $direction): Contributor => new Contributor($name, $in * 25.4, $tolerance * 25.4, $tolerance * 25.4, $direction);
+        $others = [$part('a', 1.750, 0.003, 1), $part('b', 0.750, 0.001, -1), $part('c', 0.120, 0.005, -1)];
+        $atLeast = new Range(0.003 * 25.4, 2 * Loop::FAR);
+        $screw = Loop::of([...$others, $part('d', 0.875, 0.001, -1)], $atLeast);
+        self::assertEqualsWithDelta(0.005, $screw->nominalMm() / 25.4, 1e-9);
+        self::assertEqualsWithDelta([-0.005, 0.015], [$screw->worst()->min / 25.4, $screw->worst()->max / 25.4], 1e-9);
+        $d = Loop::of($others, $atLeast)->solveFor(-1);
+        self::assertNotNull($d);
+        self::assertEqualsWithDelta(0.867 + 0.001, $d->max / 25.4, 1e-9);
+        $right = Loop::of([...$others, $part('d', 0.867, 0.001, -1)], $atLeast);
+        self::assertEqualsWithDelta(0.003, $right->worst()->min / 25.4, 1e-9);
+        self::assertSame(1.0, $right->chance());
+    }
+
+    /**
+     * K. Chase, Tolerance Allocation Methods for Designers (ADCATS 99-6), the shaft and bearing assembly (from memory): seven lengths that leave 0.020 in, at worst ± 0.0245,
+     * by root-sum-square ± 0.0111. The limits of the bought parts are the larger share of nothing: the shaft's ± 0.008 is half of the variance (by hand 64 of 122.75).
+     */
+    public function test_a_shaft_between_bearings(): void
+    {
+        $lengths = [['retaining ring', 0.0505, 0.0015, -1], ['shaft', 8.000, 0.008, 1], ['bearing', 0.5093, 0.0025, -1], ['bearing sleeve', 0.400, 0.002, 1], ['housing', 7.711, 0.006, -1], ['bearing sleeve', 0.400, 0.002, 1], ['bearing', 0.5093, 0.0025, -1]];
+        $loop = Loop::of(array_map(static fn (array $l): Contributor => new Contributor($l[0], $l[1] * 25.4, $l[2] * 25.4, $l[2] * 25.4, $l[3], Spread::Normal), $lengths), new Range(0.005 * 25.4, 0.035 * 25.4));
+        self::assertEqualsWithDelta(0.0199, $loop->nominalMm() / 25.4, 1e-9);
+        self::assertEqualsWithDelta(2 * 0.0245, $loop->worst()->width() / 25.4, 1e-9);
+        self::assertEqualsWithDelta(0.0111, $loop->rootSumSquare()->width() / 2 / 25.4, 5e-5);
+        self::assertEqualsWithDelta(64 / 122.75, $loop->shares()[1]['share'], 1e-9);
+        // ± 0.015 is 4.06 standard deviations of 0.00369: all but one in twenty thousand.
+        self::assertEqualsWithDelta(0.99995, $loop->chance(), 2e-5);
+    }
+
     /** numpy and scipy by FFT on 200,000 cells, and ten million draws (tests/reference/loops_numpy.py): within 0.0005, as is asked. */
     public function test_against_an_outside_reference(): void
     {
