@@ -233,9 +233,30 @@ final class LoopAnswer implements \JsonSerializable
     /** The loop to scale, its open length as it is to be made; null while that can't be drawn, or is withheld. */
     public function picture(): ?Drawing
     {
-        $drawn = $this->withheld ? null : $this->loop ?? $this->filled();
+        $drawn = $this->drawn();
 
-        return $drawn === null ? null : LoopPicture::draw($drawn);
+        return $drawn === null ? null : LoopPicture::draw($drawn, $this->beside());
+    }
+
+    private function drawn(): ?Loop
+    {
+        return $this->withheld ? null : $this->loop ?? $this->filled();
+    }
+
+    /** @return list<array{name: string, loop: Loop}> the other closings on the same chain */
+    private function beside(): array
+    {
+        $keys = array_map(static fn (LoopLength $l): string => $l->key(), $this->facts->lengths);
+        $beside = [];
+        foreach ($this->lengths->facts->loops as $other) {
+            $shared = array_filter($other->lengths, static fn (LoopLength $l): bool => in_array($l->key(), $keys, true));
+            $drawn = $other->id === $this->facts->id || $other->plane || $other->wanted() === null || $shared === [] ? null : self::of($other, $this->lengths, $this->shop, $this->withheld)->drawn();
+            if ($drawn !== null) {
+                $beside[] = ['name' => $other->name, 'loop' => $drawn];
+            }
+        }
+
+        return $beside;
     }
 
     /** @return ?array{name: string, aim: Say, limit: Say} the open length for the make card, aimed midway between its limits */
@@ -271,7 +292,7 @@ final class LoopAnswer implements \JsonSerializable
             'closes_at' => $shown === null ? null : self::signed($shown->nominalMm()), 'worst' => $shown === null ? null : self::between($shown->worst()), 'likely' => $shown === null ? null : self::between($shown->likely()),
             'chance' => $this->chance(), 'in_use' => $this->inUse(),
             'solved' => $this->solved(), 'shared' => $this->open !== null && $this->lengths->clash($this->open->key()) ? null : $this->shared(), 'length' => $this->length(),
-            'remedies' => array_map(fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'enough' => $r->enough, 'changes' => RemedyChange::of($this->lengths->facts, $this->facts->lengths[$r->place], $r)], array_slice($this->remedies(), 0, 4)),
+            'remedies' => array_map(fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'enough' => $r->enough, 'changes' => RemedyChange::of($this->lengths->facts, $this->facts, $r)], array_slice($this->remedies(), 0, 4)),
             'shims' => $this->loop === null || $this->blocked !== null ? null : $this->shimmed($this->loop),
             'picture' => $this->picture(),
             'notes' => $shown === null || $this->blocked !== null ? [] : $shown->notes(), 'working' => match (true) {

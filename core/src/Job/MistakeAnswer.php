@@ -167,7 +167,7 @@ final readonly class MistakeAnswer implements \JsonSerializable
         foreach ($now->loops as $i => $loop) {
             foreach ($loop instanceof LoopAnswer ? $loop->remedies() : [] as $remedy) {
                 [$costs, $effort] = self::costs($remedy);
-                $try($remedy->do, self::done($clean, $facts->loops[$i]->lengths[$remedy->place], $remedy), $costs, $effort, RemedyChange::of($facts, $facts->loops[$i]->lengths[$remedy->place], $remedy));
+                $try($remedy->do, self::done($clean, $facts->loops[$i], $remedy), $costs, $effort, RemedyChange::of($facts, $facts->loops[$i], $remedy));
             }
             $pile = $loop instanceof LoopAnswer ? $loop->pile() : null;
             if ($pile !== null) {
@@ -199,7 +199,7 @@ final readonly class MistakeAnswer implements \JsonSerializable
             'absorb' => ['nothing is cut', 0.0],
             'aim' => ['nothing, if it is not made yet', 0.5],
             'face' => ['one facing cut on a part that is there', 2.5],
-            'hold' => ['slower work', 3.0],
+            'hold', 'together' => ['slower work', 3.0],
             'measure' => ['measuring it again', 1.5],
         };
     }
@@ -212,23 +212,28 @@ final readonly class MistakeAnswer implements \JsonSerializable
         return $minutes <= 0 ? 'a new piece' : 'a new piece: about '.number_format($minutes).' min, '.$facts->shop->currency.' '.number_format($minutes / 60 * $facts->shop->ratePerH).' and the metal';
     }
 
-    /** The job with a remedy carried out: in every loop where the same length stands. */
-    private static function done(JobFacts $facts, LoopLength $length, Remedy $remedy): JobFacts
+    /** The job with a remedy carried out: in every loop where the same lengths stand. */
+    private static function done(JobFacts $facts, LoopFacts $in, Remedy $remedy): JobFacts
     {
+        $surface = $in->lengths[$remedy->place]->surface;
         $by = $remedy->new->sizeMm - $remedy->old->sizeMm;
-        if ($length->surface !== null) {
-            return $remedy->kind === 'face'
-                ? $facts->with(
-                    readings: array_map(static fn (ReadingFacts $r): ReadingFacts => $r->surface === $length->surface ? $r->moved($by) : $r, $facts->readings),
-                    cuts: array_map(static fn (CutFacts $c): CutFacts => $c->surface === $length->surface ? $c->cameOut($c->after->length->mm + $by) : $c, $facts->cuts),
-                ) : $facts;
+        if ($surface !== null && $remedy->kind === 'face') {
+            return $facts->with(
+                readings: array_map(static fn (ReadingFacts $r): ReadingFacts => $r->surface === $surface ? $r->moved($by) : $r, $facts->readings),
+                cuts: array_map(static fn (CutFacts $c): CutFacts => $c->surface === $surface ? $c->cameOut($c->after->length->mm + $by) : $c, $facts->cuts),
+            );
         }
-        $size = new TypedLength(Length::mm($remedy->new->sizeMm), '', Unit::Millimetre);
-        $limit = static fn (float $mm): TypedLength => new TypedLength(Length::mm($mm), '', Unit::Millimetre);
+        $mm = static fn (float $mm): TypedLength => new TypedLength(Length::mm($mm), '', Unit::Millimetre);
+        $new = [];
+        foreach ([$remedy->place => $remedy->new] + $remedy->more as $place => $length) {
+            $new[$in->lengths[$place]->key()] = $length;
+        }
 
-        return $facts->with(loops: array_map(static fn (LoopFacts $l): LoopFacts => $l->withLengths(array_map(
-            static fn (LoopLength $other): LoopLength => $other->key() === $length->key() ? $other->withSize($size, $limit($remedy->new->plusMm), $limit($remedy->new->minusMm)) : $other, $l->lengths,
-        )), $facts->loops));
+        return $facts->with(loops: array_map(static fn (LoopFacts $l): LoopFacts => $l->withLengths(array_map(static function (LoopLength $other) use ($new, $mm): LoopLength {
+            $to = $other->surface === null ? $new[$other->key()] ?? null : null;
+
+            return $to === null ? $other : $other->withSize($mm($to->sizeMm), $mm($to->plusMm), $mm($to->minusMm));
+        }, $l->lengths)), $facts->loops));
     }
 
     /** @return array<string, mixed> */

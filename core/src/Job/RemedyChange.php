@@ -12,19 +12,21 @@ use Oldpart\Core\Quantity\Unit;
 final class RemedyChange
 {
     /** @return list<array{list: string, thing: string, fact: array<string, mixed>}> empty where it is work to be done, not a number to be typed */
-    public static function of(JobFacts $facts, LoopLength $length, Remedy $remedy): array
+    public static function of(JobFacts $facts, LoopFacts $in, Remedy $remedy): array
     {
-        if ($length->surface !== null || ! in_array($remedy->kind, ['absorb', 'aim', 'hold'], true)) {
-            return [];
+        $typed = [];
+        foreach ([$remedy->place => $remedy->new] + $remedy->more as $place => $new) {
+            $length = $in->lengths[$place];
+            if ($length->surface !== null || ! in_array($remedy->kind, ['absorb', 'aim', 'hold', 'together'], true)) {
+                return [];
+            }
+            $unit = $length->size->unit ?? Unit::Millimetre;
+            $typed[$length->key()] = ['size' => self::typed($new->sizeMm, $unit, false)] + (in_array($remedy->kind, ['hold', 'together'], true) ? ['plus' => self::typed($new->plusMm, $unit, true), 'minus' => self::typed($new->minusMm, $unit, true)] : []);
         }
-        $unit = $length->size->unit ?? Unit::Millimetre;
-        $size = self::typed($remedy->new->sizeMm, $unit, false);
-        $limits = $remedy->kind === 'hold' ? ['plus' => self::typed($remedy->new->plusMm, $unit, true), 'minus' => self::typed($remedy->new->minusMm, $unit, true)] : [];
         $changes = [];
         foreach ($facts->loops as $loop) {
-            $lengths = array_map(static fn (LoopLength $l): array => [...$l->jsonSerialize(), ...($l->key() === $length->key() ? ['size' => $size, ...$limits] : [])], $loop->lengths);
-            if (array_filter($loop->lengths, static fn (LoopLength $l): bool => $l->key() === $length->key()) !== []) {
-                $changes[] = ['list' => 'loops', 'thing' => $loop->id, 'fact' => ['lengths' => array_map(self::plain(...), $lengths)]];
+            if (array_filter($loop->lengths, static fn (LoopLength $l): bool => isset($typed[$l->key()])) !== []) {
+                $changes[] = ['list' => 'loops', 'thing' => $loop->id, 'fact' => ['lengths' => array_map(static fn (LoopLength $l): array => self::plain([...$l->jsonSerialize(), ...($typed[$l->key()] ?? [])]), $loop->lengths)]];
             }
         }
 

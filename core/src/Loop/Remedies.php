@@ -70,6 +70,12 @@ final readonly class Remedies
                 $remedies[] = $faced;
             }
         }
+        if (array_filter($remedies, static fn (Remedy $r): bool => $r->enough) === []) {
+            $together = $this->together($limits);
+            if ($together !== null) {
+                $remedies[] = $together;
+            }
+        }
         $remedies = array_values(array_filter($remedies, static fn (Remedy $r): bool => $r->chance > $now + 1e-4));
         usort($remedies, static fn (Remedy $a, Remedy $b): int => [$b->enough, $a->enough ? $a->effort : -$a->chance] <=> [$a->enough, $b->enough ? $b->effort : -$b->chance]);
 
@@ -101,6 +107,40 @@ final readonly class Remedies
         }
 
         return $chance < self::WANTED ? null : ['new' => $at($half), 'chance' => $chance];
+    }
+
+    /**
+     * Where no one length does it: those with the widest limits held to common ones. Source: least cost where cost goes as one over the width (K. Chase,
+     * Tolerance Allocation Methods for Designers, reciprocal cost; all lengths counting alike).
+     *
+     * @param  list<int>  $limits  places of those that may be held closer
+     */
+    private function together(array $limits): ?Remedy
+    {
+        $most = max([0.0, ...array_map(fn (int $i): float => $this->loop->contributors[$i]->ownHalfMm(), $limits)]);
+        $held = function (float $half) use ($limits): array {
+            $held = [];
+            foreach ($limits as $i) {
+                $old = $this->loop->contributors[$i];
+                if ($old->ownHalfMm() > $half + 1e-9) {
+                    $held[$i] = ['old' => $old, 'new' => $old->resized($old->sizeMm + ($old->plusMm - $old->minusMm) / 2, $half, $half)];
+                }
+            }
+
+            return $held;
+        };
+        $chance = function (float $half) use ($held): float {
+            $parts = $this->loop->contributors;
+            foreach ($held($half) as $i => $pair) {
+                $parts[$i] = $pair['new'];
+            }
+
+            return Loop::of(array_values($parts), $this->loop->wanted)->chance();
+        };
+        $half = self::widest($chance, $most);
+        $all = $half < 0.001 ? [] : $held($half);
+
+        return count($all) < 2 ? null : Remedy::together($all, $half, $chance($half), self::WANTED, $this->holdsMm);
     }
 
     /** How much to take off a length so that the gap is as wanted: taking off widens a gap that the length closes, and narrows one it opens. */

@@ -13,13 +13,14 @@ use Oldpart\Core\Quantity\Range;
 final readonly class Remedy
 {
     /**
-     * @param  'absorb'|'aim'|'face'|'hold'|'measure'  $kind
+     * @param  'absorb'|'aim'|'face'|'hold'|'measure'|'together'  $kind
      * @param  int  $place  of the length in the loop
      * @param  Contributor  $new  the length once it is done
      * @param  float  $chance  0 to 1, once it is done
      * @param  float  $effort  to be compared with others only
+     * @param  array<int, Contributor>  $more  other lengths that change with it, by place
      */
-    private function __construct(public string $kind, public int $place, public Contributor $old, public Contributor $new, public Say $do, public float $chance, public bool $enough, public float $effort)
+    private function __construct(public string $kind, public int $place, public Contributor $old, public Contributor $new, public Say $do, public float $chance, public bool $enough, public float $effort, public array $more = [])
     {
     }
 
@@ -65,6 +66,24 @@ final readonly class Remedy
             'name' => $old->name, 'to' => LengthWriter::atMost($new->ownHalfMm()), 'from' => LengthWriter::difference($old->ownHalfMm()),
             'low' => LengthWriter::lower($to), 'high' => LengthWriter::upper($to), 'old low' => LengthWriter::lower($from), 'old high' => LengthWriter::upper($from),
         ]), $chance, $chance >= $wanted, ($hard ? 10.0 : 1.0) * $old->halfMm() / $new->halfMm());
+    }
+
+    /**
+     * Hold several lengths to the same limits, those that are closer already left as they are: least work where half the width costs double.
+     *
+     * @param  non-empty-array<int, array{old: Contributor, new: Contributor}>  $held  by place
+     */
+    public static function together(array $held, float $halfMm, float $chance, float $wanted, float $holdsMm): self
+    {
+        $names = array_map(static fn (array $h): string => "“{$h['old']->name}”", array_values($held));
+        $last = array_pop($names);
+        $places = array_keys($held);
+        $first = $held[$places[0]];
+        $hard = 2 * $halfMm < $holdsMm;
+
+        return new self('together', $places[0], $first['old'], $first['new'], Say::with('Hold {names} to ±{to}, each about the middle of its limits'.($hard ? ': closer than your lathe holds.' : '.'), [
+            'names' => ($names === [] ? '' : implode(', ', $names).' and ').$last, 'to' => LengthWriter::atMost($halfMm),
+        ]), $chance, $chance >= $wanted, ($hard ? 10.0 : 1.0) * array_sum(array_map(static fn (array $h): float => $h['old']->ownHalfMm() / $halfMm, $held)), array_map(static fn (array $h): Contributor => $h['new'], array_slice($held, 1, null, true)));
     }
 
     /** Measure the length better. */

@@ -22,13 +22,16 @@ final class LoopPicture
 
     private const ROW = 27.0;
 
+    private const GAP = 84.0;
+
     /** The least length of an arrow, so that a shim shows beside a housing. */
     private const LEAST = 5.0;
 
     /** A wish without an end is drawn as far as this many times the loop's own spread. */
     private const OPEN_END = 1.5;
 
-    public static function draw(Loop $loop): Drawing
+    /** @param  list<array{name: string, loop: Loop}>  $others  loops that some of its lengths stand in too: their gaps, below its own */
+    public static function draw(Loop $loop, array $others = []): Drawing
     {
         $parts = $loop->contributors;
         $shares = array_column($loop->shares(), 'share');
@@ -38,7 +41,7 @@ final class LoopPicture
         }
         $scale = BrokenScale::of($ends, self::LEFT, self::RIGHT);
         $below = 24 + self::ROW * (count($parts) + 1);
-        $drawing = new Drawing(760, $below + 90, Say::with('The loop closes at {n}, at worst {a} to {b}.', ['n' => self::signed($loop->nominalMm()), 'a' => self::signed($loop->worst()->min), 'b' => self::signed($loop->worst()->max)]));
+        $drawing = new Drawing(760, $below + 84 + self::GAP * count($others), Say::with('The loop closes at {n}, at worst {a} to {b}.', ['n' => self::signed($loop->nominalMm()), 'a' => self::signed($loop->worst()->min), 'b' => self::signed($loop->worst()->max)]));
         foreach ($parts as $i => $part) {
             $y = 20 + self::ROW * $i;
             self::arrow($drawing, $scale, $ends[$i], $ends[$i + 1], $part->direction, $y, self::tone($part), 1.5 + 6 * $shares[$i]);
@@ -52,13 +55,16 @@ final class LoopPicture
         self::arrow($drawing, $scale, 0.0, $ends[count($parts)], $nominal < 0 ? -1 : 1, $y, $tone, 3);
         $drawing->line($scale->at(0.0), 20, $scale->at(0.0), $y, Tone::Rule)->text(634, $y + 5, Say::with('= {s}', ['s' => self::signed($nominal)]), 15, Anchor::Start, $tone, mono: true, bold: true)
             ->text(self::NAMES, $y + 5, 'closes at', 13, bold: true);
-        self::gap($drawing, $loop, $below, $tone);
+        self::gap($drawing, $loop, $below, $tone, 'the gap, enlarged');
+        foreach ($others as $i => $other) {
+            self::gap($drawing, $other['loop'], $below + self::GAP * ($i + 1), $other['loop']->chance() > 0.995 ? Tone::Good : Tone::Overlap, $other['name']);
+        }
 
         return $drawing;
     }
 
     /** The gap enlarged: what is wanted as a box, the worst case thin, 95 of 100 thick. */
-    private static function gap(Drawing $drawing, Loop $loop, float $y, Tone $tone): void
+    private static function gap(Drawing $drawing, Loop $loop, float $y, Tone $tone, string $name): void
     {
         $worst = $loop->worst();
         $likely = $loop->likely();
@@ -70,7 +76,7 @@ final class LoopPicture
         $high = max($to, $worst->max, $likely->max);
         $pad = 0.06 * max($high - $low, 1e-6);
         $scale = new Scale($low - $pad, $high + $pad, self::LEFT, self::RIGHT);
-        $drawing->text(self::NAMES, $y + 18, 'the gap, enlarged', 13, Anchor::Start, Tone::Soft);
+        $drawing->text(self::NAMES, $y + 18, TextWidth::within($name, 13, self::LEFT - self::NAMES - 16), 13, Anchor::Start, Tone::Soft);
         if ($to > $from) {
             $drawing->box($scale->at($from), $y, max(2.0, $scale->at($to) - $scale->at($from)), 26, Tone::Good, Fill::None, 1.5);
         }

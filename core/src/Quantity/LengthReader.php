@@ -98,7 +98,28 @@ final class LengthReader
             return 25.4 * (int) $m[1] / (int) $m[2];
         }
 
-        return null;
+        return self::turns($text);
+    }
+
+    /** `1/4 turn of M12x1.75`, `0.5 turns of 20 tpi`: how far a nut or screw moves, pitch × turns. */
+    private static function turns(string $text): ?float
+    {
+        if (preg_match('~^(?:(\d+)[ -])?(?:(\d+)/(\d+)|(\d*[.,]?\d+))\s*turns?\b\s*(?:of|at|\*|x)?\s*(.*)$~i', $text, $m) !== 1) {
+            return null;
+        }
+        if ($m[3] !== '' && (int) $m[3] === 0) {
+            throw self::zeroDenominator($text);
+        }
+        $turns = (float) $m[1] + ($m[3] === '' ? self::number($m[4]) : (int) $m[2] / (int) $m[3]);
+        $pitch = match (true) {
+            preg_match('~^m\s*\d+(?:[.,]\d+)?\s*[x*]\s*(\d+(?:[.,]\d+)?)$~i', $m[5], $p) === 1 => self::number($p[1]),
+            preg_match('~^(\d+(?:[.,]\d+)?)\s*mm$~i', $m[5], $p) === 1 => self::number($p[1]),
+            preg_match('~^(\d*[.,]\d+)\s*(?:in|")$~i', $m[5], $p) === 1 => 25.4 * self::number($p[1]),
+            preg_match('~^(?:\d+/\d+|\d+|#\d+)\s*-\s*(\d+)$~', $m[5], $p) === 1, preg_match('~^(\d+)\s*(?:tpi|threads?)$~i', $m[5], $p) === 1 => 25.4 / max(1, (int) $p[1]),
+            default => throw self::bad('which-pitch', 'Turns of which thread? Type for instance 1/4 turn of M12x1.75, of 20 tpi, or of 1.5 mm.'),
+        };
+
+        return $turns * $pitch;
     }
 
     /** `1-5/16` and `1 5/16`, with or without a unit, when nothing else is in the text. */

@@ -66,6 +66,23 @@ final class RemediesTest extends TestCase
         self::assertEqualsWithDelta(53 + 0.108, (float) $found[2], 0.002);
     }
 
+    /**
+     * Four alike, ± 1 each, and ± 1 wanted: holding one closer leaves three that are too wide. All four to ± h: their sum is within 1 in 0.9973 where h is
+     * so that the tail of four uniforms, 2 (4 − 1/h)⁴ / (2⁴ · 4!), is 0.0027 (Irwin and Hall): 4 − 1/h = (0.0027 · 384 / 2)^¼ = 0.8486, h = 0.3173. One that is ± 0.1 already is left.
+     */
+    public function test_several_are_held_together_where_no_one_does_it(): void
+    {
+        $alike = array_map(static fn (int $k): Contributor => self::about("p{$k}", 5, 1), range(0, 3));
+        $remedies = (new Remedies(Loop::of($alike, new Range(19, 21)), self::HOLDS_MM))->all([], [0, 1, 2, 3]);
+        self::assertCount(1, $remedies);
+        self::assertStringStartsWith('Hold “p0”, “p1”, “p2” and “p3” to ±0.317 mm, each about the middle', $remedies[0]->do->mm);
+        self::assertTrue($remedies[0]->enough);
+        self::assertSame([1, 2, 3], array_keys($remedies[0]->more));
+        $with = (new Remedies(Loop::of([...$alike, self::about('close', 1, 0.1)], new Range(20, 22)), self::HOLDS_MM))->all([], [0, 1, 2, 3, 4]);
+        self::assertStringNotContainsString('close', $with[0]->do->mm);
+        self::assertStringNotContainsString('closer than your lathe', $with[0]->do->mm);
+    }
+
     /** Whatever the loop, what is offered makes it likelier to close, is a length that can be, and stays inside its reserve. */
     public function test_properties(): void
     {
@@ -86,7 +103,9 @@ final class RemediesTest extends TestCase
                 self::assertGreaterThan($loop->chance(), $remedy->chance);
                 self::assertGreaterThan(0, $remedy->new->sizeMm);
                 $after = $parts;
-                $after[$remedy->place] = $remedy->new;
+                $after = [$remedy->place => $remedy->new] + $remedy->more + $after;
+                ksort($after);
+                $after = array_values($after);
                 self::assertEqualsWithDelta(Loop::of($after, $wanted)->chance(), $remedy->chance, 1e-9, $remedy->do->mm);
                 if ($remedy->kind === 'absorb') {
                     self::assertGreaterThanOrEqual($reserves[0]->min - 5e-4, $remedy->new->sizeMm);

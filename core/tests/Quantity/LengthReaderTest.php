@@ -37,6 +37,10 @@ final class LengthReaderTest extends TestCase
         yield 'letter G is 0.261' => ['letter G', 'mm', 6.6294];
         yield 'M12' => ['M12', 'in', 12.0];
         yield 'M12 with pitch' => ['M12x1.25', 'in', 12.0];
+        yield 'a quarter turn of a nut' => ['1/4 turn of M12x1.75', 'in', 0.4375];
+        yield 'turns and a part' => ['1-1/2 turns of 20 tpi', 'mm', 1.905];
+        yield 'turns with a decimal' => ['0,5 turn of 1,5 mm', 'in', 0.75];
+        yield 'turn of an inch thread' => ['1/3 turn of 1/2-13', 'mm', 25.4 / 39];
         yield 'inch thread, major diameter' => ['1/2-13', 'mm', 12.7];
         yield 'sum in inches' => ['2.5+0.06', 'in', 65.024];
         yield 'sum of two units' => ['0.5in+3mm', 'mm', 15.7];
@@ -81,6 +85,8 @@ final class LengthReaderTest extends TestCase
         yield 'open bracket' => ['(3+1', 'bracket'];
         yield 'half a sum' => ['3+', 'unreadable'];
         yield 'two signs' => ['--3', 'unreadable'];
+        yield 'turns of what' => ['1/4 turn', 'which-pitch'];
+        yield 'turns of a bare number' => ['1/4 turn of 20', 'which-pitch'];
         yield 'no such drill' => ['#81', 'no-such-drill'];
         yield 'infinity' => ['inf', 'unreadable'];
         yield 'not text' => ["\xff\xfe", 'unreadable'];

@@ -18,6 +18,7 @@ import { useKey } from '../../shell/keys';
 import { Budget } from './Budget';
 import { FoundCard } from './FoundCard';
 import { CoolingDown } from './CoolingDown';
+import { WrongNumber } from '../size/WrongNumber';
 import { GaugeLine } from './GaugeLine';
 import { Indirect } from './Indirect';
 import { Meant } from './Meant';
@@ -105,6 +106,7 @@ function Entry({
     const [pad, setPad] = useState(false);
     const [several, setSeveral] = useState(false);
     const [table, setTable] = useState(false);
+    const [wrong, setWrong] = useState(false);
     const instrument = tool ?? last?.instrument ?? asks.instrument;
     const known = fits.some((f) => f.code === instrument);
     return (
@@ -171,6 +173,14 @@ function Entry({
                 >
                     Made of several
                 </Button>
+                <Button
+                    variant="outlined"
+                    color="inherit"
+                    disabled={answer.found === null}
+                    onClick={() => setWrong(true)}
+                >
+                    It was wrong
+                </Button>
                 <Button variant="outlined" color="inherit" onClick={() => setTable(true)}>
                     Bring in a table
                 </Button>
@@ -191,6 +201,14 @@ function Entry({
                     The whole job as CSV
                 </Button>
             </Box>
+            {wrong && (
+                <WrongNumber
+                    name={surface.name}
+                    about={{ surface: surface.id }}
+                    was={answer.found?.size ?? null}
+                    close={() => setWrong(false)}
+                />
+            )}
             {pad && <NumberPad />}
             {several && <Indirect store={(typed, unit) => grid.current?.take(typed, unit)} />}
             {table && <TableDialog surface={surface} instrument={instrument} close={() => setTable(false)} />}

@@ -157,7 +157,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
             {answer.picture && (
                 <Box sx={{ mt: 1 }}>
                     <Framed pad={0.5}>
-                        <DrawingView drawing={answer.picture} maxWidth={900} />
+                        <DrawingView drawing={answer.picture} maxWidth={loop.plane ? 560 : 900} />
                     </Framed>
                 </Box>
             )}

@@ -7,7 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import type { Say } from '../../api/types';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
@@ -39,7 +39,7 @@ export function WrongNumber({
 }) {
     const { facts, saver } = useJob();
     const { say, typing } = useSettings();
-    const [, setParams] = useSearchParams();
+    const navigate = useNavigate();
     const [text, setText] = useState('');
     const [cause, setCause] = useState('wrong face');
     const [note, setNote] = useState('');
@@ -62,7 +62,7 @@ export function WrongNumber({
             .then(
                 () => {
                     close();
-                    setParams({ at: 'wrong' }, { replace: false });
+                    void navigate(`/job/${facts.id}/size?at=wrong`);
                 },
                 (error: Error) => setRefused(error.message),
             );
