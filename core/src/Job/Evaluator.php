@@ -62,7 +62,7 @@ final readonly class Evaluator
         return new Outcome(
             $withheld, $found, $sizing, $study, $joints, [...array_map(static fn (array $l): Band => $l['band'], $lengths->bands()), ...$bands],
             array_map(static fn (MakingAnswer $m): MakeEntry => $m->entry->made(self::lastSize($m), $m->verdict?->value), $making), $making,
-            array_map(static fn (LoopFacts $l): LoopAnswer|PlaneAnswer => $l->plane ? PlaneAnswer::of($l, $lengths, $withheld) : LoopAnswer::of($l, $lengths, $facts->shop, $withheld), $facts->loops),
+            array_map(static fn (LoopFacts $l): LoopAnswer|PlaneAnswer => $l->plane ? PlaneAnswer::of($l, $lengths, $withheld) : $lengths->answer($l, $facts->shop, $withheld), $facts->loops),
         );
     }
 

@@ -25,6 +25,8 @@ final class LoopAnswer implements \JsonSerializable
     /** @var ?list<Remedy> worked out once it is asked for */
     private ?array $remedies = null;
 
+    private ?Loop $filled = null;
+
     /**
      * @param  list<LoopRow>  $rows
      * @param  ?Loop  $loop  null while a length is open, or nothing is known
@@ -240,7 +242,7 @@ final class LoopAnswer implements \JsonSerializable
 
     private function drawn(): ?Loop
     {
-        return $this->withheld ? null : $this->loop ?? $this->filled();
+        return $this->withheld ? null : $this->loop ?? $this->filled ??= $this->filled();
     }
 
     /** @return list<array{name: string, loop: Loop}> the other closings on the same chain */
@@ -250,7 +252,7 @@ final class LoopAnswer implements \JsonSerializable
         $beside = [];
         foreach ($this->lengths->facts->loops as $other) {
             $shared = array_filter($other->lengths, static fn (LoopLength $l): bool => in_array($l->key(), $keys, true));
-            $drawn = $other->id === $this->facts->id || $other->plane || $other->wanted() === null || $shared === [] ? null : self::of($other, $this->lengths, $this->shop, $this->withheld)->drawn();
+            $drawn = $other->id === $this->facts->id || $other->plane || $other->wanted() === null || $shared === [] ? null : $this->lengths->answer($other, $this->shop, $this->withheld)->drawn();
             if ($drawn !== null) {
                 $beside[] = ['name' => $other->name, 'loop' => $drawn];
             }

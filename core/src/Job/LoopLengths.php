@@ -25,6 +25,9 @@ final class LoopLengths
     /** @var array<string, non-empty-list<array{loop: LoopFacts, range: Range}>> what each loop asks of a length, by key */
     private array $asked = [];
 
+    /** @var array<string, LoopAnswer> by loop */
+    private array $answers = [];
+
     /** @var array<string, Range> sizes of lengths that are made, with their doubt, by surface */
     private array $made = [];
 
@@ -50,6 +53,12 @@ final class LoopLengths
                 $this->solved[$key] = $least <= $most ? new Range($least, $most) : null;
             }
         } while ($more);
+    }
+
+    /** The answer of a loop, worked out once. */
+    public function answer(LoopFacts $loop, ShopFacts $shop, bool $withheld): LoopAnswer
+    {
+        return $this->answers[$loop->id] ??= LoopAnswer::of($loop, $this, $shop, $withheld);
     }
 
     /** @return list<LoopRow> */

@@ -43,6 +43,10 @@ final readonly class Chance
     /** The standard normal distribution: the series of erf, and the continued fraction of erfc in the tails (Abramowitz and Stegun 7.1.5, 7.1.14). */
     public static function normal(float $z): float
     {
+        if (abs($z) > 8.3) {
+            // Less than one in 10¹⁶ lies beyond.
+            return $z > 0 ? 1.0 : 0.0;
+        }
         $x = abs($z) / M_SQRT2;
         if ($x < 2.5) {
             // Series of erf: Σ (−1)^n x^(2n+1)/(n! (2n+1)).

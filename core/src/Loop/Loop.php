@@ -20,8 +20,11 @@ final class Loop
 
     private ?float $chance = null;
 
+    /** Convolved once it is asked for: limits alone need none. */
+    private ?Distribution $distribution = null;
+
     /** @param  list<Contributor>  $contributors */
-    private function __construct(public readonly array $contributors, public readonly Range $wanted, private readonly Distribution $distribution, private readonly float $middleMm)
+    private function __construct(public readonly array $contributors, public readonly Range $wanted, private readonly float $middleMm)
     {
     }
 
@@ -40,7 +43,7 @@ final class Loop
             throw new BadInput('too-many', 'contributors', 'More than 500 lengths in one loop: leave out what does not matter.');
         }
 
-        return new self($contributors, $wanted, new Distribution($contributors), array_sum(array_map(static fn (Contributor $c): float => $c->middleMm(), $contributors)));
+        return new self($contributors, $wanted, array_sum(array_map(static fn (Contributor $c): float => $c->middleMm(), $contributors)));
     }
 
     /** With every length at its size. */
@@ -90,7 +93,12 @@ final class Loop
             return 1.0;
         }
 
-        return max(0.0, $this->distribution->below($this->wanted->max - $middle) - $this->distribution->below($this->wanted->min - $middle));
+        return max(0.0, $this->distribution()->below($this->wanted->max - $middle) - $this->distribution()->below($this->wanted->min - $middle));
+    }
+
+    private function distribution(): Distribution
+    {
+        return $this->distribution ??= new Distribution($this->contributors);
     }
 
     /** The variance of the gap, mm². */
@@ -102,13 +110,13 @@ final class Loop
     /** The chance that the gap is below a value, mm. */
     public function below(float $mm): float
     {
-        return $this->distribution->below($mm - $this->middleMm());
+        return $this->distribution()->below($mm - $this->middleMm());
     }
 
     /** The range that holds the middle 95 % of gaps. */
     public function likely(): Range
     {
-        return new Range($this->middleMm() + $this->distribution->quantile(0.025), $this->middleMm() + $this->distribution->quantile(0.975));
+        return new Range($this->middleMm() + $this->distribution()->quantile(0.025), $this->middleMm() + $this->distribution()->quantile(0.975));
     }
 
     /** @return list<array{name: string, share: float}> of the variance, in the order of the contributors; they sum to 1, or are 0 where nothing varies */

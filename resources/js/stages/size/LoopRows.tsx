@@ -252,8 +252,12 @@ function Drag({
             max={middle + reach}
             step={10 ** -places}
             marks={[{ value: middle }]}
-            onChange={(_, value) => {
+            onChange={(event, value) => {
                 setSize(value);
+                // A key moves it and is done: that comes at once, below.
+                if (!/^(mouse|touch|pointer)/.test(event.type)) {
+                    return;
+                }
                 preview('loops', loop.id, {
                     lengths: loop.lengths.map((other, i) =>
                         i === at ? { ...other, size: as(value) } : other,
