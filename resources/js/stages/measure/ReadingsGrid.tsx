@@ -9,6 +9,7 @@ import { useEffect, useImperativeHandle, useState, type Ref } from 'react';
 import { newId } from '../../api/client';
 import type { Reading, Surface, Unit } from '../../api/types';
 import { useKept } from '../../entry/useKept';
+import { typedText } from '../../entry/typed';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
@@ -74,7 +75,7 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
     const before = repeating ? undefined : waiting(active);
     const existing = repeating ? undefined : counted(active).at(-1);
     const id = before?.[0] ?? existing?.id ?? freshId;
-    const initial = before?.[1].typed ?? existing?.value.typed ?? '';
+    const initial = before?.[1].typed ?? typedText(existing?.value ?? null, typing);
     const complaint = refused ?? understood?.refused ?? (text === '' ? before?.[1].refused : null) ?? null;
 
     const fact = (typed: string): Record<string, unknown> => ({

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Joint, JointAnswer } from '../../api/types';
 import { LengthField } from '../../entry/LengthField';
+import { typedText } from '../../entry/typed';
 import { NumberFact } from '../../entry/NumberFact';
 import { TextFact } from '../../entry/TextFact';
 import { useKept } from '../../entry/useKept';
@@ -18,7 +19,7 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
     const { save, answers } = useJob();
     const { typing } = useSettings();
     const [open, setOpen] = useState(joint.least !== null);
-    const [least, setLeast] = useKept(`least:${joint.id}`, joint.least?.typed ?? '');
+    const [least, setLeast] = useKept(`least:${joint.id}`, typedText(joint.least, typing));
     const limits = (which: 'least' | 'most', typed: string) => {
         const value = { typed, unit: typing };
         const other = which === 'least' ? joint.most : joint.least;
@@ -56,14 +57,14 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
                     <LengthField
                         signed
                         label="Least clearance (− is tight)"
-                        value={joint.least?.typed ?? least}
+                        value={joint.least === null ? least : typedText(joint.least, typing)}
                         unit={typing}
                         store={(typed) => limits('least', typed)}
                     />
                     <LengthField
                         signed
                         label="Most clearance (− is tight)"
-                        value={joint.most?.typed ?? ''}
+                        value={typedText(joint.most, typing)}
                         unit={typing}
                         store={(typed) => limits('most', typed)}
                     />

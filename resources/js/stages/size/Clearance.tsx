@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ClearanceAnswer, ClearanceFacts } from '../../api/types';
 import { LengthField } from '../../entry/LengthField';
+import { typedText } from '../../entry/typed';
 import { NumberFact } from '../../entry/NumberFact';
 import { RemoveButton } from '../../entry/RemoveButton';
 import { TextFact } from '../../entry/TextFact';
@@ -30,9 +31,9 @@ export function Clearance({ clearance, answer }: { clearance: ClearanceFacts; an
             key={which}
             signed={signed}
             label={label}
-            value={clearance[which]?.typed ?? ''}
-            unit={clearance[which]?.unit ?? typing}
-            store={(typed) => store({ [which]: { typed, unit: clearance[which]?.unit ?? typing } })}
+            value={typedText(clearance[which], typing)}
+            unit={typing}
+            store={(typed) => store({ [which]: { typed, unit: typing } })}
             clear={() => store({ [which]: null })}
         />
     );

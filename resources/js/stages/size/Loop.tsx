@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { LoopAnswer, LoopFacts } from '../../api/types';
 import { LengthField } from '../../entry/LengthField';
+import { typedText } from '../../entry/typed';
 import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
@@ -29,9 +30,9 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
         <LengthField
             signed
             label={label}
-            value={loop[which]?.typed ?? ''}
-            unit={loop[which]?.unit ?? typing}
-            store={(typed) => store({ [which]: { typed, unit: loop[which]?.unit ?? typing } })}
+            value={typedText(loop[which], typing)}
+            unit={typing}
+            store={(typed) => store({ [which]: { typed, unit: typing } })}
             clear={() => store({ [which]: null })}
         />
     );

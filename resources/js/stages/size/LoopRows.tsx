@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { useCatalogue } from '../../api/queries';
 import type { LoopAnswer, LoopFacts } from '../../api/types';
 import { LengthField } from '../../entry/LengthField';
+import { typedText } from '../../entry/typed';
 import { NumberFact } from '../../entry/NumberFact';
 import { useJob } from '../../job/JobContext';
 import { Ghost } from '../../shell/Ghost';
@@ -127,7 +128,7 @@ function Row({ loop, length, row, at, store }: RowProps) {
     const old = before?.loops.find((l) => l.id === loop.id)?.rows[at];
     return (
         <Box role="group" aria-label={length.name} sx={{ borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
-            <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'center', flexWrap: 'wrap' }}>
+            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
                 <Button
                     variant="outlined"
                     color="inherit"
@@ -137,7 +138,7 @@ function Row({ loop, length, row, at, store }: RowProps) {
                 >
                     {length.opens ? '+ opens' : '− closes'}
                 </Button>
-                <Typography sx={{ flex: '1 1 120px', fontWeight: 650 }}>
+                <Typography sx={{ flex: '1 1 100px', fontWeight: 650 }}>
                     {length.name}
                     {length.counts_half && (
                         <Typography component="span" color="textSecondary">
@@ -148,15 +149,19 @@ function Row({ loop, length, row, at, store }: RowProps) {
                 </Typography>
                 {length.surface === null ? (
                     (['size', 'plus', 'minus'] as const).map((which) => (
-                        <Box key={which} sx={{ width: which === 'size' ? 176 : 124 }}>
+                        <Box
+                            key={which}
+                            sx={{
+                                '& .MuiFormHelperText-root': { mx: 0.5 },
+                                width: which === 'size' ? 160 : 124,
+                            }}
+                        >
                             <LengthField
                                 small={which !== 'size'}
                                 label={{ size: 'Size', plus: '+', minus: '−' }[which]}
-                                value={length[which]?.typed ?? ''}
-                                unit={length[which]?.unit ?? typing}
-                                store={(text) =>
-                                    change({ [which]: { typed: text, unit: length[which]?.unit ?? typing } })
-                                }
+                                value={typedText(length[which] ?? null, typing)}
+                                unit={typing}
+                                store={(text) => change({ [which]: { typed: text, unit: typing } })}
                                 clear={() => change({ [which]: null })}
                             />
                         </Box>
@@ -290,9 +295,9 @@ function More({
     const field = (which: 'reserve_least' | 'reserve_most', label: string) => (
         <LengthField
             label={label}
-            value={length[which]?.typed ?? ''}
-            unit={length[which]?.unit ?? typing}
-            store={(typed) => change({ [which]: { typed, unit: length[which]?.unit ?? typing } })}
+            value={typedText(length[which] ?? null, typing)}
+            unit={typing}
+            store={(typed) => change({ [which]: { typed, unit: typing } })}
             clear={() => change({ [which]: null })}
         />
     );
