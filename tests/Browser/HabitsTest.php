@@ -12,7 +12,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 final class HabitsTest extends BrowserTestCase
 {
     private const VIEWS = [
-        '/', '/?shelf=bin', '/shop', '/tables', '/job/demo-drill/size?at=demo-drill-40', '/job/demo-drill/take-in', '/job/demo-pump/take-in', '/job/demo-blower/take-in?view=quote', '/job/demo-carder/survey',
+        '/', '/?shelf=bin', '/shop', '/tables', '/job/demo-drill/size?at=demo-drill-end-float-of-the-shaft', '/job/demo-clock/size?at=demo-clock-lever-end-past-the-frame', '/job/demo-grinder/size?at=wrong', '/job/demo-grinder/size?at=demo-grinder-dial-off-the-screw-s-axis', '/job/demo-drill/take-in', '/job/demo-pump/take-in', '/job/demo-blower/take-in?view=quote', '/job/demo-carder/survey',
         '/job/demo-cider/survey?at=demo-cider-3', '/job/demo-clock/survey?at=demo-clock-3', '/job/demo-drill/measure', '/job/demo-blower/size', '/job/demo-carder/size',
         '/job/demo-carder/plan', '/job/demo-carder/make', '/job/demo-carder/assemble', '/job/demo-carder/hand-over',
     ];
