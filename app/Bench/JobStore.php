@@ -51,6 +51,28 @@ final class JobStore
         });
     }
 
+    /**
+     * Carries a change out in one transaction: once, however often it is sent, and only on the version its sender read.
+     *
+     * @param  \Closure(Job): JobState  $change
+     *
+     * @throws Conflict
+     */
+    private function once(string $id, int $version, string $request, \Closure $change): JobState
+    {
+        return DB::transaction(function () use ($id, $version, $request, $change): JobState {
+            $job = Job::query()->findOrFail($id);
+            if (Change::query()->where('request', $request)->exists()) {
+                return $this->state($id);
+            }
+            if ($job->version !== $version) {
+                throw new Conflict($this->state($id));
+            }
+
+            return $change($job);
+        });
+    }
+
     /** A new job laid out as this one is: parts, surfaces, joints, operations; nothing measured, cut or accepted. */
     public function copy(string $from, string $id): JobState
     {
@@ -106,14 +128,7 @@ final class JobStore
      */
     public function change(string $id, int $version, string $request, ?FactList $list, string $thing, ?array $fact): JobState
     {
-        return DB::transaction(function () use ($id, $version, $request, $list, $thing, $fact): JobState {
-            $job = Job::query()->findOrFail($id);
-            if (Change::query()->where('request', $request)->exists()) {
-                return $this->state($id);
-            }
-            if ($job->version !== $version) {
-                throw new Conflict($this->state($id));
-            }
+        return $this->once($id, $version, $request, function (Job $job) use ($id, $request, $list, $thing, $fact): JobState {
             if ($list !== null && $fact === null && $list !== FactList::Ticks) {
                 return $this->remove($job, $request, $list, $thing);
             }
@@ -137,14 +152,7 @@ final class JobStore
      */
     public function addAll(string $id, int $version, string $request, FactList $list, array $things): JobState
     {
-        return DB::transaction(function () use ($id, $version, $request, $list, $things): JobState {
-            $job = Job::query()->findOrFail($id);
-            if (Change::query()->where('request', $request)->exists()) {
-                return $this->state($id);
-            }
-            if ($job->version !== $version) {
-                throw new Conflict($this->state($id));
-            }
+        return $this->once($id, $version, $request, function (Job $job) use ($id, $request, $list, $things): JobState {
             $array = JobRecords::toArray($job);
             $new = array_map(static fn (array $thing): array => [
                 ...$list->blank(), ...($list === FactList::Readings ? ['correction_mm' => InstrumentCheck::correctionFor($thing['instrument'])] : []), ...$thing,
@@ -233,14 +241,7 @@ final class JobStore
      */
     public function mistake(string $id, int $version, string $request, string $mistake, ?string $surface, ?string $loop, ?string $length, ?array $right, string $cause, string $note): JobState
     {
-        return DB::transaction(function () use ($id, $version, $request, $mistake, $surface, $loop, $length, $right, $cause, $note): JobState {
-            $job = Job::query()->findOrFail($id);
-            if (Change::query()->where('request', $request)->exists()) {
-                return $this->state($id);
-            }
-            if ($job->version !== $version) {
-                throw new Conflict($this->state($id));
-            }
+        return $this->once($id, $version, $request, function (Job $job) use ($request, $mistake, $surface, $loop, $length, $right, $cause, $note): JobState {
             $array = JobRecords::toArray($job);
             $fact = ['surface' => $surface, 'loop' => $loop, 'length' => $length, 'cause' => $cause, 'note' => $note, 'at' => now()->toIso8601ZuluString()];
             $steps = $surface !== null ? $this->readingsWrong($array, $surface, $right, $cause, $fact) : $this->lengthWrong($array, (string) $loop, (string) $length, $right, $fact);
@@ -321,14 +322,7 @@ final class JobStore
     /** Takes back the last change that still stands. */
     public function undo(string $id, int $version, string $request): JobState
     {
-        return DB::transaction(function () use ($id, $version, $request): JobState {
-            $job = Job::query()->findOrFail($id);
-            if (Change::query()->where('request', $request)->exists()) {
-                return $this->state($id);
-            }
-            if ($job->version !== $version) {
-                throw new Conflict($this->state($id));
-            }
+        return $this->once($id, $version, $request, function (Job $job) use ($id, $request): JobState {
             $last = Change::query()->where('job_id', $id)->where('undone', false)->latest('id')->first();
             if ($last === null) {
                 throw new BadInput('nothing-to-undo', 'undo', 'There is nothing left to undo in this job.');

@@ -17,11 +17,12 @@ use Oldpart\Core\Quantity\Range;
 /** Whether something clears its neighbour over its whole travel, and what to do where it does not. */
 final readonly class ClearanceAnswer implements \JsonSerializable
 {
-    private function __construct(private ClearanceFacts $facts, private ?Clearance $clearance, private float $leastMm, private ?Say $blocked)
+    private function __construct(private ClearanceFacts $facts, private ?Clearance $clearance, private float $leastMm, private ?Say $blocked, private bool $withheld)
     {
     }
 
-    public static function of(ClearanceFacts $facts): self
+    /** @param  bool  $withheld  no size is issued: what would make room is not said either */
+    public static function of(ClearanceFacts $facts, bool $withheld): self
     {
         $still = $facts->travel === Travel::Still;
         $missing = array_keys(array_filter([
@@ -33,7 +34,7 @@ final readonly class ClearanceAnswer implements \JsonSerializable
         ]));
         $least = $facts->least->length->mm ?? 0.0;
         if ($missing !== []) {
-            return new self($facts, null, $least, Say::plain('Still to type: '.implode(', ', $missing).'.'));
+            return new self($facts, null, $least, Say::plain('Still to type: '.implode(', ', $missing).'.'), $withheld);
         }
         $travel = match ($facts->travel) {
             Travel::Swing => Range::of($facts->fromDeg ?? 0.0, $facts->toDeg ?? 0.0),
@@ -46,9 +47,9 @@ final readonly class ClearanceAnswer implements \JsonSerializable
             return new self($facts, new Clearance(
                 $facts->travel, $still ? 0.0 : $facts->arm->length->mm ?? 0.0, $facts->mover->length->mm ?? 0.0, $travel, $facts->other,
                 $facts->x?->length->mm, $wall && $facts->x !== null ? null : $facts->y?->length->mm, $wall ? 0.0 : $facts->otherSize->length->mm ?? 0.0, $facts->doubt->length->mm ?? 0.0,
-            ), $least, null);
+            ), $least, null, $withheld);
         } catch (BadInput $bad) {
-            return new self($facts, null, $least, Say::plain($bad->getMessage()));
+            return new self($facts, null, $least, Say::plain($bad->getMessage()), $withheld);
         }
     }
 
@@ -126,7 +127,7 @@ final readonly class ClearanceAnswer implements \JsonSerializable
             'id' => $this->facts->id, 'blocked' => $this->blocked,
             'room' => $c === null ? null : Say::with($c->leastMm() < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($c->leastMm()))]),
             'doubt' => $c === null ? null : LengthWriter::plusMinus($c->u95Mm()), 'at' => $c === null || $this->facts->travel === Travel::Still ? null : $c->place($c->nearestAt()),
-            'chance' => $this->chance(), 'ways' => $c === null ? [] : $this->ways($c), 'picture' => $c === null ? null : ClearancePicture::draw($c, $this->leastMm, $this->facts->name),
+            'chance' => $this->chance(), 'ways' => $c === null ? [] : ($this->withheld ? [Gatekeeper::sentence()] : $this->ways($c)), 'picture' => $c === null ? null : ClearancePicture::draw($c, $this->leastMm, $this->facts->name),
             'notes' => $c === null ? [] : $this->notes($c), 'working' => $c === null ? [] : $c->working($this->leastMm),
         ];
     }

@@ -24,7 +24,7 @@ final readonly class Evaluator
         $out = $this->outcome($facts);
         $joints = $out->joints;
         $ways = new JointWays($facts, $out->sizing, $out->study);
-        $joints = array_map(static fn (JointAnswer $helped): JointAnswer => $helped->withWays($ways->of($helped, JointConditions::of($facts, $out->found, $helped)), HotAndCold::of($helped, $facts->shop->temperatureC), ThreadAnswer::of($facts, $out->found, $helped)), $joints);
+        $joints = array_map(static fn (JointAnswer $helped): JointAnswer => $helped->withWays($ways->of($helped, JointConditions::of($facts, $out->found, $helped)), HotAndCold::of($helped, $facts->shop->temperatureC), ThreadAnswer::of($facts, $out->found, $helped), HeldBy::of($facts, $out->found, $out->bands, $helped)), $joints);
         $card = new MakeCard($facts, $joints);
         $surfaces = self::surfaces($facts, $out->found, $joints);
         $plan = self::plan($facts, $joints, $card, $out->make);
@@ -37,7 +37,7 @@ final readonly class Evaluator
 
         return new JobAnswers(
             $facts->id, $out->withheld, $stages->all(), $stages->next(), $surfaces, $joints, $out->make, $plan, $out->making, $assembly, $handOver,
-            $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn), $out->loops, array_map(ClearanceAnswer::of(...), $facts->clearances),
+            $survey, $quote, $pictures, Gatekeeper::notes($facts->takeIn), $out->loops, array_map(static fn (ClearanceFacts $c): ClearanceAnswer => ClearanceAnswer::of($c, $out->withheld), $facts->clearances),
             // Each looks back at the job as it was believed to be, in which no mistakes stand: one step, no further.
             array_map(fn (MistakeFacts $m): MistakeAnswer => MistakeAnswer::of($m, $facts, $out, $this), $facts->mistakes),
         );

@@ -59,6 +59,7 @@ final readonly class JointAnswer implements \JsonSerializable
         public array $ways = [],
         private ?HotAndCold $hotAndCold = null,
         private ?ThreadAnswer $thread = null,
+        private ?HeldBy $held = null,
     ) {
     }
 
@@ -88,16 +89,16 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName,
-            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->help, $this->toTable, $this->ways, $this->hotAndCold, $this->thread,
+            $this->makeName, $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->help, $this->toTable, $this->ways, $this->hotAndCold, $this->thread, $this->held,
         );
     }
 
     /** @param  list<JointWay>  $ways */
-    public function withWays(array $ways, ?HotAndCold $hotAndCold, ?ThreadAnswer $thread): self
+    public function withWays(array $ways, ?HotAndCold $hotAndCold, ?ThreadAnswer $thread, ?HeldBy $held): self
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
-            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $this->help, $this->toTable, $ways, $hotAndCold, $thread,
+            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $this->help, $this->toTable, $ways, $hotAndCold, $thread, $held,
         );
     }
 
@@ -105,7 +106,7 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         return new self(
             $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
-            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $help, $this->toTable, $this->ways, $this->hotAndCold, $this->thread,
+            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $this->press, $this->pressBlocked, $this->seat, $help, $this->toTable, $this->ways, $this->hotAndCold, $this->thread, $this->held,
         );
     }
 
@@ -138,6 +139,7 @@ final readonly class JointAnswer implements \JsonSerializable
             'ways' => $this->ways,
             'hot_and_cold' => $this->hotAndCold,
             'thread' => $this->thread,
+            'held' => $this->held,
             'stress' => $this->press === null || $this->withheld ? null : StressPicture::draw($this->press),
             'to_table' => $this->withheld ? null : $this->toTable,
             'seat' => $this->seat === null ? null : self::seat($this->seat),

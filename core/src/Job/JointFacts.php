@@ -32,6 +32,8 @@ final readonly class JointFacts implements \JsonSerializable
         /** How warm each part goes together, °C. */
         public ?float $outerC = null,
         public ?float $innerC = null,
+        /** @var list<FasteningFacts> what drives or keeps it beside its fit */
+        public array $held = [],
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class JointFacts implements \JsonSerializable
             $f->numberOrNull('speed_rpm'),
             $f->numberOrNull('outer_c'),
             $f->numberOrNull('inner_c'),
+            array_map(FasteningFacts::read(...), $f->objects('held')),
         );
     }
 
@@ -81,6 +84,7 @@ final readonly class JointFacts implements \JsonSerializable
             'speed_rpm' => $this->speedRpm,
             'outer_c' => $this->outerC,
             'inner_c' => $this->innerC,
+            'held' => $this->held,
         ];
     }
 }

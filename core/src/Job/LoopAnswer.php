@@ -287,10 +287,7 @@ final class LoopAnswer implements \JsonSerializable
 
         return [
             'id' => $this->facts->id, 'blocked' => $this->blocked,
-            'rows' => array_map(fn (int $i, LoopRow $row): array => [
-                'name' => $row->length->name, 'from' => $row->from, 'size' => $row->contributor === null || $this->withheld && $row->isToMake() ? null : LengthWriter::size($row->contributor->sizeMm),
-                'plus_minus' => $row->contributor === null ? null : LengthWriter::difference($row->contributor->ownHalfMm()), 'share' => $shares[$i] ?? null,
-            ], array_keys($this->rows), $this->rows),
+            'rows' => array_map(fn (int $i, LoopRow $row): array => $row->shown($shares[$i] ?? null, $this->withheld), array_keys($this->rows), $this->rows),
             'closes_at' => $shown === null ? null : self::signed($shown->nominalMm()), 'worst' => $shown === null ? null : self::between($shown->worst()), 'likely' => $shown === null ? null : self::between($shown->likely()),
             'chance' => $this->chance(), 'in_use' => $this->inUse(),
             'solved' => $this->solved(), 'shared' => $this->open !== null && $this->lengths->clash($this->open->key()) ? null : $this->shared(), 'length' => $this->length(),

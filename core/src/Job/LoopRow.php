@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Spread;
+use Oldpart\Core\Quantity\LengthWriter;
 
 /** A length of a loop with what is known of it now. */
 final readonly class LoopRow
@@ -34,6 +36,17 @@ final readonly class LoopRow
     public function isThere(): bool
     {
         return $this->contributor !== null && ($this->from === 'typed' ? $this->length->origin === LengthOrigin::There : $this->contributor->spread === Spread::Measured);
+    }
+
+    /** @return array{name: string, from: string, size: ?Say, plus_minus: ?Say, share: ?float} as it is shown; a size to make is not, while a gate withholds it */
+    public function shown(?float $share, bool $withheld): array
+    {
+        $known = $withheld && $this->isToMake() ? null : $this->contributor;
+
+        return [
+            'name' => $this->length->name, 'from' => $this->from, 'size' => $known === null ? null : LengthWriter::size($known->sizeMm),
+            'plus_minus' => $known === null ? null : LengthWriter::difference($known->ownHalfMm()), 'share' => $share,
+        ];
     }
 
     /** The length as it is at its own temperature in use. */

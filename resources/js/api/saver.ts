@@ -100,31 +100,19 @@ export class Saver {
     /** A number was wrong: kept with the right one and the reason, as one change. */
     async numberWasWrong(job: string, wrong: Wrong): Promise<void> {
         const body = { ...wrong, id: newId(), request: newId() };
-        for (let tries = 0; ; tries++) {
-            const version = (this.queries.getQueryData<JobState>(jobKey(job)) ?? (await this.fetch(job)))
-                .version;
-            const answer = await client.POST('/api/jobs/{job}/mistakes', {
+        await this.untilCurrent(job, (version) =>
+            client.POST('/api/jobs/{job}/mistakes', {
                 params: { path: { job } },
                 body: { ...body, version },
-            });
-            if (answer.data) {
-                this.take(job, answer.data);
-                return;
-            }
-            if (answer.response.status !== 409 || tries > 3) {
-                throw refusal(answer.error);
-            }
-            this.queries.setQueryData(jobKey(job), (answer.error as { current: JobState }).current);
-        }
+            }),
+        );
     }
 
     /** A photograph: the picture itself is sent, so it waits neither in line nor in this browser. */
     async addPhoto(job: string, picture: Blob, surface: string | null): Promise<void> {
         const [photo, request] = [newId(), newId()];
-        for (let tries = 0; ; tries++) {
-            const version = (this.queries.getQueryData<JobState>(jobKey(job)) ?? (await this.fetch(job)))
-                .version;
-            const answer = await client.PUT('/api/jobs/{job}/pictures/{photo}', {
+        await this.untilCurrent(job, (version) =>
+            client.PUT('/api/jobs/{job}/pictures/{photo}', {
                 params: {
                     path: { job, photo },
                     query: { version, request, ...(surface === null ? {} : { surface }) },
@@ -132,7 +120,19 @@ export class Saver {
                 body: picture as unknown as string,
                 bodySerializer: (body) => body as unknown as Blob,
                 headers: { 'Content-Type': picture.type === '' ? 'application/octet-stream' : picture.type },
-            });
+            }),
+        );
+    }
+
+    /** Sends a change on the version that is known here; where the job went on meanwhile, on the new one. */
+    private async untilCurrent(
+        job: string,
+        send: (version: number) => Promise<{ data?: JobState; error?: unknown; response: Response }>,
+    ): Promise<void> {
+        for (let tries = 0; ; tries++) {
+            const version = (this.queries.getQueryData<JobState>(jobKey(job)) ?? (await this.fetch(job)))
+                .version;
+            const answer = await send(version);
             if (answer.data) {
                 this.take(job, answer.data);
                 return;

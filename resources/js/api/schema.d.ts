@@ -722,6 +722,7 @@ export interface components {
             } | null;
             ways: components["schemas"]["JointWay"][];
             stress: components["schemas"]["Drawing"] | null;
+            held: components["schemas"]["HeldBy"] | null;
             thread: {
                 says: components["schemas"]["Say"];
                 notes: components["schemas"]["Note"][];
@@ -967,6 +968,20 @@ export interface components {
             picture: components["schemas"]["Drawing"] | null;
             notes: components["schemas"]["Note"][];
             working: components["schemas"]["WorkingStep"][];
+        };
+        /** @description what holds a joint beside its fit, and what of it all counts */
+        HeldBy: {
+            rows: {
+                holds: string | null;
+                along: string | null;
+                gives: string;
+                blocked: string | null;
+                notes: components["schemas"]["Note"][];
+                working: components["schemas"]["WorkingStep"][];
+            }[];
+            counts: components["schemas"]["Say"] | null;
+            says: components["schemas"]["Say"] | null;
+            enough: boolean | null;
         };
         /** @description a change of one thing of the job, to be stored or tried out */
         TriedChange: {
@@ -1380,6 +1395,18 @@ export interface components {
             housing: "solid" | "split" | "thin";
             inner_warmer_k: number;
         };
+        fastening: {
+            /** @enum {unknown} */
+            kind: "key" | "cross-pin" | "dowels" | "set-screws" | "bolts" | "weld" | "taper-bush" | "knurl";
+            size: components["schemas"]["typed_length"] | null;
+            size2: components["schemas"]["typed_length"] | null;
+            long: components["schemas"]["typed_length"] | null;
+            circle: components["schemas"]["typed_length"] | null;
+            count: number;
+            tighten_nm: number | null;
+            half_angle_deg: number | null;
+            material: string | null;
+        };
         /** @description What came in and why it failed, how it is used, and what happens if the part fails */
         take_in: {
             failed: string;
@@ -1500,6 +1527,8 @@ export interface components {
                 [key: string]: string;
             } | null;
             bearing?: components["schemas"]["joint_bearing"] | null;
+            /** @description What drives or keeps it beside its fit */
+            held?: components["schemas"]["fastening"][];
         };
         /** @description A line of the cut log */
         cut: {
@@ -1830,6 +1859,8 @@ export interface components {
                         [key: string]: string;
                     } | null;
                     bearing?: components["schemas"]["joint_bearing"] | null;
+                    /** @description What drives or keeps it beside its fit */
+                    held?: components["schemas"]["fastening"][];
                 };
                 /** @description The rolling bearing of a seat: by its stamp, or by its sizes in mm, and what it has to do */
                 joint_bearing: {
@@ -2024,6 +2055,18 @@ export interface components {
                     other_size: components["schemas"]["typed_length"] | null;
                     doubt: components["schemas"]["typed_length"] | null;
                     least: components["schemas"]["typed_length"] | null;
+                };
+                fastening: {
+                    /** @enum {unknown} */
+                    kind: "key" | "cross-pin" | "dowels" | "set-screws" | "bolts" | "weld" | "taper-bush" | "knurl";
+                    size: components["schemas"]["typed_length"] | null;
+                    size2: components["schemas"]["typed_length"] | null;
+                    long: components["schemas"]["typed_length"] | null;
+                    circle: components["schemas"]["typed_length"] | null;
+                    count: number;
+                    tighten_nm: number | null;
+                    half_angle_deg: number | null;
+                    material: string | null;
                 };
             };
         };

@@ -38,6 +38,7 @@ export type LoopAnswer = Schemas['LoopAnswer'];
 export type LoopFacts = Schemas['LoopFacts'];
 export type ClearanceFacts = Schemas['ClearanceFacts'];
 export type ClearanceAnswer = Schemas['ClearanceAnswer'];
+export type HeldBy = Schemas['HeldBy'];
 export type TriedChange = Schemas['TriedChange'];
 export type MistakeAnswer = Schemas['MistakeAnswer'];
 export type WayOut = Schemas['WayOut'];

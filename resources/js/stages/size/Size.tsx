@@ -20,6 +20,7 @@ import { Advice } from './Advice';
 import { BearingSeat } from './BearingSeat';
 import { ByHand } from './ByHand';
 import { Clearance } from './Clearance';
+import { Held } from './Held';
 import { HotAndCold } from './HotAndCold';
 import { Loop } from './Loop';
 import { Mistakes } from './Mistakes';
@@ -33,6 +34,9 @@ import { WaysOut } from './WaysOut';
 
 /** Purposes that seat a rolling bearing. */
 const BEARING = ['bearing-on-shaft', 'bearing-in-housing'];
+
+/** Purposes of something that may have to be driven. */
+const HOLDS = ['hand-fit', 'tap-in', 'bonded', 'keyed', 'bolted', 'taper'];
 
 /** Where the numbers that were wrong are shown. */
 const WRONG = 'wrong';
@@ -197,6 +201,10 @@ function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
             {BEARING.includes(answer.purpose.code) && <BearingSeat joint={joint} seat={answer.seat} />}
             <Offers joint={joint} answer={answer} />
             {answer.press && <Tiles tiles={answer.press.tiles} />}
+            {(joint.needs_torque_nm !== null ||
+                (joint.held ?? []).length > 0 ||
+                answer.tight ||
+                HOLDS.includes(answer.purpose.code)) && <Held joint={joint} held={answer.held} />}
             {answer.thread && (
                 <Box sx={{ mt: 1.25 }}>
                     <Typography sx={{ fontSize: 18 }}>{say(answer.thread.says)}</Typography>
