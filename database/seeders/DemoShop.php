@@ -223,6 +223,13 @@ final class DemoShop extends Seeder
             ->known(['mates' => 'bracket, dial and thrust bearing', 'original' => 'the short screw end'])
             ->materials(['Shaft' => 'medium-carbon steel, normalised', 'Hub' => 'grey cast iron, ordinary'])
             ->read('Hub width', 'depth-micrometer', [['1', '0', '1.1805'], ['1', '90', '1.1810']])
+            ->read('Hub bore', 'three-point', [
+                ['mouth', '0', '0.8664'], ['mouth', '90', '0.8665'], ['middle', '0', '0.8663'], ['middle', '90', '0.8664'], ['far end', '0', '0.8664'], ['far end', '90', '0.8664'],
+            ])
+            ->joint('Hub on the shaft', ['needs_torque_nm' => 12.0, 'reason' => 'comes off for the belt', 'held' => [
+                ['kind' => 'key', 'size' => ['typed' => '6 mm', 'unit' => 'in'], 'size2' => ['typed' => '6 mm', 'unit' => 'in'], 'long' => ['typed' => '0.875', 'unit' => 'in'], 'circle' => null, 'count' => 1, 'tighten_nm' => null, 'half_angle_deg' => null, 'material' => null],
+                ['kind' => 'set-screws', 'size' => ['typed' => '6 mm', 'unit' => 'in'], 'size2' => null, 'long' => null, 'circle' => null, 'count' => 2, 'tighten_nm' => 5.0, 'half_angle_deg' => null, 'material' => null],
+            ]])
             ->loop('Dial free on its shaft', '0.004', '0.012', [
                 ['Socket face to bracket', true, ['size' => '2.244', 'limits' => '0.001', 'spread' => 'measured', 'origin' => 'there']], ['Shaft in its socket', false, ['size' => '0.787', 'limits' => '0.001', 'from' => '0.591', 'to' => '0.787']],
                 ['Thrust bearing', false, ['size' => '0.3937', 'limits' => '0.0005', 'origin' => 'bought']], ['Dial with its washers', false, ['size' => '1.1733', 'limits' => '0.001']],

@@ -111,6 +111,30 @@ final class JointsTest extends BrowserTestCase
         $this->sees('curing');
     }
 
+    public function test_what_else_holds_it_is_said_and_not_added(): void
+    {
+        $state = $this->readBush('2.500');
+        $id = $state['facts']['id'];
+        $joint = $state['facts']['joints'][0]['id'];
+        $this->change($id, 'PUT', "/joints/{$joint}", ['purpose' => 'bonded', 'needs_torque_nm' => 20]);
+        $this->visit("/job/{$id}/size?at={$joint}");
+        $this->choose('What else holds it', 'set screws');
+        $this->sees('Still to say: its diameter, how tight each is.');
+        $this->fill('Thread ⌀', '1/4');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->fill('How many', '2');
+        $this->fill('Each tightened to', '10');
+        // By hand: 2 · 10 N·m / (0.2 · 6.35 mm) is 15.7 kN; 0.3 of it at half of 1.249 in, 75 N·m.
+        $this->sees('What counts is the set screws, which give at 75 N·m', 'Enough for 20 N·m', 'off centre');
+        $this->choose('What else holds it', 'a pin across');
+        $this->sees('a pin across');
+        $this->find("//*[@role='group' and @aria-label='a pin across']//input", 'diameter of the pin')->click();
+        $this->keys('1/4', WebDriverKeys::ENTER);
+        $this->sees('What counts is the cross pin', 'The set screws come in only once that has slipped or given, and are not added.');
+        $this->stored();
+        self::assertSame(['set-screws', 'cross-pin'], array_column($this->api("/api/jobs/{$id}")['facts']['joints'][0]['held'], 'kind'));
+    }
+
     public function test_a_loop_is_built_and_solved(): void
     {
         $state = $this->readBush('2.500');

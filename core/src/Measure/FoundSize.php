@@ -92,6 +92,14 @@ final readonly class FoundSize implements \JsonSerializable
         if ($this->bellMm !== null) {
             $rows[] = ['name' => $this->bellMm < 0 ? 'barrel' : 'bell-mouth', 'says' => Say::with($this->bellMm < 0 ? '{d} larger in the middle' : '{d} larger at the ends', ['d' => $d($this->bellMm)])];
         }
+        $face = $this->kind === SurfaceKind::Length ? Parallel::of(array_map(static fn (array $s): array => ['deg' => (float) $s['angle'], 'mm' => $s['mm']], array_values(array_filter($this->spots, static fn (array $s): bool => is_numeric($s['angle']))))) : null;
+        if ($face !== null) {
+            $rows[] = ['name' => 'out of parallel', 'says' => Say::with('{d}, thickest at '.number_format($face->thickestDeg).'°', ['d' => $d($face->wedgeMm)])];
+            if ($face->offFlatMm !== null) {
+                $rows[] = ['name' => 'off flat', 'says' => $d($face->offFlatMm)];
+            }
+            $rows[] = ['name' => 'cleans up', 'says' => Say::with('with {d} off the thick side', ['d' => $d($face->cleanUpMm)])];
+        }
         if ($this->repeatabilityMm !== null) {
             $rows[] = ['name' => 'repeats to', 'says' => Say::with('{d} (1 s.d.)', ['d' => $d($this->repeatabilityMm)])];
         }
