@@ -91,13 +91,18 @@ export function JobProvider({
             if (trying === null) {
                 return saver.save(id, list, thing, fact);
             }
-            return fact === null
+            const there =
+                list === null ||
+                (state.facts[list] ?? []).some((known: { id: string }) => known.id === thing);
+            return fact === null || !there
                 ? Promise.reject(
-                      new Error('This is only tried out: keep it or drop it before you take things away.'),
+                      new Error(
+                          'What if changes numbers that are there: keep it or drop it before you add or take away.',
+                      ),
                   )
                 : tryOut(tried(trying.changes, { list, thing, fact }));
         },
-        [id, saver, trying, tryOut],
+        [id, saver, state.facts, trying, tryOut],
     );
     const whatIf = useMemo(
         () => ({

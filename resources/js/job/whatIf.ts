@@ -31,11 +31,7 @@ export function factsWith(facts: JobFacts, changes: Tried[]): JobFacts {
             continue;
         }
         const things = (all[list] ?? []) as { id: string }[];
-        const known = things.some((t) => t.id === thing);
-        all = {
-            ...all,
-            [list]: known ? things.map((t) => (t.id === thing ? { ...t, ...fact } : t)) : things,
-        };
+        all = { ...all, [list]: things.map((t) => (t.id === thing ? { ...t, ...fact } : t)) };
     }
     return all as JobFacts;
 }

@@ -48,7 +48,7 @@ interface Item {
 
 /** Each joint: what it is for, the fits that give it, and the size that fits the mate that was measured. Then the lengths that add up, and what has to clear. */
 export function Size() {
-    const { facts, answers, save } = useJob();
+    const { facts, answers, save, whatIf } = useJob();
     const [params, setParams] = useSearchParams();
     const at = params.get('at');
     const loops = facts.loops ?? [];
@@ -93,6 +93,7 @@ export function Size() {
                     <Button
                         variant="outlined"
                         color="inherit"
+                        disabled={whatIf.on}
                         onClick={() => begin('loops', { name: `Gap ${loops.length + 1}` })}
                     >
                         Lengths that add up
@@ -100,6 +101,7 @@ export function Size() {
                     <Button
                         variant="outlined"
                         color="inherit"
+                        disabled={whatIf.on}
                         onClick={() => begin('clearances', { name: `Room ${clearances.length + 1}` })}
                     >
                         Will it clear?
