@@ -14,6 +14,7 @@ use Oldpart\Core\Loop\Shims;
 use Oldpart\Core\Loop\ShimStock;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\LoopPicture;
+use Oldpart\Core\Picture\ShimPicture;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
@@ -107,6 +108,13 @@ final class LoopAnswer implements \JsonSerializable
         return $pile === null
             ? Say::plain('No pile of the shims in the drawer closes it for sure.')
             : Say::with('Shim it with {pile}: it then closes at {n}.', ['pile' => Say::join(array_map(static fn (float $mm): Say => LengthWriter::sizeInWords($mm), $pile), ' + '), 'n' => LengthWriter::size(max(0.0, $loop->nominalMm() - array_sum($pile)))]);
+    }
+
+    private function pilePicture(): ?Drawing
+    {
+        $pile = $this->pile();
+
+        return $pile === null || $pile === [] || $this->loop === null ? null : ShimPicture::draw($pile, max(0.0, $this->loop->nominalMm() - array_sum($pile)));
     }
 
     /** @return list<Remedy> what to change so that it closes as wanted, where it may not */
@@ -292,7 +300,7 @@ final class LoopAnswer implements \JsonSerializable
             'chance' => $this->chance(), 'in_use' => $this->inUse(),
             'solved' => $this->solved(), 'shared' => $this->open !== null && $this->lengths->clash($this->open->key()) ? null : $this->shared(), 'length' => $this->length(),
             'remedies' => array_map(fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'enough' => $r->enough, 'changes' => RemedyChange::of($this->lengths->facts, $this->facts, $r)], array_slice($this->remedies(), 0, 4)),
-            'shims' => $this->loop === null || $this->blocked !== null ? null : $this->shimmed($this->loop),
+            'shims' => $this->loop === null || $this->blocked !== null ? null : $this->shimmed($this->loop), 'pile' => $this->pilePicture(),
             'picture' => $this->picture(),
             'notes' => $shown === null || $this->blocked !== null ? [] : $shown->notes(), 'working' => match (true) {
                 $this->blocked !== null => [],

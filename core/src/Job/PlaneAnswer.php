@@ -91,7 +91,7 @@ final readonly class PlaneAnswer implements \JsonSerializable
             'id' => $this->facts->id, 'blocked' => $this->blocked,
             'rows' => array_map(fn (int $i, LoopRow $row): array => $row->shown($shares[$i] ?? null, $this->withheld), array_keys($this->rows), $this->rows),
             'closes_at' => $shown === null ? null : LengthWriter::size($shown->sizeMm()), 'worst' => $shown === null ? null : $range($shown->worst()), 'likely' => $shown === null ? null : $range($shown->likely()),
-            'chance' => $this->chance(), 'in_use' => null, 'solved' => null, 'shared' => null, 'length' => null, 'remedies' => [], 'shims' => null,
+            'chance' => $this->chance(), 'in_use' => null, 'solved' => null, 'shared' => null, 'length' => null, 'remedies' => [], 'shims' => null, 'pile' => null,
             'picture' => $shown === null ? null : PlanePicture::draw($shown), 'notes' => $shown === null ? [] : $this->notes($shown), 'working' => $shown === null ? [] : $shown->working(),
         ];
     }

@@ -22,7 +22,15 @@ final class LoopPicture
 
     private const ROW = 27.0;
 
-    private const GAP = 84.0;
+    private const GAP = 98.0;
+
+    private const BOX = 38.0;
+
+    /** Points of the curve. */
+    private const CURVE = 64;
+
+    /** What is lower than this share of the highest is not drawn. */
+    private const SEEN = 0.004;
 
     /** The least length of an arrow, so that a shim shows beside a housing. */
     private const LEAST = 5.0;
@@ -41,7 +49,7 @@ final class LoopPicture
         }
         $scale = BrokenScale::of($ends, self::LEFT, self::RIGHT);
         $below = 24 + self::ROW * (count($parts) + 1);
-        $drawing = new Drawing(760, $below + 84 + self::GAP * count($others), Say::with('The loop closes at {n}, at worst {a} to {b}.', ['n' => self::signed($loop->nominalMm()), 'a' => self::signed($loop->worst()->min), 'b' => self::signed($loop->worst()->max)]));
+        $drawing = new Drawing(760, $below + 96 + self::GAP * count($others), Say::with('The loop closes at {n}, at worst {a} to {b}.', ['n' => self::signed($loop->nominalMm()), 'a' => self::signed($loop->worst()->min), 'b' => self::signed($loop->worst()->max)]));
         foreach ($parts as $i => $part) {
             $y = 20 + self::ROW * $i;
             self::arrow($drawing, $scale, $ends[$i], $ends[$i + 1], $part->direction, $y, self::tone($part), 1.5 + 6 * $shares[$i]);
@@ -63,31 +71,75 @@ final class LoopPicture
         return $drawing;
     }
 
-    /** The gap enlarged: what is wanted as a box, the worst case thin, 95 of 100 thick. */
+    /** The gap enlarged: what is wanted as a box, how the gaps fall as a hump, the worst case below. */
     private static function gap(Drawing $drawing, Loop $loop, float $y, Tone $tone, string $name): void
     {
         $worst = $loop->worst();
-        $likely = $loop->likely();
         $spread = max($worst->width(), 0.001) * self::OPEN_END;
         // A wish that reaches far beyond the gap, or has no end there, is cut off; one beside it is shown, however far it lies.
         $from = max($loop->wanted->min, min($worst->min, $loop->wanted->max) - $spread);
         $to = min($loop->wanted->max, max($worst->max, $loop->wanted->min) + $spread);
-        $low = min($from, $worst->min, $likely->min);
-        $high = max($to, $worst->max, $likely->max);
+        $low = min($from, $worst->min);
+        $high = max($to, $worst->max);
         $pad = 0.06 * max($high - $low, 1e-6);
         $scale = new Scale($low - $pad, $high + $pad, self::LEFT, self::RIGHT);
-        $drawing->text(self::NAMES, $y + 18, TextWidth::within($name, 13, self::LEFT - self::NAMES - 16), 13, Anchor::Start, Tone::Soft);
+        $drawing->text(self::NAMES, $y + 24, TextWidth::within($name, 13, self::LEFT - self::NAMES - 16), 13, Anchor::Start, Tone::Soft);
+        self::hump($drawing, $loop, $scale, $y + self::BOX);
         if ($to > $from) {
-            $drawing->box($scale->at($from), $y, max(2.0, $scale->at($to) - $scale->at($from)), 26, Tone::Good, Fill::None, 1.5);
+            $drawing->box($scale->at($from), $y, max(2.0, $scale->at($to) - $scale->at($from)), self::BOX, Tone::Good, Fill::None, 1.5);
         }
-        $drawing->text(634, $y + 18, 'wanted', 13, Anchor::Start, Tone::Good);
-        $drawing->whisker($scale->at($worst->min), $scale->at($worst->max), $y + 40, Tone::Soft, 4)->text(634, $y + 45, 'at worst', 13, Anchor::Start, Tone::Soft);
-        $drawing->line($scale->at($likely->min), $y + 13, $scale->at($likely->max), $y + 13, $tone, 6)->line($scale->at($loop->nominalMm()), $y - 4, $scale->at($loop->nominalMm()), $y + 30, Tone::Ink, 2);
+        $chance = floor($loop->chance() * 1000) / 10;
+        $drawing->text(634, $y + 16, 'wanted', 13, Anchor::Start, Tone::Good)->text(634, $y + 33, "{$chance} of 100", 13, Anchor::Start, $tone, bold: true);
+        $drawing->whisker($scale->at($worst->min), $scale->at($worst->max), $y + 50, Tone::Soft, 4)->text(634, $y + 55, 'at worst', 13, Anchor::Start, Tone::Soft);
+        $drawing->line($scale->at($loop->nominalMm()), $y - 4, $scale->at($loop->nominalMm()), $y + self::BOX + 4, Tone::Ink, 2);
         foreach ([[Unit::Inch, 25.4, 4], [Unit::Millimetre, 1.0, 3]] as [$unit, $mm, $places]) {
             $step = Scale::step(($scale->toValue - $scale->fromValue) / $mm, 5);
             for ($i = (int) ceil($scale->fromValue / $mm / $step); $i * $step * $mm <= $scale->toValue; $i++) {
-                $drawing->text($scale->at($i * $step * $mm), $y + 66, str_replace('-', '−', number_format($i * $step, $places)), 13, Anchor::Middle, Tone::Soft, mono: true, only: $unit);
+                $drawing->text($scale->at($i * $step * $mm), $y + 76, str_replace('-', '−', number_format($i * $step, $places)), 13, Anchor::Middle, Tone::Soft, mono: true, only: $unit);
             }
+        }
+    }
+
+    /** How often each gap comes, as it falls from the lengths: what is not as wanted in red. */
+    private static function hump(Drawing $drawing, Loop $loop, Scale $scale, float $base): void
+    {
+        $sigma = sqrt($loop->spreadMm2());
+        if ($sigma <= 0) {
+            return;
+        }
+        $worst = $loop->worst();
+        [$from, $to] = [max($worst->min - $sigma, $loop->middleMm() - 4 * $sigma), min($worst->max + $sigma, $loop->middleMm() + 4 * $sigma)];
+        $step = ($to - $from) / self::CURVE;
+        $heights = [];
+        $below = $loop->below($from);
+        for ($i = 0; $i < self::CURVE; $i++) {
+            $next = $loop->below($from + ($i + 1) * $step);
+            $heights[] = max(0.0, $next - $below);
+            $below = $next;
+        }
+        $most = max($heights);
+        /** @var list<list<array{float, float}>> $runs */
+        $runs = [];
+        /** @var list<bool> $wanted */
+        $wanted = [];
+        foreach ($heights as $i => $height) {
+            if ($most <= 0 || $height < self::SEEN * $most) {
+                continue;
+            }
+            $x = $from + ($i + 0.5) * $step;
+            $good = $x >= $loop->wanted->min && $x <= $loop->wanted->max;
+            $point = [$scale->at($x), $base - $height / $most * (self::BOX - 4)];
+            $last = count($runs) - 1;
+            if ($last >= 0 && $wanted[$last] === $good) {
+                $runs[$last][] = $point;
+            } else {
+                // A run begins where the one before it ended, so that no slit is left between them.
+                $runs[] = $last < 0 ? [$point] : [$runs[$last][count($runs[$last]) - 1], $point];
+                $wanted[] = $good;
+            }
+        }
+        foreach ($runs as $k => $points) {
+            $drawing->area([[$points[0][0], $base], ...$points, [$points[count($points) - 1][0], $base]], $wanted[$k] ? Tone::Good : Tone::Overlap, $wanted[$k] ? Fill::Tint : Fill::Hatch, 1.2);
         }
     }
 

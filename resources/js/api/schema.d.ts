@@ -965,6 +965,7 @@ export interface components {
                 enough: boolean;
             }[];
             shims: components["schemas"]["Say"] | null;
+            pile: components["schemas"]["Drawing"] | null;
             picture: components["schemas"]["Drawing"] | null;
             notes: components["schemas"]["Note"][];
             working: components["schemas"]["WorkingStep"][];

@@ -155,6 +155,11 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                 </Box>
             )}
             {answer.shims && <Typography sx={{ fontSize: 18 }}>{say(answer.shims)}</Typography>}
+            {answer.pile && (
+                <Box sx={{ maxWidth: 560 }}>
+                    <DrawingView drawing={answer.pile} />
+                </Box>
+            )}
             {answer.picture && (
                 <Box sx={{ mt: 1 }}>
                     <Framed pad={0.5}>

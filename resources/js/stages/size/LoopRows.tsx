@@ -153,7 +153,7 @@ function Row({ loop, length, row, at, store }: RowProps) {
                             key={which}
                             sx={{
                                 '& .MuiFormHelperText-root': { mx: 0.5 },
-                                width: which === 'size' ? 160 : 124,
+                                width: which === 'size' ? { xs: 138, md: 160 } : { xs: 110, md: 124 },
                             }}
                         >
                             <LengthField
