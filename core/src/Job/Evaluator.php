@@ -54,7 +54,7 @@ final readonly class Evaluator
             $joints[] = $sizing->size($joint, $i);
         }
         $bands = self::bands($joints);
-        $study = new PressStudy($facts, $found, $bands, self::made($facts));
+        $study = new PressStudy($facts, $found, $bands, self::made($facts), $joints);
         $joints = array_map(static fn (JointAnswer $joint): JointAnswer => $sizing->help($study->of($joint)), $joints);
         $lengths = new LoopLengths($facts, $found, $withheld ? [] : $bands);
         $making = array_map(static fn (MakeEntry $e): MakingAnswer => MakingAnswer::of($facts, $e), [...(new MakeCard($facts, $joints))->entries(), ...MakeCard::lengths($facts, $lengths, $bands, $withheld)]);

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Measure\FoundSize;
@@ -20,8 +21,9 @@ final readonly class PressStudy
      * @param  array<string, FoundSize>  $found
      * @param  array<string, Band>  $bands  bands of made surfaces, by surface id, after assembly
      * @param  array<string, Range>  $made  sizes of made surfaces with their doubt, by surface id
+     * @param  list<JointAnswer>  $joints  all of the job
      */
-    public function __construct(private JobFacts $facts, private array $found, private array $bands, private array $made)
+    public function __construct(private JobFacts $facts, private array $found, private array $bands, private array $made, private array $joints = [])
     {
     }
 
@@ -60,10 +62,33 @@ final readonly class PressStudy
             return Say::plain('To say whether it holds and how far the bore closes, this is needed: '.implode(', ', $missing).'.');
         }
         try {
-            return Press::of(new PressFit($answer->mateFound->meanMm, $bore, $outside, $length->meanMm, $interferenceMm, $innerMaterial, $outerMaterial));
+            $fit = new PressFit($answer->mateFound->meanMm, $bore, $outside, $length->meanMm, $interferenceMm, $innerMaterial, $outerMaterial);
+            $housing = $this->housingRound($answer, $outerPart);
+
+            return Press::of($housing === null ? $fit : $fit->in($housing['od_mm'], $housing['material']));
         } catch (BadInput $bad) {
             return Say::plain($bad->getMessage());
         }
+    }
+
+    /** @return ?array{od_mm: float, material: Material} what the outer part is itself pressed into, where that is known; null where it is in nothing */
+    private function housingRound(JointAnswer $answer, PartFacts $outerPart): ?array
+    {
+        foreach ($this->joints as $other) {
+            $inner = $this->facts->surface($other->joint->inner);
+            $outer = $this->facts->surface($other->joint->outer);
+            if ($inner === null || $outer === null || $other->joint->id === $answer->joint->id || $inner->part !== $outerPart->id || ! $other->isTight() || $other->purpose->isLength) {
+                continue;
+            }
+            $part = $this->facts->partOf($outer);
+            $material = FoundSurfaces::material($part);
+            $outside = $this->outsideOf($part, $outer);
+            if ($material !== null && $outside !== null) {
+                return ['od_mm' => $outside, 'material' => $material];
+            }
+        }
+
+        return null;
     }
 
     /** As made when a size has been cut, else the whole range the fit allows. */

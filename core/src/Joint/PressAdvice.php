@@ -34,6 +34,7 @@ final class PressAdvice
             ...self::hold($fit, $effective),
             ...self::strength($fit, $outerFactor, $innerFactor),
             ...self::walls($fit),
+            ...($fit->backing === null ? [] : [Note::info('in-a-housing', 'The part around it is itself pressed into another, which stiffens it: reckoned with that. Read its bore once it is in place, as it closes there; and what is around both is pulled by both.')]),
         ];
     }
 
@@ -122,17 +123,19 @@ final class PressAdvice
         $lame = 'Lamé thick cylinders; Shigley, press and shrink fits';
         $steps = [
             new WorkingStep('Interference that works', 'δ − 0.8 (Rz_i + Rz_o), never below 0', Say::with('{a} to {b}', ['a' => $d($effective->min), 'b' => $d($effective->max)]), 'DIN 7190-1'),
-            new WorkingStep(
-                'Pressure in the joint',
-                'p = δ / { d [ (1/E_o)((d_o² + d²)/(d_o² − d²) + ν_o) + (1/E_i)((d² + d_i²)/(d² − d_i²) − ν_i) ] }',
-                Say::with('d {d}, d_i {i}, d_o {o}, E_o {eo} GPa, ν_o {no}, E_i {ei} GPa, ν_i {ni}: {k} MPa per 0.01 mm, p = {p} MPa', [
-                    'd' => LengthWriter::size($fit->diameterMm), 'i' => LengthWriter::size($fit->innerBoreMm), 'o' => LengthWriter::size($fit->outerOdMm),
-                    'eo' => (string) $fit->outer->eGpa, 'no' => (string) $fit->outer->nu, 'ei' => (string) $fit->inner->eGpa, 'ni' => (string) $fit->inner->nu,
-                    'k' => number_format($stiffness / 100, 2), 'p' => $r($pressure),
-                ]),
-                $lame,
-            ),
-            new WorkingStep('Pull in the outer part', 'σ = p (d_o² + d²)/(d_o² − d²)', $r($pressure->times(ThickRing::outerRatio($fit))).' MPa'.($outerFactor === null ? '' : ', factor '.number_format($outerFactor, 1).' at the tight end'), $lame),
+            $fit->backing !== null
+                ? new WorkingStep('Pressure in the joint', 'p = δ × stiffness of all three rings', Say::with('{k} MPa per 0.01 mm with the housing round it, p = {p} MPa', ['k' => number_format($stiffness / 100, 2), 'p' => $r($pressure)]), 'Lamé thick cylinders, both joints at once')
+                : new WorkingStep(
+                    'Pressure in the joint',
+                    'p = δ / { d [ (1/E_o)((d_o² + d²)/(d_o² − d²) + ν_o) + (1/E_i)((d² + d_i²)/(d² − d_i²) − ν_i) ] }',
+                    Say::with('d {d}, d_i {i}, d_o {o}, E_o {eo} GPa, ν_o {no}, E_i {ei} GPa, ν_i {ni}: {k} MPa per 0.01 mm, p = {p} MPa', [
+                        'd' => LengthWriter::size($fit->diameterMm), 'i' => LengthWriter::size($fit->innerBoreMm), 'o' => LengthWriter::size($fit->outerOdMm),
+                        'eo' => (string) $fit->outer->eGpa, 'no' => (string) $fit->outer->nu, 'ei' => (string) $fit->inner->eGpa, 'ni' => (string) $fit->inner->nu,
+                        'k' => number_format($stiffness / 100, 2), 'p' => $r($pressure),
+                    ]),
+                    $lame,
+                ),
+            new WorkingStep('Pull in the outer part', $fit->backing === null ? 'σ = p (d_o² + d²)/(d_o² − d²)' : 'σ = p × what of it the housing leaves', $r($pressure->times(ThickRing::outerRatio($fit))).' MPa'.($outerFactor === null ? '' : ', factor '.number_format($outerFactor, 1).' at the tight end'), $lame),
         ];
         if ($fit->isHollow()) {
             $steps[] = new WorkingStep('The bore closes', 'Δ = 2 p d² d_i / (E_i (d² − d_i²))', Say::with('{a} to {b}', ['a' => $d($closing->min), 'b' => $d($closing->max)]), $lame);

@@ -28,6 +28,8 @@ final readonly class PressFit
         ?Friction $friction = null,
         public ?float $rzInnerUm = null,
         public ?float $rzOuterUm = null,
+        /** Where the outer part is itself pressed into something. */
+        public ?Backing $backing = null,
     ) {
         $this->friction = $friction ?? Friction::between($inner, $outer);
         self::need($diameterMm > 0 && is_finite($diameterMm), 'd_mm', 'The joint diameter must be above zero.');
@@ -40,6 +42,14 @@ final readonly class PressFit
             self::need($material->eGpa > 0, "{$which}.e_gpa", "The {$which} part’s material needs its stiffness E, above zero.");
             self::need($material->nu !== null && $material->nu >= 0 && $material->nu < 0.5, "{$which}.nu", "The {$which} part’s material has no Poisson’s ratio between 0 and 0.5: it can’t be reckoned as a press fit.");
         }
+    }
+
+    /** The same joint with its outer part itself pressed into a housing. */
+    public function in(float $housingOdMm, Material $housing): self
+    {
+        return new self(
+            $this->diameterMm, $this->innerBoreMm, $this->outerOdMm, $this->lengthMm, $this->interferenceMm, $this->inner, $this->outer, $this->friction, $this->rzInnerUm, $this->rzOuterUm, Backing::of($this, $housingOdMm, $housing),
+        );
     }
 
     public function isHollow(): bool

@@ -16,7 +16,7 @@ final readonly class ThickRing
      */
     public static function stiffness(PressFit $fit): float
     {
-        return 1 / ($fit->diameterMm * (
+        return $fit->backing->stiffnessMpaMm ?? 1 / ($fit->diameterMm * (
             (self::outerRatio($fit) + $fit->outer->nu) / ($fit->outer->eGpa * 1000)
             + (self::innerRatio($fit) - $fit->inner->nu) / ($fit->inner->eGpa * 1000)
         ));
@@ -25,7 +25,7 @@ final readonly class ThickRing
     /** (d_o² + d²)/(d_o² − d²): the hoop stress at the outer part's bore per unit of pressure. */
     public static function outerRatio(PressFit $fit): float
     {
-        return ($fit->outerOdMm ** 2 + $fit->diameterMm ** 2) / ($fit->outerOdMm ** 2 - $fit->diameterMm ** 2);
+        return $fit->backing->hoopRatio ?? ($fit->outerOdMm ** 2 + $fit->diameterMm ** 2) / ($fit->outerOdMm ** 2 - $fit->diameterMm ** 2);
     }
 
     /** (d² + d_i²)/(d² − d_i²): the hoop compression at the inner part's outside per unit of pressure. */
@@ -49,7 +49,7 @@ final readonly class ThickRing
     /** Growth of the outside: 2 p d² d_o / (E_o (d_o² − d²)). */
     public static function outerGrowth(PressFit $fit, float $pressure): float
     {
-        return 2 * $pressure * $fit->diameterMm ** 2 * $fit->outerOdMm
+        return $fit->backing !== null ? $pressure * $fit->backing->outerGrowthMmMpa : 2 * $pressure * $fit->diameterMm ** 2 * $fit->outerOdMm
             / ($fit->outer->eGpa * 1000 * ($fit->outerOdMm ** 2 - $fit->diameterMm ** 2));
     }
 

@@ -149,4 +149,37 @@ final class JointWaysTest extends TestCase
         self::assertNotContains('thread-strips', array_column($shown('20')['notes'] ?? [], 'code'));
         self::assertContains('thread-strips', array_column($shown('8')['notes'] ?? [], 'code'));
     }
+
+    /**
+     * A housing of 60 that is itself pressed into a frame of the same iron, 120 outside, is for the bush one ring of 120 (Lamé): the same pressure and closing as in a
+     * solid housing of 120, and more than in one of 60 that stands free.
+     */
+    public function test_a_housing_that_is_itself_pressed_into_something(): void
+    {
+        $closing = static function (SampleJob $job): array {
+            foreach ((new Evaluator)->evaluate($job->build())->joints as $joint) {
+                if ($joint->press !== null) {
+                    return [$joint->press->boreClosingMm->max, $joint->press->pressureMpa->max];
+                }
+            }
+            self::fail('no press');
+        };
+        $pressed = static fn (SampleJob $job): SampleJob => $job->joint('Bush in housing', ['purpose' => 'medium-press']);
+        $free = $closing($pressed(SampleJob::measured()));
+        $solid = $pressed(SampleJob::measured());
+        foreach ($solid->facts['readings'] as &$reading) {
+            $reading['value'] = $reading['surface'] === $solid->surface('Boss outside') ? ['typed' => '120', 'unit' => 'mm'] : $reading['value'];
+        }
+        unset($reading);
+        $backed = $pressed(SampleJob::measured());
+        $housing = array_column($backed->facts['parts'], null, 'name')['Housing'];
+        $blank = array_column($backed->facts['surfaces'], null, 'name')['Housing bore'];
+        $backed->facts['parts'][] = [...$housing, 'id' => 'frame', 'name' => 'Frame'];
+        $backed->facts['surfaces'][] = [...$blank, 'id' => 'frame-bore', 'part' => 'frame', 'name' => 'Frame bore'];
+        $backed->facts['surfaces'][] = [...$blank, 'id' => 'frame-outside', 'part' => 'frame', 'name' => 'Frame outside', 'kind' => 'shaft'];
+        $backed->facts['joints'][] = [...array_column($backed->facts['joints'], null, 'name')['Bush in housing'], 'id' => 'in-frame', 'name' => 'Housing in frame', 'inner' => $backed->surface('Boss outside'), 'outer' => 'frame-bore', 'along' => null];
+        $backed->read('Frame outside', '120', 'calliper');
+        self::assertEqualsWithDelta($closing($solid), $closing($backed), 1e-6);
+        self::assertGreaterThan($free[0], $closing($backed)[0]);
+    }
 }

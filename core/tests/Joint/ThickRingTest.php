@@ -7,6 +7,7 @@ namespace Oldpart\Core\Tests\Joint;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Joint\NestedRings;
+use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Joint\SteppedRing;
 use Oldpart\Core\Joint\ThickRing;
@@ -139,6 +140,27 @@ final class ThickRingTest extends TestCase
         self::assertGreaterThan(0.03 * ThickRing::stiffness($free), $nested->innerPressureMpa, 'the housing behind it stiffens the liner');
         $this->expectException(BadInput::class);
         NestedRings::of([22, 30, 28, 80], 0.03, 0.0, [$bronze, $steel, $steel]);
+    }
+
+    /** The outer part in a housing of its own metal is one ring to the housing's outside: pressure, pull, closing and the movement at 45 are Lamé's for that ring; in a softer housing less, never less than alone. */
+    public function test_a_joint_backed_by_a_housing(): void
+    {
+        $steel = new Material('steel', 'steel', 207, 0.29, 11.7e-6, 350, 420, false);
+        $bronze = Material::named('leaded tin bronze (bearing)');
+        $alone = Press::of(new PressFit(30, 22, 45, 20, new Range(0.01, 0.03), $bronze, $steel));
+        $whole = Press::of(new PressFit(30, 22, 80, 20, new Range(0.01, 0.03), $bronze, $steel));
+        $backed = Press::of((new PressFit(30, 22, 45, 20, new Range(0.01, 0.03), $bronze, $steel))->in(80, $steel));
+        foreach (['pressureMpa', 'outerHoopMpa', 'boreClosingMm', 'holdTorqueNm'] as $what) {
+            self::assertEqualsWithDelta($whole->{$what}->max, $backed->{$what}->max, 1e-9 * $whole->{$what}->max, $what);
+            self::assertGreaterThan($alone->{$what}->min * ($what === 'outerHoopMpa' ? 0.5 : 1), $backed->{$what}->min, $what);
+        }
+        // Movement of a ring at radius r under p inside: (p a²/(b² − a²)) ((1 − ν) r + (1 + ν) b²/r)/E, on diameter twice that.
+        $u = 2 * $whole->pressureMpa->max * 15 ** 2 / (40 ** 2 - 15 ** 2) * (0.71 * 22.5 + 1.29 * 40 ** 2 / 22.5) / 207000;
+        self::assertEqualsWithDelta($u, $backed->outerGrowthMm->max, 1e-9);
+        self::assertContains('in-a-housing', array_column($backed->notes, 'code'));
+        $soft = Press::of((new PressFit(30, 22, 45, 20, new Range(0.01, 0.03), $bronze, $steel))->in(80, new Material('soft', 'plastic', 3, 0.35, 1e-4, 50, 60, false)));
+        self::assertGreaterThan($alone->pressureMpa->max, $soft->pressureMpa->max);
+        self::assertLessThan($backed->pressureMpa->max, $soft->pressureMpa->max);
     }
 
     /** An outside that steps: alike all along it is a plain ring; else between the two, with the pull where it is thinnest for its pressure. */
