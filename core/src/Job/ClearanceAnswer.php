@@ -9,6 +9,8 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Loop\Clearance;
 use Oldpart\Core\Loop\Neighbour;
+use Oldpart\Core\Loop\Remedies;
+use Oldpart\Core\Loop\Sureness;
 use Oldpart\Core\Loop\Travel;
 use Oldpart\Core\Picture\ClearancePicture;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -17,6 +19,9 @@ use Oldpart\Core\Quantity\Range;
 /** Whether something clears its neighbour over its whole travel, and what to do where it does not. */
 final readonly class ClearanceAnswer implements \JsonSerializable
 {
+    /** Common practice. */
+    private const SPANNER = ' A spanner’s head is about 2.2 times as wide as the nut across its flats: measure yours.';
+
     private function __construct(private ClearanceFacts $facts, private ?Clearance $clearance, private float $leastMm, private ?Say $blocked, private bool $withheld)
     {
     }
@@ -34,7 +39,7 @@ final readonly class ClearanceAnswer implements \JsonSerializable
         ]));
         $least = $facts->least->length->mm ?? 0.0;
         if ($missing !== []) {
-            return new self($facts, null, $least, Say::plain('Still to type: '.implode(', ', $missing).'.'), $withheld);
+            return new self($facts, null, $least, Say::plain('Still to type: '.implode(', ', $missing).'.'.($facts->mover === null && $still ? self::SPANNER : '')), $withheld);
         }
         $travel = match ($facts->travel) {
             Travel::Swing => Range::of($facts->fromDeg ?? 0.0, $facts->toDeg ?? 0.0),
@@ -78,7 +83,7 @@ final readonly class ClearanceAnswer implements \JsonSerializable
         $notes = [match (true) {
             $c->leastMm() < 0 => Note::stop('hits', Say::with('It hits: the two are {room} into each other{place}.', ['room' => $room, 'place' => $place])),
             $chance < 0.5 => Note::stop('too-near', Say::with('It passes{place}, but with {room} only.', ['room' => $room, 'place' => $place])),
-            $chance < 0.9973 => Note::caution('may-touch', Say::with('It may come too near{place}: the room there is {room} ± {u}.', ['room' => $room, 'place' => $place, 'u' => LengthWriter::plusMinus($c->u95Mm())])),
+            $chance < Remedies::WANTED => Note::caution('may-touch', Say::with('It may come too near{place}: the room there is {room} ± {u}.', ['room' => $room, 'place' => $place, 'u' => LengthWriter::plusMinus($c->u95Mm())])),
             default => Note::info('clears', Say::with('It clears over its whole travel; least room {room}{place}.', ['room' => $room, 'place' => $place])),
         }];
         if ($this->facts->doubt === null) {
@@ -127,7 +132,7 @@ final readonly class ClearanceAnswer implements \JsonSerializable
             'id' => $this->facts->id, 'blocked' => $this->blocked,
             'room' => $c === null ? null : Say::with($c->leastMm() < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($c->leastMm()))]),
             'doubt' => $c === null ? null : LengthWriter::plusMinus($c->u95Mm()), 'at' => $c === null || $this->facts->travel === Travel::Still ? null : $c->place($c->nearestAt()),
-            'chance' => $this->chance(), 'ways' => $c === null ? [] : ($this->withheld ? [Gatekeeper::sentence()] : $this->ways($c)), 'picture' => $c === null ? null : ClearancePicture::draw($c, $this->leastMm, $this->facts->name),
+            'chance' => $this->chance(), 'sure' => $c === null ? null : Sureness::of($c->chance($this->leastMm), 'it clears', 'clears in {n} of 100', Remedies::WANTED), 'ways' => $c === null ? [] : ($this->withheld ? [Gatekeeper::sentence()] : $this->ways($c)), 'picture' => $c === null ? null : ClearancePicture::draw($c, $this->leastMm, $this->facts->name),
             'notes' => $c === null ? [] : $this->notes($c), 'working' => $c === null ? [] : $c->working($this->leastMm),
         ];
     }

@@ -12,6 +12,7 @@ use Oldpart\Core\Loop\Remedies;
 use Oldpart\Core\Loop\Remedy;
 use Oldpart\Core\Loop\Shims;
 use Oldpart\Core\Loop\ShimStock;
+use Oldpart\Core\Loop\Sureness;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\LoopPicture;
 use Oldpart\Core\Picture\ShimPicture;
@@ -70,7 +71,7 @@ final class LoopAnswer implements \JsonSerializable
             return null;
         }
 
-        return $this->loop === null ? $this->solved() : Say::with('closes at {n}, {chance} of 100 as wanted', ['n' => self::signed($this->loop->nominalMm()), 'chance' => (string) (floor($this->loop->chance() * 1000) / 10)]);
+        return $this->loop === null ? $this->solved() : Say::with('closes at {n}, {chance} of 100 as wanted', ['n' => self::signed($this->loop->nominalMm()), 'chance' => Sureness::ofHundred($this->loop->chance())]);
     }
 
     public function id(): string
@@ -211,7 +212,7 @@ final class LoopAnswer implements \JsonSerializable
         return Loop::of(array_map(static fn (LoopRow $row): Contributor => $row->contributor ?? $open, $this->rows), $this->rest->wanted);
     }
 
-    /** @return ?array{closes_at: Say, worst: Say, chance: float, says: Say, unknown: ?string} as it closes with each length at its own temperature in use; null where no temperature is typed */
+    /** @return ?array{closes_at: Say, worst: Say, chance: float, sure: Sureness, says: Say, unknown: ?string} as it closes with each length at its own temperature in use; null where no temperature is typed */
     private function inUse(): ?array
     {
         $warm = array_filter($this->rows, static fn (LoopRow $r): bool => $r->growthMm !== null);
@@ -222,7 +223,7 @@ final class LoopAnswer implements \JsonSerializable
         $unknown = array_map(static fn (LoopRow $r): string => $r->length->name, array_values(array_filter($this->rows, static fn (LoopRow $r): bool => $r->length->inUseC !== null && $r->growthMm === null)));
 
         return [
-            'closes_at' => self::signed($loop->nominalMm()), 'worst' => self::between($loop->worst()), 'chance' => $loop->chance(),
+            'closes_at' => self::signed($loop->nominalMm()), 'worst' => self::between($loop->worst()), 'chance' => $loop->chance(), 'sure' => Sureness::of($loop->chance(), 'as wanted, warm too', '{n} of 100 as wanted, warm'),
             'says' => Say::with('Warm as in use it closes at {n}, {by} {which} than cold.', [
                 'n' => self::signed($loop->nominalMm()), 'by' => LengthWriter::difference($loop->nominalMm() - $this->loop->nominalMm()), 'which' => $loop->nominalMm() > $this->loop->nominalMm() ? 'wider' : 'narrower',
             ]),
@@ -297,9 +298,9 @@ final class LoopAnswer implements \JsonSerializable
             'id' => $this->facts->id, 'blocked' => $this->blocked,
             'rows' => array_map(fn (int $i, LoopRow $row): array => $row->shown($shares[$i] ?? null, $this->withheld), array_keys($this->rows), $this->rows),
             'closes_at' => $shown === null ? null : self::signed($shown->nominalMm()), 'worst' => $shown === null ? null : self::between($shown->worst()), 'likely' => $shown === null ? null : self::between($shown->likely()),
-            'chance' => $this->chance(), 'in_use' => $this->inUse(),
+            'chance' => $this->chance(), 'sure' => $this->chance() === null ? null : Sureness::of($this->chance(), 'as wanted', '{n} of 100 as wanted'), 'in_use' => $this->inUse(),
             'solved' => $this->solved(), 'shared' => $this->open !== null && $this->lengths->clash($this->open->key()) ? null : $this->shared(), 'length' => $this->length(),
-            'remedies' => array_map(fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'enough' => $r->enough, 'changes' => RemedyChange::of($this->lengths->facts, $this->facts, $r)], array_slice($this->remedies(), 0, 4)),
+            'remedies' => array_map(fn (Remedy $r): array => ['do' => $r->do, 'chance' => $r->chance, 'sure' => Sureness::of($r->chance, '100 of 100 as wanted', '{n} of 100 as wanted'), 'enough' => $r->enough, 'changes' => RemedyChange::of($this->lengths->facts, $this->facts, $r)], array_slice($this->remedies(), 0, 4)),
             'shims' => $this->loop === null || $this->blocked !== null ? null : $this->shimmed($this->loop), 'pile' => $this->pilePicture(),
             'picture' => $this->picture(),
             'notes' => $shown === null || $this->blocked !== null ? [] : $shown->notes(), 'working' => match (true) {

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Offset;
 use Oldpart\Core\Loop\Resultant;
+use Oldpart\Core\Loop\Sureness;
 use Oldpart\Core\Picture\PlanePicture;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
@@ -56,7 +57,7 @@ final readonly class PlaneAnswer implements \JsonSerializable
         $chance = $this->chance();
 
         return $this->plane === null || $this->blocked !== null ? null : Say::with('{s} at {a}°{chance}', [
-            's' => LengthWriter::size($this->plane->sizeMm()), 'a' => number_format($this->plane->angleDeg(), 1), 'chance' => $chance === null ? '' : ', '.(string) (floor($chance * 1000) / 10).' of 100 as wanted',
+            's' => LengthWriter::size($this->plane->sizeMm()), 'a' => number_format($this->plane->angleDeg(), 1), 'chance' => $chance === null ? '' : ', '.Sureness::ofHundred($chance).' of 100 as wanted',
         ]);
     }
 
@@ -74,7 +75,7 @@ final readonly class PlaneAnswer implements \JsonSerializable
             'a' => number_format($plane->angleDeg(), 1), 'doubt' => $doubt === null ? '' : ' ± '.number_format(max(0.1, ceil($doubt * 10) / 10), 1).'°', 's' => LengthWriter::size($plane->sizeMm()), 'u' => LengthWriter::plusMinus($plane->u95Mm()),
         ]))];
         if ($chance !== null && $chance < 0.9999) {
-            $notes[] = $chance <= 0 ? Note::stop('never-closes', 'It is never as wanted: one of the lengths is wrong, or the wish is.') : Note::caution('may-not-close', 'Of a hundred as they come '.(string) (floor($chance * 10000) / 100).' are as wanted.');
+            $notes[] = $chance <= 0 ? Note::stop('never-closes', 'It is never as wanted: one of the lengths is wrong, or the wish is.') : Note::caution('may-not-close', 'Of a hundred as they come '.Sureness::ofHundred($chance).' are as wanted.');
         }
 
         return [...$notes, ...$plane->notes()];
@@ -91,7 +92,7 @@ final readonly class PlaneAnswer implements \JsonSerializable
             'id' => $this->facts->id, 'blocked' => $this->blocked,
             'rows' => array_map(fn (int $i, LoopRow $row): array => $row->shown($shares[$i] ?? null, $this->withheld), array_keys($this->rows), $this->rows),
             'closes_at' => $shown === null ? null : LengthWriter::size($shown->sizeMm()), 'worst' => $shown === null ? null : $range($shown->worst()), 'likely' => $shown === null ? null : $range($shown->likely()),
-            'chance' => $this->chance(), 'in_use' => null, 'solved' => null, 'shared' => null, 'length' => null, 'remedies' => [], 'shims' => null, 'pile' => null,
+            'chance' => $this->chance(), 'sure' => $this->chance() === null ? null : Sureness::of($this->chance(), 'as wanted', '{n} of 100 as wanted'), 'in_use' => null, 'solved' => null, 'shared' => null, 'length' => null, 'remedies' => [], 'shims' => null, 'pile' => null,
             'picture' => $shown === null ? null : PlanePicture::draw($shown), 'notes' => $shown === null ? [] : $this->notes($shown), 'working' => $shown === null ? [] : $shown->working(),
         ];
     }

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Picture;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Loop\Clearance;
 use Oldpart\Core\Loop\Neighbour;
+use Oldpart\Core\Loop\Remedies;
 use Oldpart\Core\Loop\Travel;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -39,7 +40,7 @@ final class ClearancePicture
         $y0 = (self::HEIGHT - 20) / 2 + ($low + $high) / 2 * $per;
         $at = static fn (array $p): array => [$x0 + $p[0] * $per, $y0 - $p[1] * $per];
         $room = Say::with($c->leastMm() < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($c->leastMm()))]);
-        $tone = $c->chance($leastMm) >= 0.9973 ? Tone::Good : Tone::Overlap;
+        $tone = $c->chance($leastMm) >= Remedies::WANTED ? Tone::Good : Tone::Overlap;
         $drawing = new Drawing(self::WIDTH, self::HEIGHT, Say::with('{name}: least room {room}.', ['name' => $name, 'room' => $room]));
         self::swept($drawing, $c, array_map($at, $middles), $r * $per);
         if ($c->other === Neighbour::Round) {

@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Spread;
+use Oldpart\Core\Loop\Sureness;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Unit;
 
@@ -88,8 +89,7 @@ final class LoopPicture
         if ($to > $from) {
             $drawing->box($scale->at($from), $y, max(2.0, $scale->at($to) - $scale->at($from)), self::BOX, Tone::Good, Fill::None, 1.5);
         }
-        $chance = floor($loop->chance() * 1000) / 10;
-        $drawing->text(634, $y + 16, 'wanted', 13, Anchor::Start, Tone::Good)->text(634, $y + 33, "{$chance} of 100", 13, Anchor::Start, $tone, bold: true);
+        $drawing->text(634, $y + 16, 'wanted', 13, Anchor::Start, Tone::Good)->text(634, $y + 33, Sureness::ofHundred($loop->chance()).' of 100', 13, Anchor::Start, $tone, bold: true);
         $drawing->whisker($scale->at($worst->min), $scale->at($worst->max), $y + 50, Tone::Soft, 4)->text(634, $y + 55, 'at worst', 13, Anchor::Start, Tone::Soft);
         $drawing->line($scale->at($loop->nominalMm()), $y - 4, $scale->at($loop->nominalMm()), $y + self::BOX + 4, Tone::Ink, 2);
         foreach ([[Unit::Inch, 25.4, 4], [Unit::Millimetre, 1.0, 3]] as [$unit, $mm, $places]) {

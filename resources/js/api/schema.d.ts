@@ -947,10 +947,12 @@ export interface components {
             worst: components["schemas"]["Say"] | null;
             likely: components["schemas"]["Say"] | null;
             chance: number | null;
+            sure: components["schemas"]["Sureness"] | null;
             in_use: {
                 closes_at: components["schemas"]["Say"];
                 worst: components["schemas"]["Say"];
                 chance: number;
+                sure: components["schemas"]["Sureness"];
                 says: components["schemas"]["Say"];
                 unknown: string | null;
             } | null;
@@ -962,6 +964,7 @@ export interface components {
                 do: components["schemas"]["Say"];
                 /** @description that it closes as wanted once done, 0 to 1 */
                 chance: number;
+                sure: components["schemas"]["Sureness"];
                 enough: boolean;
             }[];
             shims: components["schemas"]["Say"] | null;
@@ -1000,6 +1003,7 @@ export interface components {
             room: components["schemas"]["Say"] | null;
             doubt: components["schemas"]["Say"] | null;
             at: components["schemas"]["Say"] | null;
+            sure: components["schemas"]["Sureness"] | null;
             chance: number | null;
             ways: components["schemas"]["Say"][];
             picture: components["schemas"]["Drawing"] | null;
@@ -2200,6 +2204,12 @@ export interface components {
             extremes: components["schemas"]["Say"];
             likely: components["schemas"]["Say"];
             pairs: components["schemas"]["Say"] | null;
+        };
+        /** @description a chance in a word */
+        Sureness: {
+            /** @enum {unknown} */
+            kind: "good" | "usable" | "bad";
+            says: string;
         };
         ReadingVerdict: {
             /** @enum {unknown} */

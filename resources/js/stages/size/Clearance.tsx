@@ -45,7 +45,6 @@ export function Clearance({ clearance, answer }: { clearance: ClearanceFacts; an
             store={(value) => store({ [which]: value })}
         />
     );
-    const sure = answer.chance !== null && answer.chance >= 0.9973;
     return (
         <>
             <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: '1fr 44px', mb: 0.5 }}>
@@ -67,13 +66,7 @@ export function Clearance({ clearance, answer }: { clearance: ClearanceFacts; an
                     <Typography color="textSecondary">
                         ± {answer.doubt && say(answer.doubt)} {answer.at && `at ${say(answer.at)}`}
                     </Typography>
-                    {answer.chance !== null && (
-                        <Verdict kind={sure ? 'good' : answer.chance > 0.95 ? 'usable' : 'bad'}>
-                            {sure
-                                ? 'it clears'
-                                : `clears in ${(Math.floor(answer.chance * 1000) / 10).toString()} of 100`}
-                        </Verdict>
-                    )}
+                    {answer.sure && <Verdict kind={answer.sure.kind}>{answer.sure.says}</Verdict>}
                 </Box>
             )}
             <Notes notes={answer.notes} />
@@ -147,8 +140,6 @@ export function Clearance({ clearance, answer }: { clearance: ClearanceFacts; an
             </Box>
             <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
                 Across and up are counted from the {travel === 'swing' ? 'pivot' : 'middle of what turns'}.
-                For a spanner type the width of its head; where there is none to measure, about 2.2 times the
-                width across the flats.
             </Typography>
             <Why steps={answer.working} label="Why this room" />
         </>

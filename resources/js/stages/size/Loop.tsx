@@ -38,7 +38,6 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
     );
     const old = before?.loops.find((l) => l.id === loop.id);
     const sections = answers.picture;
-    const certain = answer.chance !== null && answer.chance > 0.9999;
     return (
         <>
             <Box
@@ -121,13 +120,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                     <Typography variant="bigSize" component="p">
                         {say(answer.closes_at)}
                     </Typography>
-                    {answer.chance !== null && (
-                        <Verdict kind={certain ? 'good' : answer.chance > 0.95 ? 'usable' : 'bad'}>
-                            {certain
-                                ? 'as wanted'
-                                : `${(Math.floor(answer.chance * 1000) / 10).toString()} of 100 as wanted`}
-                        </Verdict>
-                    )}
+                    {answer.sure && <Verdict kind={answer.sure.kind}>{answer.sure.says}</Verdict>}
                     <Typography color="textSecondary">
                         at worst {answer.worst && say(answer.worst)}; 95 of 100{' '}
                         {answer.likely && say(answer.likely)}
@@ -138,17 +131,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
             {answer.in_use && (
                 <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', my: 0.5 }}>
                     <Typography sx={{ fontSize: 17 }}>{say(answer.in_use.says)}</Typography>
-                    <Verdict
-                        kind={
-                            answer.in_use.chance > 0.9973
-                                ? 'good'
-                                : answer.in_use.chance > 0.95
-                                  ? 'usable'
-                                  : 'bad'
-                        }
-                    >
-                        {`${(Math.floor(answer.in_use.chance * 1000) / 10).toString()} of 100 as wanted, warm`}
-                    </Verdict>
+                    <Verdict kind={answer.in_use.sure.kind}>{answer.in_use.sure.says}</Verdict>
                     {answer.in_use.unknown !== null && (
                         <Typography variant="body2">{answer.in_use.unknown}</Typography>
                     )}
@@ -187,9 +170,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                             <Typography sx={{ flex: '1 1 320px', maxWidth: 640, fontSize: 17 }}>
                                 {say(remedy.do)}
                             </Typography>
-                            <Verdict kind={remedy.enough ? 'good' : 'usable'}>
-                                {`${(Math.floor(remedy.chance * 1000) / 10).toString()} of 100 as wanted`}
-                            </Verdict>
+                            <Verdict kind={remedy.enough ? 'good' : 'usable'}>{remedy.sure.says}</Verdict>
                             <TakeIt changes={remedy.changes} name={say(remedy.do)} />
                         </Box>
                     ))}
