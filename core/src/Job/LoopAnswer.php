@@ -74,11 +74,6 @@ final class LoopAnswer implements \JsonSerializable
         return $this->loop === null ? $this->solved() : Say::with('closes at {n}, {chance} of 100 as wanted', ['n' => self::signed($this->loop->nominalMm()), 'chance' => Sureness::ofHundred($this->loop->chance())]);
     }
 
-    public function id(): string
-    {
-        return $this->facts->id;
-    }
-
     /** The gap is too wide, and there are shims. */
     private function wantsShims(Loop $loop): bool
     {

@@ -61,11 +61,6 @@ final readonly class PlaneAnswer implements \JsonSerializable
         ]);
     }
 
-    public function id(): string
-    {
-        return $this->facts->id;
-    }
-
     /** @return list<Note> */
     private function notes(Resultant $plane): array
     {

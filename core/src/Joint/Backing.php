@@ -19,9 +19,8 @@ final readonly class Backing
      * @param  float  $stiffnessMpaMm  pressure of the joint by its interference
      * @param  float  $hoopRatio  hoop stress at the outer part's bore per pressure; what its own fit presses it together with is left out, on the safe side
      * @param  float  $outerGrowthMmMpa  of the outer part's outside on diameter, per pressure
-     * @param  float  $housingHoopRatio  hoop stress at the housing's bore per pressure of this joint, beside that of its own fit
      */
-    private function __construct(public float $stiffnessMpaMm, public float $hoopRatio, public float $outerGrowthMmMpa, public float $housingHoopRatio)
+    private function __construct(public float $stiffnessMpaMm, public float $hoopRatio, public float $outerGrowthMmMpa)
     {
     }
 
@@ -35,7 +34,7 @@ final readonly class Backing
         return new self(
             $p1 / self::TRIAL_MM, ($p1 * ($d1 ** 2 + $d2 ** 2) - 2 * $p2 * $d2 ** 2) / ($d2 ** 2 - $d1 ** 2) / $p1,
             // The housing's bore goes with it: u = p d ((d_o² + d²)/(d_o² − d²) + ν)/E.
-            $p2 / $p1 * $d2 * (($d3 ** 2 + $d2 ** 2) / ($d3 ** 2 - $d2 ** 2) + (float) $housing->nu) / ($housing->eGpa * 1000), $nested->housingHoopMpa / $p1,
+            $p2 / $p1 * $d2 * (($d3 ** 2 + $d2 ** 2) / ($d3 ** 2 - $d2 ** 2) + (float) $housing->nu) / ($housing->eGpa * 1000),
         );
     }
 }

@@ -25,10 +25,4 @@ enum FasteningKind: string
     /** A split bush drawn into a taper by its screws. */
     case TaperBush = 'taper-bush';
     case Knurl = 'knurl';
-
-    /** It holds by its shape; the others by friction, and slip before a shape takes up the load. */
-    public function isPositive(): bool
-    {
-        return in_array($this, [self::Key, self::CrossPin, self::Dowels, self::Weld], true);
-    }
 }
