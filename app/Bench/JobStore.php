@@ -233,18 +233,19 @@ final class JobStore
      * A number was wrong: a surface's readings, which are set aside with the reason, or a length typed in a loop, which gets its right
      * size in every loop where the same piece stands. One change, kept on record, that can be taken back.
      *
+     * @param  ?int  $place  of the length in its loop
      * @param  array<string, mixed>|null  $right  the right size as typed; null where a surface is to be measured anew
      *
      * Refuses with BadInput when there is no such number, or the right one is missing.
      *
      * @throws Conflict when the job is at another version than the sender read
      */
-    public function mistake(string $id, int $version, string $request, string $mistake, ?string $surface, ?string $loop, ?string $length, ?array $right, string $cause, string $note): JobState
+    public function mistake(string $id, int $version, string $request, string $mistake, ?string $surface, ?string $loop, ?int $place, ?array $right, string $cause, string $note): JobState
     {
-        return $this->once($id, $version, $request, function (Job $job) use ($request, $mistake, $surface, $loop, $length, $right, $cause, $note): JobState {
+        return $this->once($id, $version, $request, function (Job $job) use ($request, $mistake, $surface, $loop, $place, $right, $cause, $note): JobState {
             $array = JobRecords::toArray($job);
-            $fact = ['surface' => $surface, 'loop' => $loop, 'length' => $length, 'cause' => $cause, 'note' => $note, 'at' => now()->toIso8601ZuluString()];
-            $steps = $surface !== null ? $this->readingsWrong($array, $surface, $right, $cause, $fact) : $this->lengthWrong($array, (string) $loop, (string) $length, $right, $fact);
+            $fact = ['surface' => $surface, 'loop' => $loop, 'cause' => $cause, 'note' => $note, 'at' => now()->toIso8601ZuluString()];
+            $steps = $surface !== null ? $this->readingsWrong($array, $surface, $right, $cause, $fact) : $this->lengthWrong($array, (string) $loop, $place ?? -1, $right, $fact);
             $steps[] = [FactList::Mistakes, $mistake, $fact];
             $before = [];
             foreach ($steps as [$list, $thing, $change]) {
@@ -299,13 +300,15 @@ final class JobStore
      * @param  array<string, mixed>  $fact  of the mistake; gets the old and the new size
      * @return list<array{FactList, string, array<string, mixed>}>
      */
-    private function lengthWrong(array $array, string $loop, string $name, ?array $right, array &$fact): array
+    private function lengthWrong(array $array, string $loop, int $place, ?array $right, array &$fact): array
     {
         $here = array_column($array[FactList::Loops->value], null, 'id')[$loop] ?? throw new BadInput('gone', 'loop', 'This loop is not in the job any more.');
-        $old = array_column($here['lengths'], null, 'name')[$name]['size'] ?? throw new BadInput('gone', 'length', 'This length has no typed size that could be wrong.');
+        $name = $here['lengths'][$place]['name'] ?? '';
+        $old = $here['lengths'][$place]['size'] ?? throw new BadInput('gone', 'length', 'This length has no typed size that could be wrong.');
         if ($right === null) {
             throw new BadInput('missing', 'right', 'What is the right size?');
         }
+        $fact['length'] = $name;
         $fact['old'] = $old;
         $fact['new'] = $right;
         $same = static fn (array $l): bool => $l['surface'] === null && $l['name'] === $name && $l['size'] !== null && abs($l['size']['mm'] - $old['mm']) < 1e-9;

@@ -36,7 +36,7 @@ final class LoopsApiTest extends FeatureTestCase
         $other = array_column($state['facts']['loops'], null, 'name')['Room beside the pulley'];
         // The same washer in the other loop too, by its name and size.
         $state = $this->api('PUT', "/api/jobs/demo-drill/loops/{$other['id']}", $this->change($state['version'], ['lengths' => [...$other['lengths'], $loop['lengths'][1]]]), 200);
-        $body = ['version' => $state['version'], 'request' => 'wrong-1', 'id' => 'mistake-1', 'loop' => $loop['id'], 'length' => 'Thrust washer', 'right' => self::inch('0.0725'), 'cause' => 'misread', 'note' => 'a ten left out'];
+        $body = ['version' => $state['version'], 'request' => 'wrong-1', 'id' => 'mistake-1', 'loop' => $loop['id'], 'place' => 1, 'right' => self::inch('0.0725'), 'cause' => 'misread', 'note' => 'a ten left out'];
         $after = $this->api('POST', '/api/jobs/demo-drill/mistakes', $body, 200);
         self::assertSame($state['version'] + 1, $after['version']);
         foreach ($after['facts']['loops'] as $l) {
@@ -58,6 +58,19 @@ final class LoopsApiTest extends FeatureTestCase
         $undone = $this->api('POST', '/api/jobs/demo-drill/undo', ['version' => $after['version'], 'request' => 'u-1'], 200);
         self::assertSame([], $undone['facts']['mistakes']);
         self::assertSame('0.0625', array_column($undone['facts']['loops'], null, 'name')['End float of the shaft']['lengths'][1]['size']['typed']);
+    }
+
+    /** Of two lengths with the same name the one that was meant is corrected, and only that. */
+    public function test_of_two_alike_named_lengths_the_one_that_was_meant_is_corrected(): void
+    {
+        $state = $this->job('demo-drill');
+        $loop = array_column($state['facts']['loops'], null, 'name')['End float of the shaft'];
+        $lengths = [...$loop['lengths'], [...$loop['lengths'][1], 'size' => self::inch('0.0312')]];
+        $state = $this->api('PUT', "/api/jobs/demo-drill/loops/{$loop['id']}", $this->change($state['version'], ['lengths' => $lengths]), 200);
+        $after = $this->api('POST', '/api/jobs/demo-drill/mistakes', ['version' => $state['version'], 'request' => 'two-1', 'id' => 'two', 'loop' => $loop['id'], 'place' => 1, 'right' => self::inch('0.0600'), 'cause' => 'misread', 'note' => ''], 200);
+        $sizes = array_map(static fn (array $l): ?string => $l['size']['typed'] ?? null, array_column($after['facts']['loops'], null, 'name')['End float of the shaft']['lengths']);
+        self::assertSame([null, '0.0600', '1.428', '0.0312'], $sizes);
+        self::assertSame(['0.0625', '0.0600'], [$after['answers']['mistakes'][0]['was']['in'], $after['answers']['mistakes'][0]['is']['in']]);
     }
 
     public function test_a_surfaces_readings_were_wrong(): void
@@ -86,12 +99,12 @@ final class LoopsApiTest extends FeatureTestCase
         $state = $this->job('demo-drill');
         $loop = array_column($state['facts']['loops'], 'id', 'name')['End float of the shaft'];
         $send = fn (array $more, int $status): array => $this->api('POST', '/api/jobs/demo-drill/mistakes', ['version' => $state['version'], 'request' => 'w', 'id' => 'm', 'cause' => 'other', 'note' => '', ...$more], $status);
-        self::assertSame('right', $send(['loop' => $loop, 'length' => 'Thrust washer', 'right' => null], 422)['error']['field']);
-        self::assertSame('length', $send(['loop' => $loop, 'length' => 'Housing length', 'right' => self::inch('1')], 422)['error']['field']);
-        self::assertSame('loop', $send(['loop' => 'none', 'length' => 'x', 'right' => self::inch('1')], 422)['error']['field']);
+        self::assertSame('right', $send(['loop' => $loop, 'place' => 1, 'right' => null], 422)['error']['field']);
+        self::assertSame('length', $send(['loop' => $loop, 'place' => 0, 'right' => self::inch('1')], 422)['error']['field']);
+        self::assertSame('loop', $send(['loop' => 'none', 'place' => 0, 'right' => self::inch('1')], 422)['error']['field']);
         self::assertSame('surface', $send(['surface' => array_column($state['facts']['surfaces'], 'id', 'name')['Bush length'], 'right' => self::inch('1')], 422)['error']['field']);
-        $send(['loop' => $loop, 'length' => 'Thrust washer', 'right' => self::inch('1'), 'cause' => 'bad luck'], 422);
-        $send(['version' => 99, 'loop' => $loop, 'length' => 'Thrust washer', 'right' => self::inch('1')], 409);
+        $send(['loop' => $loop, 'place' => 1, 'right' => self::inch('1'), 'cause' => 'bad luck'], 422);
+        $send(['version' => 99, 'loop' => $loop, 'place' => 1, 'right' => self::inch('1')], 409);
         self::assertSame($state['version'], $this->job('demo-drill')['version']);
     }
 

@@ -128,11 +128,11 @@ final class JobController
 
     public function mistake(Request $request, string $job): JsonResponse
     {
-        $in = Body::of($request)->only(['version', 'request', 'id', 'surface', 'loop', 'length', 'right', 'cause', 'note']);
+        $in = Body::of($request)->only(['version', 'request', 'id', 'surface', 'loop', 'place', 'right', 'cause', 'note']);
         $right = $in->lengthOrNull('right', reading: $in->textOrNull('surface') !== null);
 
         return new JsonResponse($this->store->mistake(
-            $job, self::version($in), $in->text('request'), self::id($in->text('id')), $in->textOrNull('surface'), $in->textOrNull('loop'), $in->textOrNull('length'),
+            $job, self::version($in), $in->text('request'), self::id($in->text('id')), $in->textOrNull('surface'), $in->textOrNull('loop'), $in->has('place') ? (int) $in->number('place') : null,
             $right === null ? null : ['typed' => $right->typed, 'unit' => $right->unit->value], $in->choice('cause', MistakeCause::class)->value, $in->label('note'),
         ));
     }

@@ -103,12 +103,12 @@ final readonly class ClearanceAnswer implements \JsonSerializable
             };
         }
         if ($c->moverMm - 2 * $short > 0) {
-            $ways[] = Say::with('Make what moves no wider than {d}.', ['d' => LengthWriter::sizeInWords(floor(($c->moverMm - 2 * $short) * 100) / 100)]);
+            $ways[] = Say::with('Make what moves no wider than {d}.', ['d' => LengthWriter::atMost($c->moverMm - 2 * $short)]);
         }
         if ($c->other === Neighbour::Round && $c->otherMm - 2 * $short > 0) {
-            $ways[] = Say::with('Or its neighbour no wider than {d}.', ['d' => LengthWriter::sizeInWords(floor(($c->otherMm - 2 * $short) * 100) / 100)]);
+            $ways[] = Say::with('Make its neighbour no wider than {d}.', ['d' => LengthWriter::atMost($c->otherMm - 2 * $short)]);
         }
-        $ways[] = Say::with('Or set its neighbour {by} farther off.', ['by' => LengthWriter::atLeast($short)]);
+        $ways[] = Say::with('Set its neighbour {by} farther off.', ['by' => LengthWriter::atLeast($short)]);
 
         return $ways;
     }

@@ -15,9 +15,6 @@ use Oldpart\Core\Quantity\Band;
 /** What holds a joint beside its fit, and what of all that is counted: the strongest alone, as the others come in only once it has slipped or given. */
 final readonly class HeldBy implements \JsonSerializable
 {
-    /** Asked of what it must hold, where it is steady. Common practice. */
-    private const FACTOR = 1.5;
-
     /** What keys and pins are of where nothing is said. Common practice. */
     private const USUAL = 'low-carbon steel, cold drawn';
 
@@ -134,7 +131,7 @@ final readonly class HeldBy implements \JsonSerializable
         $torques = $this->torques();
         $names = array_keys($torques);
         $most = $torques === [] ? null : reset($torques);
-        $enough = $most === null || $this->needsNm === null || $this->needsNm <= 0 ? null : $most >= self::FACTOR * $this->needsNm;
+        $enough = $most === null || $this->needsNm === null || $this->needsNm <= 0 ? null : $most >= JointWays::HOLD_FACTOR * $this->needsNm;
 
         return [
             'rows' => array_map(static fn (array $row): array => [
@@ -142,7 +139,7 @@ final readonly class HeldBy implements \JsonSerializable
                 'gives' => $row['held']->gives ?? '', 'blocked' => $row['blocked'], 'notes' => $row['held']->notes ?? [], 'working' => $row['held']->working ?? [],
             ], $this->rows),
             'counts' => $most === null || $names === [] ? null : $this->counts($names, $most),
-            'says' => $enough === null ? null : Say::plain($enough ? 'Enough for '.self::torque($this->needsNm ?? 0.0).', factor '.number_format($most / $this->needsNm, 1).'.' : 'Not enough: '.self::torque(self::FACTOR * ($this->needsNm ?? 0.0)).' is asked with the factor.'),
+            'says' => $enough === null ? null : Say::plain($enough ? 'Enough for '.self::torque($this->needsNm ?? 0.0).', factor '.number_format($most / $this->needsNm, 1).'.' : 'Not enough: '.self::torque(JointWays::HOLD_FACTOR * ($this->needsNm ?? 0.0)).' is asked with the factor.'),
             'enough' => $enough,
         ];
     }

@@ -29,7 +29,7 @@ final readonly class JointWays
     private const YIELD_FACTOR = 1.3;
 
     /** Asked of what it must hold, where it is steady. Common practice. */
-    private const HOLD_FACTOR = 1.5;
+    public const HOLD_FACTOR = 1.5;
 
     public function __construct(private JobFacts $facts, private JointSizing $sizing, private PressStudy $study)
     {

@@ -60,6 +60,12 @@ final readonly class LoopLength implements \JsonSerializable
         return $this->surface ?? 'name:'.mb_strtolower(trim($this->name));
     }
 
+    /** The same piece as another: the same surface, or a typed length of the same name and size. Alike named ones of other sizes are others. */
+    public function isSamePiece(self $other): bool
+    {
+        return $this->key() === $other->key() && ($this->surface !== null || ($this->size === null) === ($other->size === null) && abs(($this->size->length->mm ?? 0.0) - ($other->size->length->mm ?? 0.0)) < 1e-9);
+    }
+
     public function direction(): int
     {
         return $this->opens ? 1 : -1;

@@ -225,14 +225,18 @@ final readonly class MistakeAnswer implements \JsonSerializable
         }
         $mm = static fn (float $mm): TypedLength => new TypedLength(Length::mm($mm), '', Unit::Millimetre);
         $new = [];
-        foreach ([$remedy->place => $remedy->new] + $remedy->more as $place => $length) {
-            $new[$in->lengths[$place]->key()] = $length;
+        foreach ([$remedy->place => $remedy->new] + $remedy->more as $place => $to) {
+            $new[] = [$in->lengths[$place], $to];
         }
 
-        return $facts->with(loops: array_map(static fn (LoopFacts $l): LoopFacts => $l->withLengths(array_map(static function (LoopLength $other) use ($new, $mm): LoopLength {
-            $to = $other->surface === null ? $new[$other->key()] ?? null : null;
+        return $facts->with(loops: array_map(static fn (LoopFacts $l): LoopFacts => $l->withLengths(array_map(static function (LoopLength $length) use ($new, $mm): LoopLength {
+            foreach ($new as [$old, $to]) {
+                if ($length->surface === null && $length->isSamePiece($old)) {
+                    return $length->withSize($mm($to->sizeMm), $mm($to->plusMm), $mm($to->minusMm));
+                }
+            }
 
-            return $to === null ? $other : $other->withSize($mm($to->sizeMm), $mm($to->plusMm), $mm($to->minusMm));
+            return $length;
         }, $l->lengths)), $facts->loops));
     }
 

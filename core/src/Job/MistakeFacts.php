@@ -48,9 +48,13 @@ final readonly class MistakeFacts implements \JsonSerializable
         }
         $old = $this->old;
 
-        return $facts->with(mistakes: [], loops: $old === null ? $facts->loops : array_map(fn (LoopFacts $l): LoopFacts => $l->withLengths(array_map(
-            fn (LoopLength $length): LoopLength => $length->surface === null && $length->name === $this->length && ($l->id === $this->loop || $length->size?->length->mm === $this->new?->length->mm) ? $length->withSize($old) : $length, $l->lengths,
-        )), $facts->loops));
+        return $facts->with(mistakes: [], loops: $old === null ? $facts->loops : array_map(function (LoopFacts $l) use ($old): LoopFacts {
+            $named = array_filter($l->lengths, fn (LoopLength $length): bool => $length->surface === null && $length->name === $this->length);
+            // Its own one, even where a way out has changed it since; of several alike named ones only that with the right size.
+            $alone = $l->id === $this->loop && count($named) === 1;
+
+            return $l->withLengths(array_map(fn (LoopLength $length): LoopLength => in_array($length, $named, true) && ($alone || $length->size?->length->mm === $this->new?->length->mm) ? $length->withSize($old) : $length, $l->lengths));
+        }, $facts->loops));
     }
 
     /** @return array<string, mixed> */

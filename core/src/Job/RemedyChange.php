@@ -21,12 +21,24 @@ final class RemedyChange
                 return [];
             }
             $unit = $length->size->unit ?? Unit::Millimetre;
-            $typed[$length->key()] = ['size' => self::typed($new->sizeMm, $unit, false)] + (in_array($remedy->kind, ['hold', 'together'], true) ? ['plus' => self::typed($new->plusMm, $unit, true), 'minus' => self::typed($new->minusMm, $unit, true)] : []);
+            $typed[] = [$length, ['size' => self::typed($new->sizeMm, $unit, false)] + (in_array($remedy->kind, ['hold', 'together'], true) ? ['plus' => self::typed($new->plusMm, $unit, true), 'minus' => self::typed($new->minusMm, $unit, true)] : [])];
         }
         $changes = [];
         foreach ($facts->loops as $loop) {
-            if (array_filter($loop->lengths, static fn (LoopLength $l): bool => isset($typed[$l->key()])) !== []) {
-                $changes[] = ['list' => 'loops', 'thing' => $loop->id, 'fact' => ['lengths' => array_map(static fn (LoopLength $l): array => self::plain([...$l->jsonSerialize(), ...($typed[$l->key()] ?? [])]), $loop->lengths)]];
+            $changed = false;
+            $lengths = [];
+            foreach ($loop->lengths as $length) {
+                $row = $length->jsonSerialize();
+                foreach ($typed as [$old, $new]) {
+                    if ($length->isSamePiece($old)) {
+                        $row = [...$row, ...$new];
+                        $changed = true;
+                    }
+                }
+                $lengths[] = self::plain($row);
+            }
+            if ($changed) {
+                $changes[] = ['list' => 'loops', 'thing' => $loop->id, 'fact' => ['lengths' => $lengths]];
             }
         }
 

@@ -128,7 +128,7 @@ final readonly class Fastening
     }
 
     /**
-     * A fillet all round a shaft: T = 0.707 · leg · π d²/2 · τ, at a third of the yield of the weaker metal.
+     * A fillet all round a shaft: T = 0.707 · leg · π d²/2 · τ, with half of the shear yield of the weaker metal.
      *
      * Source: Shigley's Mechanical Engineering Design, welds in torsion, throat 0.707 of the leg; the allowable common practice.
      *

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /**
@@ -18,9 +19,8 @@ use Oldpart\Core\Quantity\LengthWriter;
  */
 final readonly class BoreLine
 {
-    private const STEEL_MPA = 2.07e5;
-
-    private const STEEL_N_MM3 = 7.85e-6 * 9.81;
+    /** What such a bar is mostly of. Common practice. */
+    private const BAR = 'medium-carbon steel, normalised';
 
     /**
      * @param  array{float, float}  $offMm  of the middle at the first and the second place
@@ -67,9 +67,10 @@ final readonly class BoreLine
         if (! ($barMm > 0) || ! ($spanMm > 0)) {
             throw new BadInput('out-of-range', 'bar_mm', 'A bar has a diameter and a span above zero.');
         }
-        $w = self::STEEL_N_MM3 * M_PI / 4 * $barMm ** 2;
+        $steel = Material::named(self::BAR);
+        $w = (float) $steel->densityKgM3 * 1e-9 * 9.81 * M_PI / 4 * $barMm ** 2;
 
-        return 5 * $w * $spanMm ** 4 / (384 * self::STEEL_MPA * M_PI / 64 * $barMm ** 4);
+        return 5 * $w * $spanMm ** 4 / (384 * $steel->eGpa * 1000 * M_PI / 64 * $barMm ** 4);
     }
 
     /** @return list<Note> */

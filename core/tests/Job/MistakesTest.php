@@ -122,6 +122,22 @@ final class MistakesTest extends TestCase
         self::assertSame(['Then still not as wanted: B.', false], [$by('Washer')['then']['mm'], $by('Washer')['enough']]);
     }
 
+    /** Another length of the same name but another size is another piece: a way out leaves it as it is. */
+    public function test_an_alike_named_length_of_another_size_is_another_piece(): void
+    {
+        $job = SampleJob::measured();
+        $job->facts['loops'] = [
+            ['id' => 'a', 'name' => 'A', 'least' => self::mm('0.1'), 'most' => self::mm('0.2'), 'lengths' => [self::length('Fork', true, '10', '0.005', ['origin' => 'there']), self::length('Washer', false, '10', '0.005')]],
+            ['id' => 'b', 'name' => 'B', 'least' => self::mm('-0.05'), 'most' => self::mm('0.05'), 'lengths' => [self::length('Groove', true, '2', '0.005'), self::length('Washer', false, '2', '0.005')]],
+        ];
+        $job->facts['mistakes'] = [['id' => 'm1', 'surface' => null, 'loop' => 'a', 'length' => 'Fork', 'old' => self::mm('10.15'), 'new' => self::mm('10'), 'readings' => [], 'cause' => 'drawing', 'note' => '', 'at' => null]];
+        $answers = self::answers($job);
+        $way = array_values(array_filter($answers['mistakes'][0]['ways'], static fn (array $w): bool => str_contains($w['do']['mm'], 'Make “Washer” 9.850')))[0];
+        self::assertTrue($way['enough'], 'B is not touched');
+        self::assertSame(['a'], array_column($way['changes'], 'thing'));
+        self::assertSame(['a'], array_column($answers['loops'][0]['remedies'][0]['changes'], 'thing'));
+    }
+
     public function test_nothing_has_to_be_done_where_all_still_closes(): void
     {
         $job = SampleJob::measured();

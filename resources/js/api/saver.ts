@@ -15,7 +15,8 @@ interface Change {
 export interface Wrong {
     surface?: string;
     loop?: string;
-    length?: string;
+    /** Of the length in its loop. */
+    place?: number;
     right: { typed: string; unit: Unit } | null;
     cause: string;
     note: string;

@@ -2639,7 +2639,8 @@ export interface operations {
                     id: string;
                     surface?: string | null;
                     loop?: string | null;
-                    length?: string | null;
+                    /** @description of the length in its loop */
+                    place?: number;
                     right?: components["schemas"]["typed_length"] | null;
                     cause: string;
                     note?: string;

@@ -216,9 +216,7 @@ function Row({ loop, length, row, at, store }: RowProps) {
                 <WrongNumber
                     name={length.name}
                     about={
-                        length.surface === null
-                            ? { loop: loop.id, length: length.name }
-                            : { surface: length.surface }
+                        length.surface === null ? { loop: loop.id, place: at } : { surface: length.surface }
                     }
                     was={row?.size ?? null}
                     close={() => setWrong(false)}

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { useEffect, useRef } from 'react';
 import type { MistakeAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
 import { Framed } from '../../pictures/Framed';
@@ -11,8 +12,15 @@ import { TakeIt } from './TakeIt';
 /** Numbers that were wrong, the last first: what each does, what can be saved, what it costs. */
 export function Mistakes() {
     const { answers } = useJob();
+    const newest = answers.mistakes.at(-1)?.id;
+    const list = useRef<HTMLDivElement>(null);
+    // Whoever comes from further down has to see what it does, and go on from there by keyboard.
+    useEffect(() => {
+        list.current?.focus({ preventScroll: true });
+        list.current?.scrollIntoView({ block: 'start' });
+    }, [newest]);
     return (
-        <Box sx={{ display: 'grid', gap: 2 }}>
+        <Box ref={list} tabIndex={-1} sx={{ display: 'grid', gap: 2, outline: 'none' }}>
             {[...answers.mistakes].reverse().map((mistake) => (
                 <Mistake key={mistake.id} mistake={mistake} />
             ))}

@@ -33,7 +33,7 @@ export function WrongNumber({
     close,
 }: {
     name: string;
-    about: { loop: string; length: string } | { surface: string };
+    about: { loop: string; place: number } | { surface: string };
     was: Say | null;
     close: () => void;
 }) {
