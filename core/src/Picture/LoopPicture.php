@@ -27,6 +27,9 @@ final class LoopPicture
 
     private const BOX = 38.0;
 
+    /** The least length of an arrow that carries the mark of a break. */
+    private const MARKED = 30.0;
+
     /** Points of the curve. */
     private const CURVE = 64;
 
@@ -159,7 +162,8 @@ final class LoopPicture
         $to = abs($to - $from) < self::LEAST ? $from + $direction * self::LEAST : $to;
         $head = -$direction * min(9.0, abs($to - $from));
         $drawing->line($from, $y, $to, $y, $tone, $width)->line($to, $y, $to + $head, $y - 5, $tone, 1.5)->line($to, $y, $to + $head, $y + 5, $tone, 1.5)->line($from, $y - 6, $from, $y + 6, $tone, 1.5);
-        foreach ($scale->breaks as $mm) {
+        // On an arrow too short for it the mark would hide the arrow; the others across the same stretch show it.
+        foreach (abs($to - $from) < self::MARKED ? [] : $scale->breaks as $mm) {
             if ($mm > min($fromMm, $toMm) && $mm < max($fromMm, $toMm)) {
                 $x = $scale->at($mm);
                 $drawing->area([[$x - 7, $y + 8], [$x - 1, $y - 8], [$x + 7, $y - 8], [$x + 1, $y + 8]], Tone::Rule, Fill::Blank, 0)
