@@ -68,15 +68,19 @@ stamp() {
     cat "$@" | cksum >"$to"
 }
 
-install_php() {
+# What a shop needs to run it; with "dev" also what only checks and tests need. What is there for those is not taken away again.
+install_php() { # "dev" or nothing
+    local with=${1:-} wanted=--no-dev
     need_php
     need_tool composer "Composer" composer
-    if [ ! -f vendor/autoload.php ] || stale vendor/.installed composer.json core/composer.json; then
+    if [ "$with" = dev ] || [ -f vendor/.with-dev ]; then wanted=; fi
+    if [ ! -f vendor/autoload.php ] || stale vendor/.installed composer.json core/composer.json || { [ -z "$wanted" ] && [ ! -f vendor/.with-dev ]; }; then
         say "Installing the PHP packages ..."
         mkdir -p bootstrap/cache storage/framework/{cache/data,sessions,views} storage/logs
         [ -f .env ] || cp .env.example .env
-        composer install --no-progress --quiet || stop "The PHP packages could not be installed. Connect to the network once, then start again."
+        composer install --no-progress --quiet $wanted || stop "The PHP packages could not be installed. Connect to the network once, then start again."
         stamp vendor/.installed composer.json core/composer.json
+        [ -n "$wanted" ] || : >vendor/.with-dev
     fi
 }
 
@@ -88,12 +92,15 @@ install_core() {
     fi
 }
 
-install_npm() {
+install_npm() { # "dev" or nothing
+    local with=${1:-} wanted=--omit=dev
     need_node
-    if [ ! -d node_modules ] || stale node_modules/.installed package-lock.json; then
+    if [ "$with" = dev ] || [ -f node_modules/.with-dev ]; then wanted=--include=dev; fi
+    if [ ! -d node_modules ] || stale node_modules/.installed package-lock.json || { [ "$wanted" = --include=dev ] && [ ! -f node_modules/.with-dev ]; }; then
         say "Installing the front-end packages ..."
-        npm ci --no-progress --silent || stop "The front-end packages could not be installed. Connect to the network once, then start again."
+        npm ci --no-progress --silent $wanted || stop "The front-end packages could not be installed. Connect to the network once, then start again."
         stamp node_modules/.installed package-lock.json
+        [ "$wanted" = --omit=dev ] || : >node_modules/.with-dev
     fi
 }
 
@@ -101,11 +108,11 @@ front_end_sources() {
     find resources/js resources/views vite.config.ts package-lock.json -type f | LC_ALL=C sort | tr '\n' '\0' | xargs -0 cat
 }
 
-build_front_end() {
+build_front_end() { # "dev" or nothing
     local sum
     sum=$(front_end_sources | cksum)
     if [ ! -f public/build/manifest.json ] || [ "$(cat public/build/.built 2>/dev/null)" != "$sum" ]; then
-        install_npm
+        install_npm "${1:-}"
         say "Building the front end ..."
         npx vite build --logLevel error || stop "The front end could not be built."
         printf '%s\n' "$sum" >public/build/.built
