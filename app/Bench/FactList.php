@@ -71,7 +71,7 @@ enum FactList: string
             self::Surfaces => [
                 'role' => null, 'stations' => [], 'angles' => [], 'criticality' => 'fit', 'condition' => null, 'datum' => false,
                 'size' => null, 'size2' => null, 'at' => null, 'long' => null, 'x' => null, 'y' => null, 'pitch' => null,
-                'count' => null, 'hand' => null, 'angle_deg' => null, 'source' => null, 'sketch' => null,
+                'count' => null, 'hand' => null, 'angle_deg' => null, 'finish' => null, 'rz_um' => null, 'source' => null, 'sketch' => null,
             ],
             self::Readings => [
                 'station' => '1', 'angle' => '0', 'was' => null, 'part_c' => null, 'gauge_c' => null, 'worn' => null,

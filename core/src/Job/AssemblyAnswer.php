@@ -10,6 +10,7 @@ use Oldpart\Core\Making\PressAssembly;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Making\TrialAssembly;
 use Oldpart\Core\Picture\ForcePicture;
+use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Safety\Caution;
 
 /** Putting the job together: cautions to tick, steps, the force to expect, checks after. */
@@ -26,7 +27,7 @@ final readonly class AssemblyAnswer implements \JsonSerializable
     /** @param  list<JointAnswer>  $joints */
     public static function of(JobFacts $facts, array $joints, ?Press $press, SurveyAnswer $survey, bool $withheld): self
     {
-        $pressed = array_filter($joints, static fn (JointAnswer $j): bool => $j->isSized() && $j->isTight() && ! $j->purpose->isLength) !== [];
+        $pressed = array_filter($joints, static fn (JointAnswer $j): bool => $j->isSized() && $j->canBeTight() && ! $j->purpose->isLength) !== [];
         $shown = $withheld ? null : $press;
         $bonded = array_filter($joints, static fn (JointAnswer $j): bool => $j->isSized() && $j->purpose->code === 'bonded') !== [];
         $tight = array_values(array_filter($joints, static fn (JointAnswer $j): bool => $j->press !== null))[0] ?? null;
@@ -59,9 +60,9 @@ final readonly class AssemblyAnswer implements \JsonSerializable
             'pressing' => $this->pressing,
             'rehearsal' => $this->rehearsal,
             'force' => $this->press === null ? null : [
-                'least' => PressTiles::force($this->press->holdAxialN->min),
-                'most' => PressTiles::force($this->press->pressForceN),
-                'press' => PressTiles::force($this->facts->shop->pressN),
+                'least' => Figure::forceAtLeast($this->press->pressForceLeastN),
+                'most' => Figure::forceUpTo($this->press->pressForceN),
+                'press' => Figure::forceAtLeast($this->facts->shop->pressN),
                 'enough' => $this->press->pressForceN <= $this->facts->shop->pressN,
             ],
             'picture' => $this->press === null ? null : ForcePicture::draw($this->press, $this->facts->shop->pressN),

@@ -26,7 +26,7 @@ final readonly class Evaluator
         $ways = new JointWays($facts, $out->sizing, $out->study);
         $joints = array_map(static fn (JointAnswer $helped): JointAnswer => $helped->withWays($ways->of($helped, JointConditions::of($facts, $out->found, $helped)), HotAndCold::of($helped, $facts->shop->temperatureC), ThreadAnswer::of($facts, $out->found, $helped), HeldBy::of($facts, $out->found, $out->bands, $helped)), $joints);
         $card = new MakeCard($facts, $joints);
-        $surfaces = self::surfaces($facts, $out->found, $joints);
+        $surfaces = self::surfaces($facts, $out->found, $out->study, $joints);
         $plan = self::plan($facts, $joints, $card, $out->make);
         $pictures = new JobPictures($facts, $out->found, $out->withheld ? [] : $out->bands);
         $survey = SurveyAnswer::of($facts, $pictures, $surfaces);
@@ -111,10 +111,10 @@ final readonly class Evaluator
      * @param  list<JointAnswer>  $joints
      * @return list<SurfaceAnswer>
      */
-    private static function surfaces(JobFacts $facts, array $found, array $joints): array
+    private static function surfaces(JobFacts $facts, array $found, PressStudy $study, array $joints): array
     {
         $answers = [];
-        $needed = self::needed($facts, $joints);
+        $needed = self::needed($study, $joints);
         foreach ($facts->surfaces as $surface) {
             if ($facts->partOf($surface)->origin === Origin::Make || ! $surface->type->isMeasurable()) {
                 continue;
@@ -136,24 +136,17 @@ final readonly class Evaluator
     }
 
     /**
-     * What the mechanics of a press need beside the two diameters: the engaged length, and the outside of the outer part.
+     * What the mechanics of a press need beside the two diameters: the engaged length, and the walls along it.
      *
      * @param  list<JointAnswer>  $joints
      * @return list<string>
      */
-    private static function needed(JobFacts $facts, array $joints): array
+    private static function needed(PressStudy $study, array $joints): array
     {
         $needed = [];
         foreach ($joints as $joint) {
-            $outer = $facts->surface($joint->joint->outer);
-            if (! $joint->isSized() || ! $joint->isTight() || $joint->purpose->isLength || $outer === null) {
-                continue;
-            }
-            array_push($needed, ...($joint->joint->along === null ? [] : [$joint->joint->along]));
-            foreach ($facts->surfacesOf($outer->part) as $surface) {
-                if ($surface->type === SurfaceType::Shaft) {
-                    $needed[] = $surface->id;
-                }
+            if ($joint->isSized() && $joint->canBeTight() && ! $joint->purpose->isLength) {
+                array_push($needed, ...$study->decidedBy($joint));
             }
         }
 

@@ -11,6 +11,7 @@ use Oldpart\Core\Joint\Fastening;
 use Oldpart\Core\Joint\FasteningKind;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\Figure;
 
 /** What holds a joint beside its fit, and what of all that is counted: the strongest alone, as the others come in only once it has slipped or given. */
 final readonly class HeldBy implements \JsonSerializable
@@ -101,7 +102,7 @@ final readonly class HeldBy implements \JsonSerializable
     {
         $others = array_slice($names, 1);
         $many = static fn (string $name): bool => str_ends_with($name, 's') && $name !== 'the press';
-        $first = 'What counts is '.$names[0].', '.($many($names[0]) ? 'which give' : 'which gives').' at '.self::torque($most).'.';
+        $first = 'What counts is '.$names[0].', '.($many($names[0]) ? 'which give' : 'which gives').' at '.Figure::torqueAtLeast($most).'.';
 
         return Say::plain($others === [] ? $first : $first.' '.ucfirst(implode(' and ', $others)).(count($others) > 1 || $many($others[0]) ? ' come in only once that has slipped or given, and are not added.' : ' comes in only once that has slipped or given, and is not added.'));
     }
@@ -120,11 +121,6 @@ final readonly class HeldBy implements \JsonSerializable
         return $torques;
     }
 
-    private static function torque(float $nm): string
-    {
-        return number_format($nm, $nm < 10 ? 1 : 0).' N·m';
-    }
-
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
@@ -135,11 +131,11 @@ final readonly class HeldBy implements \JsonSerializable
 
         return [
             'rows' => array_map(static fn (array $row): array => [
-                'holds' => $row['held']?->torqueNm === null ? null : self::torque($row['held']->torqueNm), 'along' => $row['held']?->axialN === null ? null : PressTiles::force($row['held']->axialN),
+                'holds' => $row['held']?->torqueNm === null ? null : Figure::torqueAtLeast($row['held']->torqueNm), 'along' => $row['held']?->axialN === null ? null : Figure::forceAtLeast($row['held']->axialN),
                 'gives' => $row['held']->gives ?? '', 'blocked' => $row['blocked'], 'notes' => $row['held']->notes ?? [], 'working' => $row['held']->working ?? [],
             ], $this->rows),
             'counts' => $most === null || $names === [] ? null : $this->counts($names, $most),
-            'says' => $enough === null ? null : Say::plain($enough ? 'Enough for '.self::torque($this->needsNm ?? 0.0).', factor '.number_format($most / $this->needsNm, 1).'.' : 'Not enough: '.self::torque(JointWays::HOLD_FACTOR * ($this->needsNm ?? 0.0)).' is asked with the factor.'),
+            'says' => $enough === null ? null : Say::plain($enough ? 'Enough for '.Figure::torqueUpTo($this->needsNm ?? 0.0).', factor '.Figure::atLeast($most / $this->needsNm, 1).'.' : 'Not enough: '.Figure::torqueUpTo(JointWays::HOLD_FACTOR * ($this->needsNm ?? 0.0)).' is asked with the factor.'),
             'enough' => $enough,
         ];
     }

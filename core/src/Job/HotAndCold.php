@@ -8,6 +8,9 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Joint\Chance;
 use Oldpart\Core\Joint\InUse;
 use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Joint\PressAdvice;
+use Oldpart\Core\Joint\PressFit;
+use Oldpart\Core\Joint\Roughness;
 use Oldpart\Core\Joint\Shrink;
 use Oldpart\Core\Picture\InUsePicture;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -34,7 +37,7 @@ final readonly class HotAndCold implements \JsonSerializable
             $chance = new Chance($low, $high, $found->u95MeanMm / 2);
         }
 
-        return new self($press, Shrink::of($press->fit->diameterMm, max(0.0, $press->fit->interferenceMm->max), $press->fit->inner, $press->fit->outer, $roomC), $chance, $roomC);
+        return new self($press, Shrink::of($press->fit->diameterMm, max(0.0, $press->fit->tightestMm()), $press->fit->inner, $press->fit->outer, $roomC), $chance, $roomC);
     }
 
     /** @return array<string, mixed> */
@@ -42,7 +45,7 @@ final readonly class HotAndCold implements \JsonSerializable
     {
         $fit = $this->press->fit;
         $celsius = static fn (float $c): string => number_format(ceil($c)).' °C';
-        $gone = InUse::goneAtC($fit->diameterMm, $fit->interferenceMm->min, $fit->inner, $fit->outer);
+        $gone = InUse::goneAtC($fit->diameterMm, $this->sureMm(), $fit->inner, $fit->outer);
 
         return [
             'heat' => Say::plain(str_replace('-', '−', $celsius($this->shrink->heatOuterToC))), 'heat_allowed' => $this->shrink->heatAllowed,
@@ -68,13 +71,22 @@ final readonly class HotAndCold implements \JsonSerializable
         ];
     }
 
+    /** What is sure to be there at 20 °C at the loosest spot, mm. */
+    private function sureMm(): float
+    {
+        $fit = $this->press->fit;
+
+        return $fit->interferenceMm->min - $fit->form->looserMm - Roughness::loss($fit->roughInner, $fit->roughOuter)->max;
+    }
+
     private function speed(): ?Say
     {
         $fit = $this->press->fit;
         if ($fit->inner->densityKgM3 === null || $fit->outer->densityKgM3 === null) {
             return null;
         }
-        $rpm = InUse::goneAtRpm($fit, max(0.0, $fit->interferenceMm->min));
+        $speeds = array_filter(array_map(fn (PressFit $stretch): ?float => InUse::goneAtRpm($stretch, $this->press->gripMm->min), $this->press->stretches), static fn (?float $rpm): bool => $rpm !== null);
+        $rpm = $speeds === [] ? null : min($speeds);
 
         return $rpm === null ? null : Say::plain('Turning lets go of it at '.number_format(floor($rpm / 10) * 10).' rev/min at its loose end.');
     }
@@ -86,13 +98,17 @@ final readonly class HotAndCold implements \JsonSerializable
             return null;
         }
         $of = static fn (float $chance): string => rtrim(rtrim(number_format(100 * $chance, 1), '0'), '.');
-        $grips = 1 - $this->chance->below(0.0);
+        // It has to grip as it runs, on peaks that have flattened.
+        $fit = $this->press->fit;
+        $gone = Roughness::loss($fit->roughInner, $fit->roughOuter)->min - min(0.0, $fit->warmMm() ?? 0.0);
+        $grips = 1 - $this->chance->below($gone);
+        $warm = abs($fit->runsAtC - 20) < 1e-9 ? '' : ' at '.number_format($fit->runsAtC).' °C';
         $factor = $this->press->outerFactor;
-        $enough = $this->press->fit->outer->brittle ? 2.5 : 1.3;
+        $enough = PressAdvice::enough($this->press->fit->outer);
         // Stress rises straight with interference: the one at which the factor is just what is asked.
-        $limit = $factor === null ? null : $this->press->effectiveMm->max * $factor / $enough;
+        $limit = $factor === null ? null : $this->press->gripMm->max * $factor / $enough;
         $over = $limit === null ? '' : ', and '.$of(1 - $this->chance->below($limit)).' load the part around it more than it should stand';
 
-        return Say::plain("Of a hundred made anywhere in the band, with the doubt of the mate: {$of($grips)} grip{$over}.");
+        return Say::plain("Of a hundred made anywhere in the band, with the doubt of the mate: {$of($grips)} grip{$warm}{$over}.");
     }
 }

@@ -85,6 +85,18 @@ final readonly class JointAnswer implements \JsonSerializable
         return $this->wantedMm !== null ? $this->wantedMm->max <= 0 : $this->purpose->tight;
     }
 
+    /** Its least clearance is below zero: at one end of its range at least it has to be pressed. */
+    public function canBeTight(): bool
+    {
+        return $this->wantedMm !== null ? $this->wantedMm->min < 0 : $this->purpose->tight;
+    }
+
+    /** The size both have to each other where the mate was not read, mm: of the bearing, or of the class. */
+    public function nominalMm(): ?float
+    {
+        return $this->toTable?->fit->sizeMm ?? ($this->seat === null ? null : ($this->purpose->code === 'bearing-on-shaft' ? $this->seat->bearing->boreMm : $this->seat->bearing->outsideMm));
+    }
+
     public function withPress(?Press $press, ?Say $blocked): self
     {
         return new self(

@@ -85,7 +85,7 @@ final readonly class JointSizing
 
         return new JointAnswer(
             $joint, $purpose, $rows, $chosen === null ? 'limits' : $chosen->school->value, $wanted, $make, $mate, $mate->name, $make->name,
-            $found, $sized, $this->judge($mate, $found, $wanted), $blocked, $this->withheld, $this->shopNotes($joint, $sized), seat: $seat,
+            $found, $sized, $this->judge($mate, $found, $wanted), $blocked, $this->withheld, [...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose->code, $wanted, $found->meanMm))], seat: $seat,
         );
     }
 
@@ -126,7 +126,7 @@ final readonly class JointSizing
 
         return new JointAnswer(
             $joint, $purpose, $rows, $chosen->school->value, $chosen->clearance(), $make, $both ? null : $mate, $mate->name, $make->name, null, $sized, null,
-            $this->withheld ? Gatekeeper::sentence() : null, $this->withheld, [...$notes, ...$this->shopNotes($joint, $sized)],
+            $this->withheld ? Gatekeeper::sentence() : null, $this->withheld, [...$notes, ...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose->code, $chosen->clearance(), $nominalMm))],
             toTable: new ToTable($chosen, $both ? $mate : null, $both ? $limits($chosen, ! $makeShaft) : null, $wish),
         );
     }

@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\Severity;
 use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Joint\Bond;
 use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Joint\PressAdvice;
 use Oldpart\Core\Joint\Shrink;
+use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
@@ -23,10 +27,6 @@ final readonly class JointWays
 {
     /** Purposes that stay put and have a choice of ways. */
     private const STAYS = ['hand-fit', 'tap-in', 'tap-tight', 'light-press', 'medium-press', 'heavy-press', 'bonded'];
-
-    private const BRITTLE_FACTOR = 2.5;
-
-    private const YIELD_FACTOR = 1.3;
 
     /** Asked of what it must hold, where it is steady. Common practice. */
     public const HOLD_FACTOR = 1.5;
@@ -70,7 +70,7 @@ final readonly class JointWays
             $minds[] = Say::with('The band is {w} wide, your lathe holds {h}.', ['w' => LengthWriter::difference($sized->band->widthMm()), 'h' => LengthWriter::difference($this->facts->shop->latheHoldsMm)]);
             $rank += 2;
         }
-        if ($offer->clearanceMm->max <= 0) {
+        if ($offer->clearanceMm->min < 0) {
             $press = $this->study->pressed($answer, new Range(-$offer->clearanceMm->max, -$offer->clearanceMm->min));
             if ($press instanceof Press) {
                 [$stop, $mind, $holds] = $this->pressing($row, $press, $answer->joint->needsTorqueNm);
@@ -116,13 +116,13 @@ final readonly class JointWays
     {
         $stops = $minds = [];
         $outer = $press->fit->outer;
-        $enough = $outer->brittle ? self::BRITTLE_FACTOR : self::YIELD_FACTOR;
-        $says = static fn (float $factor): string => number_format(floor($factor * 10) / 10, 1);
+        $enough = PressAdvice::enough($outer);
+        $says = static fn (float $factor): string => Figure::atLeast($factor, 1);
         if ($press->outerFactor !== null && $press->outerFactor < $enough) {
             $stops[] = Say::plain("The part around it stands only {$says($press->outerFactor)} times that, and {$enough} is asked: it ".($outer->brittle ? 'may crack.' : 'gives.'));
         }
         if ($press->innerFactor !== null && $press->innerFactor < 1.0) {
-            $stops[] = Say::plain('The part inside is squeezed beyond its yield: it gives and holds no more for it.');
+            $minds[] = Say::plain('The part inside gives a little: finish its bore in place.');
         }
         if ($press->fit->inner->family === 'plastic' || $outer->family === 'plastic') {
             $stops[] = Say::plain('Plastic creeps: a press fit in it relaxes within weeks.');
@@ -130,17 +130,17 @@ final readonly class JointWays
         if ($row['put'] === 'hot') {
             array_push($stops, ...$this->heating($press));
         } elseif ($press->pressForceN > $this->facts->shop->pressN) {
-            $stops[] = Say::plain('It takes up to '.PressTiles::force($press->pressForceN).', your press gives '.PressTiles::force($this->facts->shop->pressN).'.');
+            $stops[] = Say::plain('It takes up to '.Figure::forceUpTo($press->pressForceN).', your press gives '.Figure::forceAtLeast($this->facts->shop->pressN).'.');
         }
         $least = $press->holdTorqueNm->min;
         if ($needs !== null && $needs > 0 && $row['put'] !== 'pinned' && $least < self::HOLD_FACTOR * $needs) {
-            $stops[] = Say::plain('It holds '.number_format($least, 1).' N·m at worst; '.number_format(self::HOLD_FACTOR * $needs, 1).' is asked with the factor.');
+            $stops[] = Say::plain('It holds '.Figure::atLeast($least, 1).' N·m at worst; '.Figure::upTo(self::HOLD_FACTOR * $needs, 1).' is asked with the factor.');
         }
 
         return [$stops, $minds, Say::plain(match (true) {
             $row['put'] === 'pinned' => 'by the pin',
             $least < 0.05 => 'nothing for sure at its loose end',
-            default => 'at least '.number_format($least, $least < 10 ? 1 : 0).' N·m',
+            default => 'at least '.Figure::torqueAtLeast($least),
         })];
     }
 
@@ -164,7 +164,7 @@ final readonly class JointWays
     private function heating(Press $press): array
     {
         try {
-            $shrink = Shrink::of($press->fit->diameterMm, $press->fit->interferenceMm->max, $press->fit->inner, $press->fit->outer, $this->facts->shop->temperatureC);
+            $shrink = Shrink::of($press->fit->diameterMm, max(0.0, $press->fit->tightestMm()), $press->fit->inner, $press->fit->outer, $this->facts->shop->temperatureC);
         } catch (BadInput $bad) {
             return [Say::plain($bad->getMessage())];
         }
@@ -182,13 +182,14 @@ final readonly class JointWays
         if (! $press instanceof Press) {
             return [[], null];
         }
-        $bond = Bond::of($press->fit->diameterMm, $press->fit->lengthMm, $gap);
+        $bond = Bond::of($press->fit->diameterMm, $press->fit->lengthMm, $gap, $this->facts->takeIn->runsAtC ?? 20.0);
         $least = $bond->holdTorqueNm->min;
         $needs = $answer->joint->needsTorqueNm;
         $stops = $needs !== null && $needs > 0 && $least < $needs
-            ? [Say::plain('A compound holds '.number_format($least, 1).' N·m here at a third of its strength; '.number_format($needs, 1).' is asked.')]
+            ? [Say::plain('A compound holds '.Figure::atLeast($least, 1).' N·m here at a third of its strength; '.Figure::upTo($needs, 1).' is asked.')]
             : [];
+        array_push($stops, ...array_map(static fn (Note $n): Say => $n->say, array_filter($bond->notes, static fn (Note $n): bool => $n->severity === Severity::Stop)));
 
-        return [$stops, Say::plain('at least '.number_format($least, $least < 10 ? 1 : 0).' N·m, at a third of its strength')];
+        return [$stops, Say::plain('at least '.Figure::torqueAtLeast($least).', at a third of its strength')];
     }
 }

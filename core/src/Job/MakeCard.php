@@ -127,7 +127,7 @@ final readonly class MakeCard
         }
         $fit = $press->press->fit;
         $before = self::before($after, $press->press->boreClosingMm);
-        $needed = $before === null || $before->widthMm() < $this->facts->shop->latheHoldsMm || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || $this->isSintered($bore);
+        $needed = $before === null || $before->widthMm() < $this->facts->shop->latheHoldsMm || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || ($press->press->innerFactor ?? INF) < 1 || $this->isSintered($bore);
 
         return $before === null || ($answer->joint->finishInPlace ?? $needed);
     }
@@ -137,11 +137,11 @@ final readonly class MakeCard
         return str_contains(FoundSurfaces::material($this->facts->partOf($surface))->name ?? '', 'sintered');
     }
 
-    /** The tight joint through another surface of the same made part, if there is one. */
+    /** The joint that can be tight through another surface of the same made part, if there is one. */
     public function pressOn(SurfaceFacts $bore): ?JointAnswer
     {
         foreach ($this->joints as $joint) {
-            if ($joint->make !== null && $joint->make->part === $bore->part && $joint->make->id === $joint->joint->inner && $joint->isTight() && ! $joint->purpose->isLength) {
+            if ($joint->make !== null && $joint->make->part === $bore->part && $joint->make->id === $joint->joint->inner && $joint->canBeTight() && ! $joint->purpose->isLength) {
                 return $joint;
             }
         }

@@ -5,70 +5,146 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Joint\MateForm;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
-use Oldpart\Core\Shape\SurfaceType;
 
 /** Brings together what a press fit's mechanics need from all over the job. */
 final readonly class PressStudy
 {
+    private const BEARING_STEEL = 'bearing or tool steel, hardened';
+
+    private KnownSizes $sizes;
+
     /**
      * @param  array<string, FoundSize>  $found
      * @param  array<string, Band>  $bands  bands of made surfaces, by surface id, after assembly
      * @param  array<string, Range>  $made  sizes of made surfaces with their doubt, by surface id
      * @param  list<JointAnswer>  $joints  all of the job
      */
-    public function __construct(private JobFacts $facts, private array $found, private array $bands, private array $made, private array $joints = [])
+    public function __construct(private JobFacts $facts, array $found, array $bands, private array $made, private array $joints = [])
     {
+        $this->sizes = new KnownSizes($facts, $found, $bands, $made);
     }
 
-    /** The joint with its mechanics, or with what is still missing for them. */
+    /** The joint with its mechanics where it can be tight, or with what is still missing for them. */
     public function of(JointAnswer $answer): JointAnswer
     {
-        if (! $answer->isTight() || $answer->purpose->isLength || $answer->sized?->band === null || $answer->mateFound === null || $answer->wantedMm === null) {
+        if (! $answer->canBeTight() || $answer->purpose->isLength || $answer->purpose->isShape || $answer->sized?->band === null || $answer->wantedMm === null) {
             return $answer;
         }
         $press = $this->pressed($answer, $this->interference($answer));
 
-        return $press instanceof Press ? $answer->withPress($press, null) : $answer->withPress(null, $press);
+        return $press instanceof Press ? $answer->withPress($press->noting(self::byStation($answer, $press)), null) : $answer->withPress(null, $press);
+    }
+
+    /**
+     * How the band to make sits at each station, where the mate is so much out that it matters.
+     *
+     * @return list<Note>
+     */
+    private static function byStation(JointAnswer $answer, Press $press): array
+    {
+        $mate = $answer->mateFound;
+        $band = $answer->sized?->band;
+        if ($mate === null || $band === null || count($mate->stations) < 2 || $answer->withheld || $press->fit->form->wholeMm() <= $press->fit->interferenceMm->min) {
+            return [];
+        }
+        $ends = [];
+        foreach ($mate->stations as $station => $mm) {
+            $clear = $answer->makesInner() ? [$mm - $band->upperMm, $mm - $band->lowerMm] : [$band->lowerMm - $mm, $band->upperMm - $mm];
+            $d = static fn (float $x): Say => LengthWriter::difference($x);
+            $ends[] = match (true) {
+                $clear[0] >= 0 => Say::with($station.': {a} to {b} loose', ['a' => $d($clear[0]), 'b' => $d($clear[1])]),
+                $clear[1] <= 0 => Say::with($station.': {a} to {b} tight', ['a' => $d($clear[1]), 'b' => $d($clear[0])]),
+                default => Say::with($station.': {a} tight to {b} loose', ['a' => $d($clear[0]), 'b' => $d($clear[1])]),
+            };
+        }
+
+        return [Note::caution('form-by-station', Say::with('Made anywhere in the band it is, by what was read at each place: {ends}.', ['ends' => Say::join($ends, '; ')]))];
     }
 
     /** The mechanics of the joint at an interference of its own, or in words what is missing for them. */
     public function pressed(JointAnswer $answer, Range $interferenceMm): Press|Say
     {
-        $inner = $this->facts->surface($answer->joint->inner);
-        $outer = $this->facts->surface($answer->joint->outer);
-        assert($inner !== null && $outer !== null);
-        $innerPart = $this->facts->partOf($inner);
-        $outerPart = $this->facts->partOf($outer);
-        $innerMaterial = FoundSurfaces::material($innerPart);
-        $outerMaterial = FoundSurfaces::material($outerPart);
-        $length = $answer->joint->along === null ? null : ($this->found[$answer->joint->along] ?? null);
-        $outside = $this->outsideOf($outerPart, $outer);
-        $bore = $this->boreOf($innerPart);
-        $missing = array_filter([
-            $innerMaterial === null ? 'what the '.lcfirst($innerPart->name).' is made of' : null,
-            $outerMaterial === null ? 'what the '.lcfirst($outerPart->name).' is made of' : null,
+        [$inner, $outer] = $this->surfaces($answer);
+        $length = $this->lengthOf($answer);
+        $walls = $this->walls($answer);
+        $innerMaterial = $this->material($answer, $inner);
+        $outerMaterial = $this->material($answer, $outer);
+        $missing = array_values(array_filter([
+            $innerMaterial === null ? 'what the '.lcfirst($this->facts->partOf($inner)->name).' is made of' : null,
+            $outerMaterial === null ? 'what the '.lcfirst($this->facts->partOf($outer)->name).' is made of' : null,
             $length === null ? 'the engaged length' : null,
-            $outside === null ? 'the outside of the '.lcfirst($outerPart->name) : null,
-            $bore === null ? 'the bore of the '.lcfirst($innerPart->name) : null,
-        ]);
-        if ($answer->mateFound === null || $innerMaterial === null || $outerMaterial === null || $length === null || $outside === null || $bore === null) {
+            ...$walls->missing,
+        ]));
+        $diameter = $answer->mateFound->meanMm ?? $answer->nominalMm();
+        if ($diameter === null || $innerMaterial === null || $outerMaterial === null || $length === null || $walls->stretches === []) {
             return Say::plain('To say whether it holds and how far the bore closes, this is needed: '.implode(', ', $missing).'.');
         }
         try {
-            $fit = new PressFit($answer->mateFound->meanMm, $bore, $outside, $length->meanMm, $interferenceMm, $innerMaterial, $outerMaterial);
-            $housing = $this->housingRound($answer, $outerPart);
+            $first = $walls->stretches[0];
+            $fit = new PressFit(
+                $diameter, $first->boreMm, $first->odMm, $length, $interferenceMm, $innerMaterial, $outerMaterial, null, $inner->roughness(), $outer->roughness(),
+                form: $answer->mateFound === null ? null : MateForm::of($answer->mateFound), runsAtC: $this->facts->takeIn->runsAtC ?? 20.0,
+            );
+            $housing = $this->housingRound($answer, $this->facts->partOf($outer));
+            $stretches = array_map(static function (WallStretch $s) use ($fit, $length, $housing): PressFit {
+                $stretch = $fit->stretch($s->share * $length, $s->boreMm, $s->odMm);
 
-            return Press::of($housing === null ? $fit : $fit->in($housing['od_mm'], $housing['material']));
+                return $housing === null || $housing['od_mm'] <= $s->odMm ? $stretch : $stretch->in($housing['od_mm'], $housing['material']);
+            }, $walls->stretches);
+
+            return Press::along($stretches)->noting($walls->notes);
         } catch (BadInput $bad) {
             return Say::plain($bad->getMessage());
         }
+    }
+
+    /** @return list<string> the surfaces whose sizes the mechanics of a joint go by, beside its own two */
+    public function decidedBy(JointAnswer $answer): array
+    {
+        return [...($answer->joint->along === null || $answer->seat !== null ? [] : [$answer->joint->along]), ...array_map(static fn (SurfaceFacts $s): string => $s->id, $this->walls($answer)->deciding)];
+    }
+
+    private function walls(JointAnswer $answer): JointWalls
+    {
+        [$inner, $outer] = $this->surfaces($answer);
+        $walls = JointWalls::of($this->facts, $this->sizes, $inner, $outer);
+
+        return $answer->seat === null ? $walls : $walls->ofBearing($answer->seat->bearing, $answer->purpose->code === 'bearing-on-shaft');
+    }
+
+    /** @return array{SurfaceFacts, SurfaceFacts} the inner and the outer one */
+    private function surfaces(JointAnswer $answer): array
+    {
+        $inner = $this->facts->surface($answer->joint->inner);
+        $outer = $this->facts->surface($answer->joint->outer);
+        assert($inner !== null && $outer !== null);
+
+        return [$inner, $outer];
+    }
+
+    private function material(JointAnswer $answer, SurfaceFacts $surface): ?Material
+    {
+        $isBearing = $answer->seat !== null && $surface->id === ($answer->purpose->code === 'bearing-on-shaft' ? $answer->joint->outer : $answer->joint->inner);
+
+        return $isBearing ? Material::named(self::BEARING_STEEL) : FoundSurfaces::material($this->facts->partOf($surface));
+    }
+
+    /** How long the two touch: the surface named for it, or the width of a bearing. */
+    private function lengthOf(JointAnswer $answer): ?float
+    {
+        $along = $answer->joint->along === null ? null : $this->facts->surface($answer->joint->along);
+
+        return $answer->seat?->bearing->widthMm ?? ($along === null ? null : $this->sizes->mm($along));
     }
 
     /** @return ?array{od_mm: float, material: Material} what the outer part is itself pressed into, where that is known; null where it is in nothing */
@@ -80,55 +156,33 @@ final readonly class PressStudy
             if ($inner === null || $outer === null || $other->joint->id === $answer->joint->id || $inner->part !== $outerPart->id || ! $other->isTight() || $other->purpose->isLength) {
                 continue;
             }
-            $part = $this->facts->partOf($outer);
-            $material = FoundSurfaces::material($part);
-            $outside = $this->outsideOf($part, $outer);
-            if ($material !== null && $outside !== null) {
-                return ['od_mm' => $outside, 'material' => $material];
+            $material = FoundSurfaces::material($this->facts->partOf($outer));
+            $stretches = JointWalls::of($this->facts, $this->sizes, $inner, $outer)->stretches;
+            if ($material !== null && $stretches !== []) {
+                return ['od_mm' => min(array_column($stretches, 'odMm')), 'material' => $material];
             }
         }
 
         return null;
     }
 
-    /** As made when a size has been cut, else the whole range the fit allows. */
+    /**
+     * On the mean of the mate: as made when a size has been cut, else the whole range the fit allows. A fit that is not tight throughout is sized
+     * to the mate's tightest and loosest spots, so its range on the mean is narrower by them.
+     */
     private function interference(JointAnswer $answer): Range
     {
         $wanted = $answer->wantedMm ?? throw new \LogicException('checked by the caller');
         $made = $answer->make === null ? null : ($this->made[$answer->make->id] ?? null);
-        if ($made === null || $answer->mateFound === null) {
-            return new Range(-$wanted->max, -$wanted->min);
+        $mate = $answer->mateFound;
+        if ($made === null || $mate === null) {
+            $form = $mate === null || $answer->isTight() ? new MateForm : MateForm::of($mate);
+
+            return Range::of(-$wanted->max + $form->looserMm, -$wanted->min - $form->tighterMm);
         }
-        $u = $answer->mateFound->u95MeanMm;
-        $mean = $answer->mateFound->meanMm;
 
         return $answer->makesInner()
-            ? new Range($made->min - $mean - $u, $made->max - $mean + $u)
-            : new Range($mean - $u - $made->max, $mean + $u - $made->min);
-    }
-
-    /** The smallest outside found on the part: the thinnest wall decides. */
-    private function outsideOf(PartFacts $part, SurfaceFacts $joint): ?float
-    {
-        $sizes = [];
-        foreach ($this->facts->surfaces as $surface) {
-            if ($surface->part === $part->id && $surface->type === SurfaceType::Shaft && $surface->id !== $joint->id && isset($this->found[$surface->id])) {
-                $sizes[] = $this->found[$surface->id]->looseMm;
-            }
-        }
-
-        return $sizes === [] ? null : min($sizes);
-    }
-
-    /** The bore of the inner part, 0 when it has none, null when it is not known yet. */
-    private function boreOf(PartFacts $part): ?float
-    {
-        foreach ($this->facts->surfaces as $surface) {
-            if ($surface->part === $part->id && $surface->type === SurfaceType::Bore) {
-                return isset($this->bands[$surface->id]) ? $this->bands[$surface->id]->middleMm() : ($this->found[$surface->id]->meanMm ?? null);
-            }
-        }
-
-        return 0.0;
+            ? new Range($made->min - $mate->meanMm - $mate->u95MeanMm, $made->max - $mate->meanMm + $mate->u95MeanMm)
+            : new Range($mate->meanMm - $mate->u95MeanMm - $made->max, $mate->meanMm + $mate->u95MeanMm - $made->min);
     }
 }

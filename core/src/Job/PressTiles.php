@@ -6,6 +6,8 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Joint\PressAdvice;
+use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /** The few numbers of a press fit that decide, with what each is held against. */
@@ -17,27 +19,22 @@ final class PressTiles
         return ['tiles' => [
             self::holds($press, $needsTorqueNm),
             self::stress($press),
-            self::tile('To push it home, up to', self::force($press->pressForceN), 'the press must give this at full depth', 'plain'),
+            self::tile('To push it home, up to', Figure::forceUpTo($press->pressForceN), 'the press must give this at full depth', 'plain'),
             self::tile('The bore closes', Say::with('{a} to {b}', ['a' => LengthWriter::size($press->boreClosingMm->min), 'b' => LengthWriter::size($press->boreClosingMm->max)]), Say::with('the housing grows by up to {g}', ['g' => LengthWriter::difference($press->outerGrowthMm->max)]), 'plain'),
         ], 'press' => $press];
-    }
-
-    public static function force(float $newton): string
-    {
-        return $newton >= 1000 ? number_format($newton / 1000, 1).' kN' : number_format($newton, 0).' N';
     }
 
     /** @return array<string, mixed> */
     private static function holds(Press $press, ?float $needs): array
     {
         $least = $press->holdTorqueNm->min;
-        $value = number_format($least, $least < 10 ? 1 : 0).' N·m';
+        $value = Figure::torqueAtLeast($least);
         if ($needs === null || $needs <= 0) {
-            return self::tile('Holds, at least', $value, 'along it: '.self::force($press->holdAxialN->min), $least > 0 ? 'plain' : 'bad');
+            return self::tile('Holds, at least', $value, 'along it: '.Figure::forceAtLeast($press->holdAxialN->min), $least > 0 ? 'plain' : 'bad');
         }
         $factor = $least / $needs;
 
-        return self::tile('Holds, at least', $value, 'needs '.number_format($needs, 1).', factor '.number_format($factor, 1), $factor >= 1.5 ? 'good' : 'bad');
+        return self::tile('Holds, at least', $value, 'needs '.Figure::upTo($needs, 1).', factor '.Figure::atLeast($factor, 1), $factor >= JointWays::HOLD_FACTOR ? 'good' : 'bad');
     }
 
     /** @return array<string, mixed> */
@@ -46,10 +43,10 @@ final class PressTiles
         $outer = $press->fit->outer;
         $limit = $outer->brittle ? $outer->tensileMpa : $outer->yieldMpa;
         $factor = $press->outerFactor;
-        $remark = $factor === null || $limit === null ? 'no limit known' : 'limit '.number_format($limit).', factor '.number_format($factor, 1);
-        $enough = $outer->brittle ? 2.5 : 1.3;
+        $remark = $factor === null || $limit === null ? 'no limit known' : 'limit '.number_format($limit).', factor '.Figure::atLeast($factor, 1);
+        $enough = PressAdvice::enough($outer);
 
-        return self::tile('Housing pull, most', number_format($press->outerHoopMpa->max, 0).' MPa', $remark, $factor === null || $factor >= $enough ? 'good' : 'bad');
+        return self::tile('Housing pull, most', Figure::upTo($press->outerHoopMpa->max).' MPa', $remark, $factor === null || $factor >= $enough ? 'good' : 'bad');
     }
 
     /** @return array<string, mixed> */

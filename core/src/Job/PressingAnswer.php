@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Joint\PressLog;
 use Oldpart\Core\Picture\ForcePicture;
+use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /** A joint being pressed: each force seen, what was expected there, whether to go on. */
@@ -41,8 +42,8 @@ final readonly class PressingAnswer implements \JsonSerializable
         $expected = $this->log->expectedN($push->depth->length->mm);
 
         return [
-            'id' => $push->id, 'depth' => LengthWriter::size($push->depth->length->mm), 'force' => PressTiles::force($push->forceN),
-            'expected' => PressTiles::force($expected->min).' to '.PressTiles::force($expected->max), 'verdict' => $this->log->verdict($push->depth->length->mm, $push->forceN),
+            'id' => $push->id, 'depth' => LengthWriter::size($push->depth->length->mm), 'force' => Figure::forceAtLeast($push->forceN),
+            'expected' => Figure::forceAtLeast($expected->min).' to '.Figure::forceUpTo($expected->max), 'verdict' => $this->log->verdict($push->depth->length->mm, $push->forceN),
         ];
     }
 
@@ -61,11 +62,11 @@ final readonly class PressingAnswer implements \JsonSerializable
         $verdict = $this->log->verdict($depth, $last->forceN);
         if ($verdict === 'over') {
             $notes[] = Note::stop('force-jumped', Say::with('Stop. At {d} it takes {f}, and at most {m} was to be expected: a burr, a taper, or a crooked start. Press it back out, or go on only when you know which.', [
-                'd' => LengthWriter::sizeInWords($depth), 'f' => PressTiles::force($last->forceN), 'm' => PressTiles::force($this->log->expectedN($depth)->max),
+                'd' => LengthWriter::sizeInWords($depth), 'f' => Figure::forceAtLeast($last->forceN), 'm' => Figure::forceUpTo($this->log->expectedN($depth)->max),
             ]));
         } elseif ($verdict === 'under') {
             $notes[] = Note::caution('force-low', Say::with('It goes in easier than it should: at {d} at least {m} was to be expected. It will hold less; pin it or bond it if that is not enough.', [
-                'd' => LengthWriter::sizeInWords($depth), 'm' => PressTiles::force($this->log->expectedN($depth)->min),
+                'd' => LengthWriter::sizeInWords($depth), 'm' => Figure::forceAtLeast($this->log->expectedN($depth)->min),
             ]));
         }
         $implied = $this->log->impliedMm($depth, $last->forceN);

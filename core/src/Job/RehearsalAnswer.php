@@ -37,7 +37,7 @@ final readonly class RehearsalAnswer implements \JsonSerializable
         $room = $facts->shop->temperatureC;
         try {
             return new self($joint, $facts, new DropIn(
-                $fit->diameterMm, max(0.0, $fit->interferenceMm->max),
+                $fit->diameterMm, max(0.0, $fit->tightestMm()),
                 Body::ring($fit->inner, $fit->diameterMm, $fit->innerBoreMm, $fit->lengthMm, $joint->joint->innerC ?? $room),
                 Body::ring($fit->outer, $fit->outerOdMm, $fit->diameterMm, $fit->lengthMm, $joint->joint->outerC ?? $room),
                 $room, self::CARRIED_H,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Joint\Roughness;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Shape\SurfaceType;
@@ -47,6 +48,9 @@ final readonly class SurfaceFacts implements \JsonSerializable
         public ?float $angleDeg,
         public ?SizeSource $source,
         public ?SketchFacts $sketch,
+        /** How it is finished, by its code in data/finishes.json; and its roughness Rz in µm where that was measured. */
+        public ?string $finish = null,
+        public ?float $rzUm = null,
     ) {
         $this->kind = $type->measuredAs();
     }
@@ -81,7 +85,19 @@ final readonly class SurfaceFacts implements \JsonSerializable
             $f->numberOrNull('angle_deg'),
             $f->choiceOrNull('source', SizeSource::class),
             ($sketch = $f->object('sketch')) === null ? null : SketchFacts::read($sketch),
+            $f->textOrNull('finish'),
+            $f->numberOrNull('rz_um'),
         );
+    }
+
+    /** As measured, as its finish is, or as such surfaces mostly are. */
+    public function roughness(): Roughness
+    {
+        return match (true) {
+            $this->rzUm !== null => Roughness::measured($this->rzUm),
+            $this->finish !== null => Roughness::of($this->finish),
+            default => Roughness::assumed($this->kind === SurfaceKind::Bore),
+        };
     }
 
     /** @return list<string> */
@@ -120,6 +136,8 @@ final readonly class SurfaceFacts implements \JsonSerializable
             'count' => $this->count,
             'hand' => $this->hand?->value,
             'angle_deg' => $this->angleDeg,
+            'finish' => $this->finish,
+            'rz_um' => $this->rzUm,
             'source' => $this->source?->value,
             'sketch' => $this->sketch,
         ];

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Joint\ThreadShear;
 use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Shape\SurfaceType;
 
@@ -49,7 +50,7 @@ final readonly class ThreadAnswer implements \JsonSerializable
         $notes = [];
         if ($there !== null && $there < $needed) {
             $holds = 0.577 * min($hole->tensileMpa * $thread->internalMm2($there), $screw->tensileMpa * $thread->externalMm2($there));
-            $notes[] = Note::caution('thread-strips', Say::with('With {l} engaged the thread strips first, at about {f}. Make it longer, or fit an insert of something stronger.', ['l' => LengthWriter::sizeInWords($there), 'f' => PressTiles::force($holds)]));
+            $notes[] = Note::caution('thread-strips', Say::with('With {l} engaged the thread strips first, at about {f}. Make it longer, or fit an insert of something stronger.', ['l' => LengthWriter::sizeInWords($there), 'f' => Figure::forceAtLeast($holds)]));
         }
         $outside = self::outsideOf($facts, $found, $outer->part);
         if ($outside !== null && ($outside - $major) / 2 < 0.25 * $major) {
@@ -57,7 +58,7 @@ final readonly class ThreadAnswer implements \JsonSerializable
         }
 
         return new self(Say::with('The screw breaks before the thread strips from {n} of engagement on; it then carries about {f}.', [
-            'n' => LengthWriter::sizeInWords($needed), 'f' => PressTiles::force($screw->tensileMpa * $thread->stressMm2()),
+            'n' => LengthWriter::sizeInWords($needed), 'f' => Figure::forceAtLeast($screw->tensileMpa * $thread->stressMm2()),
         ]), $notes);
     }
 

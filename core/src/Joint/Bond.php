@@ -20,6 +20,12 @@ final readonly class Bond
     /** Above this it keeps half, °C; common practice. */
     private const HOT_C = 120.0;
 
+    /** Most compounds stand no more than this for long, °C; common practice, the maker's sheet comes first. */
+    private const GONE_C = 150.0;
+
+    /** The notes on heat, by their codes. */
+    public const HEAT_NOTES = ['bond-too-hot', 'bond-hot'];
+
     /** Best gap on diameter, mm. Makers' common range. */
     private const GAP = [0.02, 0.10];
 
@@ -51,7 +57,9 @@ final readonly class Bond
         $keeps = $hottestC >= self::HOT_C ? 0.5 : 1.0;
         $axial = new Range(self::STRENGTH[0] * self::SHARE * $keeps * $area, self::STRENGTH[1] * self::SHARE * $keeps * $area);
         $notes = [];
-        if ($hottestC >= self::HOT_C) {
+        if ($hottestC > self::GONE_C) {
+            $notes[] = Note::stop('bond-too-hot', 'At '.number_format($hottestC).' °C a usual compound lets go: most stand 150 °C. Hold it another way, or take one sold for that heat and go by its sheet.');
+        } elseif ($hottestC >= self::HOT_C) {
             $notes[] = Note::caution('bond-hot', 'Above 120 °C a compound keeps half of its strength or less: it should not be all that holds.');
         }
         if ($gapMm->min < self::GAP[0] - 1e-9 || $gapMm->max > self::GAP[1] + 1e-9) {

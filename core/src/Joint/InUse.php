@@ -34,8 +34,11 @@ final class InUse
     public static function goneAtC(float $diameterMm, float $interferenceMm, Material $inner, Material $outer): ?float
     {
         $difference = ((float) $outer->alphaPerK - (float) $inner->alphaPerK) * $diameterMm;
-        if ($difference <= 0 || $interferenceMm <= 0) {
-            return $interferenceMm <= 0 ? 20.0 : null;
+        if ($difference <= 0) {
+            return null;
+        }
+        if ($interferenceMm <= 0) {
+            return 20.0;
         }
         $at = 20 + $interferenceMm / $difference;
 

@@ -14,10 +14,18 @@ use Oldpart\Core\Quantity\Range;
  */
 final readonly class Press implements \JsonSerializable
 {
-    /** @param  list<Note>  $notes */
+    /**
+     * @param  Range  $effectiveMm  on the mean of the mate, at 20 °C, less what the roughness takes
+     * @param  Range  $gripMm  from what is sure at the loosest spot, warm or cold, to the most at the tightest
+     * @param  float  $pressForceLeastN  that must be seen at full depth
+     * @param  float  $stiffnessMpaMm  mean over the length
+     * @param  list<Note>  $notes
+     * @param  non-empty-list<PressFit>  $stretches  along the joint, each with its own walls; one where they are alike
+     */
     private function __construct(
         public PressFit $fit,
         public Range $effectiveMm,
+        public Range $gripMm,
         public Range $pressureMpa,
         public Range $outerHoopMpa,
         public ?Range $innerBoreHoopMpa,
@@ -26,42 +34,110 @@ final readonly class Press implements \JsonSerializable
         public Range $holdAxialN,
         public Range $holdTorqueNm,
         public float $pressForceN,
+        public float $pressForceLeastN,
+        public float $stiffnessMpaMm,
         public ?float $outerFactor,
         public ?float $innerFactor,
         public array $notes,
         public Working $working,
+        public array $stretches,
     ) {
     }
 
     /**
-     * Elastic. Holding: the low friction with the least pressure, to the high friction with the greatest. Press force
-     * at full depth: F = μ_high · p_max · π d L. Factors: worst case; a ductile part's yield over von Mises, a brittle
-     * outer part's tensile strength over its hoop stress; null where no limit is known or applies.
+     * Elastic. Holding: the low friction with what is left at the loosest spot, rough and in the worse of cold and running warm. Cracking and
+     * yield: the tightest spot, smooth, in the worse of both. Closing: from the loosest to the tightest station. Press force at full depth: the
+     * high friction with the mean over the stations. Factors: a ductile part's yield over von Mises, a brittle outer part's tensile strength
+     * over its hoop stress; null where no limit is known or applies.
      *
-     * Sources: Lamé; Shigley, press and shrink fits; DIN 7190-1 for the loss to roughness, δ − 0.8 (Rz_i + Rz_o).
+     * Sources: Lamé; Shigley, press and shrink fits; DIN 7190-1 for the loss to roughness, δ − 0.8 (Rz_i + Rz_o); linear expansion.
      */
     public static function of(PressFit $fit): self
     {
-        $loss = 0.8 * (($fit->rzInnerUm ?? 0.0) + ($fit->rzOuterUm ?? 0.0)) / 1000;
-        $effective = new Range(max(0.0, $fit->interferenceMm->min - $loss), max(0.0, $fit->interferenceMm->max - $loss));
+        $loss = Roughness::loss($fit->roughInner, $fit->roughOuter);
+        $left = static fn (float $mm): float => max(0.0, $mm);
+        [$least, $most] = [$fit->interferenceMm->min - $loss->max, $fit->interferenceMm->max - $loss->min];
+        $warm = $fit->warmMm() ?? 0.0;
         $stiffness = ThickRing::stiffness($fit);
-        $pressure = $effective->times($stiffness);
+        $effective = new Range($left($least), $left($most));
+        $grip = new Range($left($least - $fit->form->looserMm + min(0.0, $warm)), $left($most + $fit->form->tighterMm + max(0.0, $warm)));
+        $pressure = $grip->times($stiffness);
+        $stations = new Range($left($least + min($fit->form->alongMm)) * $stiffness, $left($most + max($fit->form->alongMm)) * $stiffness);
         $area = M_PI * $fit->diameterMm * $fit->lengthMm;
-        $axial = new Range($fit->friction->low * $pressure->min * $area, $fit->friction->high * $pressure->max * $area);
+        $force = $fit->friction->high * $stiffness * $fit->form->meanOf($most) * $area;
+        $axial = Range::of($fit->friction->low * $pressure->min * $area, max($force, $fit->friction->low * $pressure->min * $area));
         $outerFactor = self::outerFactor($fit, $pressure->max);
         $innerFactor = self::innerFactor($fit, $pressure->max);
-        $closing = new Range(ThickRing::boreClosing($fit, $pressure->min), ThickRing::boreClosing($fit, $pressure->max));
+        $closing = new Range(ThickRing::boreClosing($fit, $stations->min), ThickRing::boreClosing($fit, $stations->max));
         $torque = $axial->times($fit->diameterMm / 2000);
 
         return new self(
-            $fit, $effective, $pressure,
+            $fit, $effective, $grip, $pressure,
             $pressure->times(ThickRing::outerRatio($fit)),
             $fit->isHollow() ? Range::of(ThickRing::innerBoreHoop($fit, $pressure->max), ThickRing::innerBoreHoop($fit, $pressure->min)) : null,
             $closing,
-            new Range(ThickRing::outerGrowth($fit, $pressure->min), ThickRing::outerGrowth($fit, $pressure->max)),
-            $axial, $torque, $axial->max, $outerFactor, $innerFactor,
-            PressAdvice::notes($fit, $effective, $outerFactor, $innerFactor),
-            PressAdvice::working($fit, $effective, $stiffness, $pressure, $closing, $axial, $torque, $outerFactor),
+            new Range(ThickRing::outerGrowth($fit, $stations->min), ThickRing::outerGrowth($fit, $stations->max)),
+            $axial, $torque, $force, $fit->friction->low * $stiffness * $fit->form->meanOf($least) * $area, $stiffness, $outerFactor, $innerFactor,
+            PressAdvice::notes($fit, $effective, $grip, $outerFactor, $innerFactor),
+            PressAdvice::working($fit, $effective, $grip, $stiffness, $pressure, $closing, $axial, $torque, $outerFactor),
+            [$fit],
+        );
+    }
+
+    /**
+     * A joint whose walls step along it: each stretch presses as rings of its own thickness with the same interference; what they hold and ask
+     * for is added, the stretch that stands least decides. Source: Lamé, stretch by stretch; the steps' help to each other is left out, on the
+     * safe side.
+     *
+     * @param  non-empty-list<PressFit>  $stretches
+     */
+    public static function along(array $stretches): self
+    {
+        if (count($stretches) === 1) {
+            return self::of($stretches[0]);
+        }
+        $all = array_map(self::of(...), $stretches);
+        $sum = static fn (callable $of): float => array_sum(array_map($of, $all));
+        /** @param  callable(self): Range  $of */
+        $hull = static function (callable $of) use ($all): Range {
+            $ranges = array_map($of, $all);
+
+            return new Range(min(array_column($ranges, 'min')), max(array_column($ranges, 'max')));
+        };
+        $length = $sum(static fn (self $p): float => $p->fit->lengthMm);
+        $weakest = $all[0];
+        foreach ($all as $press) {
+            if (($press->outerFactor ?? INF) < ($weakest->outerFactor ?? INF) || $press->outerFactor === null && $press->outerHoopMpa->max > $weakest->outerHoopMpa->max) {
+                $weakest = $press;
+            }
+        }
+        $bores = array_values(array_filter(array_map(static fn (self $p): ?Range => $p->innerBoreHoopMpa, $all)));
+        $factors = array_values(array_filter(array_map(static fn (self $p): ?float => $p->innerFactor, $all)));
+        $inner = $factors === [] ? null : min($factors);
+        $fit = $weakest->fit->over($length);
+        $axial = new Range($sum(static fn (self $p): float => $p->holdAxialN->min), $sum(static fn (self $p): float => $p->holdAxialN->max));
+
+        return new self(
+            $fit, $weakest->effectiveMm, $weakest->gripMm, $hull(static fn (self $p): Range => $p->pressureMpa), $hull(static fn (self $p): Range => $p->outerHoopMpa),
+            $bores === [] ? null : new Range(min(array_column($bores, 'min')), max(array_column($bores, 'max'))),
+            $hull(static fn (self $p): Range => $p->boreClosingMm), $hull(static fn (self $p): Range => $p->outerGrowthMm), $axial, $axial->times($fit->diameterMm / 2000),
+            $sum(static fn (self $p): float => $p->pressForceN), $sum(static fn (self $p): float => $p->pressForceLeastN),
+            $sum(static fn (self $p): float => $p->stiffnessMpaMm * $p->fit->lengthMm) / $length, $weakest->outerFactor, $inner,
+            [...PressAdvice::notes($fit, $weakest->effectiveMm, $weakest->gripMm, $weakest->outerFactor, $inner), PressAdvice::stepped($stretches)],
+            PressAdvice::stretches($all)->and(...$weakest->working->steps), $stretches,
+        );
+    }
+
+    /**
+     * The same with more to say.
+     *
+     * @param  list<Note>  $more
+     */
+    public function noting(array $more): self
+    {
+        return $more === [] ? $this : new self(
+            $this->fit, $this->effectiveMm, $this->gripMm, $this->pressureMpa, $this->outerHoopMpa, $this->innerBoreHoopMpa, $this->boreClosingMm, $this->outerGrowthMm, $this->holdAxialN, $this->holdTorqueNm,
+            $this->pressForceN, $this->pressForceLeastN, $this->stiffnessMpaMm, $this->outerFactor, $this->innerFactor, [...$this->notes, ...$more], $this->working, $this->stretches,
         );
     }
 
@@ -96,6 +172,7 @@ final readonly class Press implements \JsonSerializable
     {
         return [
             'effective_interference_mm' => $this->effectiveMm,
+            'grip_mm' => $this->gripMm,
             'pressure_mpa' => $this->pressureMpa,
             'outer_hoop_mpa' => $this->outerHoopMpa,
             'inner_bore_hoop_mpa' => $this->innerBoreHoopMpa,
@@ -104,9 +181,11 @@ final readonly class Press implements \JsonSerializable
             'hold_axial_n' => $this->holdAxialN,
             'hold_torque_nm' => $this->holdTorqueNm,
             'press_force_n' => $this->pressForceN,
+            'press_force_least_n' => $this->pressForceLeastN,
             'outer_factor' => $this->outerFactor,
             'inner_factor' => $this->innerFactor,
             'friction' => ['low' => $this->fit->friction->low, 'high' => $this->fit->friction->high],
+            'rz_um' => ['inner' => $this->fit->roughInner->rzUm, 'outer' => $this->fit->roughOuter->rzUm],
             'notes' => $this->notes,
             'working' => $this->working,
         ];

@@ -8,6 +8,8 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
@@ -21,17 +23,29 @@ final class PressAdvice
 
     private const YIELD_FACTOR = 1.3;
 
+    /** What may be asked of a part that is pulled: of its yield, or of a brittle one's strength. */
+    public static function enough(Material $outer): float
+    {
+        return $outer->brittle ? self::BRITTLE_FACTOR : self::YIELD_FACTOR;
+    }
+
     /** A wall under 1 mm, or under 1/20 of the diameter, is thin. Common practice. */
     public static function isThin(float $wallMm, float $diameterMm): bool
     {
         return $wallMm < 1.0 || $wallMm < $diameterMm / 20;
     }
 
-    /** @return list<Note> */
-    public static function notes(PressFit $fit, Range $effective, ?float $outerFactor, ?float $innerFactor): array
+    /**
+     * @param  Range  $effective  on the mean of the mate, mm
+     * @param  Range  $grip  from what is sure at the loosest spot, cold or warm, to the most at the tightest, mm
+     * @return list<Note>
+     */
+    public static function notes(PressFit $fit, Range $effective, Range $grip, ?float $outerFactor, ?float $innerFactor): array
     {
         return [
-            ...self::hold($fit, $effective),
+            ...self::rough($fit),
+            ...self::hold($fit, $effective, $grip),
+            ...self::warm($fit),
             ...self::strength($fit, $outerFactor, $innerFactor),
             ...self::walls($fit),
             ...($fit->backing === null ? [] : [Note::info('in-a-housing', 'The part around it is itself pressed into another, which stiffens it: reckoned with that. Read its bore once it is in place, as it closes there; and what is around both is pulled by both.')]),
@@ -39,16 +53,32 @@ final class PressAdvice
     }
 
     /** @return list<Note> */
-    private static function hold(PressFit $fit, Range $effective): array
+    private static function rough(PressFit $fit): array
+    {
+        if (! $fit->roughInner->counted || ! $fit->roughOuter->counted) {
+            return [Note::info('roughness-unknown', 'Roughness is not given and counts as zero: rough surfaces flatten and hold less.')];
+        }
+        $loss = Roughness::loss($fit->roughInner, $fit->roughOuter);
+        $sides = array_keys(array_filter(["the inner part is taken as {$fit->roughInner->says}" => $fit->roughInner->assumed, "the outer part as {$fit->roughOuter->says}" => $fit->roughOuter->assumed]));
+
+        return $sides === [] ? [] : [Note::info('roughness-assumed', Say::with('The finish is not said: '.implode(', ', $sides).'. Peaks flatten by up to {b}, which is not there to grip. Say at Survey how each surface is finished, and it holds more for sure.', ['b' => LengthWriter::difference($loss->max)]))];
+    }
+
+    /** @return list<Note> */
+    private static function hold(PressFit $fit, Range $effective, Range $grip): array
     {
         $notes = [];
-        if ($fit->rzInnerUm === null || $fit->rzOuterUm === null) {
-            $notes[] = Note::info('roughness-unknown', 'Roughness is not given and counts as zero: rough surfaces flatten and hold less.');
-        }
+        $form = $fit->form->wholeMm();
         if ($effective->max <= 0) {
             $notes[] = Note::stop('no-interference', 'There is no interference at all: it does not grip.');
+        } elseif ($form > 0 && $form > $fit->interferenceMm->max) {
+            $notes[] = Note::stop('form-exceeds', Say::with('The mate is out by {form}, more than the tightest the fit makes it, {i}: tight in one place and loose in another. True it up, or bond it.', [
+                'form' => LengthWriter::difference($form), 'i' => LengthWriter::difference($fit->interferenceMm->max),
+            ]));
         } elseif ($effective->min <= 0) {
             $notes[] = Note::caution('may-be-loose', 'At the loose end nothing grips: pin it, key it or bond it, or ask for more interference.');
+        } elseif ($effective->min - $fit->form->looserMm <= 0) {
+            $notes[] = Note::caution('form-loose', Say::with('At its loosest spot, {f} off the mean, nothing is sure to grip: count on the rest of the length alone, or bond it.', ['f' => LengthWriter::difference($fit->form->looserMm)]));
         }
         if ($fit->inner->family === 'plastic' || $fit->outer->family === 'plastic') {
             $notes[] = Note::caution('creep', 'Plastic creeps: a press fit in it relaxes within weeks. Hold it another way.');
@@ -57,15 +87,61 @@ final class PressAdvice
         return $notes;
     }
 
+    /**
+     * What running warm does to the grip.
+     *
+     * @return list<Note>
+     */
+    private static function warm(PressFit $fit): array
+    {
+        $at = number_format($fit->runsAtC).' °C';
+        $warm = $fit->warmMm();
+        if ($warm === null) {
+            return [Note::caution('runs-warm-unknown', "It runs at {$at}, and how far both parts expand is not known: what it holds there is not.")];
+        }
+        if (abs($warm) < 1e-9) {
+            return [];
+        }
+        $loss = Roughness::loss($fit->roughInner, $fit->roughOuter);
+        [$least, $most] = [$fit->interferenceMm->min - $fit->form->looserMm - $loss->max + $warm, $fit->interferenceMm->max + $fit->form->tighterMm - $loss->min + $warm];
+        $by = LengthWriter::difference($warm);
+        if ($most <= 0) {
+            return [Note::stop('grip-gone-warm', Say::with("At {$at}, as it runs, it has loosened by {d}: no grip is left even at the tight end. Hold it another way.", ['d' => $by]))];
+        }
+        if ($warm < 0 && $least <= 0) {
+            return [Note::stop('grip-unsure-warm', Say::with("At {$at}, as it runs, it has loosened by {d}: at the loose end nothing grips. More interference, or hold it another way.", ['d' => $by]))];
+        }
+
+        return [Note::info('runs-warm', Say::with("At {$at}, as it runs, it is {d} ".($warm < 0 ? 'looser' : 'tighter').'; what it holds at least, and what pulls at most, are of the worse of cold and warm.', ['d' => $by]))];
+    }
+
+    /** @param  non-empty-list<PressFit>  $stretches */
+    public static function stepped(array $stretches): Note
+    {
+        $walls = array_map(static fn (PressFit $f): Say => LengthWriter::difference($f->outerWallMm()), $stretches);
+
+        return Note::info('stepped', Say::with('The wall round it steps: {walls}. Each stretch is reckoned by itself, the one that stands least decides.', ['walls' => Say::join($walls, ', ')]));
+    }
+
+    /** @param  non-empty-list<Press>  $stretches */
+    public static function stretches(array $stretches): Working
+    {
+        return new Working(array_map(static fn (Press $p, int $i): WorkingStep => new WorkingStep(
+            'Stretch '.($i + 1), 'its own walls, the same interference', Say::with('{l} long, bore {i}, outside {o}: p {p} MPa at most', [
+                'l' => LengthWriter::size($p->fit->lengthMm), 'i' => LengthWriter::size($p->fit->innerBoreMm), 'o' => LengthWriter::size($p->fit->outerOdMm), 'p' => number_format($p->pressureMpa->max, 1),
+            ]), 'Lamé, stretch by stretch',
+        ), $stretches, array_keys($stretches)));
+    }
+
     /** @return list<Note> */
     private static function strength(PressFit $fit, ?float $outerFactor, ?float $innerFactor): array
     {
         $notes = [];
         $outer = $fit->outer;
-        if ($outerFactor === null && $fit->interferenceMm->max > 0) {
+        if ($outerFactor === null && $fit->interferenceMm->max > 0 && $fit->outer->yieldMpa === null && $fit->outer->tensileMpa === null) {
             $notes[] = Note::caution('outer-unknown', 'How much the outer part stands is not known. Test it, or bond instead of pressing.');
         } elseif ($outerFactor !== null && $outer->brittle) {
-            $short = number_format($outerFactor, 1);
+            $short = Figure::atLeast($outerFactor, 1);
             if ($outerFactor < 1) {
                 $notes[] = Note::stop('outer-cracks', "The outer part cracks: its pull at the tight end is past what {$outer->name} stands (factor {$short}). Don't press; bond it, or sleeve it.");
             } elseif ($outerFactor < self::BRITTLE_FACTOR) {
@@ -82,7 +158,10 @@ final class PressAdvice
                 $notes[] = Note::info('outer-plastic', 'Once it gives all round it presses with no more than about '.number_format($plastic, 0).' MPa, and holds '.number_format($holds, 0).' N·m at most, however tight it is made.');
             }
         }
-        if ($innerFactor !== null) {
+        if ($innerFactor !== null && $innerFactor < 1) {
+            // Squeezed all round it cannot crack: it gives a little and stays. Common practice with bronze bushes.
+            $notes[] = Note::caution('inner-yields', 'The inner part gives a little at the tight end (factor '.Figure::atLeast($innerFactor, 2).'): it holds no more for it, and how far its bore closes is less sure than the number here. Finish the bore in place.');
+        } elseif ($innerFactor !== null) {
             array_push($notes, ...self::ductile('inner', 'inner part', $innerFactor));
         }
 
@@ -92,7 +171,7 @@ final class PressAdvice
     /** @return list<Note> */
     private static function ductile(string $code, string $name, float $factor): array
     {
-        $short = number_format($factor, 2);
+        $short = Figure::atLeast($factor, 2);
 
         return match (true) {
             $factor < 1 => [Note::stop("{$code}-yields", "The {$name} yields at the tight end (factor {$short}): it gives, the pressure stops rising, and the elastic numbers here are too high. Take less interference.")],
@@ -116,13 +195,16 @@ final class PressAdvice
         return $notes;
     }
 
-    public static function working(PressFit $fit, Range $effective, float $stiffness, Range $pressure, Range $closing, Range $axial, Range $torque, ?float $outerFactor): Working
+    public static function working(PressFit $fit, Range $effective, Range $grip, float $stiffness, Range $pressure, Range $closing, Range $axial, Range $torque, ?float $outerFactor): Working
     {
         $r = static fn (Range $x, int $places = 1): string => number_format($x->min, $places).' to '.number_format($x->max, $places);
         $d = static fn (float $mm): Say => LengthWriter::difference($mm);
         $lame = 'Lamé thick cylinders; Shigley, press and shrink fits';
         $steps = [
-            new WorkingStep('Interference that works', 'δ − 0.8 (Rz_i + Rz_o), never below 0', Say::with('{a} to {b}', ['a' => $d($effective->min), 'b' => $d($effective->max)]), 'DIN 7190-1'),
+            new WorkingStep('Interference that works', 'δ − 0.8 (Rz_i + Rz_o), never below 0', Say::with("{a} to {b}; inner {$fit->roughInner->says}, outer {$fit->roughOuter->says}", ['a' => $d($effective->min), 'b' => $d($effective->max)]), 'DIN 7190-1'),
+            ...($grip->min === $effective->min && $grip->max === $effective->max ? [] : [new WorkingStep('At its loosest and tightest', 'less the mate’s form and what running warm takes, or more', Say::with('{a} to {b}: form −{l} and +{t}, warm {w}', [
+                'a' => $d($grip->min), 'b' => $d($grip->max), 'l' => $d($fit->form->looserMm), 't' => $d($fit->form->tighterMm), 'w' => Say::with(($fit->warmMm() ?? 0.0) < 0 ? '−{x}' : '{x}', ['x' => $d($fit->warmMm() ?? 0.0)]),
+            ]), 'the spots that were read; linear expansion')]),
             $fit->backing !== null
                 ? new WorkingStep('Pressure in the joint', 'p = δ × stiffness of all three rings', Say::with('{k} MPa per 0.01 mm with the housing round it, p = {p} MPa', ['k' => number_format($stiffness / 100, 2), 'p' => $r($pressure)]), 'Lamé thick cylinders, both joints at once')
                 : new WorkingStep(

@@ -32,7 +32,7 @@ final readonly class PressLog
         }
         $share = min(1.0, $depthMm / $this->press->fit->lengthMm);
 
-        return new Range($share * $this->press->holdAxialN->min * (1 - self::GAUGE), $share * $this->press->pressForceN * (1 + self::GAUGE));
+        return new Range($share * $this->press->pressForceLeastN * (1 - self::GAUGE), $share * $this->press->pressForceN * (1 + self::GAUGE));
     }
 
     /** @return 'early'|'inside'|'over'|'under' */
@@ -58,7 +58,7 @@ final readonly class PressLog
         if ($depthMm < self::EARLY * $fit->lengthMm || $fit->friction->low <= 0) {
             return null;
         }
-        $perMm = ThickRing::stiffness($fit) * M_PI * $fit->diameterMm * min($depthMm, $fit->lengthMm);
+        $perMm = $this->press->stiffnessMpaMm * M_PI * $fit->diameterMm * min($depthMm, $fit->lengthMm);
 
         return new Range($forceN * (1 - self::GAUGE) / ($fit->friction->high * $perMm), $forceN * (1 + self::GAUGE) / ($fit->friction->low * $perMm));
     }

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Making;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Quantity\Figure;
 
 /** Putting a pressed bush together, step by step, and what to check after. Source: common practice of the trade. */
 final class PressAssembly
@@ -17,7 +18,7 @@ final class PressAssembly
      */
     public static function steps(?Press $press, float $shopPressN): array
     {
-        $force = $press === null ? 'how hard is not known yet' : 'it rises straight to '.self::kn($press->holdAxialN->min).' to '.self::kn($press->pressForceN).' kN at full depth';
+        $force = $press === null ? 'how hard is not known yet' : 'it rises straight to '.Figure::forceAtLeast($press->pressForceLeastN).' to '.Figure::forceUpTo($press->pressForceN).' at full depth';
 
         return [
             new Step('chamfer', Say::with('Look at both lead-ins: 10 to 20° per side, {l} long, no burr.', ['l' => BushOrder::leadIn()]), 'A sharp edge shaves the bore and starts crooked.', 'prepare'),
@@ -36,13 +37,8 @@ final class PressAssembly
     {
         return match (true) {
             $press === null => 'Give the missing sizes and materials first.',
-            $press->pressForceN > $shopPressN => 'Your press gives '.self::kn($shopPressN).' kN: it may not be able to. Stop before it is half way in, or warm the housing instead.',
-            default => 'Your press gives '.self::kn($shopPressN).' kN: enough. A jump means crooked, a burr or a taper: stop.',
+            $press->pressForceN > $shopPressN => 'Your press gives '.Figure::forceAtLeast($shopPressN).': it may not be able to. Stop before it is half way in, or warm the housing instead.',
+            default => 'Your press gives '.Figure::forceAtLeast($shopPressN).': enough. A jump means crooked, a burr or a taper: stop.',
         };
-    }
-
-    private static function kn(float $newton): string
-    {
-        return number_format($newton / 1000, 1);
     }
 }

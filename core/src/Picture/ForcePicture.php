@@ -6,6 +6,7 @@ namespace Oldpart\Core\Picture;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /** Press force against depth: it rises straight between the least and the most expected. */
@@ -15,11 +16,11 @@ final readonly class ForcePicture
     public static function draw(Press $press, float $shopPressN, array $seen = []): Drawing
     {
         $most = $press->pressForceN;
-        $least = $press->holdAxialN->min;
+        $least = $press->pressForceLeastN;
         // At least 0.1 kN high: without interference there is no force at all.
         $top = max(100.0, max($most, min($shopPressN, 1.5 * $most), ...array_column($seen, 1), ...[0.0]) * 1.1);
         $force = new Scale(0, $top, 196, 18);
-        $drawing = new Drawing(440, 232, Say::with('The press force rises straight to between {a} and {b} kN at full depth.', ['a' => number_format($least / 1000, 1), 'b' => number_format($most / 1000, 1)]));
+        $drawing = new Drawing(440, 232, Say::with('The press force rises straight to between {a} and {b} kN at full depth.', ['a' => Figure::atLeast($least / 1000, 1), 'b' => Figure::upTo($most / 1000, 1)]));
         $drawing->line(56, 196, 380, 196)->line(56, 18, 56, 196);
         $drawing->area([[56.0, 196.0], [380.0, $force->at($most)], [380.0, $force->at($least)]], Tone::Make);
         $step = Scale::step($top / 1000, 4);

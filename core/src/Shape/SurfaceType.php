@@ -52,6 +52,12 @@ enum SurfaceType: string
         return in_array($this, [self::Shaft, self::TaperOutside, self::ThreadOutside, self::Spline, self::Teeth], true);
     }
 
+    /** Cut into the outside of a turned part. */
+    public function isOutsideGroove(): bool
+    {
+        return $this === self::GrooveOutside;
+    }
+
     /** Forms the inside of a turned part. */
     public function isInside(): bool
     {

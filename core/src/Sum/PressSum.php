@@ -8,6 +8,7 @@ use Oldpart\Core\Catalogue\Friction;
 use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
+use Oldpart\Core\Joint\Roughness;
 
 final class PressSum implements Sum
 {
@@ -31,14 +32,23 @@ final class PressSum implements Sum
 
     public function run(Fields $in): array
     {
-        $in->only(['d_mm', 'inner_bore_mm', 'outer_od_mm', 'length_mm', 'interference_mm', 'inner', 'outer', 'friction', 'rz_inner_um', 'rz_outer_um']);
+        $in->only(['d_mm', 'inner_bore_mm', 'outer_od_mm', 'length_mm', 'interference_mm', 'inner', 'outer', 'friction', 'rz_inner_um', 'rz_outer_um', 'finish_inner', 'finish_outer', 'runs_at_c']);
         $friction = $in->object('friction')?->only(['low', 'high']);
 
         return Press::of(new PressFit(
             $in->number('d_mm'), $in->number('inner_bore_mm'), $in->number('outer_od_mm'), $in->number('length_mm'), $in->range('interference_mm'),
             MaterialInput::read($in, 'inner', ['e_gpa', 'nu']), MaterialInput::read($in, 'outer', ['e_gpa', 'nu']),
             $friction === null ? null : new Friction($friction->number('low'), $friction->number('high'), 'as given'),
-            $in->numberOrNull('rz_inner_um'), $in->numberOrNull('rz_outer_um'),
+            self::roughness($in, 'inner'), self::roughness($in, 'outer'), runsAtC: $in->numberOrNull('runs_at_c') ?? 20.0,
         ))->jsonSerialize();
+    }
+
+    /** As measured, or by its finish; null where neither is given. */
+    private static function roughness(Fields $in, string $side): ?Roughness
+    {
+        $rz = $in->numberOrNull("rz_{$side}_um");
+        $finish = $in->textOrNull("finish_{$side}");
+
+        return $rz !== null ? Roughness::measured($rz, "rz_{$side}_um") : ($finish === null ? null : Roughness::of($finish, field: "finish_{$side}"));
     }
 }

@@ -88,6 +88,26 @@ final class SampleJob
         return $this;
     }
 
+    /** Every round surface honed, so that next to nothing flattens. */
+    public function finished(string $finish = 'honed'): self
+    {
+        foreach ($this->facts['surfaces'] as &$surface) {
+            $surface['finish'] = in_array($surface['kind'], ['bore', 'shaft'], true) ? $finish : null;
+        }
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    public function change(string $surface, array $changes): self
+    {
+        foreach ($this->facts['surfaces'] as &$s) {
+            $s = $s['name'] === $surface ? [...$s, ...$changes] : $s;
+        }
+
+        return $this;
+    }
+
     public function surface(string $name): string
     {
         return array_column($this->facts['surfaces'], 'id', 'name')[$name];

@@ -12,6 +12,7 @@ use Oldpart\Core\Catalogue\Friction;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
+use Oldpart\Core\Joint\Roughness;
 use Oldpart\Core\Quantity\Range;
 use PHPUnit\Framework\TestCase;
 
@@ -80,7 +81,7 @@ final class PressTest extends TestCase
     /** DIN 7190-1: δ − 0.8 (Rz_i + Rz_o), never below 0. */
     public function test_roughness_takes_its_share(): void
     {
-        $fit = static fn (?float $rz): Press => Press::of(new PressFit(30, 0, 60, 25, new Range(0.005, 0.030), self::steel(), self::steel(), null, $rz, $rz));
+        $fit = static fn (?float $rz): Press => Press::of(new PressFit(30, 0, 60, 25, new Range(0.005, 0.030), self::steel(), self::steel(), null, $rz === null ? null : Roughness::measured($rz), $rz === null ? null : Roughness::measured($rz)));
         self::assertEqualsWithDelta(0.030 - 0.8 * 0.012, $fit(6.0)->effectiveMm->max, 1e-9);
         self::assertEqualsWithDelta(0.0, $fit(6.0)->effectiveMm->min, 1e-12);
         self::assertContains('roughness-unknown', self::codes($fit(null)));

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Joint;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Catalogue\Friction;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Joint\NestedRings;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
-use Oldpart\Core\Joint\SteppedRing;
 use Oldpart\Core\Joint\ThickRing;
 use Oldpart\Core\Quantity\Range;
 use PHPUnit\Framework\TestCase;
@@ -163,21 +163,23 @@ final class ThickRingTest extends TestCase
         self::assertLessThan($backed->pressureMpa->max, $soft->pressureMpa->max);
     }
 
-    /** An outside that steps: alike all along it is a plain ring; else between the two, with the pull where it is thinnest for its pressure. */
+    /** An outside that steps: alike all along it is a plain ring; else what both hold is added, and the pull where it is greatest decides. */
     public function test_a_stepped_outside(): void
     {
         $steel = new Material('steel', 'steel', 207, 0.29, 11.7e-6, 350, 420, false);
-        $fit = new PressFit(50, 0, 100, 40, new Range(0.05, 0.05), $steel, $steel);
-        $plain = SteppedRing::of($fit, [['od_mm' => 100.0, 'length_mm' => 15.0], ['od_mm' => 100.0, 'length_mm' => 25.0]]);
-        // Shigley's joint again: 77.6 MPa, hoop 129.4.
-        self::assertEqualsWithDelta([77.6, 129.4, 100.0], [$plain->pressureMpa, $plain->greatestHoopMpa, $plain->equivalentOdMm], 0.05);
-        $stepped = SteppedRing::of($fit, [['od_mm' => 100.0, 'length_mm' => 20.0], ['od_mm' => 60.0, 'length_mm' => 20.0]]);
+        $fit = new PressFit(50, 0, 100, 40, new Range(0.05, 0.05), $steel, $steel, new Friction(0.1, 0.1, 'by hand'));
+        $plain = Press::along([$fit->stretch(15, 0, 100), $fit->stretch(25, 0, 100)]);
+        // Shigley's joint again: 77.6 MPa, hoop 129.4, F = μ p π d L = 48.77 kN.
+        self::assertEqualsWithDelta([77.6, 129.4], [$plain->pressureMpa->max, $plain->outerHoopMpa->max], 0.05);
+        self::assertEqualsWithDelta(48773, $plain->pressForceN, 40);
+        $stepped = Press::along([$fit->stretch(20, 0, 100), $fit->stretch(20, 0, 60)]);
         // By hand, p = E δ (d_o² − d²)/(2 d d_o²): 77.6 and 31.6, mean 54.6; the hoop at 60 is 31.6 · 6100/1100 = 175.
-        self::assertEqualsWithDelta(54.6, $stepped->pressureMpa, 0.1);
-        self::assertEqualsWithDelta([175.4, 60.0], [$stepped->greatestHoopMpa, $stepped->weakestOdMm], 0.3);
-        self::assertGreaterThan(60.0, $stepped->equivalentOdMm);
-        self::assertLessThan(100.0, $stepped->equivalentOdMm);
+        self::assertEqualsWithDelta([31.6, 77.6, 175.4], [$stepped->pressureMpa->min, $stepped->pressureMpa->max, $stepped->outerHoopMpa->max], 0.3);
+        self::assertEqualsWithDelta(0.1 * 54.6 * M_PI * 50 * 40, $stepped->holdAxialN->min, 80);
+        self::assertEqualsWithDelta(60.0, $stepped->fit->outerOdMm, 1e-9, 'the stretch that stands least');
+        self::assertEqualsWithDelta(40.0, $stepped->fit->lengthMm, 1e-9);
+        self::assertContains('stepped', array_column($stepped->notes, 'code'));
         $this->expectException(BadInput::class);
-        SteppedRing::of($fit, [['od_mm' => 100.0, 'length_mm' => 0.0]]);
+        $fit->stretch(0, 0, 100);
     }
 }

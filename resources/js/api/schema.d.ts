@@ -1486,6 +1486,9 @@ export interface components {
             hand: "right" | "left" | null;
             angle_deg: number | null;
             /** @enum {unknown} */
+            finish?: "turned" | "bored" | "reamed" | "ground" | "honed" | "drilled" | null;
+            rz_um?: number | null;
+            /** @enum {unknown} */
             source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
             sketch: components["schemas"]["sketch"] | null;
         };
@@ -1817,6 +1820,9 @@ export interface components {
                     /** @enum {unknown} */
                     hand: "right" | "left" | null;
                     angle_deg: number | null;
+                    /** @enum {unknown} */
+                    finish?: "turned" | "bored" | "reamed" | "ground" | "honed" | "drilled" | null;
+                    rz_um?: number | null;
                     /** @enum {unknown} */
                     source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
                     sketch: components["schemas"]["sketch"] | null;

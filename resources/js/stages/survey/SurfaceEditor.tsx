@@ -25,6 +25,14 @@ const SOURCES: NonNullable<Surface['source']>[] = [
     'drawing',
     'catalogue',
 ];
+const FINISHES: NonNullable<Surface['finish']>[] = [
+    'turned',
+    'bored',
+    'reamed',
+    'ground',
+    'honed',
+    'drilled',
+];
 const SIGNED = ['at', 'x', 'y'];
 
 /** Everything about one surface: what it is and does, its state, and the sizes to draw it by until it is measured. */
@@ -133,6 +141,21 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                         options={['right', 'left'] as const}
                         choose={(hand) => void store({ hand })}
                     />
+                )}
+                {['bore', 'shaft'].includes(surface.kind) && (
+                    <>
+                        <Choice
+                            label="Finish"
+                            value={surface.finish ?? null}
+                            options={FINISHES}
+                            choose={(finish) => void store({ finish })}
+                        />
+                        <NumberFact
+                            label="Roughness Rz, µm"
+                            value={surface.rz_um ?? null}
+                            store={(rz_um) => store({ rz_um })}
+                        />
+                    </>
                 )}
                 <Choice
                     label="These sizes are"

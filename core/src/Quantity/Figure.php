@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Quantity;
+
+/** Numbers in words that promise something: "at least" is never rounded up, "up to" never down. */
+final class Figure
+{
+    private const SLACK = 1e-9;
+
+    public static function atLeast(float $value, int $places = 0): string
+    {
+        return number_format(floor($value * 10 ** $places + self::SLACK) / 10 ** $places, $places);
+    }
+
+    public static function upTo(float $value, int $places = 0): string
+    {
+        return number_format(ceil($value * 10 ** $places - self::SLACK) / 10 ** $places, $places);
+    }
+
+    /** A torque that holds, N·m: one place below 10. */
+    public static function torqueAtLeast(float $nm): string
+    {
+        return self::atLeast($nm, $nm < 10 ? 1 : 0).' N·m';
+    }
+
+    public static function torqueUpTo(float $nm): string
+    {
+        return self::upTo($nm, $nm < 10 ? 1 : 0).' N·m';
+    }
+
+    public static function forceAtLeast(float $newton): string
+    {
+        return $newton >= 1000 ? self::atLeast($newton / 1000, 1).' kN' : self::atLeast($newton).' N';
+    }
+
+    public static function forceUpTo(float $newton): string
+    {
+        return $newton >= 1000 ? self::upTo($newton / 1000, 1).' kN' : self::upTo($newton).' N';
+    }
+}
