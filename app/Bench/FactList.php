@@ -78,7 +78,7 @@ enum FactList: string
                 'set_aside' => null, 'remark' => null, 'taken_at' => null, 'correction_mm' => null,
             ],
             self::Joints => [
-                'along' => null, 'school' => null, 'least' => null, 'most' => null, 'reason' => '', 'needs_torque_nm' => null, 'finish_in_place' => null, 'asked' => null, 'bearing' => null, 'load_n' => null, 'speed_rpm' => null, 'outer_c' => null, 'inner_c' => null, 'held' => [],
+                'along' => null, 'school' => null, 'least' => null, 'most' => null, 'reason' => '', 'needs_torque_nm' => null, 'finish_in_place' => null, 'asked' => null, 'bearing' => null, 'load_n' => null, 'speed_rpm' => null, 'outer_c' => null, 'inner_c' => null, 'held' => [], 'fit' => null,
             ],
             self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null],
             self::Ticks => ['at' => null, 'remark' => null],

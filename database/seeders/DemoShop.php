@@ -98,14 +98,15 @@ final class DemoShop extends Seeder
                 ['middle', '0', '1.6251'], ['middle', '45', '1.6251'], ['middle', '90', '1.6252'], ['middle', '135', '1.6251'],
                 ['far end', '0', '1.6252'], ['far end', '45', '1.6252'], ['far end', '90', '1.6253'], ['far end', '135', '1.6252'],
             ])
+            ->surfaceIs('Housing bore', ['finish' => 'reamed', 'rz_um' => 6.0])->surfaceIs('Bush outside', ['finish' => 'turned', 'rz_um' => 5.0])
             ->read('Boss outside', 'calliper', [['thinnest', '0', '2.87']])
             ->read('Housing length', 'depth-micrometer', [['1', '0', '2.002'], ['1', '90', '2.002']])
             ->read('Shaft journal', 'outside-micrometer', [
                 ['near end', '0', '1.2481'], ['near end', '90', '1.2480'], ['middle', '0', '1.2479'], ['middle', '90', '1.2479'], ['far end', '0', '1.2481'], ['far end', '90', '1.2480'],
             ])
-            ->cut('Bush outside', 'only', 'outside-micrometer', [[null, '1.6720'], ['0.020', '1.6524'], ['0.0132', '1.6394'], ['0.0134', '1.6261']])
-            ->cut('Bush bore', 'before', 'three-point', [[null, '1.2080'], ['0.020', '1.2277'], ['0.0116', '1.2391'], ['0.0122', '1.2511']])
-            ->cut('Bush bore', 'after', 'three-point', [[null, '1.2504']])
+            ->cut('Bush outside', 'only', 'outside-micrometer', [[null, '1.6720'], ['0.020', '1.6524'], ['0.0130', '1.6395'], ['0.0133', '1.6263']])
+            ->cut('Bush bore', 'before', 'three-point', [[null, '1.2080'], ['0.020', '1.2277'], ['0.0116', '1.2390'], ['0.0119', '1.2507']])
+            ->cut('Bush bore', 'after', 'three-point', [[null, '1.2503']])
             ->cut('Bush length', 'only', 'calliper', [[null, '2.000']])
             ->ticked(['press-shatter', 'press-straight', 'press-support', 'iron-dust', 'chamfer', 'clean', 'size-check', 'guide', 'press', 'flush', 'check-bore', 'check-turns', 'check-oil'])
             ->nothingOpen()
@@ -126,6 +127,7 @@ final class DemoShop extends Seeder
             ->noted('drawing', ['Flange outside' => ['size' => '62', 'at' => '0', 'long' => '6'], 'Bush outside' => ['at' => '6', 'long' => '50'], 'Bush bore' => ['at' => '0', 'long' => '56'],
                 'Flange thickness' => ['size' => '6', 'at' => '0', 'long' => '6'], 'Length under the flange' => ['at' => '6', 'long' => '50'], 'Lead-in chamfer' => ['size' => '1.5', 'at' => '56'],
             ])
+            ->surfaceIs('Housing bore', ['finish' => 'honed'])->surfaceIs('Bush outside', ['finish' => 'ground'])
             ->joint('Bush in housing', ['outer_c' => 180.0, 'inner_c' => -18.0, 'reason' => 'shrunk in: the beam warmed, the bush from the freezer'])
             ->joint('Shaft in bush', ['purpose' => 'running-journal', 'load_n' => 19000.0, 'speed_rpm' => 6.0])
             ->noted('eyeballed', ['Flange screw holes' => ['size' => '50', 'size2' => '5.5', 'at' => '0', 'long' => '6']])

@@ -7,6 +7,8 @@ namespace Oldpart\Core\Catalogue;
 /** A rolling bearing by its boundary sizes, mm; the least chamfer of its rings where it is known. */
 final readonly class Bearing implements \JsonSerializable
 {
+    private const INCH_TAPERED = 'inch tapered';
+
     public function __construct(
         public string $designation,
         public string $series,
@@ -14,19 +16,49 @@ final readonly class Bearing implements \JsonSerializable
         public float $outsideMm,
         public float $widthMm,
         public ?float $chamferMinMm = null,
+        /** With shields or seals, where it is wider then. */
+        public ?float $shieldedWidthMm = null,
+        /** Radial clearance group on its stamp; CN where none is. */
+        public string $group = 'CN',
+        /** Tolerance class on its stamp that is finer than Normal, such as P6; null for Normal. */
+        public ?string $class = null,
+        /** Its bore is not that of its number. */
+        public bool $hasOwnBore = false,
     ) {
+    }
+
+    /** As stamped. */
+    public function with(BearingStamp $stamp): self
+    {
+        $wider = $stamp->isShielded ? ($this->shieldedWidthMm ?? $this->widthMm) : $this->widthMm;
+
+        return new self(
+            $this->designation, $this->series, $stamp->boreMm ?? $this->boreMm, $this->outsideMm, $wider, $this->chamferMinMm, $this->shieldedWidthMm, $stamp->group ?? 'CN', $stamp->class, $stamp->boreMm !== null,
+        );
+    }
+
+    /** The wider one, with shields or seals; itself where both are alike. */
+    public function shielded(): self
+    {
+        return $this->shieldedWidthMm === null ? $this : new self($this->designation.' shielded', $this->series, $this->boreMm, $this->outsideMm, $this->shieldedWidthMm, $this->chamferMinMm, $this->shieldedWidthMm);
+    }
+
+    /** Of a kind whose clearance is set when it is put together. */
+    public function isAdjusted(): bool
+    {
+        return $this->series === self::INCH_TAPERED;
     }
 
     /** Made in inch sizes. */
     public function isInch(): bool
     {
-        return in_array($this->series, ['R', 'inch tapered'], true);
+        return in_array($this->series, ['R', 'R heavy', self::INCH_TAPERED], true);
     }
 
     /** A deep-groove ball bearing, for which clearance groups are known here. */
     public function isBall(): bool
     {
-        return $this->series !== 'inch tapered';
+        return ! $this->isAdjusted();
     }
 
     /** The thickness of a ring, as a quarter of what lies between bore and outside; common practice. */

@@ -12,26 +12,33 @@ final class Bearings
     /** @return list<Bearing> */
     public static function all(): array
     {
-        /** @var list<array{string, string, float, float, float, ?float}> $rows */
+        /** @var list<array{string, string, float, float, float, ?float, ?float}> $rows */
         $rows = Table::rows('bearings');
 
-        return array_map(static fn (array $r): Bearing => new Bearing($r[0], $r[1], (float) $r[2], (float) $r[3], (float) $r[4], $r[5] === null ? null : (float) $r[5]), $rows);
+        return array_map(static fn (array $r): Bearing => new Bearing($r[0], $r[1], (float) $r[2], (float) $r[3], (float) $r[4], $r[5] === null ? null : (float) $r[5], $r[6] === null ? null : (float) $r[6]), $rows);
     }
 
     /**
-     * By what is stamped on it; seals, shields, cages and clearance groups after the number (`6204-2RS C3`) say nothing of its sizes.
+     * By what is stamped on it: its number, then what BearingStamp understands (`6204-2RS C3`, `R8ZZ`, `6203-5/8`); `SS`, `S` and `W` before it are stainless.
      *
-     * @throws BadInput when the table has no such bearing
+     * @throws BadInput when the table has no such bearing, or a suffix may change its sizes
      */
     public static function named(string $designation, string $field = 'designation'): Bearing
     {
-        $stamped = mb_strtoupper(trim($designation));
+        $stamped = preg_replace('~\s+~', ' ', mb_strtoupper(trim($designation))) ?? '';
+        $bare = preg_replace('~^(?:SS|S|W) ?(?=[R6])~', '', $stamped) ?? $stamped;
+        $found = null;
         foreach (self::all() as $bearing) {
-            if ($bearing->designation === $stamped || preg_match('~^'.preg_quote($bearing->designation, '~').'(?:[\s/.-].*|[A-Z].*)$~', $stamped) === 1) {
-                return $bearing;
+            // A longer number that begins alike is another bearing: R4A is no R4, 62/22 no 62.
+            if (preg_match('~^'.preg_quote($bearing->designation, '~').'(?!\d)(.*)$~', $bare, $m) === 1 && ($found === null || strlen($bearing->designation) > strlen($found[0]->designation))) {
+                $found = [$bearing, $m[1]];
             }
         }
-        throw new BadInput('unknown-bearing', $field, "“{$designation}” is not in the bearing table. Give its bore, outside and width instead.");
+        if ($found === null) {
+            throw new BadInput('unknown-bearing', $field, "“{$designation}” is not in the bearing table. Give its bore, outside and width instead.");
+        }
+
+        return $found[0]->with(BearingStamp::read($found[1], $found[0], $stamped, $field));
     }
 
     /**
@@ -53,7 +60,12 @@ final class Bearings
             throw new BadInput('out-of-range', 'bore_mm', 'Sizes of a bearing are above zero.');
         }
         $off = static fn (Bearing $b): float => max(array_map(static fn (string $which, float $mm): float => abs($b->{$which} - $mm), array_keys($given), $given));
-        $found = array_values(array_filter(self::all(), static fn (Bearing $b): bool => $off($b) <= $withinMm));
+        $found = [];
+        foreach (self::all() as $bearing) {
+            $either = array_values(array_filter([$bearing, $bearing->shielded()], static fn (Bearing $b): bool => $off($b) <= $withinMm));
+            usort($either, static fn (Bearing $a, Bearing $b): int => $off($a) <=> $off($b));
+            array_push($found, ...array_slice($either, 0, 1));
+        }
         usort($found, static fn (Bearing $a, Bearing $b): int => $off($a) <=> $off($b));
 
         return $found;

@@ -61,9 +61,14 @@ final readonly class BearingSeat
      */
     public static function of(Bearing $bearing, BearingDuty $duty): self
     {
-        [$shaftClass, $housingClass] = self::classes($bearing, $duty);
-        $shaft = Iso286::shaft($bearing->boreMm, $shaftClass);
-        $housing = Iso286::hole($bearing->outsideMm, $housingClass);
+        if ($bearing->isAdjusted()) {
+            [$shaft, $housing] = self::tapered($bearing, $duty);
+            [$shaftClass, $housingClass] = [self::inWords($shaft), self::inWords($housing)];
+        } else {
+            [$shaftClass, $housingClass] = self::classes($bearing, $duty);
+            $shaft = Iso286::shaft($bearing->boreMm, $shaftClass);
+            $housing = Iso286::hole($bearing->outsideMm, $housingClass);
+        }
         $onShaft = BearingTable::bore($bearing)->clearance($shaft);
         $inHousing = $housing->clearance(BearingTable::outside($bearing));
         $inner = self::innerShare($bearing, $duty);
@@ -75,14 +80,14 @@ final readonly class BearingSeat
         );
         // The raceways lie about half way out; a warmer inner ring grows toward the outer one.
         $warm = self::EXPANSION_OF_STEEL * $duty->innerWarmerK * ($bearing->boreMm + $bearing->outsideMm) / 2;
-        $normal = BearingTable::clearance($bearing);
+        $normal = BearingTable::clearance($bearing, $bearing->group);
         $left = $normal === null ? null : new Range($normal->min - $loss->max - $warm, $normal->max - $loss->min - $warm);
         $likely = $loss->middle() + $warm;
         $group = $left === null || $normal->middle() - $likely > self::SPARE * $normal->middle() ? null : self::groupFor($bearing, $likely);
 
         return new self(
             $bearing, $shaftClass, $housingClass, $shaft, $housing, $onShaft, $inHousing, $loss, $warm, $left, $group,
-            self::notes($duty, $left, $normal, $likely, $group), self::working($bearing, $onShaft, $inHousing, $inner, $outer, $loss),
+            self::notes($bearing, $duty, $left, $normal, $likely, $group), self::working($bearing, $onShaft, $inHousing, $inner, $outer, $loss),
         );
     }
 
@@ -104,6 +109,31 @@ final readonly class BearingSeat
             $shaft ?? throw new BadInput('size', 'bore_mm', 'Seats are known here up to a bore of 500 mm.'),
             $duty->isAluminiumHousing() ? $table['aluminium_one_tighter'][$housing] ?? $housing : $housing,
         ];
+    }
+
+    /**
+     * Seats of an inch tapered set by which ring turns, as deviations (data/bearing-seats.json).
+     *
+     * @return array{Limits, Limits}
+     */
+    private static function tapered(Bearing $bearing, BearingDuty $duty): array
+    {
+        /** @var array{to_bore_mm: float, shaft: array<string, array<string, array{float, float}>>, housing: array<string, array{float, float}>} $table */
+        $table = Table::read('bearing-seats')['inch_tapered'];
+        if ($bearing->boreMm > $table['to_bore_mm']) {
+            throw new BadInput('size', 'bore_mm', 'Seats of inch tapered sets are known here up to a bore of 3 in.');
+        }
+        $shaft = $table['shaft'][$duty->turning][$duty->load];
+        $housing = $table['housing'][$duty->turning];
+
+        return [new Limits($shaft[1] / 1000, $shaft[0] / 1000), new Limits($housing[1] / 1000, $housing[0] / 1000)];
+    }
+
+    private static function inWords(Limits $limits): string
+    {
+        $signed = static fn (float $mm): string => ($mm < 0 ? '−' : '+').number_format(abs($mm) * 1000).' µm';
+
+        return $signed($limits->lowerMm).' to '.$signed($limits->upperMm);
     }
 
     /** The share of the interference on the shaft that reaches the inner raceway. */
@@ -132,7 +162,7 @@ final readonly class BearingSeat
     private static function groupFor(Bearing $bearing, float $likelyLoss): ?string
     {
         $normal = BearingTable::clearance($bearing)?->middle() ?? 0.0;
-        foreach (['C3', 'C4', 'C5'] as $group) {
+        foreach (array_slice(BearingTable::GROUPS, 1 + (int) array_search($bearing->group, BearingTable::GROUPS, true)) as $group) {
             $clearance = BearingTable::clearance($bearing, $group);
             if ($clearance !== null && $clearance->middle() - $likelyLoss >= $normal / 2) {
                 return $group;
@@ -143,13 +173,23 @@ final readonly class BearingSeat
     }
 
     /** @return list<Note> */
-    private static function notes(BearingDuty $duty, ?Range $left, ?Range $normal, float $likely, ?string $group): array
+    private static function notes(Bearing $bearing, BearingDuty $duty, ?Range $left, ?Range $normal, float $likely, ?string $group): array
     {
         $notes = [];
+        $name = $bearing->group === 'CN' ? 'Normal' : $bearing->group;
+        if ($bearing->hasOwnBore) {
+            $notes[] = Note::info('own-bore', Say::with('Its stamp gives it a bore of its own, {d}: not that of its number.', ['d' => LengthWriter::sizeInWords($bearing->boreMm)]));
+        }
+        if ($bearing->class !== null) {
+            $notes[] = Note::info('finer-class', "Its stamp says class {$bearing->class}, finer than Normal: its own limits lie inside those reckoned with here.");
+        }
+        if ($bearing->isAdjusted()) {
+            $notes[] = Note::caution('tapered-set', 'An inch tapered set: bore and outside run from zero to plus, so its seats are its own, not ISO classes. Its clearance is set when it is put together: adjust the end play as the machine’s book says, turning it as you tighten.');
+        }
         if ($left !== null && $normal !== null && $normal->middle() - $likely <= 0) {
-            $notes[] = Note::stop('no-clearance-left', 'With these seats a bearing of Normal clearance runs with none: it heats and seizes. '.($group === null ? 'Take looser seats.' : "Take one of group {$group}."));
+            $notes[] = Note::stop('no-clearance-left', "With these seats a bearing of {$name} clearance runs with none: it heats and seizes. ".($group === null ? 'Take looser seats.' : "Take one of group {$group}."));
         } elseif ($left !== null && $normal !== null && $normal->middle() - $likely <= self::SPARE * $normal->middle()) {
-            $notes[] = Note::caution('little-clearance-left', 'These seats leave a bearing of Normal clearance next to none. '.($group === null ? 'Take looser seats.' : "Take one of group {$group}, or looser seats."));
+            $notes[] = Note::caution('little-clearance-left', "These seats leave a bearing of {$name} clearance next to none. ".($group === null ? 'Take looser seats.' : "Take one of group {$group}, or looser seats."));
         } elseif ($left !== null && $left->min <= 0) {
             $notes[] = Note::info('clearance-may-vanish', Say::with('At worst, the tightest seat with the smallest ring, it is {least} short of running clearance: aim for the loose end of the seat.', ['least' => LengthWriter::difference($left->min)]));
         }

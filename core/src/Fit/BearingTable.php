@@ -19,15 +19,23 @@ final class BearingTable
 {
     public const GROUPS = ['C2', 'CN', 'C3', 'C4', 'C5'];
 
-    /** The bore's mean diameter runs from this much under to zero, mm; above 0.6 to 500 mm. */
+    /** The bore's mean diameter runs from this much under to zero, mm, above 0.6 to 500 mm; of an inch tapered one from zero to over. */
     public static function bore(Bearing $bearing): Limits
     {
+        if ($bearing->isAdjusted()) {
+            return self::over('inch_tapered_bore_plus_um', $bearing->boreMm);
+        }
+
         return self::under('bore_minus_um', $bearing->boreMm);
     }
 
-    /** The outside's mean diameter runs from this much under to zero, mm; to 500 mm. */
+    /** The outside's mean diameter runs from this much under to zero, mm, to 500 mm; of an inch tapered one from zero to over. */
     public static function outside(Bearing $bearing): Limits
     {
+        if ($bearing->isAdjusted()) {
+            return self::over('inch_tapered_outside_plus_um', $bearing->outsideMm);
+        }
+
         return self::under('outside_minus_um', $bearing->outsideMm);
     }
 
@@ -91,11 +99,21 @@ final class BearingTable
 
     private static function under(string $which, float $mm): Limits
     {
+        return new Limits(0.0, -self::um($which, $mm) / 1000);
+    }
+
+    private static function over(string $which, float $mm): Limits
+    {
+        return new Limits(self::um($which, $mm) / 1000, 0.0);
+    }
+
+    private static function um(string $which, float $mm): float
+    {
         /** @var list<array{float, float}> $rows */
         $rows = Table::read('bearing-tolerances')[$which];
         foreach ($rows as [$to, $um]) {
             if ($mm > 0 && $mm <= $to) {
-                return new Limits(0.0, -$um / 1000);
+                return $um;
             }
         }
         throw new BadInput('size', 'bore_mm', 'The bearing tables run to 500 mm. Check the size and its unit.');

@@ -34,6 +34,8 @@ final readonly class Purpose
         public array $against = [],
         /** @var array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}|null limits that are no class of either school */
         private ?array $given = null,
+        /** @var list<string> other inch classes that serve it as well */
+        private array $inchAlso = [],
     ) {
     }
 
@@ -51,11 +53,11 @@ final readonly class Purpose
     /** @return list<Purpose> */
     public static function all(): array
     {
-        /** @var list<array{code: string, name: string, says: string, tight: bool, length?: bool, shape?: bool, iso: ?string, inch: ?string, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows */
+        /** @var list<array{code: string, name: string, says: string, tight: bool, length?: bool, shape?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows */
         $rows = Table::rows('purposes');
 
         return array_map(static fn (array $r): self => new self(
-            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['shape'] ?? false, $r['iso'], $r['inch'], $r['thumb'], $r['against'] ?? [], $r['given'] ?? null,
+            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['shape'] ?? false, $r['iso'], $r['inch'], $r['thumb'], $r['against'] ?? [], $r['given'] ?? null, $r['inch_also'] ?? [],
         ), $rows);
     }
 
@@ -83,8 +85,10 @@ final readonly class Purpose
         if ($this->iso !== null && $sizeMm <= self::ISO_TO_MM) {
             $offers[] = new Offer(School::Iso, $this->iso, Iso286::clearance($sizeMm, $this->iso), Say::plain('hole basis'), 'ISO 286-2:2010');
         }
-        if ($this->inch !== null && InchFit::covers($sizeMm, $this->inch)) {
-            $offers[] = new Offer(School::Inch, $this->inch, InchFit::of($sizeMm, $this->inch)->clearance(), Say::plain('inch system'), 'ANSI B4.1-1967 (R2009)');
+        foreach ($this->inch === null ? [] : [$this->inch, ...$this->inchAlso] as $class) {
+            if (InchFit::covers($sizeMm, $class)) {
+                $offers[] = new Offer(School::Inch, $class, InchFit::of($sizeMm, $class)->clearance(), Say::plain($class === $this->inch ? 'inch system' : 'inch system, as well'), 'ANSI B4.1-1967 (R2009)');
+            }
         }
         if ($this->given !== null) {
             $offers[] = new Offer(School::Iso, 'film, metric', new Range($this->given['iso']['least_mm'], $this->given['iso']['most_mm']), Say::plain('what compounds fill'), 'common practice of compound makers, no source');

@@ -34,6 +34,8 @@ final readonly class JointFacts implements \JsonSerializable
         public ?float $innerC = null,
         /** @var list<FasteningFacts> what drives or keeps it beside its fit */
         public array $held = [],
+        /** A class by its label, where a school offers more than one. */
+        public ?string $fit = null,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class JointFacts implements \JsonSerializable
             $f->numberOrNull('outer_c'),
             $f->numberOrNull('inner_c'),
             array_map(FasteningFacts::read(...), $f->objects('held')),
+            $f->textOrNull('fit'),
         );
     }
 
@@ -85,6 +88,7 @@ final readonly class JointFacts implements \JsonSerializable
             'outer_c' => $this->outerC,
             'inner_c' => $this->innerC,
             'held' => $this->held,
+            'fit' => $this->fit,
         ];
     }
 }

@@ -72,8 +72,9 @@ final readonly class JointSizing
 
             return new JointAnswer($joint, $purpose, [], 'none', $custom, $make, $mate, $mate->name, $make->name ?? '', null, null, null, $blocked, $this->withheld, []);
         }
-        $offers = [...($seat === null ? [] : [self::seatOffer($seat, $makeShaft)]), ...$purpose->offers($found->meanMm)];
-        $chosen = $custom === null ? $this->choose($offers, $joint->school) : null;
+        $table = TableSize::of($mate, $found, $purpose);
+        $offers = [...($seat === null ? [] : [self::seatOffer($seat, $makeShaft)]), ...$purpose->offers($table->mm)];
+        $chosen = $custom === null ? $this->choose($offers, $joint->school, $joint->fit) : null;
         $wanted = $custom ?? $chosen->clearanceMm ?? throw new \LogicException('the thumb always offers');
         $sized = $this->sizeFor($makeShaft, $found, $wanted);
         $rows = array_map(fn (Offer $o): array => ['offer' => $o, 'sized' => $this->sizeFor($makeShaft, $found, $o->clearanceMm), 'chosen' => $o === $chosen], $offers);
@@ -85,7 +86,10 @@ final readonly class JointSizing
 
         return new JointAnswer(
             $joint, $purpose, $rows, $chosen === null ? 'limits' : $chosen->school->value, $wanted, $make, $mate, $mate->name, $make->name,
-            $found, $sized, $this->judge($mate, $found, $wanted), $blocked, $this->withheld, [...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose->code, $wanted, $found->meanMm))], seat: $seat,
+            $found, $sized, $this->judge($mate, $found, $wanted), $blocked, $this->withheld, [
+                ...($table->isFound ? [] : [Note::info('read-at-nominal', Say::with('The tables are read at {n}, as it was meant; found, it lies beyond a step of theirs.', ['n' => LengthWriter::sizeInWords($table->mm)]))]),
+                ...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose->code, $wanted, $found->meanMm)),
+            ], seat: $seat,
         );
     }
 
@@ -228,8 +232,13 @@ final readonly class JointSizing
     }
 
     /** @param  list<Offer>  $offers */
-    public function choose(array $offers, ?School $school): Offer
+    public function choose(array $offers, ?School $school, ?string $label = null): Offer
     {
+        foreach ($offers as $offer) {
+            if ($label !== null && $offer->label === $label && ($school === null || $offer->school === $school)) {
+                return $offer;
+            }
+        }
         $wish = $school ?? ($this->facts->unit === Unit::Inch ? School::Inch : School::Iso);
         foreach ($offers as $offer) {
             if ($offer->school === $wish) {

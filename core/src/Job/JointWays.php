@@ -59,7 +59,8 @@ final readonly class JointWays
     private function way(array $row, JointAnswer $answer, array $conditions): JointWay
     {
         $found = $answer->mateFound ?? throw new \LogicException('checked by the caller');
-        $offer = $this->sizing->choose(Purpose::named($row['purpose'])->offers($found->meanMm), $answer->joint->school);
+        $purpose = Purpose::named($row['purpose']);
+        $offer = $this->sizing->choose($purpose->offers($answer->mate === null ? $found->meanMm : TableSize::of($answer->mate, $found, $purpose)->mm), $answer->joint->school);
         $sized = $this->sizing->sizeFor($answer->makesInner(), $found, $offer->clearanceMm);
         $stops = $minds = [];
         $holds = null;

@@ -28,11 +28,16 @@ export function Offers({ joint, answer }: { joint: Joint; answer: JointAnswer })
         >
             {answer.offers.map((offer) => (
                 <ButtonBase
-                    key={offer.school}
+                    key={offer.label}
                     role="radio"
                     aria-checked={offer.chosen}
                     onClick={() =>
-                        void save('joints', joint.id, { school: offer.school, least: null, most: null })
+                        void save('joints', joint.id, {
+                            school: offer.school,
+                            fit: offer.label,
+                            least: null,
+                            most: null,
+                        })
                     }
                     sx={{
                         display: 'block',

@@ -14,5 +14,8 @@ return new class extends Migration
             $table->string('finish', 20)->nullable();
             $table->double('rz_um')->nullable();
         });
+        Schema::table('joints', function (Blueprint $table): void {
+            $table->string('fit', 40)->nullable();
+        });
     }
 };
