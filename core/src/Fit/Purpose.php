@@ -36,6 +36,8 @@ final readonly class Purpose
         private ?array $given = null,
         /** @var list<string> other inch classes that serve it as well */
         private array $inchAlso = [],
+        /** One turns or slides in the other. */
+        public bool $runs = false,
     ) {
     }
 
@@ -53,11 +55,11 @@ final readonly class Purpose
     /** @return list<Purpose> */
     public static function all(): array
     {
-        /** @var list<array{code: string, name: string, says: string, tight: bool, length?: bool, shape?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows */
+        /** @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows */
         $rows = Table::rows('purposes');
 
         return array_map(static fn (array $r): self => new self(
-            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['shape'] ?? false, $r['iso'], $r['inch'], $r['thumb'], $r['against'] ?? [], $r['given'] ?? null, $r['inch_also'] ?? [],
+            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['shape'] ?? false, $r['iso'], $r['inch'], $r['thumb'], $r['against'] ?? [], $r['given'] ?? null, $r['inch_also'] ?? [], $r['runs'] ?? false,
         ), $rows);
     }
 

@@ -6,8 +6,10 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Making\BondAssembly;
 use Oldpart\Core\Making\PressAssembly;
 use Oldpart\Core\Making\Step;
+use Oldpart\Core\Making\TaperAssembly;
 use Oldpart\Core\Making\TrialAssembly;
 use Oldpart\Core\Picture\ForcePicture;
 use Oldpart\Core\Quantity\Figure;
@@ -34,9 +36,30 @@ final readonly class AssemblyAnswer implements \JsonSerializable
         $heavy = array_filter($survey->parts, static fn (PartAnswer $p): bool => $p->isHeavy()) !== [];
         $iron = $press !== null && ($press->fit->outer->family === 'cast iron' || $press->fit->inner->family === 'cast iron');
 
-        return new self($facts, $shown, $pressed ? PressAssembly::steps($shown, $facts->shop->pressN) : TrialAssembly::steps(), [
+        return new self($facts, $shown, self::order($facts, $joints, $shown, $pressed, $bonded), [
             ...($pressed ? Caution::for('press') : []), ...($bonded ? Caution::for('bond') : []), ...($iron ? Caution::for('cast iron') : []), ...($heavy ? Caution::for('lifting') : []),
         ], $tight === null ? null : PressingAnswer::of($facts, $tight), $tight === null ? null : RehearsalAnswer::of($facts, $tight), $bonded);
+    }
+
+    /**
+     * Each way of putting together that the job has, in the order press, bond, taper; where it has none of them, by hand.
+     *
+     * @param  list<JointAnswer>  $joints
+     * @return list<Step>
+     */
+    private static function order(JobFacts $facts, array $joints, ?Press $press, bool $pressed, bool $bonded): array
+    {
+        $turns = array_filter($joints, static fn (JointAnswer $j): bool => $j->purpose->runs) !== [];
+        $oilHole = array_filter($facts->surfaces, static fn (SurfaceFacts $s): bool => preg_match('/\b(?:oil|grease)/i', $s->name) === 1) !== [];
+        $tapered = array_filter($joints, static fn (JointAnswer $j): bool => $j->purpose->code === 'taper') !== [];
+        $steps = [
+            ...($pressed ? PressAssembly::steps($press, $facts->shop->pressN, $turns, $oilHole) : []),
+            ...($bonded ? BondAssembly::steps($turns, $oilHole) : []),
+            ...($tapered ? TaperAssembly::steps() : []),
+        ];
+
+        // A step that two ways share is ticked once; what is degreased for a bond is not oiled.
+        return $steps === [] ? TrialAssembly::steps() : array_values(array_column($steps, null, 'code'));
     }
 
     /** @return list<Caution> all that are printed: of putting it together, and of the heat and cold chosen */

@@ -6,6 +6,8 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Measure\InstrumentSet;
 use Oldpart\Core\Measure\Reading;
+use Oldpart\Core\Measure\Readings;
+use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Measure\Warmth;
 use Oldpart\Core\Quantity\Range;
 
@@ -13,7 +15,7 @@ use Oldpart\Core\Quantity\Range;
 final readonly class CutLog
 {
     /** @param  list<CutFacts>  $cuts oldest first */
-    private function __construct(public array $cuts, private Warmth $warmth, private float $roomC, private InstrumentSet $tools)
+    private function __construct(public array $cuts, private SurfaceKind $kind, private Warmth $warmth, private float $roomC, private InstrumentSet $tools)
     {
     }
 
@@ -21,7 +23,7 @@ final readonly class CutLog
     {
         $alpha = FoundSurfaces::material($facts->partOf($surface))->alphaPerK ?? Warmth::STEEL;
 
-        return new self($facts->cutsOf($surface->id, $phase), new Warmth($alpha), $facts->shop->temperatureC, $facts->shop->instruments);
+        return new self($facts->cutsOf($surface->id, $phase), $surface->kind, new Warmth($alpha, halfWidthK: FoundSurfaces::TEMPERATURE_UNSURE_K), $facts->shop->temperatureC, $facts->shop->instruments);
     }
 
     /** @return list<float> sizes at 20 °C after each cut, mm */
@@ -37,7 +39,7 @@ final readonly class CutLog
 
     public function atTwenty(CutFacts $cut): float
     {
-        return $this->warmth->atTwenty(new Reading($cut->after->length->mm, partC: $cut->partC ?? $this->roomC, gaugeC: $this->roomC));
+        return $this->warmth->atTwenty($this->reading($cut));
     }
 
     /** How far the last size moved for being read warm, mm. */
@@ -48,12 +50,19 @@ final readonly class CutLog
         return $last === null || $last->partC === null ? 0.0 : $last->after->length->mm * $this->warmth->alphaPart * ($last->partC - $this->roomC);
     }
 
-    /** U95 of the last size, mm. */
+    /** U95 of the last size, mm: of its gauge, and of how warm it was. */
     public function u95(): float
     {
         $last = $this->last();
 
-        return $last === null ? 0.0 : $this->tools->named($last->instrument)->bestU95Mm();
+        return $last === null ? 0.0 : (new Readings($this->kind, [$this->reading($last)], $this->tools->named($last->instrument), $this->warmth))->found()->u95Mm;
+    }
+
+    private function reading(CutFacts $cut): Reading
+    {
+        $mm = $cut->after->length->mm;
+
+        return new Reading($mm + $this->tools->named($cut->instrument)->jawShiftMm($this->kind, $mm)->middle(), partC: $cut->partC ?? $this->roomC, gaugeC: $this->roomC);
     }
 
     /** The last size with its doubt, mm; null when nothing is logged. */

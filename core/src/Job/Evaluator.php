@@ -167,11 +167,11 @@ final readonly class Evaluator
     {
         foreach ($joints as $running) {
             $bore = $running->make;
-            $press = $bore === null || $bore->kind !== SurfaceKind::Bore ? null : $card->pressOn($bore);
-            $outside = $press?->band();
+            $held = $bore === null || $bore->kind !== SurfaceKind::Bore ? null : $card->heldOutside($bore);
+            $outside = $held?->band();
             $after = $running->band();
             $length = self::lengthBand($joints);
-            if ($bore === null || $press === null || $outside === null || $after === null || $length === null) {
+            if ($bore === null || $held === null || $outside === null || $after === null || $length === null) {
                 continue;
             }
             $before = null;
@@ -181,7 +181,7 @@ final readonly class Evaluator
                 }
             }
 
-            return BushOrder::of($outside, $before, $after, $length, $card->finishInPlace($bore, $running, $press), $card->isSintered($bore));
+            return BushOrder::of($outside, $before, $after, $length, $held->canBeTight() && $card->finishInPlace($bore, $running, $held), $card->isSintered($bore), ! $held->canBeTight());
         }
 
         return in_array($facts->kind, ['plain-bush', 'flanged-bush'], true) ? [] : self::operations($facts);

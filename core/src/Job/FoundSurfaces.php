@@ -17,24 +17,74 @@ use Oldpart\Core\Quantity\LengthWriter;
 final class FoundSurfaces
 {
     /** How far a shop thermometer and a part lying beside it may differ, K. Common practice. */
-    private const TEMPERATURE_UNSURE_K = 1.0;
+    public const TEMPERATURE_UNSURE_K = 1.0;
 
     /** @return array<string, FoundSize> by surface id; only those with readings */
     public static function of(JobFacts $facts): array
     {
         $found = [];
+        $repeats = self::repeats($facts);
         foreach ($facts->surfaces as $surface) {
             $readings = $facts->readingsOf($surface->id);
             if ($readings !== [] && $facts->partOf($surface)->origin !== Origin::Make) {
-                $found[$surface->id] = self::one($facts, $surface, $readings);
+                $found[$surface->id] = self::one($facts, $surface, $readings, self::elsewhere($repeats, $surface->id));
             }
         }
 
         return $found;
     }
 
-    /** @param  non-empty-list<ReadingFacts>  $readings */
-    private static function one(JobFacts $facts, SurfaceFacts $surface, array $readings): FoundSize
+    /** @return array<string, array<string, array{squares: float, dof: int}>> how each instrument repeats within a spot, by its code, then by surface; mm² */
+    private static function repeats(JobFacts $facts): array
+    {
+        $spots = [];
+        foreach ($facts->readings as $r) {
+            // Pins, sums and comparisons scatter in their own way.
+            if ($r->setAside === null && $r->value->betweenMm === null && $r->value->masterMm === null && count($r->value->weights) === 1) {
+                $spots[$r->instrument][$r->surface][$r->station."\0".$r->angle][] = $r->value->length->mm;
+            }
+        }
+        $repeats = [];
+        foreach ($spots as $instrument => $surfaces) {
+            foreach ($surfaces as $surface => $bySpot) {
+                $squares = 0.0;
+                $dof = 0;
+                foreach ($bySpot as $values) {
+                    $mean = array_sum($values) / count($values);
+                    $squares += array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values));
+                    $dof += count($values) - 1;
+                }
+                if ($dof > 0) {
+                    $repeats[$instrument][$surface] = ['squares' => $squares, 'dof' => $dof];
+                }
+            }
+        }
+
+        return $repeats;
+    }
+
+    /**
+     * @param  array<string, array<string, array{squares: float, dof: int}>>  $repeats
+     * @return array<string, array{squares: float, dof: int}> pooled over all other surfaces, by instrument
+     */
+    private static function elsewhere(array $repeats, string $surface): array
+    {
+        $others = [];
+        foreach ($repeats as $instrument => $surfaces) {
+            unset($surfaces[$surface]);
+            if ($surfaces !== []) {
+                $others[$instrument] = ['squares' => array_sum(array_column($surfaces, 'squares')), 'dof' => array_sum(array_column($surfaces, 'dof'))];
+            }
+        }
+
+        return $others;
+    }
+
+    /**
+     * @param  non-empty-list<ReadingFacts>  $readings
+     * @param  array<string, array{squares: float, dof: int}>  $elsewhere
+     */
+    private static function one(JobFacts $facts, SurfaceFacts $surface, array $readings, array $elsewhere): FoundSize
     {
         $remarks = [];
         $tools = $facts->shop->instruments;
@@ -55,6 +105,11 @@ final class FoundSurfaces
         $corrections = array_unique(array_filter(array_map(self::correction(...), $readings)));
         foreach ($corrections as $correction) {
             $remarks[] = Note::info('corrected', Say::with('Corrected by {c}: what the gauge’s last check against a master showed.', ['c' => Say::with($correction > 0 ? '+{d}' : '−{d}', ['d' => LengthWriter::difference($correction)])]));
+        }
+
+        $jaws = max(array_map(static fn (ReadingFacts $r): float => $tools->named($r->instrument)->jawShiftMm($surface->kind, $r->value->length->mm)->middle(), $readings));
+        if ($jaws > 0) {
+            $remarks[] = Note::info('jaws', Say::with('The calliper’s inside jaws are flat and read a bore small: {d} is added, half as much again either way is in the doubt.', ['d' => LengthWriter::difference($jaws)]));
         }
 
         $apart = array_filter(array_map(static fn (ReadingFacts $r): ?float => $r->value->betweenMm, $readings));
@@ -78,12 +133,13 @@ final class FoundSurfaces
         return (new Readings(
             $surface->kind,
             array_map(static fn (ReadingFacts $r): Reading => new Reading(
-                $r->value->length->mm + self::correction($r), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm, $r->value->weights,
+                $r->value->length->mm + self::correction($r) + $tools->named($r->instrument)->jawShiftMm($surface->kind, $r->value->length->mm)->middle(), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm, $r->value->weights,
                 $r->value->masterMm, $tools->named($r->instrument),
             ), $readings),
             $tools->named($readings[0]->instrument),
             new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K),
             $remarks,
+            $elsewhere,
         ))->found();
     }
 

@@ -83,7 +83,7 @@ final readonly class HeldBy implements \JsonSerializable
             $held = match ($kind) {
                 FasteningKind::Key => Fastening::key($d, $size, $f->size2->length->mm ?? 0.0, $f->long->length->mm ?? 0.0, $own ?? 0.0, min($own ?? 0.0, $weakest ?? 0.0)),
                 FasteningKind::CrossPin => Fastening::crossPin($d, $size, $f->count, $own ?? 0.0),
-                FasteningKind::Dowels => Fastening::dowels($f->circle->length->mm ?? $d, $size, $f->count, $own ?? 0.0, $f->circle === null ? $f->long?->length->mm : null),
+                FasteningKind::Dowels => Fastening::dowels($f->circle->length->mm ?? $d, $size, $f->count, $own ?? 0.0, $f->circle === null ? $f->long?->length->mm : null, $weakest === null ? null : min($own ?? INF, $weakest), $f->circle === null ? null : $f->long?->length->mm),
                 FasteningKind::SetScrews => Fastening::setScrews($d, $size, $f->count, $f->tightenNm ?? 0.0),
                 FasteningKind::Bolts => Fastening::bolts($f->circle->length->mm ?? 0.0, $size, $f->count, $f->tightenNm ?? 0.0),
                 FasteningKind::Weld => Fastening::weld($d, $size, $f->count, $weakest ?? 0.0),

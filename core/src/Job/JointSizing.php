@@ -29,9 +29,6 @@ use Oldpart\Core\Quantity\Unit;
 /** Sizes the made side of each joint to the measured one. */
 final readonly class JointSizing
 {
-    /** Purposes in which one turns or slides in the other. */
-    private const RUNNING = ['loose-running', 'free-running', 'running-journal', 'slides-no-shake'];
-
     /** What an old part can mostly lose on diameter without harm, mm. Common practice: 1/16 in. */
     private const GIVE_OR_TAKE_MM = 1.6;
 
@@ -185,7 +182,7 @@ final readonly class JointSizing
     {
         $length = $answer->joint->along === null ? null : ($this->found[$answer->joint->along] ?? null);
         $outer = $this->facts->surface($answer->joint->outer);
-        if (! in_array($answer->purpose->code, self::RUNNING, true) || $answer->joint->loadN === null || $answer->mateFound === null || $length === null || $outer === null) {
+        if (! $answer->purpose->runs || $answer->joint->loadN === null || $answer->mateFound === null || $length === null || $outer === null) {
             return null;
         }
 
@@ -205,7 +202,7 @@ final readonly class JointSizing
         );
         $ways = $this->withheld ? [] : (new WaysOut($this->facts, fn (FoundSize $f, Range $r): SizeToMate => $this->sizeFor($answer->makesInner(), $f, $r)))->of($answer);
 
-        return $answer->withHelp(new JointHelp(FitAdvice::from($answer->joint->asked, JointConditions::of($this->facts, $this->found, $answer)), $ways, $standards, in_array($answer->purpose->code, self::RUNNING, true), $this->plain($answer)));
+        return $answer->withHelp(new JointHelp(FitAdvice::from($answer->joint->asked, JointConditions::of($this->facts, $this->found, $answer)), $ways, $standards, $answer->purpose->runs, $this->plain($answer)));
     }
 
     private function isMade(SurfaceFacts $surface): bool

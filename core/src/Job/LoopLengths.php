@@ -172,11 +172,26 @@ final class LoopLengths
         return match (true) {
             $surface !== null && isset($this->made[$surface->id]) => $make('made', $this->made[$surface->id]->middle(), $this->made[$surface->id]->width() / 2, $this->made[$surface->id]->width() / 2, Spread::Measured),
             $surface !== null && isset($this->bands[$surface->id]) => $make('to make', $this->bands[$surface->id]->middleMm(), $this->bands[$surface->id]->widthMm() / 2, $this->bands[$surface->id]->widthMm() / 2, Spread::Uniform),
-            $surface !== null && isset($this->found[$surface->id]) => $make('found', $this->found[$surface->id]->meanMm, $this->found[$surface->id]->u95MeanMm, $this->found[$surface->id]->u95MeanMm, Spread::Measured),
+            $surface !== null && isset($this->found[$surface->id]) => $this->asFound($this->found[$surface->id], $make),
             $length->size !== null => $make('typed', $length->size->length->mm, $length->plus->length->mm ?? 0.0, $length->minus->length->mm ?? 0.0, $length->spread),
             $range !== null && $range->min > -Loop::FAR && $range->max < Loop::FAR => $make('to make', $range->middle(), $range->width() / 2, $range->width() / 2, Spread::Uniform),
             default => new LoopRow($length, $surface === null ? 'open' : ($this->facts->partOf($surface)->origin === Origin::Make ? 'to make' : 'not measured yet'), null),
         };
+    }
+
+    /**
+     * A found length by its mean; where its faces are out of parallel by more than the gauge can tell, from its least spot to its greatest.
+     *
+     * @param  \Closure(string, float, float, float, Spread): LoopRow  $make
+     */
+    private function asFound(FoundSize $found, \Closure $make): LoopRow
+    {
+        $between = $found->largestMm() - $found->smallestMm();
+        $half = $between / 2 + $found->u95Mm;
+
+        return $found->kind === SurfaceKind::Length && $between > 2 * $found->u95Mm
+            ? $make('found, out of parallel', ($found->largestMm() + $found->smallestMm()) / 2, $half, $half, Spread::Uniform)
+            : $make('found', $found->meanMm, $found->u95MeanMm, $found->u95MeanMm, Spread::Measured);
     }
 
     /** α × length × (own temperature − 20 °C). */

@@ -35,7 +35,7 @@ final readonly class LoopRow
     /** A length that is there: found, measured, or made. */
     public function isThere(): bool
     {
-        return $this->contributor !== null && ($this->from === 'typed' ? $this->length->origin === LengthOrigin::There : $this->contributor->spread === Spread::Measured);
+        return $this->contributor !== null && ($this->from === 'typed' ? $this->length->origin === LengthOrigin::There : $this->contributor->spread === Spread::Measured || str_starts_with($this->from, 'found'));
     }
 
     /** @return array{name: string, from: string, size: ?Say, plus_minus: ?Say, share: ?float} as it is shown; a size to make is not, while a gate withholds it */

@@ -137,6 +137,18 @@ final readonly class MakeCard
         return str_contains(FoundSurfaces::material($this->facts->partOf($surface))->name ?? '', 'sintered');
     }
 
+    /** The joint that holds the outside of the part a bore is in: pressed, bonded or slipped in; null where it has none. */
+    public function heldOutside(SurfaceFacts $bore): ?JointAnswer
+    {
+        foreach ($this->joints as $joint) {
+            if ($joint->make !== null && $joint->make->part === $bore->part && $joint->make->id === $joint->joint->inner && ! $joint->purpose->isLength && $joint->isSized()) {
+                return $joint;
+            }
+        }
+
+        return null;
+    }
+
     /** The joint that can be tight through another surface of the same made part, if there is one. */
     public function pressOn(SurfaceFacts $bore): ?JointAnswer
     {

@@ -23,7 +23,7 @@ final readonly class PartAnswer implements \JsonSerializable
     /**
      * @param  list<LikelyGroup>  $likely
      * @param  list<Note>  $notes
-     * @param  array{mass_kg: ?float, area_mm2: float, centre_mm: float, volume_mm3: float}|null  $body
+     * @param  array{mass_kg: ?float, area_mm2: float, centre_mm: float, volume_mm3: float, largest_mm: float, long_mm: float}|null  $body
      */
     private function __construct(
         public PartFacts $part,
@@ -45,6 +45,9 @@ final readonly class PartAnswer implements \JsonSerializable
         if ($part->hardness !== null) {
             try {
                 $hardness = Hardness::of($part->hardness->scale, $part->hardness->value);
+                if ($hardness->isAtMost) {
+                    $notes[] = Note::info('hardness-soft', 'The C scale says little below HRC 20: it is softer than that, and the other figures are the most it can be. Read it on the B scale or by Brinell for a number.', $part->id);
+                }
             } catch (BadInput $bad) {
                 $notes[] = Note::caution('hardness', $bad->getMessage(), $part->id);
             }

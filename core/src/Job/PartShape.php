@@ -23,6 +23,9 @@ final readonly class PartShape
 {
     public Profile $profile;
 
+    /** The same without chamfers: its walls. */
+    public Profile $walls;
+
     /** @var list<SurfaceFacts> */
     private array $surfaces;
 
@@ -32,7 +35,7 @@ final readonly class PartShape
     {
         $this->surfaces = $facts->surfacesOf($part->id);
         $this->planes = new Planes($this->surfaces, $sizes);
-        $this->profile = $part->form === Form::Turned ? $this->turned() : Profile::of([], []);
+        [$this->profile, $this->walls] = $part->form === Form::Turned ? $this->turned() : [Profile::of([], []), Profile::of([], [])];
     }
 
     public function tone(): Tone
@@ -138,7 +141,8 @@ final readonly class PartShape
         return $surface->type->isInside() ? $this->sizes->x($surface) : 0.0;
     }
 
-    private function turned(): Profile
+    /** @return array{Profile, Profile} with its chamfers, and without */
+    private function turned(): array
     {
         $outside = $inside = $chamfers = [];
         foreach ($this->surfaces as $surface) {
@@ -160,7 +164,7 @@ final readonly class PartShape
             $outside = $this->brokenOff($inside);
         }
 
-        return Profile::of($outside, $inside, $chamfers);
+        return [Profile::of($outside, $inside, $chamfers), Profile::of($outside, $inside)];
     }
 
     /** @param  array{float, float}  $extent */
@@ -320,7 +324,7 @@ final readonly class PartShape
     /**
      * Mass, surface and centre of mass of a turned part; null while any size or place it needs is only sketched.
      *
-     * @return array{mass_kg: ?float, area_mm2: float, centre_mm: float, volume_mm3: float}|null
+     * @return array{mass_kg: ?float, area_mm2: float, centre_mm: float, volume_mm3: float, largest_mm: float, long_mm: float}|null
      */
     public function body(): ?array
     {
@@ -333,7 +337,7 @@ final readonly class PartShape
         $volume = $this->profile->volumeMm3() - $this->cutAway();
         $density = FoundSurfaces::material($this->part)?->densityKgM3;
 
-        return ['mass_kg' => $density === null ? null : $volume * $density * 1e-9, 'area_mm2' => $this->profile->surfaceMm2(), 'centre_mm' => $this->profile->centreMm(), 'volume_mm3' => $volume];
+        return ['mass_kg' => $density === null ? null : $volume * $density * 1e-9, 'area_mm2' => $this->profile->surfaceMm2(), 'centre_mm' => $this->profile->centreMm(), 'volume_mm3' => $volume, 'largest_mm' => 2 * $this->profile->largestMm(), 'long_mm' => $this->profile->toMm() - $this->profile->fromMm()];
     }
 
     /** Holes of patterns and keyways, mm³. */

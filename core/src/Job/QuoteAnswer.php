@@ -4,16 +4,24 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Making\Quote;
 use Oldpart\Core\Making\QuoteVerdict;
 use Oldpart\Core\Making\Risk;
 use Oldpart\Core\Making\Verdict;
+use Oldpart\Core\Quantity\LengthWriter;
 
 /** What the job will take and cost, whether to take it, and what to write to the customer. */
 final readonly class QuoteAnswer implements \JsonSerializable
 {
-    /** A blank weighs about so much more than what is turned from it. Common practice. */
+    /** A blank that is not cut from bar weighs about so much more than what is made from it. Common practice. */
     private const BLANK = 1.5;
+
+    /** Bar is so much larger than the finished outside, and a piece of it so much longer: facing both ends, parting and what the jaws hold of it, mm. Common practice. */
+    private const BAR_OVER_MM = 3.0;
+
+    private const BAR_LONGER_MM = 12.0;
 
     /** @param  list<Risk>  $risks */
     private function __construct(
@@ -23,6 +31,7 @@ final readonly class QuoteAnswer implements \JsonSerializable
         public Verdict $advised,
         /** @var array<string, ?float> by cost id; what each comes to, once or per piece; null where a weight is missing */
         private array $amounts,
+        private SurveyAnswer $survey,
     ) {
     }
 
@@ -42,10 +51,10 @@ final readonly class QuoteAnswer implements \JsonSerializable
         );
         $bought = $facts->quote->boughtPrice === null ? null : $facts->quote->boughtPrice * $quantity;
 
-        return new self($facts, $quote, $risks, Verdict::of($quote, $risks, Gatekeeper::withholds($facts->takeIn), $bought, $facts->quote->alternative, $facts->shop->currency), $amounts);
+        return new self($facts, $quote, $risks, Verdict::of($quote, $risks, Gatekeeper::withholds($facts->takeIn), $bought, $facts->quote->alternative, $facts->shop->currency), $amounts, $survey);
     }
 
-    /** With a price per kg: the mass given, or half as much again as the finished part weighs; null when neither is known. */
+    /** With a price per kg: the mass given, or that of the stock; null when neither is known. */
     private static function amount(CostFacts $cost, SurveyAnswer $survey): ?float
     {
         if ($cost->pricePerKg === null) {
@@ -54,15 +63,48 @@ final readonly class QuoteAnswer implements \JsonSerializable
         $mass = $cost->massKg;
         foreach ($mass === null ? $survey->parts : [] as $part) {
             if ($part->part->origin === Origin::Make) {
-                $weighs = $part->body['mass_kg'] ?? null;
+                $weighs = self::stockKg($part);
                 if ($weighs === null) {
                     return null;
                 }
-                $mass = ($mass ?? 0.0) + self::BLANK * $weighs;
+                $mass = ($mass ?? 0.0) + $weighs;
             }
         }
 
         return $mass === null ? null : $cost->pricePerKg * $mass;
+    }
+
+    /** What has to be bought for a part: of a turned one the solid bar it is cut from, bore and all; kg, null while its size or metal is not known. */
+    private static function stockKg(PartAnswer $part): ?float
+    {
+        $weighs = $part->body['mass_kg'] ?? null;
+        if ($weighs === null || $part->part->form !== Form::Turned) {
+            return $weighs === null ? null : self::BLANK * $weighs;
+        }
+        [$across, $long] = self::barMm($part);
+
+        return M_PI / 4 * $across ** 2 * $long * ($weighs / $part->body['volume_mm3']);
+    }
+
+    /** @return array{float, float} how thick and how long the bar for a turned part is, mm */
+    private static function barMm(PartAnswer $part): array
+    {
+        return [$part->body['largest_mm'] + self::BAR_OVER_MM, $part->body['long_mm'] + self::BAR_LONGER_MM];
+    }
+
+    /** @return list<WorkingStep> what the material's price goes by */
+    private function stock(): array
+    {
+        $steps = [];
+        foreach ($this->survey->parts as $part) {
+            $kg = $part->part->origin === Origin::Make ? self::stockKg($part) : null;
+            if ($kg !== null && $part->part->form === Form::Turned) {
+                [$across, $long] = self::barMm($part);
+                $steps[] = new WorkingStep("Bar for the {$part->part->name}", 'π/4 · (outside + 3 mm)² · (length + 12 mm) · density', Say::with('{d} across, {l} long, '.number_format($kg, 2).' kg a piece', ['d' => LengthWriter::about($across), 'l' => LengthWriter::about($long)]), 'solid bar; common practice');
+            }
+        }
+
+        return $steps;
     }
 
     /**
@@ -148,7 +190,7 @@ final readonly class QuoteAnswer implements \JsonSerializable
             'verdict_says' => $this->verdict()->label(),
             'reasons' => [...$this->advised->reasons, ...($this->missing() === '' ? [] : [$this->missing()])],
             'letter' => $this->letter(),
-            'working' => $this->quote->working,
+            'working' => $this->quote->working->and(...$this->stock()),
         ];
     }
 }

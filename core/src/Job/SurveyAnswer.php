@@ -6,6 +6,7 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Shape\Cell;
 use Oldpart\Core\Shape\SurfaceType;
 use Oldpart\Core\Shape\WeakPlaces;
 
@@ -50,7 +51,10 @@ final readonly class SurveyAnswer implements \JsonSerializable
             $mm = $sizes->known($surface);
             $extent = $shape->extent($surface);
             if ($surface->type === SurfaceType::HolePattern && $mm !== null && $surface->size2 !== null && $extent !== null) {
-                $notes[] = WeakPlaces::edge($surface->name, $mm, max(1e-6, $surface->size2->length->mm), 2 * self::outsideAt($shape, ($extent[0] + $extent[1]) / 2), $weak, $surface->id);
+                $outside = self::outsideRound($shape, $extent, $mm);
+                $notes[] = $outside === null
+                    ? WeakPlaces::offPart($surface->name, $mm, 2 * $shape->walls->largestMm(), $surface->id)
+                    : WeakPlaces::edge($surface->name, $mm, max(1e-6, $surface->size2->length->mm), $outside, $weak, $surface->id);
             }
             if ($surface->type === SurfaceType::ThreadInside && $weak && $material !== null) {
                 $notes[] = WeakPlaces::thread($surface->name, $mm ?? 0.0, $mm === null ? null : $surface->long?->length->mm, $material->name, $surface->id);
@@ -63,22 +67,25 @@ final readonly class SurveyAnswer implements \JsonSerializable
         return array_values(array_filter($notes));
     }
 
-    private static function outsideAt(PartShape $shape, float $x): float
+    /**
+     * The outside that a circle of holes comes near: the smallest round it where it is said to be, or else anywhere on the part.
+     *
+     * @param  array{float, float}  $extent
+     * @return ?float the diameter, mm; null where the circle lies off the part
+     */
+    private static function outsideRound(PartShape $shape, array $extent, float $circleMm): ?float
     {
-        $radius = 0.0;
-        foreach ($shape->profile->cells as $cell) {
-            if ($x >= $cell->fromMm && $x <= $cell->toMm) {
-                $radius = max($radius, $cell->outerStartMm, $cell->outerEndMm);
-            }
-        }
+        $round = array_filter($shape->walls->cells, static fn (Cell $c): bool => $c->outerStartMm + $c->outerEndMm > $circleMm);
+        $here = array_filter($round, static fn (Cell $c): bool => min($c->toMm, $extent[1]) - max($c->fromMm, $extent[0]) > 1e-6);
+        $outside = array_map(static fn (Cell $c): float => $c->outerStartMm + $c->outerEndMm, $here === [] ? $round : $here);
 
-        return $radius;
+        return $outside === [] ? null : min($outside);
     }
 
     private static function thinnest(PartFacts $part, PartShape $shape): ?Note
     {
         $wall = $diameter = INF;
-        foreach ($shape->profile->cells as $cell) {
+        foreach ($shape->walls->cells as $cell) {
             $here = min($cell->outerStartMm - $cell->innerStartMm, $cell->outerEndMm - $cell->innerEndMm) - abs($cell->offsetMm);
             if ($cell->innerStartMm > 0 && $here < $wall) {
                 [$wall, $diameter] = [$here, $cell->outerStartMm + $cell->outerEndMm];

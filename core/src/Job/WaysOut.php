@@ -32,7 +32,7 @@ final readonly class WaysOut
     {
     }
 
-    /** @return list<WayOut> none where the size can be made as asked */
+    /** @return list<WayOut> where the size can be made as asked, a reamer for it at most */
     public function of(JointAnswer $answer): array
     {
         $found = $answer->mateFound;
@@ -43,7 +43,7 @@ final readonly class WaysOut
         }
         $band = $answer->sized->band;
         if ($band !== null && $band->widthMm() >= $holds) {
-            return [];
+            return $answer->make->kind === SurfaceKind::Bore ? $this->ream($band) : [];
         }
 
         return [
@@ -88,15 +88,24 @@ final readonly class WaysOut
         $values = ['first' => LengthWriter::size($first), 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band), 'left' => LengthWriter::difference(self::LEFT_ON_MM)];
         $says = Say::with($bore ? 'Bore to {first}, then hone or lap the last {left} to {a} … {b}.' : 'Turn to {first}, then polish the last {left} to {a} … {b}.', $values);
         $ways = [new WayOut('sneak-up', $says, operation: self::worded($says, $this->facts->unit))];
-        foreach ($bore ? StandardSize::near(true, $band->lowerMm, $band->widthMm() + 1e-9) : [] as $size) {
+
+        return [...($bore ? $this->ream($band) : []), ...$ways];
+    }
+
+    /** @return list<WayOut> a reamer whose size lies inside the band: a way to make it, whatever the lathe holds */
+    private function ream(Band $band): array
+    {
+        foreach (StandardSize::near(true, $band->lowerMm, $band->widthMm() + 1e-9) as $size) {
             if ($size->what === 'reamer' && $size->mm <= $band->upperMm) {
-                $says = Say::with('Ream it with the {label} reamer, {s}: it lies inside {a} … {b}. Try it in scrap first: a reamer cuts a little over.', [...$values, 'label' => $size->label, 's' => LengthWriter::size($size->mm)]);
-                array_unshift($ways, new WayOut('ream', $says, operation: self::worded($says, $this->facts->unit)));
-                break;
+                $says = Say::with('Ream it with the {label} reamer, {s}: it lies inside {a} … {b}. Try it in scrap first: a reamer cuts a little over.', [
+                    'label' => $size->label, 's' => LengthWriter::size($size->mm), 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band),
+                ]);
+
+                return [new WayOut('ream', $says, operation: self::worded($says, $this->facts->unit))];
             }
         }
 
-        return $ways;
+        return [];
     }
 
     /** @return list<WayOut> limits just wide enough for the reading and the lathe */

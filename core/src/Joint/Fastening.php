@@ -78,19 +78,34 @@ final readonly class Fastening
     }
 
     /**
-     * Dowels sheared once each: on a circle through a flange, or along the joint half in each part (then the circle is the joint).
+     * Dowels: on a circle through a flange each is sheared once, along the joint half in each part over its length; and the sides of their holes
+     * are crushed, along the joint p · (d/2) · L, through a flange p · d · L. The lesser: in cast iron mostly the side.
+     *
+     * @param  float  $circleMm  on which they stand; the joint's diameter where they lie along it
+     * @param  ?float  $alongMm  their length along the joint; null where they go through a flange
+     * @param  ?float  $sideMpa  what the weakest of both parts and the pin stands at its side: yield, of a brittle metal its tensile strength; null where not known
+     * @param  ?float  $deepMm  how deep they sit in the thinner part of a flange
+     *
+     * Source: statics; distortion energy for the shear (Shigley, keys and pins).
      *
      * @throws BadInput for sizes not above 0
      */
-    public static function dowels(float $circleMm, float $pinMm, int $count, float $yieldMpa, ?float $alongMm = null): self
+    public static function dowels(float $circleMm, float $pinMm, int $count, float $yieldMpa, ?float $alongMm = null, ?float $sideMpa = null, ?float $deepMm = null): self
     {
-        self::above(['circle' => $circleMm, 'pin' => $pinMm, 'count' => (float) $count, 'yield' => $yieldMpa]);
-        $area = $alongMm === null ? M_PI / 4 * $pinMm ** 2 : $pinMm * $alongMm;
-        $torque = self::SHEAR * $yieldMpa * $area * $count * $circleMm / 2 / 1000;
+        self::above(['circle' => $circleMm, 'pin' => $pinMm, 'count' => (float) $count, 'yield' => $yieldMpa, 'long' => $alongMm ?? 1.0, 'deep' => $deepMm ?? 1.0, 'side' => $sideMpa ?? 1.0]);
+        $arm = $count * $circleMm / 2 / 1000;
+        $shear = self::SHEAR * $yieldMpa * ($alongMm === null ? M_PI / 4 * $pinMm ** 2 : $pinMm * $alongMm) * $arm;
+        $bears = $alongMm !== null ? $pinMm / 2 * $alongMm : ($deepMm === null ? null : $pinMm * $deepMm);
+        $crush = $sideMpa === null || $bears === null ? null : $sideMpa * $bears * $arm;
+        $notes = $count > 1 ? [Note::info('dowels-share', 'That all of them carry alike needs them reamed together in place.')] : [];
+        if ($crush === null) {
+            $notes[] = Note::caution('dowel-side', 'Whether the sides of their holes stand it is not reckoned: '.($sideMpa === null ? 'say what both parts are made of' : 'say how deep they sit in the thinner part').'. In cast iron the side gives before the pin.');
+        }
 
-        return new self(FasteningKind::Dowels, $torque, null, 'the dowels shear', [
-            self::step('Sheared once', $alongMm === null ? '0.577 · yield · πd²/4 · n · R' : '0.577 · yield · d · L · n · R', $torque, 'statics; distortion energy'),
-        ], $count > 1 ? [Note::info('dowels-share', 'That all of them carry alike needs them reamed together in place.')] : []);
+        return new self(FasteningKind::Dowels, min($shear, $crush ?? INF), null, $crush !== null && $crush < $shear ? 'the sides of their holes crush' : 'the dowels shear', [
+            self::step('Sheared once', $alongMm === null ? '0.577 · yield · πd²/4 · n · R' : '0.577 · yield · d · L · n · R', $shear, 'statics; distortion energy'),
+            ...($crush === null ? [] : [self::step('Sides crushed', $alongMm === null ? 'p · d · L · n · R' : 'p · (d/2) · L · n · R', $crush, 'statics')]),
+        ], $notes);
     }
 
     /**

@@ -8,10 +8,14 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Joint\PressAdvice;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Shape\Chamfer;
 
 /** Order of operations for a plain bush. Source of the rules: common practice of the trade. */
 final class BushOrder
 {
+    /** Lead-in chamfers, mm. Common practice. */
+    private const LEAD_MM = [1.0, 3.0];
+
     /**
      * @param  Band  $outside  make limits of the outside, mm
      * @param  ?Band  $boreBefore  bore to leave before pressing; null when it can only be finished in place
@@ -20,7 +24,7 @@ final class BushOrder
      * @param  bool  $finishInPlace  the bore is finished after pressing
      * @return list<Step>
      */
-    public static function of(Band $outside, ?Band $boreBefore, Band $boreAfter, Band $length, bool $finishInPlace, bool $sintered = false): array
+    public static function of(Band $outside, ?Band $boreBefore, Band $boreAfter, Band $length, bool $finishInPlace, bool $sintered = false, bool $bonded = false): array
     {
         $wall = ($outside->middleMm() - $boreAfter->middleMm()) / 2;
         $thin = PressAdvice::isThin($wall, $outside->middleMm());
@@ -44,9 +48,11 @@ final class BushOrder
                 $finishOutside,
             ]
             : [$bore, $finishOutside]));
-        $steps[] = new Step('chamfer', Say::with('Chamfer the leading end 10 to 20° per side, {l} long; break the other edges.', ['l' => self::leadIn()]), 'A sharp corner shaves the housing and starts crooked.', 'lead-in');
+        $steps[] = new Step('chamfer', Say::with('Chamfer the leading end 10 to 20° per side, {l} long; break the other edges.', ['l' => self::leadIn($wall)]), 'A sharp corner shaves the housing and starts crooked.', 'lead-in');
         $steps[] = new Step('part', Say::with('Part off, face to length {a} … {b}, deburr.', ['a' => LengthWriter::lower($length), 'b' => LengthWriter::upper($length)]), 'Long overhang is gone only now; length is not critical to the fits.', 'part off last');
-        $steps[] = new Step('press', Say::plain('Press it in, straight, with a guide.'), 'Feel the force rise evenly.', 'assembly');
+        $steps[] = $bonded
+            ? new Step('bond', Say::plain('Degrease both, bond it in, wipe off what comes out, and let it cure before anything is cut.'), 'A film that is disturbed while it cures holds nothing.', 'assembly')
+            : new Step('press', Say::plain('Press it in, straight, with a guide.'), 'Feel the force rise evenly.', 'assembly');
         if ($finishInPlace) {
             $steps[] = new Step('finish-bore-in-place', Say::with($sintered
                 ? 'Size the bore on a mandrel to {a} … {b}. Never ream it: that smears the pores shut.'
@@ -57,9 +63,15 @@ final class BushOrder
         return $steps;
     }
 
-    /** How long a lead-in chamfer is. Common practice. */
-    public static function leadIn(): Say
+    /** How long a lead-in chamfer is: 1 to 3 mm, and no deeper than half the wall at 20° per side. Common practice. */
+    public static function leadIn(?float $wallMm = null): Say
     {
-        return new Say('0.04 to 0.12 in', '1 to 3 mm', '0.04 to 0.12 in (1 to 3 mm)');
+        $most = $wallMm === null ? self::LEAD_MM[1] : min(self::LEAD_MM[1], floor(10 * Chamfer::OF_WALL * $wallMm / tan(deg2rad(20)) + 1e-9) / 10);
+        $in = static fn (float $mm): string => number_format($mm / 25.4, 2);
+        $mm = static fn (float $mm): string => rtrim(rtrim(number_format($mm, 1), '0'), '.');
+
+        return $most > self::LEAD_MM[0]
+            ? new Say("{$in(self::LEAD_MM[0])} to {$in($most)} in", "{$mm(self::LEAD_MM[0])} to {$mm($most)} mm", "{$in(self::LEAD_MM[0])} to {$in($most)} in ({$mm(self::LEAD_MM[0])} to {$mm($most)} mm)")
+            : Say::with('{d} at most, half the wall,', ['d' => LengthWriter::difference($most)]);
     }
 }

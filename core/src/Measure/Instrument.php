@@ -6,6 +6,7 @@ namespace Oldpart\Core\Measure;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Range;
 
 /**
  * What is known of an instrument, in mm: resolution (its last digit), permissible error (half-width),
@@ -32,6 +33,8 @@ final readonly class Instrument implements \JsonSerializable
         public ?float $travelMm = null,
         /** False: not in the shop any more; readings taken with it keep it. */
         public bool $inShop = true,
+        /** Of a calliper's inside jaws: how wide their flats are, mm, known to a third; 0 where nothing is flat. */
+        public float $jawFlatMm = 0.0,
     ) {
         foreach ([
             'resolution_mm' => $resolutionMm, 'mpe_mm' => $mpeMm, 'repeatability_mm' => $repeatabilityMm,
@@ -48,7 +51,7 @@ final readonly class Instrument implements \JsonSerializable
         $tool = new self(
             $f->number('resolution_mm'), $f->number('mpe_mm'), $f->number('repeatability_mm'), $f->number('feel_mm'), $f->number('master_u_mm'),
             $f->text('code'), $f->text('name'), $f->texts('fits'), $f->number('from_mm'), $f->number('to_mm'),
-            $f->numberOrNull('smallest_bore_mm') ?? 0.0, $f->numberOrNull('reach_mm'), $f->numberOrNull('travel_mm'), $f->flagOrNull('in_shop') ?? true,
+            $f->numberOrNull('smallest_bore_mm') ?? 0.0, $f->numberOrNull('reach_mm'), $f->numberOrNull('travel_mm'), $f->flagOrNull('in_shop') ?? true, $f->numberOrNull('jaw_flat_mm') ?? 0.0,
         );
         if ($tool->fromMm > $tool->toMm) {
             throw $f->bad('from_mm', 'is above the largest size it measures. Swap the two.');
@@ -69,8 +72,22 @@ final readonly class Instrument implements \JsonSerializable
         return [
             'code' => $this->code, 'name' => $this->name, 'fits' => $this->fits,
             'resolution_mm' => $this->resolutionMm, 'mpe_mm' => $this->mpeMm, 'repeatability_mm' => $this->repeatabilityMm, 'feel_mm' => $this->feelMm, 'master_u_mm' => $this->masterUMm,
-            'from_mm' => $this->fromMm, 'to_mm' => $this->toMm, 'smallest_bore_mm' => $this->smallestBoreMm, 'reach_mm' => $this->reachMm, 'travel_mm' => $this->travelMm, 'in_shop' => $this->inShop,
+            'from_mm' => $this->fromMm, 'to_mm' => $this->toMm, 'smallest_bore_mm' => $this->smallestBoreMm, 'reach_mm' => $this->reachMm, 'travel_mm' => $this->travelMm, 'in_shop' => $this->inShop, 'jaw_flat_mm' => $this->jawFlatMm,
         ];
+    }
+
+    /**
+     * By how much flat inside jaws read a bore small, mm: each flat stands on a chord, so d − √(d² − w²), about w²/(2d), for a flat from two to four
+     * thirds of what is known of it. Zero for anything else. Source: geometry of a chord.
+     *
+     * @param  float  $sizeMm  above 0
+     */
+    public function jawShiftMm(SurfaceKind $kind, float $sizeMm): Range
+    {
+        $flat = $kind === SurfaceKind::Bore ? min($this->jawFlatMm, $sizeMm / 2) : 0.0;
+        $shift = static fn (float $w): float => $sizeMm - sqrt($sizeMm ** 2 - $w ** 2);
+
+        return new Range($shift(2 / 3 * $flat), $shift(4 / 3 * $flat));
     }
 
     /** @param  float  $deepMm  how far in the surface goes; a bore deeper than the gauge reaches can't be read all along */

@@ -27,6 +27,8 @@ final readonly class Readings
         public Instrument $instrument,
         public Warmth $warmth = new Warmth,
         private array $remarks = [],
+        /** @var array<string, array{squares: float, dof: int}> what the job's other surfaces say of how each instrument repeats, by its code; mm² */
+        private array $elsewhere = [],
     ) {
     }
 
@@ -58,7 +60,7 @@ final readonly class Readings
         $fromRepeats = $dof >= 2;
         $s = $fromRepeats ? $pooled : ($tool->repeatabilityMm > 0 ? $tool->repeatabilityMm : null);
         $n = min(count($spots[$mating]), count($spots[$loose]));
-        $others = $this->otherComponents($mean, $deciding);
+        $others = $this->otherComponents($mean, $deciding, $fromRepeats);
         $own = $fromRepeats ? ($s ?? 0.0) : ($s ?? 0.0) * $deciding->scatterFactor();
         $repeat = $own / sqrt($n);
         $nu = $fromRepeats ? (float) $dof : INF;
@@ -69,7 +71,7 @@ final readonly class Readings
         if ($fromRepeats) {
             $its = $poorestTool->code === $tool->code ? $own : max($own, $its);
         }
-        [$u95Mean] = $this->expanded($its / sqrt(count($this->readings)), $nu, $this->otherComponents($mean, $poorest));
+        [$u95Mean] = $this->expanded($its / sqrt(count($this->readings)), $nu, $this->otherComponents($mean, $poorest, $fromRepeats && $poorestTool->code === $tool->code));
 
         $round = $this->kind !== SurfaceKind::Length;
         $ovality = $round ? $this->ovality($spots) : null;
@@ -152,7 +154,7 @@ final readonly class Readings
     /**
      * @param  array<string, non-empty-list<float>>  $spots
      * @param  list<float>  $atTwenty
-     * @return array{float, int} pooled standard deviation of one instrument's repeats within spots, and its degrees of freedom
+     * @return array{float, int} pooled standard deviation of one instrument's repeats within spots, with those elsewhere in the job where these say too little, and its degrees of freedom
      */
     private function pooled(Instrument $tool, array $spots, array $atTwenty): array
     {
@@ -173,11 +175,16 @@ final readonly class Readings
             $dof += count($values) - 1;
         }
 
+        if ($dof < 2 && isset($this->elsewhere[$tool->code])) {
+            $squares += $this->elsewhere[$tool->code]['squares'];
+            $dof += $this->elsewhere[$tool->code]['dof'];
+        }
+
         return [$dof > 0 ? sqrt($squares / $dof) : 0.0, $dof];
     }
 
     /** @return array<string, float> standard uncertainties other than repeatability of one reading, mm */
-    private function otherComponents(float $mean, Reading $reading): array
+    private function otherComponents(float $mean, Reading $reading, bool $fromRepeats = false): array
     {
         $warmth = $this->warmth;
         $tool = $reading->instrument ?? $this->instrument;
@@ -193,7 +200,9 @@ final readonly class Readings
             // Set on a master near the size, its long-range error drops out.
             'gauge' => $compared ? 0.0 : $reading->sameGaugeFactor() * $tool->mpeMm * $third,
             'master' => ($compared && $tool->masterUMm <= 0 ? self::MASTER_U_MM : $tool->masterUMm) / 2,
-            'feel' => $reading->scatterFactor() * $tool->feelMm,
+            // One's own repeats say how one feels it, better than a table does.
+            'feel' => $fromRepeats ? 0.0 : $reading->scatterFactor() * $tool->feelMm,
+            'jaws' => $tool->jawShiftMm($this->kind, $mean)->width() / 2 * $third,
             'temperature' => $mean * $third * sqrt(
                 ($warmth->alphaPart * $warmth->halfWidthK) ** 2 + ($warmth->alphaGauge * $warmth->halfWidthK) ** 2
                 + (Warmth::ALPHA_UNSURE * $partOff) ** 2 + (Warmth::ALPHA_UNSURE * $gaugeOff) ** 2
@@ -248,7 +257,8 @@ final readonly class Readings
             'last digit' => 'Use an instrument with a finer last digit.',
             'gauge' => 'Set the gauge on a master of nearly the same size: its long-range error drops out.',
             'master' => 'Set it on a better master.',
-            'feel' => 'Use a gauge that does not depend on feel, such as a three-point bore gauge.',
+            'jaws' => 'Read the bore with a gauge that is round where it touches, not with a calliper’s flat jaws.',
+            'feel' => 'Repeat it two or three times, so that your own feel counts, or use a gauge that does not depend on feel, such as a three-point bore gauge.',
             'temperature' => 'Let part and gauge lie together until they are equally warm.',
         ];
         $parts = ['repeats' => $repeat, ...$others];

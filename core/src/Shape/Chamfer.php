@@ -7,6 +7,9 @@ namespace Oldpart\Core\Shape;
 /** A 45° chamfer at the corner that stands at a place along the axis, outside or inside; mm. */
 final readonly class Chamfer
 {
+    /** A lead-in takes at most so much of the wall. Common practice. */
+    public const OF_WALL = 0.5;
+
     public function __construct(public float $atMm, public float $legMm, public bool $inside)
     {
     }
@@ -45,7 +48,7 @@ final readonly class Chamfer
             return $cells;
         }
         $c = $cells[$at];
-        $leg = min($this->legMm, $c->lengthMm(), max(0.0, 0.8 * ($c->outerStartMm - $c->innerStartMm)));
+        $leg = min($this->legMm, $c->lengthMm(), max(0.0, self::OF_WALL * ($c->outerStartMm - $c->innerStartMm)));
         $cells[$at] = $this->inside
             ? new Cell($c->fromMm, $c->toMm, $c->outerStartMm, $c->outerEndMm, $c->innerStartMm + ($onLeft ? 0 : $leg), $c->innerEndMm + ($onLeft ? $leg : 0), $c->offsetMm)
             : new Cell($c->fromMm, $c->toMm, $c->outerStartMm - ($onLeft ? 0 : $leg), $c->outerEndMm - ($onLeft ? $leg : 0), $c->innerStartMm, $c->innerEndMm, $c->offsetMm);

@@ -32,10 +32,18 @@ final class WeakPlaces
             return null;
         }
 
-        return Note::caution('hole-near-edge', Say::with('{n}: centre to edge is {e}, wanted at least {w} ({f} hole diameters). A larger outside of {o}, a circle of {c} or smaller holes would do it.', [
+        $circle = $outsideMm - 2 * $factor * $holeMm;
+
+        return Note::caution('hole-near-edge', Say::with('{n}: centre to edge is {e}, wanted at least {w} ({f} hole diameters). A larger outside of {o}'.($circle > $holeMm ? ', a circle of {c}' : '').' or smaller holes would do it.', [
             'n' => $name, 'e' => LengthWriter::difference($edge), 'w' => LengthWriter::difference($factor * $holeMm), 'f' => number_format($factor, 1),
-            'o' => LengthWriter::difference($circleMm + 2 * $factor * $holeMm), 'c' => LengthWriter::difference(max(0.0, $outsideMm - 2 * $factor * $holeMm)),
+            'o' => LengthWriter::difference($circleMm + 2 * $factor * $holeMm), 'c' => LengthWriter::difference($circle),
         ]), $about);
+    }
+
+    /** A circle of holes beyond the part's own outside: one of the two is wrong. */
+    public static function offPart(string $name, float $circleMm, float $outsideMm, string $about = ''): ?Note
+    {
+        return $outsideMm <= 0 ? null : Note::caution('holes-off-part', Say::with('{n}: a circle of {c} lies off the part, which is {o} at its largest. One of the two is wrong.', ['n' => $name, 'c' => LengthWriter::sizeInWords($circleMm), 'o' => LengthWriter::sizeInWords($outsideMm)]), $about);
     }
 
     /** A thread in a metal too weak for it: an insert, or at least so much engagement. */

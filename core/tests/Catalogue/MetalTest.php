@@ -73,7 +73,7 @@ final class MetalTest extends TestCase
 
     public function test_hardness_outside_the_table_is_refused(): void
     {
-        foreach ([[HardnessScale::RockwellC, 15.0], [HardnessScale::RockwellC, 70.0], [HardnessScale::Brinell, 700.0], [HardnessScale::Vickers, 10.0], [HardnessScale::Vickers, NAN]] as [$scale, $value]) {
+        foreach ([[HardnessScale::RockwellC, -1.0], [HardnessScale::RockwellC, 70.0], [HardnessScale::Brinell, 700.0], [HardnessScale::Vickers, 10.0], [HardnessScale::Vickers, NAN]] as [$scale, $value]) {
             try {
                 Hardness::of($scale, $value);
                 self::fail('should have been refused');

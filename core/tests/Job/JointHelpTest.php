@@ -54,8 +54,8 @@ final class JointHelpTest extends TestCase
         self::assertSame(['read-again', 'read-again', 'widen', 'bond', 'change-the-mate'], array_column($ways, 'code'));
         self::assertSame($joint->mate?->id, $ways[0]['measure']);
         self::assertStringContainsString('three-point bore gauge', $ways[0]['says']['mm'].$ways[1]['says']['mm']);
-        // By hand: the next reamer over 30.00 that is not under it is 30 mm itself.
-        self::assertStringContainsString('30 mm (30.000)', $ways[4]['says']['mm']);
+        // The flat jaws read it small by 0.45²/(2 · 30) = 0.003: over 30 mm the next reamer is 1-3/16 in.
+        self::assertStringContainsString('1-3/16 in (30.163)', $ways[4]['says']['mm']);
     }
 
     /** Each way, once taken, does what it says: the size can be made, as wide as the lathe holds. */

@@ -143,8 +143,8 @@ final class NominalTest extends TestCase
         foreach ($by['60'] as $i => $light) {
             self::assertLessThan($by['62'][$i]->outsideMm, $light->outsideMm);
             self::assertLessThan($by['63'][$i]->outsideMm, $by['62'][$i]->outsideMm);
-            // From 20 mm on the bore is five times the last two digits (ISO 15 designation rule).
-            if ($light->boreMm >= 20) {
+            // From 20 mm on the bore is five times the last two digits, or stands after a stroke (ISO 15 designation rule).
+            if ($light->boreMm >= 20 && ! str_contains($light->designation, '/')) {
                 self::assertEqualsWithDelta(5 * (int) substr($light->designation, 2), $light->boreMm, 1e-9);
             }
         }

@@ -183,7 +183,7 @@ function Row({ loop, length, row, at, store }: RowProps) {
                 <Button
                     color="inherit"
                     disabled={
-                        whatIf.on || (length.surface === null ? length.size === null : row?.from !== 'found')
+                        whatIf.on || (length.surface === null ? length.size === null : row?.from.startsWith('found') !== true)
                     }
                     aria-label={`${length.name} was wrong`}
                     onClick={() => setWrong(true)}

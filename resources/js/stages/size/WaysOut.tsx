@@ -39,10 +39,15 @@ export function WaysOut({ joint, ways }: { joint: Joint; ways: WayOut[] }) {
         <Box
             component="section"
             aria-label="Ways out"
-            sx={{ border: 1, borderColor: 'overlap.main', bgcolor: 'background.paper', mt: 1.25 }}
+            sx={{
+                border: 1,
+                borderColor: ways.every((way) => way.code === 'ream') ? 'divider' : 'overlap.main',
+                bgcolor: 'background.paper',
+                mt: 1.25,
+            }}
         >
             <Typography variant="h3" component="h2" sx={{ px: 1.5, pt: 1 }}>
-                Ways out
+                {ways.every((way) => way.code === 'ream') ? 'Another way to make it' : 'Ways out'}
             </Typography>
             {ways.map((way) => (
                 <Box
