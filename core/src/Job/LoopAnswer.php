@@ -215,11 +215,12 @@ final class LoopAnswer implements \JsonSerializable
             return null;
         }
         $loop = Loop::of(array_values(array_filter(array_map(static fn (LoopRow $r): ?Contributor => $r->inUse(), $this->rows))), $this->loop->wanted);
-        $unknown = array_map(static fn (LoopRow $r): string => $r->length->name, array_values(array_filter($this->rows, static fn (LoopRow $r): bool => $r->length->inUseC !== null && $r->growthMm === null)));
+        $asJob = array_values(array_filter($this->rows, static fn (LoopRow $r): bool => $r->inUseC !== null && $r->length->inUseC === null));
+        $unknown = array_map(static fn (LoopRow $r): string => $r->length->name, array_values(array_filter($this->rows, static fn (LoopRow $r): bool => $r->inUseC !== null && $r->growthMm === null)));
 
         return [
             'closes_at' => self::signed($loop->nominalMm()), 'worst' => self::between($loop->worst()), 'chance' => $loop->chance(), 'sure' => Sureness::of($loop->chance(), 'as wanted, warm too', '{n} of 100 as wanted, warm'),
-            'says' => Say::with('Warm as in use it closes at {n}, {by} {which} than cold.', [
+            'says' => Say::with('Warm as in use it closes at {n}, {by} {which} than cold.'.($asJob === [] ? '' : ' Where no temperature of its own is typed, '.number_format((float) $asJob[0]->inUseC).' °C as it runs counts.'), [
                 'n' => self::signed($loop->nominalMm()), 'by' => LengthWriter::difference($loop->nominalMm() - $this->loop->nominalMm()), 'which' => $loop->nominalMm() > $this->loop->nominalMm() ? 'wider' : 'narrower',
             ]),
             'unknown' => $unknown === [] ? null : 'Of what metal is “'.implode('”, “', $unknown).'”? Without that its growth is not counted.',

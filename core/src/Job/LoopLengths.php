@@ -165,7 +165,7 @@ final class LoopLengths
     {
         $surface = $length->surface === null ? null : $this->facts->surface($length->surface);
         $make = fn (string $from, float $size, float $plus, float $minus, Spread $spread): LoopRow => new LoopRow(
-            $length, $from, new Contributor($length->name, $size, $plus, $minus, $length->direction(), $spread, weight: $length->weight()), $this->growth($length, $size),
+            $length, $from, new Contributor($length->name, $size, $plus, $minus, $length->direction(), $spread, weight: $length->weight()), $this->growth($length, $size), $this->inUseC($length),
         );
         $range = $own ? null : $this->range($length->key());
 
@@ -194,12 +194,22 @@ final class LoopLengths
             : $make('found', $found->meanMm, $found->u95MeanMm, $found->u95MeanMm, Spread::Measured);
     }
 
-    /** α × length × (own temperature − 20 °C). */
+    /** As typed for it, or as warm as the job runs by what was said at take-in; null where it stays cold. */
+    private function inUseC(LoopLength $length): ?float
+    {
+        $job = $this->facts->takeIn->runsAtC;
+
+        return $length->inUseC ?? ($job === null || abs($job - 20) < 1e-9 ? null : $job);
+    }
+
+    /** α × length × (temperature in use − 20 °C). */
     private function growth(LoopLength $length, float $mm): ?float
     {
         $surface = $length->surface === null ? null : $this->facts->surface($length->surface);
         $material = $length->material !== null ? Material::named($length->material, 'material') : ($surface === null ? null : FoundSurfaces::material($this->facts->partOf($surface)));
 
-        return $length->inUseC === null || $material?->alphaPerK === null ? null : $mm * $material->alphaPerK * ($length->inUseC - 20.0);
+        $celsius = $this->inUseC($length);
+
+        return $celsius === null || $material?->alphaPerK === null ? null : $mm * $material->alphaPerK * ($celsius - 20.0);
     }
 }

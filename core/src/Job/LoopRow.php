@@ -15,9 +15,10 @@ final readonly class LoopRow
     /**
      * @param  string  $from  where its size comes from
      * @param  ?Contributor  $contributor  at 20 °C; null while it is not known
-     * @param  ?float  $growthMm  how much longer it is at its own temperature in use; null where none is typed, or its material is not known
+     * @param  ?float  $inUseC  how warm it gets: its own, or as the whole job runs
+     * @param  ?float  $growthMm  how much longer it is as warm as in use; null where it stays cold, or its material is not known
      */
-    public function __construct(public LoopLength $length, public string $from, public ?Contributor $contributor, public ?float $growthMm = null)
+    public function __construct(public LoopLength $length, public string $from, public ?Contributor $contributor, public ?float $growthMm = null, public ?float $inUseC = null)
     {
     }
 

@@ -77,19 +77,14 @@ final readonly class QuoteAnswer implements \JsonSerializable
     /** What has to be bought for a part: of a turned one the solid bar it is cut from, bore and all; kg, null while its size or metal is not known. */
     private static function stockKg(PartAnswer $part): ?float
     {
-        $weighs = $part->body['mass_kg'] ?? null;
-        if ($weighs === null || $part->part->form !== Form::Turned) {
-            return $weighs === null ? null : self::BLANK * $weighs;
+        $body = $part->body;
+        if ($body === null || $body['mass_kg'] === null || $body['volume_mm3'] <= 0) {
+            return null;
         }
-        [$across, $long] = self::barMm($part);
 
-        return M_PI / 4 * $across ** 2 * $long * ($weighs / $part->body['volume_mm3']);
-    }
-
-    /** @return array{float, float} how thick and how long the bar for a turned part is, mm */
-    private static function barMm(PartAnswer $part): array
-    {
-        return [$part->body['largest_mm'] + self::BAR_OVER_MM, $part->body['long_mm'] + self::BAR_LONGER_MM];
+        return $part->part->form === Form::Turned
+            ? M_PI / 4 * ($body['largest_mm'] + self::BAR_OVER_MM) ** 2 * ($body['long_mm'] + self::BAR_LONGER_MM) * $body['mass_kg'] / $body['volume_mm3']
+            : self::BLANK * $body['mass_kg'];
     }
 
     /** @return list<WorkingStep> what the material's price goes by */
@@ -98,8 +93,8 @@ final readonly class QuoteAnswer implements \JsonSerializable
         $steps = [];
         foreach ($this->survey->parts as $part) {
             $kg = $part->part->origin === Origin::Make ? self::stockKg($part) : null;
-            if ($kg !== null && $part->part->form === Form::Turned) {
-                [$across, $long] = self::barMm($part);
+            if ($kg !== null && $part->body !== null && $part->part->form === Form::Turned) {
+                [$across, $long] = [$part->body['largest_mm'] + self::BAR_OVER_MM, $part->body['long_mm'] + self::BAR_LONGER_MM];
                 $steps[] = new WorkingStep("Bar for the {$part->part->name}", 'π/4 · (outside + 3 mm)² · (length + 12 mm) · density', Say::with('{d} across, {l} long, '.number_format($kg, 2).' kg a piece', ['d' => LengthWriter::about($across), 'l' => LengthWriter::about($long)]), 'solid bar; common practice');
             }
         }

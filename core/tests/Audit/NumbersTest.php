@@ -94,6 +94,22 @@ final class NumbersTest extends TestCase
         self::assertEqualsWithDelta([0.10 - $doubt, 0.20 + $doubt], array_map(floatval(...), $m[0]), 0.002);
     }
 
+    /** Take-in's temperature reaches the lengths: 40 mm of iron (10.5e-6) and a steel shaft 40 long (11.5e-6) at 120 °C differ by 0.004. */
+    public function test_4_the_float_is_said_as_it_runs(): void
+    {
+        $job = SampleJob::measured();
+        $length = static fn (string $name, bool $opens, array $more): array => [...['name' => $name, 'surface' => null, 'size' => null, 'plus' => null, 'minus' => null, 'opens' => $opens, 'spread' => 'uniform'], ...$more];
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $job->facts['loops'] = [['id' => 'l', 'name' => 'Float', 'least' => $mm('0.05'), 'most' => $mm('0.25'), 'plane' => false, 'lengths' => [
+            $length('Between the shoulders', true, ['size' => $mm('40.1'), 'material' => 'medium-carbon steel, normalised']), $length('Housing length', false, ['surface' => $job->surface('Housing length')]),
+        ]]];
+        self::assertNull(json_decode((string) json_encode(self::answers($job)->loops[0]), true)['in_use']);
+        $job->facts['take_in']['runs_at_c'] = 120.0;
+        $warm = json_decode((string) json_encode(self::answers($job)->loops[0]), true)['in_use'];
+        self::assertStringContainsString('0.104', $warm['closes_at']['mm']);
+        self::assertStringContainsString('120 °C as it runs', $warm['says']['mm']);
+    }
+
     /** ANSI B4.1, 15.75 to 19.69 in: half of RC5's allowance of 8, as in every other row; from memory of the published table. */
     public function test_9_inch_fits_at_seventeen_inches(): void
     {

@@ -1356,6 +1356,7 @@ export interface components {
             master_u_mm: components["schemas"]["figure"];
             from_mm: number;
             to_mm: number;
+            jaw_flat_mm?: number;
             smallest_bore_mm: number;
             reach_mm: number | null;
             travel_mm: number | null;
@@ -1516,6 +1517,7 @@ export interface components {
             inner: components["schemas"]["id"];
             outer: components["schemas"]["id"];
             along: components["schemas"]["id"] | null;
+            fit?: string | null;
             purpose: string;
             /** @enum {unknown} */
             school: "iso" | "inch" | "thumb" | null;
@@ -1773,6 +1775,7 @@ export interface components {
                     master_u_mm: components["schemas"]["figure"];
                     from_mm: number;
                     to_mm: number;
+                    jaw_flat_mm?: number;
                     smallest_bore_mm: number;
                     reach_mm: number | null;
                     travel_mm: number | null;
@@ -1851,6 +1854,7 @@ export interface components {
                     inner: components["schemas"]["id"];
                     outer: components["schemas"]["id"];
                     along: components["schemas"]["id"] | null;
+                    fit?: string | null;
                     purpose: string;
                     /** @enum {unknown} */
                     school: "iso" | "inch" | "thumb" | null;
@@ -2313,6 +2317,8 @@ export interface components {
             notes: components["schemas"]["Note"][];
         };
         "schemas-Hardness": {
+            /** @description below the scale; the other figures are the most it can be */
+            at_most: boolean;
             hrc: number | null;
             hb: number | null;
             hv: number | null;

@@ -183,7 +183,10 @@ function Row({ loop, length, row, at, store }: RowProps) {
                 <Button
                     color="inherit"
                     disabled={
-                        whatIf.on || (length.surface === null ? length.size === null : row?.from.startsWith('found') !== true)
+                        whatIf.on ||
+                        (length.surface === null
+                            ? length.size === null
+                            : row?.from.startsWith('found') !== true)
                     }
                     aria-label={`${length.name} was wrong`}
                     onClick={() => setWrong(true)}
