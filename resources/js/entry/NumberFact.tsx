@@ -1,3 +1,4 @@
+import { readNumber } from './number';
 import { TextFact } from './TextFact';
 
 interface Props {
@@ -5,25 +6,30 @@ interface Props {
     value: number | null;
     store: (value: number | null) => Promise<unknown>;
     helperText?: string;
+    /** Where it can't be left out: what to say when it is emptied. */
+    needed?: string;
 }
 
-/** A plain number with the unit in its label; empty means not known. */
-export function NumberFact({ label, value, store, helperText }: Props) {
+/** A plain number with the unit in its label; empty means not known. Says how it was read where that can be doubted. */
+export function NumberFact({ label, value, store, helperText, needed }: Props) {
     return (
         <TextFact
             label={label}
             value={value === null ? '' : String(value)}
             helperText={helperText}
+            echo={(text) => {
+                const read = readNumber(text);
+                return 'refused' in read ? read.refused : read.says;
+            }}
             slotProps={{ htmlInput: { inputMode: 'decimal' } }}
             store={(text) => {
-                const clean = text.trim().replace(',', '.');
-                if (clean === '') {
-                    return store(null);
+                const read = readNumber(text);
+                if ('refused' in read) {
+                    return Promise.reject(new Error(read.refused));
                 }
-                const number = Number(clean);
-                return Number.isFinite(number)
-                    ? store(number)
-                    : Promise.reject(new Error(`“${text}” is not a number. Type one like 18.5.`));
+                return read.value === null && needed !== undefined
+                    ? Promise.reject(new Error(needed))
+                    : store(read.value);
             }}
         />
     );

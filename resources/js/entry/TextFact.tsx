@@ -5,12 +5,14 @@ interface Props extends Omit<TextFieldProps, 'value' | 'onChange' | 'defaultValu
     value: string;
     /** Stores what was typed; a refusal is shown under the field, and the text stays. */
     store: (text: string) => Promise<unknown>;
+    /** What to say of a text while it is typed. */
+    echo?: (text: string) => string | null;
 }
 
 const PAUSE = 500;
 
 /** A text that is stored as it is typed. */
-export function TextFact({ value, store, helperText, ...field }: Props) {
+export function TextFact({ value, store, echo, helperText, ...field }: Props) {
     const [text, setText] = useState(value);
     const [known, setKnown] = useState(value);
     const [refused, setRefused] = useState<string | null>(null);
@@ -41,7 +43,7 @@ export function TextFact({ value, store, helperText, ...field }: Props) {
             {...field}
             value={text}
             error={refused !== null}
-            helperText={refused ?? helperText}
+            helperText={refused ?? (text === value ? null : echo?.(text)) ?? helperText}
             onChange={(event) => {
                 setText(event.target.value);
                 clearTimeout(timer.current);

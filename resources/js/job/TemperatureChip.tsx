@@ -31,7 +31,8 @@ export function TemperatureChip() {
                     <NumberFact
                         label="Shop temperature, °C"
                         value={facts.shop.temperature_c}
-                        store={(value) => save(null, '', { shop: { temperature_c: value ?? 20 } })}
+                        needed="How warm is it? Readings need it."
+                        store={(value) => save(null, '', { shop: { temperature_c: value } })}
                     />
                 </DialogContent>
                 <DialogActions>

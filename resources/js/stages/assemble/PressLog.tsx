@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
 import { newId } from '../../api/client';
 import type { Pressing } from '../../api/types';
+import { readNumber } from '../../entry/number';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
@@ -27,16 +28,16 @@ export function PressLog({ pressing }: { pressing: Pressing }) {
     const [refused, setRefused] = useState<string | null>(null);
     const first = useRef<HTMLInputElement>(null);
     const understood = useUnderstood(depth, typing);
-    const kilonewton = Number(force.replace(',', '.'));
+    const read = readNumber(force, '3.5');
     const store = () => {
-        if (force.trim() === '' || !Number.isFinite(kilonewton)) {
-            setRefused(`“${force}” is not a force. Type it in kN, like 3.5.`);
+        if ('refused' in read || read.value === null) {
+            setRefused('refused' in read ? read.refused : 'What force, in kN, like 3.5?');
             return;
         }
         save('pushes', newId(), {
             joint: pressing.joint,
             depth: { typed: depth, unit: typing },
-            force_n: kilonewton * 1000,
+            force_n: read.value * 1000,
             at: new Date().toISOString(),
         }).then(
             () => {

@@ -6,6 +6,7 @@ import { useRef, useState } from 'react';
 import { newId } from '../../api/client';
 import { useCatalogue } from '../../api/queries';
 import type { MakingAnswer } from '../../api/types';
+import { readNumber } from '../../entry/number';
 import { USUAL_INSTRUMENT } from '../../entry/usualInstrument';
 import { useKept } from '../../entry/useKept';
 import { useUnderstood } from '../../entry/useUnderstood';
@@ -32,19 +33,23 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
     const understoodAfter = useUnderstood(after, typing);
     const understoodDial = useUnderstood(dialled, typing);
     const instrument = tool ?? last?.instrument ?? usual;
-    const celsius = Number(warm.replace(',', '.'));
+    const celsius = readNumber(warm);
     const fact = (typed: string) => ({
         surface: making.surface,
         phase: making.phase,
         dialled: first || dialled.trim() === '' ? null : { typed: dialled, unit: typing },
         after: { typed, unit: typing },
         instrument,
-        part_c: warm.trim() === '' || !Number.isFinite(celsius) ? null : celsius,
+        part_c: 'refused' in celsius ? null : celsius.value,
         at: new Date().toISOString(),
     });
     const store = () => {
         if (after.trim() === '') {
             size.current?.focus();
+            return;
+        }
+        if ('refused' in celsius) {
+            setRefused({ field: 'part_c', says: celsius.refused });
             return;
         }
         // The fields are free at once for the next cut; what is refused comes back into them.

@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useRef, useState, type ReactNode } from 'react';
 import { useCatalogue, useGauge, useGauges } from '../../api/queries';
 import type { GaugeReading, Surface, SurfaceAnswer } from '../../api/types';
+import { readNumber } from '../../entry/number';
 import { NumberPad } from '../../entry/NumberPad';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
@@ -136,7 +137,8 @@ function Entry({
                     label={`Part, °C (empty: ${facts.shop.temperature_c})`}
                     value={warm}
                     onChange={(event) => setWarm(event.target.value)}
-                    error={warm.trim() !== '' && !Number.isFinite(Number(warm.replace(',', '.')))}
+                    error={'refused' in readNumber(warm)}
+                    helperText={warmSays(warm)}
                     slotProps={{ htmlInput: { inputMode: 'decimal' } }}
                 />
                 <Typography variant="body2" color="found" sx={{ display: { xs: 'none', sm: 'block' } }}>
@@ -219,8 +221,13 @@ function Entry({
 }
 
 function temperature(text: string): number | null {
-    const number = Number(text.replace(',', '.'));
-    return text.trim() === '' || !Number.isFinite(number) ? null : number;
+    const read = readNumber(text);
+    return 'refused' in read ? null : read.value;
+}
+
+function warmSays(text: string): string | null {
+    const read = readNumber(text);
+    return 'refused' in read ? `${read.refused} Until then the shop’s counts.` : read.says;
 }
 
 function Pictures({ answer, partId }: { answer: SurfaceAnswer; partId: string }) {
