@@ -2,13 +2,17 @@
 
 declare(strict_types=1);
 
+use App\Database\ImmediateConnector;
 use App\Gauges\LineGauge;
+use App\Http\Middleware\OnlyFromHere;
+use App\Http\Middleware\UsualHeaders;
 use App\Http\Trouble;
 use App\Photos\Photographs;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -18,10 +22,14 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
+        $middleware->prepend([OnlyFromHere::class, UsualHeaders::class]);
+        // One page without a log-in: it needs neither a session nor cookies.
+        $middleware->group('web', [SubstituteBindings::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         Trouble::register($exceptions);
     })
+    ->withBindings(['db.connector.sqlite' => ImmediateConnector::class])
     ->withSingletons([
         LineGauge::class => static fn (): LineGauge => new LineGauge('tcp://127.0.0.1:'.(int) config('shop.gauge_port')),
         Photographs::class => static fn (): Photographs => new Photographs((string) config('shop.photos')),

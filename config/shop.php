@@ -7,6 +7,8 @@ return [
     'photos' => env('PHOTO_DIR', storage_path('app/photos')),
     // How long a job can be brought back from the bin.
     'bin_days' => 30,
+    // Other names this shop goes by, with commas between them; 127.0.0.1 and localhost always are.
+    'hosts' => env('ALLOWED_HOSTS', ''),
     // Where the gauges answer on this machine.
     'gauge_port' => (int) env('GAUGE_PORT', 7790),
 ];

@@ -1,5 +1,7 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -15,20 +17,25 @@ const queries = new QueryClient({
     defaultOptions: { queries: { staleTime: 2000, refetchOnWindowFocus: true, retry: 2 } },
 });
 const saver = new Saver(queries);
+// Styles are made as they are needed; the page says by this that they are its own.
+const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
+const styles = createCache({ key: 'css', ...(nonce ? { nonce } : {}) });
 const root = document.getElementById('app');
 if (root) {
     createRoot(root).render(
         <StrictMode>
-            <ThemeProvider theme={theme} defaultMode="light">
-                <CssBaseline />
-                <QueryClientProvider client={queries}>
-                    <SaverContext value={saver}>
-                        <BrowserRouter>
-                            <App />
-                        </BrowserRouter>
-                    </SaverContext>
-                </QueryClientProvider>
-            </ThemeProvider>
+            <CacheProvider value={styles}>
+                <ThemeProvider theme={theme} defaultMode="light">
+                    <CssBaseline />
+                    <QueryClientProvider client={queries}>
+                        <SaverContext value={saver}>
+                            <BrowserRouter>
+                                <App />
+                            </BrowserRouter>
+                        </SaverContext>
+                    </QueryClientProvider>
+                </ThemeProvider>
+            </CacheProvider>
         </StrictMode>,
     );
 }

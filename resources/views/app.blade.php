@@ -4,6 +4,7 @@
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <meta name="color-scheme" content="light dark">
+<meta property="csp-nonce" nonce="{{ Vite::cspNonce() }}">
 <title>Oldpart Fit</title>
 <link rel="icon" type="image/svg+xml" href="/mark.svg">
 @viteReactRefresh

@@ -50,7 +50,7 @@ abstract class FeatureTestCase extends TestCase
     {
         $text = is_array($body) ? (string) json_encode($body === [] ? new \stdClass : $body) : (string) $body;
 
-        return $this->call($method, $path, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $text);
+        return $this->call($method, $path, [], [], [], ['CONTENT_TYPE' => str_contains($path, '/pictures/') ? 'image/jpeg' : 'application/json', 'HTTP_ACCEPT' => 'application/json'], $text);
     }
 
     /**
