@@ -74,7 +74,7 @@ enum FactList: string
                 'count' => null, 'hand' => null, 'angle_deg' => null, 'finish' => null, 'rz_um' => null, 'source' => null, 'sketch' => null,
             ],
             self::Readings => [
-                'station' => '1', 'angle' => '0', 'was' => null, 'part_c' => null, 'gauge_c' => null, 'worn' => null,
+                'station' => '1', 'angle' => '0', 'was' => null, 'history' => [], 'part_c' => null, 'gauge_c' => null, 'worn' => null,
                 'set_aside' => null, 'remark' => null, 'taken_at' => null, 'correction_mm' => null,
             ],
             self::Joints => [

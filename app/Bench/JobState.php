@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\Change;
 use App\Models\Job;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobAnswers;
@@ -13,13 +12,15 @@ use Oldpart\Core\Job\JobFacts;
 /** A job as the screens need it: its facts, the answers to them, and its version. */
 final readonly class JobState implements \JsonSerializable
 {
-    private function __construct(public int $version, public JobFacts $facts, private bool $canUndo, private JobAnswers $answers)
+    private function __construct(public int $version, public JobFacts $facts, private bool $canUndo, private bool $canRedo, private JobAnswers $answers)
     {
     }
 
     public static function of(Job $job, JobFacts $facts, ?JobAnswers $answers = null): self
     {
-        return new self($job->version, $facts, Change::query()->where('job_id', $job->id)->where('undone', false)->exists(), $answers ?? (new Evaluator)->evaluate($facts));
+        [$undo, $redo] = JobStore::steps($job->id, Sender::name());
+
+        return new self($job->version, $facts, $undo, $redo, $answers ?? (new Evaluator)->evaluate($facts));
     }
 
     /** @return array<string, mixed> */
@@ -28,6 +29,7 @@ final readonly class JobState implements \JsonSerializable
         return [
             'version' => $this->version,
             'can_undo' => $this->canUndo,
+            'can_redo' => $this->canRedo,
             'facts' => $this->facts,
             'answers' => $this->answers,
         ];

@@ -7,7 +7,9 @@ namespace App\Bench;
 use App\Models\Change;
 use App\Models\InstrumentCheck;
 use App\Models\Job;
+use App\Models\Reading;
 use App\Models\Shop;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Oldpart\Core\Advice\BadInput;
@@ -26,6 +28,9 @@ final class JobStore
 {
     /** The list of a change that touched several things at once. */
     private const SEVERAL = 'several';
+
+    /** Of the content of the change being carried out. */
+    private ?string $hash = null;
 
     public function state(string $id): JobState
     {
@@ -54,23 +59,51 @@ final class JobStore
     /**
      * Carries a change out in one transaction: once, however often it is sent, and only on the version its sender read.
      *
+     * @param  mixed  $content  what is asked: the same request with another content is another request by the same name
      * @param  \Closure(Job): JobState  $change
      *
      * @throws Conflict
      */
-    private function once(string $id, int $version, string $request, \Closure $change): JobState
+    private function once(string $id, int $version, string $request, mixed $content, \Closure $change): JobState
     {
-        return DB::transaction(function () use ($id, $version, $request, $change): JobState {
+        if ($request === '' || mb_strlen($request) > 100) {
+            throw new BadInput('request', 'request', 'A request carries a name of its own, 1 to 100 signs.');
+        }
+        $hash = hash('sha256', json_encode($content, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+
+        return DB::transaction(function () use ($id, $version, $request, $hash, $change): JobState {
             $job = Job::query()->findOrFail($id);
-            if (Change::query()->where('request', $request)->exists()) {
+            $before = Change::query()->where('job_id', $id)->where('request', $request)->first();
+            if ($before !== null) {
+                if ($before->content !== null && $before->content !== $hash) {
+                    throw new BadInput('request-used', 'request', 'Another change of this job went by the same name. Send it under a fresh one.');
+                }
+
                 return $this->state($id);
             }
             if ($job->version !== $version) {
                 throw new Conflict($this->state($id));
             }
+            $this->hash = $hash;
 
             return $change($job);
         });
+    }
+
+    /**
+     * Keeps a change for undo, and so that it is carried out once.
+     *
+     * @param  array<array-key, mixed>|null  $before
+     * @param  array<array-key, mixed>|null  $after
+     * @param  array<string, mixed>  $more
+     */
+    private function note(Job $job, string $request, string $list, string $thing, ?array $before, ?array $after, array $more = []): void
+    {
+        $job->update(['version' => $job->version + 1]);
+        Change::query()->create([
+            'job_id' => $job->id, 'request' => $request, 'content' => $this->hash, 'client' => Sender::name(), 'version' => $job->version, 'list' => $list, 'thing' => $thing,
+            'before' => $before, 'after' => $after, ...$more,
+        ]);
     }
 
     /** A new job laid out as this one is: parts, surfaces, joints, operations; nothing measured, cut or accepted. */
@@ -128,17 +161,15 @@ final class JobStore
      */
     public function change(string $id, int $version, string $request, ?FactList $list, string $thing, ?array $fact): JobState
     {
-        return $this->once($id, $version, $request, function (Job $job) use ($id, $request, $list, $thing, $fact): JobState {
+        Moments::refuseFuture($fact ?? []);
+
+        return $this->once($id, $version, $request, ['change', $list?->value, $thing, $fact], function (Job $job) use ($request, $list, $thing, $fact): JobState {
             if ($list !== null && $fact === null && $list !== FactList::Ticks) {
                 return $this->remove($job, $request, $list, $thing);
             }
             [$facts, $before, $after, $answers] = $this->changed(JobRecords::toArray($job), $list, $thing, $fact);
             $this->write($job, $list, $thing, $after);
-            $job->update(['version' => $job->version + 1]);
-            Change::query()->create([
-                'job_id' => $id, 'request' => $request, 'version' => $job->version, 'list' => $list->value ?? 'job', 'thing' => $thing, 'before' => $before, 'after' => $after,
-            ]);
-
+            $this->note($job, $request, $list->value ?? 'job', $thing, $before, $after);
             BenchIndex::write($job, $facts, $answers);
 
             return JobState::of($job, $facts, $answers);
@@ -152,13 +183,20 @@ final class JobStore
      */
     public function addAll(string $id, int $version, string $request, FactList $list, array $things): JobState
     {
-        return $this->once($id, $version, $request, function (Job $job) use ($id, $request, $list, $things): JobState {
+        foreach ($things as $thing) {
+            Moments::refuseFuture($thing);
+        }
+        // Ids are made here, afresh for each sending.
+        $content = ['add', $list->value, array_map(static fn (array $thing): array => array_diff_key($thing, ['id' => 0]), $things)];
+
+        return $this->once($id, $version, $request, $content, function (Job $job) use ($id, $request, $list, $things): JobState {
             $array = JobRecords::toArray($job);
             $new = array_map(static fn (array $thing): array => [
-                ...$list->blank(), ...($list === FactList::Readings ? ['correction_mm' => InstrumentCheck::correctionFor($thing['instrument'])] : []), ...$thing,
+                ...$list->blank(), ...($list === FactList::Readings ? ['correction_mm' => InstrumentCheck::correctionFor($thing['instrument'], is_string($thing['taken_at'] ?? null) ? $thing['taken_at'] : null)] : []), ...$thing,
             ], $things);
             JobRecords::vet($array, $list, $new);
             array_push($array[$list->value], ...$new);
+            self::refuseTooMany($array, $list);
             $facts = JobRecords::toFacts($array);
             $answers = (new Evaluator)->evaluate($facts);
             $stored = array_column(JobFile::toArray($facts)[$list->value], null, 'id');
@@ -168,23 +206,11 @@ final class JobStore
                 $before[] = ['list' => $list->value, 'thing' => $thing['id'], 'fact' => null, 'place' => null];
                 $after[] = ['list' => $list->value, 'thing' => $thing['id'], 'fact' => $stored[$thing['id']], 'place' => null];
             }
-            $this->remember($job, $request, $id, $before, $after);
+            $this->note($job, $request, self::SEVERAL, $id, $before, $after);
             BenchIndex::write($job, $facts, $answers);
 
             return JobState::of($job, $facts, $answers);
         });
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $before
-     * @param  list<array<string, mixed>>  $after
-     */
-    private function remember(Job $job, string $request, string $thing, array $before, array $after): void
-    {
-        $job->update(['version' => $job->version + 1]);
-        Change::query()->create([
-            'job_id' => $job->id, 'request' => $request, 'version' => $job->version, 'list' => self::SEVERAL, 'thing' => $thing, 'before' => $before, 'after' => $after,
-        ]);
     }
 
     /** Takes a thing away with all that hangs on it, as one change that can be taken back. */
@@ -204,7 +230,7 @@ final class JobStore
             $later[] = ['list' => $of->value, 'thing' => $id, 'fact' => $after, 'place' => $place];
             $this->write($job, $of, $id, $after);
         }
-        $this->remember($job, $request, $thing, $before, $later);
+        $this->note($job, $request, self::SEVERAL, $thing, $before, $later);
         BenchIndex::write($job, $facts, $answers);
 
         return JobState::of($job, $facts, $answers);
@@ -242,7 +268,7 @@ final class JobStore
      */
     public function mistake(string $id, int $version, string $request, string $mistake, ?string $surface, ?string $loop, ?int $place, ?array $right, string $cause, string $note): JobState
     {
-        return $this->once($id, $version, $request, function (Job $job) use ($request, $mistake, $surface, $loop, $place, $right, $cause, $note): JobState {
+        return $this->once($id, $version, $request, ['mistake', $mistake, $surface, $loop, $place, $right, $cause, $note], function (Job $job) use ($request, $mistake, $surface, $loop, $place, $right, $cause, $note): JobState {
             $array = JobRecords::toArray($job);
             $fact = ['surface' => $surface, 'loop' => $loop, 'cause' => $cause, 'note' => $note, 'at' => now()->toIso8601ZuluString()];
             $steps = $surface !== null ? $this->readingsWrong($array, $surface, $right, $cause, $fact) : $this->lengthWrong($array, (string) $loop, $place ?? -1, $right, $fact);
@@ -262,7 +288,7 @@ final class JobStore
                 $this->write($job, $list, $thing, $stored);
                 $after[] = ['list' => $list->value, 'thing' => $thing, 'fact' => $stored, 'place' => null];
             }
-            $this->remember($job, $request, $mistake, $before, $after);
+            $this->note($job, $request, self::SEVERAL, $mistake, $before, $after);
             BenchIndex::write($job, $facts, $answers);
 
             return JobState::of($job, $facts, $answers);
@@ -322,33 +348,161 @@ final class JobStore
         return $steps;
     }
 
-    /** Takes back the last change that still stands. */
+    /** Corrects the readings of an instrument anew, by the checks that count now; a change of each job that holds such. */
+    public function recorrect(string $instrument): void
+    {
+        foreach (Reading::query()->where('instrument', $instrument)->whereNotNull('correction_mm')->get()->groupBy('job_id') as $id => $readings) {
+            $job = Job::query()->findOrFail((string) $id);
+            $before = $after = [];
+            foreach ($readings as $reading) {
+                assert($reading instanceof Reading);
+                $was = $reading->fact();
+                $correction = InstrumentCheck::correctionFor($instrument, is_string($was['taken_at']) ? $was['taken_at'] : null);
+                if ($correction !== $was['correction_mm']) {
+                    $before[] = ['list' => FactList::Readings->value, 'thing' => $reading->id, 'fact' => $was, 'place' => null];
+                    $after[] = ['list' => FactList::Readings->value, 'thing' => $reading->id, 'fact' => [...$was, 'correction_mm' => $correction], 'place' => null];
+                    $reading->update(['correction_mm' => $correction]);
+                }
+            }
+            if ($after !== []) {
+                $this->hash = null;
+                // Not to be undone by the next Z in the job: the check itself is what was wrong.
+                $this->note($job, self::freshId(), self::SEVERAL, $instrument, $before, $after, ['undone' => true]);
+                $this->settled($job);
+            }
+        }
+    }
+
+    /** Takes back the last change of this device that still stands, where nobody else went on from it. */
     public function undo(string $id, int $version, string $request): JobState
     {
-        return $this->once($id, $version, $request, function (Job $job) use ($id, $request): JobState {
-            $last = Change::query()->where('job_id', $id)->where('undone', false)->latest('id')->first();
+        return $this->once($id, $version, $request, ['undo'], function (Job $job) use ($request): JobState {
+            $last = $this->mine($job->id)->where('undone', false)->latest('id')->first();
             if ($last === null) {
                 throw new BadInput('nothing-to-undo', 'undo', 'There is nothing left to undo in this job.');
             }
-            if ($last->list === self::SEVERAL) {
-                foreach ($last->before ?? [] as $step) {
-                    $this->write($job, FactList::from($step['list']), $step['thing'], $step['fact'], $step['place']);
-                }
-            } else {
-                $this->write($job, FactList::tryFrom($last->list), $last->thing, $last->before);
-            }
+            $this->refuseGoneOn($last);
+            $this->stand($job, $last, $last->before);
             $last->update(['undone' => true]);
-            $job->update(['version' => $job->version + 1]);
-            Change::query()->create([
-                'job_id' => $id, 'request' => $request, 'version' => $job->version, 'list' => $last->list, 'thing' => $last->thing,
-                'before' => $last->after, 'after' => $last->before, 'undone' => true,
-            ]);
-            $facts = JobRecords::toFacts(JobRecords::toArray($job));
-            $answers = (new Evaluator)->evaluate($facts);
-            BenchIndex::write($job, $facts, $answers);
+            $this->note($job, $request, $last->list, $last->thing, $last->after, $last->before, ['undone' => true, 'undoes' => $last->id]);
 
-            return JobState::of($job, $facts, $answers);
+            return $this->settled($job);
         });
+    }
+
+    /** Carries out again what was taken back last, where nothing came after it. */
+    public function redo(string $id, int $version, string $request): JobState
+    {
+        return $this->once($id, $version, $request, ['redo'], function (Job $job) use ($request): JobState {
+            $undo = self::redoable($this->mine($job->id));
+            $undone = $undo === null ? null : Change::query()->where('id', $undo->undoes)->first();
+            if ($undo === null || $undone === null) {
+                throw new BadInput('nothing-to-redo', 'redo', 'There is nothing to carry out again in this job.');
+            }
+            $this->refuseGoneOn($undo);
+            $this->stand($job, $undone, $undone->after);
+            $undo->update(['redone' => true]);
+            $this->note($job, $request, $undone->list, $undone->thing, $undone->before, $undone->after, ['undone' => true]);
+            $undone->update(['undone' => false]);
+
+            return $this->settled($job);
+        });
+    }
+
+    /** @return array{bool, bool} whether this device can undo and redo */
+    public static function steps(string $job, ?string $client): array
+    {
+        return [self::of($job, $client)->where('undone', false)->exists(), self::redoable(self::of($job, $client)) !== null];
+    }
+
+    /**
+     * The last taking back that was not itself overtaken by a new change.
+     *
+     * @param  Builder<Change>  $changes
+     */
+    private static function redoable(Builder $changes): ?Change
+    {
+        $last = $changes->clone()->whereNotNull('undoes')->where('redone', false)->max('id');
+        $undo = $last === null ? null : Change::query()->where('id', $last)->first();
+        if ($undo === null) {
+            return null;
+        }
+
+        // A new change stands, with a later number than what was taken back.
+        return $changes->clone()->where('undone', false)->where('id', '>', $undo->id)->exists() ? null : $undo;
+    }
+
+    /** @return Builder<Change> */
+    private function mine(string $job): Builder
+    {
+        return self::of($job, Sender::name());
+    }
+
+    /** @return Builder<Change> those of a device; of all where it has no name */
+    private static function of(string $job, ?string $client): Builder
+    {
+        $changes = Change::query()->where('job_id', $job);
+        if ($client !== null) {
+            $changes->where(static function (Builder $own) use ($client): void {
+                $own->where('client', $client)->orWhereNull('client');
+            });
+        }
+
+        return $changes;
+    }
+
+    /** @throws BadInput where another device changed the same thing since */
+    private function refuseGoneOn(Change $change): void
+    {
+        if (Sender::name() === null) {
+            return;
+        }
+        $touched = $change->touched();
+        $later = Change::query()->where('job_id', $change->job_id)->where('id', '>', $change->id)->where('undone', false)->whereNotNull('client')->where('client', '!=', Sender::name())->get();
+        foreach ($later as $other) {
+            assert($other instanceof Change);
+            if (array_intersect($touched, $other->touched()) !== []) {
+                throw new BadInput('gone-on', 'undo', 'Somebody else changed this since, from another device. Look at it, and change it by hand.');
+            }
+        }
+    }
+
+    /** @param  array<array-key, mixed>|null  $facts  of the change's one thing, or the steps of several */
+    private function stand(Job $job, Change $change, ?array $facts): void
+    {
+        if ($change->list !== self::SEVERAL) {
+            /** @var array<string, mixed>|null $facts */
+            $this->write($job, FactList::tryFrom($change->list), $change->thing, $facts);
+
+            return;
+        }
+        /** @var list<array{list: string, thing: string, fact: array<string, mixed>|null, place: ?int}> $steps */
+        $steps = $facts ?? [];
+        foreach ($steps as $step) {
+            $this->write($job, FactList::from($step['list']), $step['thing'], $step['fact'], $step['place']);
+        }
+    }
+
+    private function settled(Job $job): JobState
+    {
+        $facts = JobRecords::toFacts(JobRecords::toArray($job));
+        $answers = (new Evaluator)->evaluate($facts);
+        BenchIndex::write($job, $facts, $answers);
+
+        return JobState::of($job, $facts, $answers);
+    }
+
+    /**
+     * @param  array<string, mixed>  $array
+     *
+     * @throws BadInput where a job would hold more than its own file may
+     */
+    private static function refuseTooMany(array $array, FactList $list): void
+    {
+        $most = JobFile::most($list->value);
+        if (count($array[$list->value]) > $most) {
+            throw new BadInput('too-many', $list->value, 'A job takes '.number_format($most)." {$list->value}. Start another job for the rest.");
+        }
     }
 
     /**
@@ -417,15 +571,41 @@ final class JobStore
         if ($list === FactList::Readings && ! array_key_exists('correction_mm', $fact)
             && ($before === null || ($new['instrument'] ?? null) !== $before['instrument'] || ($new['taken_at'] ?? null) !== $before['taken_at'])) {
             // What the gauge's last check says today stays with the reading until it is read anew.
-            $new['correction_mm'] = is_string($new['instrument'] ?? null) ? InstrumentCheck::correctionFor($new['instrument']) : null;
+            $new['correction_mm'] = is_string($new['instrument'] ?? null) ? InstrumentCheck::correctionFor($new['instrument'], is_string($new['taken_at'] ?? null) ? $new['taken_at'] : null) : null;
         }
-        if ($list === FactList::Readings && $before !== null && isset($fact['value']) && [$fact['value']['typed'] ?? null, $fact['value']['unit'] ?? null] !== [$before['value']['typed'], $before['value']['unit']]) {
-            $new['was'] = $before['value'];
+        if ($list === FactList::Readings) {
+            $new = [...$new, ...self::recorded($before, $fact, $new)];
         }
         $at = $at === false ? count($things) : $at;
         $array[$list->value][$at] = $new;
+        self::refuseTooMany($array, $list);
 
         return [$array, $before, $at];
+    }
+
+    /**
+     * What a reading was before is added to, never rewritten; and it stays where it was taken.
+     *
+     * @param  array<string, mixed>|null  $before
+     * @param  array<string, mixed>  $fact
+     * @param  array<string, mixed>  $new
+     * @return array{was: mixed, history: mixed}
+     *
+     * @throws BadInput for a reading that would move to another surface
+     */
+    private static function recorded(?array $before, array $fact, array $new): array
+    {
+        if ($before === null) {
+            return ['was' => null, 'history' => []];
+        }
+        if (($new['surface'] ?? null) !== $before['surface']) {
+            throw new BadInput('kept', 'surface', 'A reading stays with its surface, for the record. Set it aside with the reason, and enter it where it belongs.');
+        }
+        $old = $before['value'];
+        $value = $fact['value'] ?? null;
+        $changed = is_array($value) && [$value['typed'] ?? null, $value['unit'] ?? null] !== [$old['typed'], $old['unit']];
+
+        return $changed ? ['was' => $old, 'history' => [...($before['history'] ?? []), $old]] : ['was' => $before['was'], 'history' => $before['history'] ?? []];
     }
 
     /** @param  array<string, mixed>|null  $fact */

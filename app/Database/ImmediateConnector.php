@@ -11,8 +11,8 @@ final class ImmediateConnector extends SQLiteConnector
 {
     /**
      * @param  string  $dsn
-     * @param  string|null  $username
-     * @param  string|null  $password
+     * @param  string  $username
+     * @param  string  $password
      * @param  array<int, mixed>  $options
      */
     protected function createPdoConnection($dsn, $username, $password, $options): \PDO

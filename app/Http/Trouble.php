@@ -7,7 +7,6 @@ namespace App\Http;
 use App\Bench\Conflict;
 use App\Gauges\GaugeSilent;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
@@ -36,12 +35,20 @@ final class Trouble
 
             return match (true) {
                 $e instanceof ModelNotFoundException, $e instanceof NotFoundHttpException => self::say('not-found', 'This is not on the bench. It may have been opened in another shop.', 404),
-                $e instanceof QueryException => self::say('storage', 'It could not be stored just now: the disk may be full or busy. What you typed is kept; it is tried again.', 503),
+                // At the end of a transaction it comes without a query.
+                $e instanceof \PDOException => self::fault($e),
                 $e instanceof PostTooLargeException => self::say('too-large', 'This is over 20 MB: more than is taken here. Let the camera make smaller pictures.', 413),
                 $e instanceof HttpExceptionInterface => self::say('http', 'This request is not understood here.', $e->getStatusCode()),
                 default => self::say('server', 'Something went wrong here. What you typed is kept; try again.', 500),
             };
         });
+    }
+
+    private static function fault(\PDOException $e): JsonResponse
+    {
+        $fault = StorageFault::of($e);
+
+        return self::say($fault->value, $fault->sentence(), $fault->status());
     }
 
     private static function say(string $code, string $message, int $status): JsonResponse

@@ -9,6 +9,11 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * One change of a job, kept for undo and so that a request sent twice is carried out once.
  *
+ * @property int $id
+ * @property string $job_id
+ * @property ?string $content
+ * @property ?string $client
+ * @property ?int $undoes
  * @property string $list
  * @property string $thing
  * @property array<string, mixed>|null $before
@@ -21,6 +26,17 @@ final class Change extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['before' => 'array', 'after' => 'array', 'undone' => 'boolean'];
+        return ['before' => 'array', 'after' => 'array', 'undone' => 'boolean', 'redone' => 'boolean', 'undoes' => 'integer'];
+    }
+
+    /** @return list<string> the things it changed, each with its list */
+    public function touched(): array
+    {
+        if ($this->list !== 'several') {
+            return ["{$this->list}:{$this->thing}"];
+        }
+        $steps = array_filter([...($this->before ?? []), ...($this->after ?? [])], is_array(...));
+
+        return array_values(array_unique(array_map(static fn (array $step): string => "{$step['list']}:{$step['thing']}", $steps)));
     }
 }

@@ -8,13 +8,15 @@ use Illuminate\Database\Eloquent\Model;
 use Oldpart\Core\Measure\GaugeCheck;
 
 /**
- * A check of one of the shop's instruments against a master; kept, never changed.
+ * A check of one of the shop's instruments against a master; kept, and void where it was mistyped.
  *
  * @property string $id
  * @property string $instrument
  * @property float $read_mm
  * @property float $true_mm
  * @property string $at
+ * @property ?string $void_at
+ * @property ?string $void_why
  */
 final class InstrumentCheck extends Model
 {
@@ -44,13 +46,19 @@ final class InstrumentCheck extends Model
         return new GaugeCheck($this->read_mm, $this->true_mm, new \DateTimeImmutable($this->at));
     }
 
-    /** What to add to a reading of an instrument today, mm; null where it was never checked, or too long ago. */
-    public static function correctionFor(string $instrument): ?float
+    /** What to add to a reading of an instrument, mm; null where it was not checked before it was taken, or too long before, or the check is void. */
+    public static function correctionFor(string $instrument, ?string $takenAt = null): ?float
     {
+        $when = now()->toDateTimeImmutable();
+        try {
+            $when = $takenAt === null ? $when : new \DateTimeImmutable($takenAt);
+        } catch (\Exception) {
+            // An old record may hold a time that is none: it counts as taken now.
+        }
         /** @var ?self $last */
-        $last = self::query()->where('instrument', $instrument)->orderByDesc('at')->first();
+        $last = self::query()->where('instrument', $instrument)->whereNull('void_at')->where('at', '<=', $when->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'))->orderByDesc('at')->first();
         $check = $last?->check();
 
-        return $check !== null && $check->isRecent(now()->toDateTimeImmutable()) ? $check->correctionMm() : null;
+        return $check !== null && $check->isRecent($when) ? $check->correctionMm() : null;
     }
 }

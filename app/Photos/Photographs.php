@@ -15,7 +15,7 @@ final class Photographs
     public const MAX_BYTES = 20_000_000;
 
     /** Decoding takes about five bytes a pixel: what is larger is refused before it is opened. */
-    private const MAX_PIXELS = 40_000_000;
+    private const MAX_PIXELS = 25_000_000;
 
     private const LONGEST = 2000;
 
@@ -26,11 +26,11 @@ final class Photographs
     }
 
     /**
-     * @return array{width: int, height: int} of the stored picture
+     * Opens a picture and writes it beside its place; it is there only once it is put in its place.
      *
      * @throws BadInput for what is not a photograph, or too large
      */
-    public function keep(string $job, string $id, string $bytes): array
+    public function prepare(string $job, string $id, string $bytes): PreparedPhoto
     {
         if ($bytes === '') {
             throw new BadInput('no-photo', 'photo', 'Nothing came: choose a photograph and send it again.');
@@ -45,49 +45,82 @@ final class Photographs
         if ($size[0] * $size[1] > self::MAX_PIXELS) {
             throw new BadInput('too-many-pixels', 'photo', "This picture is {$size[0]} by {$size[1]}: more than can be opened safely. Let the camera make smaller ones.");
         }
-        $image = @imagecreatefromstring($bytes);
-        if ($image === false) {
-            throw new BadInput('not-a-photo', 'photo', 'This photograph is damaged: it can’t be opened. Take it again.');
-        }
-        $image = self::upright($image, $bytes, $size[2]);
-        $large = self::scaled($image, self::LONGEST);
-        $this->write($this->path($job, $id), $large, 85);
-        $this->write($this->path($job, $id, true), self::scaled($large, self::SMALL), 80);
 
-        return ['width' => imagesx($large), 'height' => imagesy($large)];
+        return $this->alone(function () use ($job, $id, $bytes, $size): PreparedPhoto {
+            $image = @imagecreatefromstring($bytes);
+            if ($image === false) {
+                throw new BadInput('not-a-photo', 'photo', 'This photograph is damaged: it can’t be opened. Take it again.');
+            }
+            $large = self::scaled(self::upright($image, $bytes, $size[2]), self::LONGEST);
+
+            return new PreparedPhoto(imagesx($large), imagesy($large), [
+                $this->written($this->path($job, $id), $large, 85) => $this->path($job, $id),
+                $this->written($this->path($job, $id, true), self::scaled($large, self::SMALL), 80) => $this->path($job, $id, true),
+            ]);
+        });
+    }
+
+    /**
+     * One large picture is open at a time, whoever sends them.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $work
+     * @return T
+     */
+    private function alone(\Closure $work): mixed
+    {
+        if (! is_dir($this->folder)) {
+            mkdir($this->folder, 0770, true);
+        }
+        $lock = fopen("{$this->folder}/.one-at-a-time", 'c');
+        if ($lock === false || ! flock($lock, LOCK_EX)) {
+            throw new \RuntimeException('The folder of the photographs can’t be written.');
+        }
+        try {
+            return $work();
+        } finally {
+            flock($lock, LOCK_UN);
+            fclose($lock);
+        }
     }
 
     /** The stored JPEG's path, or null when it is not here. */
     public function find(string $job, string $id, bool $small): ?string
     {
         $path = $this->path($job, $id, $small);
+        // Where the small ones lay once.
+        $before = "{$this->folder}/{$job}/{$id}-small.jpg";
 
-        return is_file($path) ? $path : null;
+        return is_file($path) ? $path : ($small && is_file($before) ? $before : null);
     }
 
     public function forget(string $job): void
     {
         $folder = "{$this->folder}/{$job}";
-        foreach (glob("{$folder}/*.jpg") ?: [] as $file) {
-            unlink($file);
+        foreach ([...(glob("{$folder}/small/*") ?: []), ...(glob("{$folder}/*") ?: [])] as $file) {
+            is_dir($file) ? rmdir($file) : unlink($file);
         }
         @rmdir($folder);
     }
 
     private function path(string $job, string $id, bool $small = false): string
     {
-        return "{$this->folder}/{$job}/{$id}".($small ? '-small' : '').'.jpg';
+        return "{$this->folder}/{$job}/".($small ? 'small/' : '')."{$id}.jpg";
     }
 
-    private function write(string $path, \GdImage $image, int $quality): void
+    /** @return string where it was written, beside its place, so that nobody ever sees half a picture */
+    private function written(string $path, \GdImage $image, int $quality): string
     {
         if (! is_dir(dirname($path))) {
             mkdir(dirname($path), 0770, true);
         }
-        // Written beside and moved over, so that nobody ever sees half a picture.
-        if (! imagejpeg($image, "{$path}.new", $quality) || ! rename("{$path}.new", $path)) {
+        $beside = $path.'.'.bin2hex(random_bytes(6));
+        if (! imagejpeg($image, $beside, $quality)) {
             throw new \RuntimeException('The photograph could not be written.');
         }
+
+        return $beside;
     }
 
     private static function scaled(\GdImage $image, int $longest): \GdImage

@@ -91,7 +91,7 @@ final class PhotoTest extends FeatureTestCase
     {
         $expected = [1 => [0.1, 0.5], 2 => [0.9, 0.5], 3 => [0.9, 0.5], 4 => [0.1, 0.5], 5 => [0.5, 0.1], 6 => [0.5, 0.1], 7 => [0.5, 0.9], 8 => [0.5, 0.9]];
         foreach ($expected as $orientation => [$x, $y]) {
-            (new Photographs($this->folder))->keep('job-1', 'photo-1', self::held(self::picture(400, 200), $orientation));
+            (new Photographs($this->folder))->prepare('job-1', 'photo-1', self::held(self::picture(400, 200), $orientation))->put();
             $image = $this->stored();
             self::assertSame($orientation >= 5 ? [200, 400] : [400, 200], [imagesx($image), imagesy($image)], "held {$orientation}");
             self::assertTrue(self::isRed($image, $x, $y), "held {$orientation}");

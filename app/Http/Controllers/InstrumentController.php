@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\BenchIndex;
+use App\Bench\JobStore;
+use App\Bench\Moments;
 use App\Http\Body;
+use App\Http\Id;
 use App\Models\InstrumentCheck;
 use App\Models\OwnInstrument;
 use Illuminate\Http\JsonResponse;
@@ -39,9 +42,7 @@ final class InstrumentController
     public function update(Request $request, string $instrument): JsonResponse
     {
         $in = Body::of($request)->only(['name', 'fits', 'in_shop', ...array_keys(self::FIGURES)]);
-        if (preg_match('/^[a-z0-9~-]{1,40}$/i', $instrument) !== 1) {
-            throw new BadInput('code', 'instrument', 'An instrument’s code is 1 to 40 letters, digits and dashes.');
-        }
+        Id::of($instrument, 'instrument');
         $set = OwnInstrument::set();
         $before = $set->has($instrument) ? $set->named($instrument) : null;
         $typed = OwnInstrument::query()->find($instrument)->typed ?? [];
@@ -98,17 +99,37 @@ final class InstrumentController
         $in = Body::of($request)->only(['id', 'read', 'true', 'at']);
         $read = $in->length('read');
         $true = $in->length('true');
-        try {
-            $day = (new \DateTimeImmutable($in->text('at')))->setTimezone(new \DateTimeZone('UTC'));
-        } catch (\Exception) {
+        $at = $in->text('at');
+        if (preg_match('/^(\d{4})-(\d\d)-(\d\d)(?:T\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:\d\d)?)?$/', $at, $m) !== 1 || ! checkdate((int) $m[2], (int) $m[3], (int) $m[1]) || (int) $m[1] < 1900) {
             throw new BadInput('time', 'at', 'When it was checked can’t be read. Write it as 2026-11-24.');
         }
+        Moments::refuse($at, 'at');
+        $day = (new \DateTimeImmutable($at, new \DateTimeZone('UTC')))->setTimezone(new \DateTimeZone('UTC'));
         $check = new GaugeCheck($read->length->mm, $true->length->mm, $day);
-        InstrumentCheck::query()->firstOrCreate(['id' => $in->text('id')], [
+        InstrumentCheck::query()->firstOrCreate(['id' => Id::of($in->text('id'))], [
             'instrument' => $instrument, 'read' => $read->jsonSerialize(), 'true' => $true->jsonSerialize(), 'read_mm' => $check->readMm, 'true_mm' => $check->trueMm, 'at' => $check->at->format('Y-m-d\TH:i:s\Z'),
         ]);
 
         return new JsonResponse($this->shown($tool), 201);
+    }
+
+    /** A check that was mistyped counts no more, and readings that it corrected are corrected by the one before; it stays on record with its reason. */
+    public function void(Request $request, string $instrument, string $check, JobStore $store): JsonResponse
+    {
+        $tool = OwnInstrument::set()->named($instrument);
+        $why = trim(Body::of($request)->only(['why'])->text('why'));
+        if ($why === '' || mb_strlen($why) > 500) {
+            throw new BadInput('why', 'why', 'Say why it does not count, in 1 to 500 letters.');
+        }
+        $record = InstrumentCheck::query()->where('instrument', $instrument)->findOrFail(Id::of($check, 'check'));
+        DB::transaction(static function () use ($record, $why, $instrument, $store): void {
+            if ($record->void_at === null) {
+                $record->update(['void_at' => now()->toIso8601ZuluString(), 'void_why' => $why]);
+                $store->recorrect($instrument);
+            }
+        });
+
+        return new JsonResponse($this->shown($tool));
     }
 
     /** @return array<string, mixed> */
@@ -123,9 +144,9 @@ final class InstrumentController
         return [
             'code' => $tool->code, 'name' => $tool->name, 'fits' => $tool->fits, 'in_shop' => $tool->inShop, 'figures' => self::figures($tool),
             'usual' => ! InstrumentSet::typical()->has($tool->code) ? null : Instrument::named($tool->code) == $tool, 'sure_to' => LengthWriter::difference($tool->bestU95Mm()),
-            'notes' => GaugeCheck::verdict($tool, array_map(static fn (InstrumentCheck $c): GaugeCheck => $c->check(), $records), now()->toDateTimeImmutable()),
+            'notes' => GaugeCheck::verdict($tool, array_map(static fn (InstrumentCheck $c): GaugeCheck => $c->check(), array_values(array_filter($records, static fn (InstrumentCheck $c): bool => $c->void_at === null))), now()->toDateTimeImmutable()),
             'checks' => array_map(static fn (InstrumentCheck $c): array => [
-                'at' => substr($c->at, 0, 10), 'read' => $c->typed('read'), 'true' => $c->typed('true'),
+                'id' => $c->id, 'void' => $c->void_at === null ? null : (string) $c->void_why, 'at' => substr($c->at, 0, 10), 'read' => $c->typed('read'), 'true' => $c->typed('true'),
                 'off' => LengthWriter::difference($c->check()->correctionMm()), 'over' => $c->check()->correctionMm() < 0,
             ], $records),
         ];

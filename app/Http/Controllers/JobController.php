@@ -9,6 +9,7 @@ use App\Bench\FactList;
 use App\Bench\Finder;
 use App\Bench\JobStore;
 use App\Http\Body;
+use App\Http\Id;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -59,7 +60,7 @@ final class JobController
     {
         $in = Body::of($request)->only(['id']);
 
-        return new JsonResponse($this->store->copy($job, self::id($in->text('id'))), 201);
+        return new JsonResponse($this->store->copy($job, Id::of($in->text('id'))), 201);
     }
 
     /** @return 'bench'|'archive'|'bin' */
@@ -75,7 +76,7 @@ final class JobController
     {
         $in = Body::of($request)->only(['id', 'kind', 'machine', 'part', 'unit']);
 
-        return new JsonResponse($this->store->start(self::id($in->text('id')), $in->text('kind'), $in->text('machine'), $in->text('part'), $in->choice('unit', Unit::class)), 201);
+        return new JsonResponse($this->store->start(Id::of($in->text('id')), $in->text('kind'), $in->text('machine'), $in->text('part'), $in->choice('unit', Unit::class)), 201);
     }
 
     public function show(string $job): JsonResponse
@@ -90,14 +91,14 @@ final class JobController
 
     public function put(Request $request, string $job, string $list, string $thing): JsonResponse
     {
-        return $this->change($request, $job, self::list($list), self::id($thing));
+        return $this->change($request, $job, self::list($list), Id::of($thing));
     }
 
     public function destroy(Request $request, string $job, string $list, string $thing): JsonResponse
     {
         $in = Body::of($request)->only(['version', 'request']);
 
-        return new JsonResponse($this->store->change($job, self::version($in), $in->text('request'), self::list($list), self::id($thing), null));
+        return new JsonResponse($this->store->change($job, self::version($in), $in->text('request'), self::list($list), Id::of($thing), null));
     }
 
     public function preview(Request $request, string $job): JsonResponse
@@ -132,7 +133,7 @@ final class JobController
         $right = $in->lengthOrNull('right', reading: $in->textOrNull('surface') !== null);
 
         return new JsonResponse($this->store->mistake(
-            $job, self::version($in), $in->text('request'), self::id($in->text('id')), $in->textOrNull('surface'), $in->textOrNull('loop'), $in->has('place') ? (int) $in->number('place') : null,
+            $job, self::version($in), $in->text('request'), Id::of($in->text('id')), $in->textOrNull('surface'), $in->textOrNull('loop'), $in->has('place') ? (int) $in->number('place') : null,
             $right === null ? null : ['typed' => $right->typed, 'unit' => $right->unit->value], $in->choice('cause', MistakeCause::class)->value, $in->label('note'),
         ));
     }
@@ -142,6 +143,13 @@ final class JobController
         $in = Body::of($request)->only(['version', 'request']);
 
         return new JsonResponse($this->store->undo($job, self::version($in), $in->text('request')));
+    }
+
+    public function redo(Request $request, string $job): JsonResponse
+    {
+        $in = Body::of($request)->only(['version', 'request']);
+
+        return new JsonResponse($this->store->redo($job, self::version($in), $in->text('request')));
     }
 
     public function import(Request $request): JsonResponse
@@ -174,7 +182,7 @@ final class JobController
     private static function fact(array $body): array
     {
         $fact = $body['fact'] ?? null;
-        if (! is_array($fact) || $fact === [] || array_is_list($fact)) {
+        if (! is_array($fact) || $fact === [] || array_filter(array_keys($fact), is_int(...)) !== []) {
             throw new BadInput('bad-field', 'fact', '“fact” must be an object with what changes.');
         }
 
@@ -190,10 +198,5 @@ final class JobController
     private static function list(string $name): FactList
     {
         return FactList::tryFrom($name) ?? throw new BadInput('unknown-list', 'list', "A job has no list called “{$name}”.");
-    }
-
-    private static function id(string $id): string
-    {
-        return preg_match('/^[A-Za-z0-9_-]{1,40}$/', $id) === 1 ? $id : throw new BadInput('bad-id', 'id', 'An id is 1 to 40 letters, digits, - or _.');
     }
 }

@@ -180,6 +180,18 @@ final readonly class Fields
         return $this->lengthOrNull($name, $signed, $reading) ?? throw $this->bad($name, 'is missing.');
     }
 
+    /** @return list<TypedLength> */
+    public function lengths(string $name, bool $reading = false): array
+    {
+        $value = $this->values[$name] ?? [];
+        if (! is_array($value)) {
+            throw $this->bad($name, 'must be a list.');
+        }
+        $each = new self(array_values($value), $this->at($name));
+
+        return array_map(static fn (int $i): TypedLength => $each->length((string) $i, reading: $reading), array_keys(array_values($value)));
+    }
+
     /**
      * What was typed decides; a canonical value beside it that says otherwise is refused, never believed.
      *

@@ -14,13 +14,13 @@ use Opis\JsonSchema\Validator;
 /** A job as a file: JSON, checked against data/job-file.schema.json (JSON Schema 2020-12) on reading. */
 final class JobFile
 {
-    public const MAX_BYTES = 5_000_000;
+    public const MAX_BYTES = 20_000_000;
 
     /** @throws BadInput with a sentence, when the text is not a job file */
     public static function read(string $text): JobFacts
     {
         if (strlen($text) > self::MAX_BYTES) {
-            throw new BadInput('too-large', 'file', 'This file is over 5 MB: it is not a job file of this version.');
+            throw new BadInput('too-large', 'file', 'This file is over 20 MB: it is not a job file of this version.');
         }
         try {
             $object = json_decode($text, false, 64, JSON_THROW_ON_ERROR);
@@ -71,6 +71,15 @@ final class JobFile
         return json_encode($facts, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n";
     }
 
+    /** How many of a list a job takes. */
+    public static function most(string $list): int
+    {
+        $schema = Table::read('job-file.schema');
+        $most = is_array($schema['properties'] ?? null) ? ($schema['properties'][$list]['maxItems'] ?? 5000) : 5000;
+
+        return is_int($most) ? $most : 5000;
+    }
+
     /** @return array<string, mixed> */
     public static function toArray(JobFacts $facts): array
     {
@@ -104,6 +113,13 @@ final class JobFile
         $error = self::deepest($error);
         $field = implode('.', $error->data()->fullPath());
         $field = $field === '' ? 'file' : $field;
+        if ($error->keyword() === 'format') {
+            $date = ($error->args()['format'] ?? '') === 'date';
+            throw new BadInput('time', $field, "“{$field}” is no ".($date ? 'day there is. Write it as 2026-11-24.' : 'moment there is. Write it as 2026-11-24T09:30:00Z.'));
+        }
+        if ($error->keyword() === 'maxItems') {
+            throw new BadInput('too-many', $field, "“{$field}” holds more than a job takes here. Start another job for the rest.");
+        }
         $what = rtrim((new ErrorFormatter)->formatErrorMessage($error), '.');
         throw new BadInput('job-file', $field, "This job file is not right at “{$field}”: ".lcfirst($what).'. Mend it there, or export it again.');
     }

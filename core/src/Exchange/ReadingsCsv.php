@@ -20,6 +20,9 @@ final class ReadingsCsv
 
     public const MAX_ROWS = 2000;
 
+    /** What a spreadsheet may take for a formula. */
+    private const FORMULA = '/^(?:[\t\r\n]|\s*[=+\-@])/';
+
     /** What people call the columns. */
     private const ALSO = [
         'surface' => ['surface', 'feature', 'name'], 'station' => ['station', 'place', 'position', 'where'], 'angle' => ['angle', 'deg', 'degrees'],
@@ -52,10 +55,16 @@ final class ReadingsCsv
         return (string) stream_get_contents($out);
     }
 
-    /** A text that a spreadsheet would take for a formula is kept from being one; a number stays a number. */
+    /** A text that a spreadsheet would take for a formula is kept from being one, also behind a space, a tab or a line's end; a number stays a number. */
     private static function harmless(string $text): string
     {
-        return $text !== '' && str_contains('=+-@', $text[0]) && ! is_numeric($text) ? "'{$text}" : $text;
+        return preg_match(self::FORMULA, $text) === 1 && ! is_numeric($text) ? "'{$text}" : $text;
+    }
+
+    /** The mark before such a text is none of its own. */
+    private static function asWritten(string $cell): string
+    {
+        return str_starts_with($cell, "'") && preg_match(self::FORMULA, substr($cell, 1)) === 1 ? substr($cell, 1) : $cell;
     }
 
     /**
@@ -87,7 +96,7 @@ final class ReadingsCsv
         $rows = [];
         $line = 1;
         while (($row = fgetcsv($in, null, (string) array_key_first($counts), '"', '')) !== false) {
-            $cells = array_map(static fn (?string $cell): string => trim((string) $cell), $row);
+            $cells = array_map(static fn (?string $cell): string => trim(self::asWritten((string) $cell)), $row);
             if ($heading === null) {
                 $heading = $cells;
             } elseif (array_filter($cells, static fn (string $c): bool => $c !== '') !== []) {
@@ -230,6 +239,10 @@ final class ReadingsCsv
             return null;
         }
         try {
+            if (preg_match('/^(\d{4})-(\d\d)-(\d\d)(?:[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:?\d\d)?)?$/', $text, $m) !== 1 || ! checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
+                throw new \UnexpectedValueException;
+            }
+
             return (new \DateTimeImmutable($text, new \DateTimeZone('UTC')))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z');
         } catch (\Exception) {
             throw new BadInput('time', 'taken_at', "“{$text}” is no time that can be read. Write it as 2026-11-24T09:30.");

@@ -27,13 +27,15 @@ final readonly class ReadingFacts implements \JsonSerializable
         public ?string $takenAt,
         /** What to add to what the gauge showed, from its last check against a master when the reading was taken, mm. */
         public ?float $correctionMm = null,
+        /** @var list<TypedLength> what it was before each change, oldest first */
+        public array $history = [],
     ) {
     }
 
     /** The same reading set aside with a reason, or counting again. */
     public function setAside(?string $why): self
     {
-        return new self($this->id, $this->surface, $this->station, $this->angle, $this->value, $this->was, $this->instrument, $this->partC, $this->gaugeC, $this->worn, $why, $this->remark, $this->takenAt, $this->correctionMm);
+        return new self($this->id, $this->surface, $this->station, $this->angle, $this->value, $this->was, $this->instrument, $this->partC, $this->gaugeC, $this->worn, $why, $this->remark, $this->takenAt, $this->correctionMm, $this->history);
     }
 
     /** The same reading of something so much larger, mm. */
@@ -41,7 +43,7 @@ final readonly class ReadingFacts implements \JsonSerializable
     {
         $value = new TypedLength(Length::mm(max(0.0, $this->value->length->mm + $mm)), $this->value->typed, $this->value->unit, $this->value->betweenMm, $this->value->weights, $this->value->masterMm);
 
-        return new self($this->id, $this->surface, $this->station, $this->angle, $value, $this->was, $this->instrument, $this->partC, $this->gaugeC, $this->worn, $this->setAside, $this->remark, $this->takenAt, $this->correctionMm);
+        return new self($this->id, $this->surface, $this->station, $this->angle, $value, $this->was, $this->instrument, $this->partC, $this->gaugeC, $this->worn, $this->setAside, $this->remark, $this->takenAt, $this->correctionMm, $this->history);
     }
 
     public static function read(Fields $f): self
@@ -61,6 +63,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             $f->textOrNull('remark'),
             $f->textOrNull('taken_at'),
             $f->numberOrNull('correction_mm'),
+            $f->lengths('history', reading: true),
         );
     }
 
@@ -82,6 +85,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             'remark' => $this->remark,
             'taken_at' => $this->takenAt,
             'correction_mm' => $this->correctionMm,
+            'history' => $this->history,
         ];
     }
 }

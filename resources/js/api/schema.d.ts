@@ -132,6 +132,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job}/shelf": {
         parameters: {
             query?: never;
@@ -420,6 +438,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/{instrument}/checks/{check}/void": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                instrument: string;
+                check: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A check that was mistyped counts no more; it stays on record with its reason */
+        post: operations["voidCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fits/look": {
         parameters: {
             query?: never;
@@ -619,6 +657,7 @@ export interface components {
         JobState: {
             version: number;
             can_undo: boolean;
+            can_redo: boolean;
             facts: components["schemas"]["job-file.schema"];
             answers: components["schemas"]["JobAnswers"];
         };
@@ -803,6 +842,9 @@ export interface components {
             sure_to: components["schemas"]["Say"];
             notes: components["schemas"]["Note"][];
             checks: {
+                id: string;
+                /** @description Why it does not count */
+                void: string | null;
                 at: string;
                 /** @description As typed, with its unit */
                 read: string;
@@ -1289,6 +1331,7 @@ export interface components {
         waits: {
             /** @enum {unknown} */
             for: "cooling" | "curing" | "stock" | "customer" | "outside work";
+            /** Format: date-time */
             until: string | null;
             note: string;
         };
@@ -1340,6 +1383,7 @@ export interface components {
         acceptance: {
             by: string;
             capacity: string;
+            /** Format: date-time */
             at: string | null;
             gates: string[];
         };
@@ -1424,6 +1468,7 @@ export interface components {
             runs_at_c: number | null;
             surroundings: string;
             quantity: number;
+            /** Format: date */
             wanted_by: string | null;
             reference: string;
             if_it_fails: string;
@@ -1501,12 +1546,15 @@ export interface components {
             angle: string;
             value: components["schemas"]["typed_length"];
             was: components["schemas"]["typed_length"] | null;
+            /** @description What it was before each change, oldest first */
+            history?: components["schemas"]["typed_length"][];
             instrument: string;
             part_c: number | null;
             gauge_c: number | null;
             worn: boolean | null;
             set_aside: string | null;
             remark: string | null;
+            /** Format: date-time */
             taken_at: string | null;
             correction_mm: number | null;
         };
@@ -1551,12 +1599,14 @@ export interface components {
             instrument: string;
             part_c: number | null;
             set_aside: string | null;
+            /** Format: date-time */
             at: string | null;
         };
         /** @description A caution, step or check that was ticked */
         tick: {
             id: components["schemas"]["id"];
             code: string;
+            /** Format: date-time */
             at: string | null;
             remark: string | null;
         };
@@ -1597,6 +1647,7 @@ export interface components {
             joint: components["schemas"]["id"];
             depth: components["schemas"]["typed_length"];
             force_n: number;
+            /** Format: date-time */
             at: string | null;
         };
         /** @description Something the part can be known by */
@@ -1615,6 +1666,7 @@ export interface components {
             y: number | null;
             width: number;
             height: number;
+            /** Format: date-time */
             taken_at: string | null;
         };
         /** @description A piece of work in the quote, minutes */
@@ -1647,6 +1699,7 @@ export interface components {
         };
         /** @description How the job ended */
         hand_over: {
+            /** Format: date-time */
             finished_at: string | null;
             next_time: string;
         };
@@ -1666,6 +1719,7 @@ export interface components {
             /** @enum {unknown} */
             cause: "wrong face" | "whole for half" | "wrong unit" | "misread" | "read warm" | "worn gauge" | "drawing" | "other";
             note: string;
+            /** Format: date-time */
             at: string | null;
         };
         /** @description Something that moves past something else, and the least room wanted between them */
@@ -1742,6 +1796,7 @@ export interface components {
                     runs_at_c: number | null;
                     surroundings: string;
                     quantity: number;
+                    /** Format: date */
                     wanted_by: string | null;
                     reference: string;
                     if_it_fails: string;
@@ -1838,12 +1893,15 @@ export interface components {
                     angle: string;
                     value: components["schemas"]["typed_length"];
                     was: components["schemas"]["typed_length"] | null;
+                    /** @description What it was before each change, oldest first */
+                    history?: components["schemas"]["typed_length"][];
                     instrument: string;
                     part_c: number | null;
                     gauge_c: number | null;
                     worn: boolean | null;
                     set_aside: string | null;
                     remark: string | null;
+                    /** Format: date-time */
                     taken_at: string | null;
                     correction_mm: number | null;
                 };
@@ -1902,6 +1960,7 @@ export interface components {
                     instrument: string;
                     part_c: number | null;
                     set_aside: string | null;
+                    /** Format: date-time */
                     at: string | null;
                 };
                 /** @description Lengths that add up to a gap */
@@ -1941,17 +2000,20 @@ export interface components {
                     joint: components["schemas"]["id"];
                     depth: components["schemas"]["typed_length"];
                     force_n: number;
+                    /** Format: date-time */
                     at: string | null;
                 };
                 /** @description A caution, step or check that was ticked */
                 tick: {
                     id: components["schemas"]["id"];
                     code: string;
+                    /** Format: date-time */
                     at: string | null;
                     remark: string | null;
                 };
                 /** @description How the job ended */
                 hand_over: {
+                    /** Format: date-time */
                     finished_at: string | null;
                     next_time: string;
                 };
@@ -1959,6 +2021,7 @@ export interface components {
                 acceptance: {
                     by: string;
                     capacity: string;
+                    /** Format: date-time */
                     at: string | null;
                     gates: string[];
                 };
@@ -1985,6 +2048,7 @@ export interface components {
                     y: number | null;
                     width: number;
                     height: number;
+                    /** Format: date-time */
                     taken_at: string | null;
                 };
                 /** @description A piece of work in the quote, minutes */
@@ -2019,6 +2083,7 @@ export interface components {
                 waits: {
                     /** @enum {unknown} */
                     for: "cooling" | "curing" | "stock" | "customer" | "outside work";
+                    /** Format: date-time */
                     until: string | null;
                     note: string;
                 };
@@ -2049,6 +2114,7 @@ export interface components {
                     /** @enum {unknown} */
                     cause: "wrong face" | "whole for half" | "wrong unit" | "misread" | "read warm" | "worn gauge" | "drawing" | "other";
                     note: string;
+                    /** Format: date-time */
                     at: string | null;
                 };
                 /** @description Something that moves past something else, and the least room wanted between them */
@@ -2683,6 +2749,23 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
+    redo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody: components["requestBodies"]["Step"];
+        responses: {
+            200: components["responses"]["State"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Conflict"];
+            422: components["responses"]["Refused"];
+        };
+    };
     shelveJob: {
         parameters: {
             query?: never;
@@ -3193,6 +3276,37 @@ export interface operations {
                     "application/json": components["schemas"]["InstrumentState"];
                 };
             };
+            422: components["responses"]["Refused"];
+        };
+    };
+    voidCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                instrument: string;
+                check: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    why: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The instrument as it now is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentState"];
+                };
+            };
+            404: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };
