@@ -8,7 +8,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { Saver } from './api/saver';
+import { Saver } from './saving/saver';
 import { App } from './App';
 import { SaverContext } from './shell/SaverContext';
 import { theme } from './theme/theme';

@@ -73,6 +73,21 @@ final class PhotoTest extends FeatureTestCase
         return $rgb['red'] > $rgb['blue'];
     }
 
+    /** Case 20 of an outside audit: what is refused changes nothing, no name meets another's small picture, and what is too large is never opened. */
+    public function test_20_a_refused_photograph_overwrites_nothing(): void
+    {
+        $this->upload(self::picture(400, 200), 201);
+        $before = (string) file_get_contents("{$this->folder}/job-1/photo-1.jpg");
+        $this->upload(self::picture(900, 900), 409, 'photo-2', 1, 'up-2');
+        self::assertFileDoesNotExist("{$this->folder}/job-1/photo-2.jpg");
+        $this->upload(self::picture(900, 900), 201, 'photo-1', 2, 'up-3');
+        self::assertSame($before, (string) file_get_contents("{$this->folder}/job-1/photo-1.jpg"), 'another picture under its name');
+        self::assertSame([], glob("{$this->folder}/job-1/*.jpg.*"), 'nothing is left beside');
+        $this->upload(self::picture(300, 300), 201, 'photo-1-small', 2, 'up-4');
+        self::assertSame(320, imagesx($this->stored('?small=1')), 'the small one of photo-1 is its own');
+        self::assertSame('too-many-pixels', $this->upload("\xFF\xD8\xFF\xE0\x00\x10JFIF\0\x01\x01\0\0\x01\0\x01\0\0\xFF\xC0\x00\x11\x08".pack('nn', 6000, 6000)."\x03\x01\x22\0\x02\x11\x01\x03\x11\x01\xFF\xD9", 422, 'huge', 3, 'up-5')['error']['code']);
+    }
+
     public function test_it_is_scaled_down_and_becomes_a_fact_of_the_job(): void
     {
         $state = $this->upload(self::picture(3000, 1500), 201);

@@ -50,6 +50,16 @@ final class ReadingsCsvTest extends TestCase
         $job = SampleJob::measured();
         $job->facts['readings'][0]['remark'] = '=HYPERLINK("x")';
         self::assertStringContainsString("'=HYPERLINK", ReadingsCsv::write($job->build()));
+        // Also behind what a spreadsheet passes over, or reads as a cell of its own (OWASP, CSV injection).
+        foreach (["\t=1+1", "\r=1+1", ' =1+1', "\tx", ' @SUM(A1)', ' -2+3'] as $remark) {
+            $job->facts['readings'][0]['remark'] = $remark;
+            $csv = ReadingsCsv::write($job->build());
+            self::assertStringContainsString("'{$remark}", $csv, json_encode($remark) ?: '');
+            $back = self::read($csv, $job->build());
+            self::assertSame(trim($remark), $back['readings'][0]['remark'], 'the mark is not its own');
+        }
+        $job->facts['readings'][0]['remark'] = '-0.5';
+        self::assertStringNotContainsString("'-0.5", ReadingsCsv::write($job->build()), 'a number stays one');
     }
 
     public function test_tables_as_people_have_them(): void

@@ -1,7 +1,10 @@
 import createClient from 'openapi-fetch';
+import { device } from './device';
 import type { paths } from './schema';
 
-export const client = createClient<paths>({ baseUrl: '/' });
+export { newId } from './ids';
+
+export const client = createClient<paths>({ baseUrl: '/', headers: { 'X-Client': device() } });
 
 /** A refusal by the application, with a sentence for the user. */
 export class Refused extends Error {
@@ -34,10 +37,4 @@ export function refusal(error: unknown): Refused {
         return new Refused(inner.code, inner.field, inner.message);
     }
     return new Refused('server', '', 'Something went wrong here. What you typed is kept; try again.');
-}
-
-/** A fresh id, made here so that a retry is harmless. Works without a secure context too. */
-export function newId(): string {
-    const bytes = crypto.getRandomValues(new Uint8Array(13));
-    return Date.now().toString(36) + Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
 }

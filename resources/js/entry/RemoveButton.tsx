@@ -1,10 +1,12 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { useSaver } from '../shell/SaverContext';
 
-/** Takes a thing away at once; Z brings it back. What can't go says why. */
+/** Takes a thing away at once, and a bar brings it back. What can't go says why. */
 export function RemoveButton({ name, remove }: { name: string; remove: () => Promise<unknown> }) {
     const [refused, setRefused] = useState<string | null>(null);
+    const saver = useSaver();
     return (
         <>
             <Button
@@ -12,7 +14,10 @@ export function RemoveButton({ name, remove }: { name: string; remove: () => Pro
                 aria-label={`Remove ${name}`}
                 onClick={() => {
                     setRefused(null);
-                    remove().catch((error: Error) => setRefused(error.message));
+                    remove().then(
+                        () => saver.sayRemoved(name),
+                        (error: Error) => setRefused(error.message),
+                    );
                 }}
                 sx={{ minWidth: 44, px: 0, fontSize: 20, lineHeight: 1 }}
             >

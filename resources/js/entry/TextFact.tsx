@@ -18,6 +18,7 @@ export function TextFact({ value, store, echo, helperText, ...field }: Props) {
     const [refused, setRefused] = useState<string | null>(null);
     const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
     const latest = useRef({ text, value, store });
+    const here = useRef(true);
     useEffect(() => {
         latest.current = { text, value, store };
     });
@@ -33,11 +34,23 @@ export function TextFact({ value, store, echo, helperText, ...field }: Props) {
         if (now.text !== now.value) {
             now.store(now.text).then(
                 () => setRefused(null),
-                (error: Error) => setRefused(error.message),
+                (error: Error) => {
+                    if (!here.current) {
+                        // The field is gone: its refusal is listed with those that no screen shows.
+                        throw error;
+                    }
+                    setRefused(error.message);
+                },
             );
         }
     };
-    useEffect(() => flush, []);
+    useEffect(() => {
+        here.current = true;
+        return () => {
+            here.current = false;
+            flush();
+        };
+    }, []);
     return (
         <TextField
             {...field}

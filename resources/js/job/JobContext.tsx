@@ -1,6 +1,6 @@
 import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
 import { client, refusal } from '../api/client';
-import type { Saver } from '../api/saver';
+import type { Saver } from '../saving/saver';
 import type { JobAnswers, JobFacts, JobState, ListName } from '../api/types';
 import { factsWith, tried, type Tried, type WhatIf } from './whatIf';
 

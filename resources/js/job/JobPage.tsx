@@ -11,6 +11,7 @@ import { Frame } from '../shell/Frame';
 import { MakeCard } from '../shell/MakeCard';
 import { useSaver } from '../shell/SaverContext';
 import { StageIcon, STAGES } from '../shell/stages';
+import { UndoRedo } from '../shell/UndoRedo';
 import { Strip } from '../shell/Strip';
 import { useKey } from '../shell/keys';
 import { Assemble } from '../stages/assemble/Assemble';
@@ -69,7 +70,6 @@ export function JobPage() {
 function Inside({ state, stage }: { state: JobState; stage: string }) {
     const { answers, whatIf } = useJob();
     const navigate = useNavigate();
-    const saver = useSaver();
     const { facts } = state;
     const Page = PAGES[stage] ?? TakeInStage;
     return (
@@ -82,13 +82,17 @@ function Inside({ state, stage }: { state: JobState; stage: string }) {
                 />
             ))}
             <StageKey digit="w" go={() => (whatIf.on ? whatIf.drop() : whatIf.start())} />
-            <StageKey digit="z" go={() => void saver.undo(facts.id)} />
             <StageKey digit="p" go={() => window.open(`/api/jobs/${facts.id}/sheet`, '_blank')} />
             <Frame
                 title={facts.machine === '' ? 'New job' : facts.machine}
                 subtitle={`${facts.part} · ${facts.take_in.quantity} off`}
                 jobId={facts.id}
-                temperature={<TemperatureChip />}
+                temperature={
+                    <>
+                        <UndoRedo />
+                        <TemperatureChip />
+                    </>
+                }
                 strip={
                     <Strip
                         label="Stages"

@@ -5,7 +5,10 @@ import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
 import { mono } from '../theme/theme';
+import { singleKeys, useSingleKeys } from './keys';
 
 const KEYS: [string, string][] = [
     ['1 to 8', 'go to a stage'],
@@ -19,14 +22,20 @@ const KEYS: [string, string][] = [
     ['P', 'print the sheet'],
     ['W', 'what if: change numbers without storing them'],
     ['Z', 'undo'],
+    ['Y', 'redo'],
     ['?', 'these keys'],
 ];
 
 export function KeysDialog({ open, close }: { open: boolean; close: () => void }) {
+    const on = useSingleKeys();
     return (
         <Dialog open={open} onClose={close}>
             <DialogTitle>All keys</DialogTitle>
             <DialogContent>
+                <FormControlLabel
+                    control={<Switch checked={on} onChange={(_, next) => singleKeys.set(next)} />}
+                    label="Single keys do something"
+                />
                 <Table size="small">
                     <TableBody>
                         {KEYS.map(([key, does]) => (

@@ -1,17 +1,26 @@
-import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
-import { useSyncExternalStore } from 'react';
+import { useState, useSyncExternalStore } from 'react';
+import { NotStored } from './NotStored';
 import { useSaver, useSaveStatus } from './SaverContext';
 
 const WORDS = { saved: 'Saved', saving: 'Saving', failed: 'Not saved yet, trying again' };
 
-/** Says whether what was typed is stored; a failed save stays in this browser and is tried again. */
+/** Says whether what was typed is stored; what was refused or changed elsewhere stays listed until it is dealt with. */
 export function SaveMark() {
     const saver = useSaver();
     const status = useSaveStatus();
-    const clash = useSyncExternalStore(saver.subscribe, () => saver.clash);
+    const unsettled = useSyncExternalStore(saver.subscribe, () => saver.unsettled);
+    const [open, setOpen] = useState(false);
+    const [seen, setSeen] = useState(0);
+    const clashes = unsettled.filter((one) => one.kind === 'clash').length;
+    if (clashes !== seen) {
+        // A clash asks at once; what was refused waits to be looked at.
+        setSeen(clashes);
+        if (clashes > seen) {
+            setOpen(true);
+        }
+    }
     return (
         <>
             <Typography
@@ -25,22 +34,18 @@ export function SaveMark() {
             >
                 {WORDS[status]}
             </Typography>
-            <Snackbar open={clash !== null} anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}>
-                <Alert
-                    severity="warning"
-                    variant="outlined"
-                    sx={{ bgcolor: 'background.paper' }}
-                    action={
-                        <>
-                            <Button onClick={() => saver.settle(true)}>Keep mine</Button>
-                            <Button onClick={() => saver.settle(false)}>Take theirs</Button>
-                        </>
-                    }
-                >
-                    This was changed in another window in the meantime. What you typed is kept until you
-                    choose.
-                </Alert>
-            </Snackbar>
+            {unsettled.length > 0 && (
+                <Button variant="outlined" color="error" onClick={() => setOpen(true)}>
+                    {unsettled.length} not stored
+                </Button>
+            )}
+            <NotStored
+                list={unsettled}
+                open={open && unsettled.length > 0}
+                close={() => setOpen(false)}
+                again={(one) => saver.again(one)}
+                drop={(one) => saver.drop(one)}
+            />
         </>
     );
 }

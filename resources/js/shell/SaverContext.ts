@@ -1,5 +1,5 @@
 import { createContext, useContext, useSyncExternalStore } from 'react';
-import type { Saver, SaveStatus } from '../api/saver';
+import type { Saver, SaveStatus } from '../saving/saver';
 
 export const SaverContext = createContext<Saver | null>(null);
 

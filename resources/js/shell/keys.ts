@@ -1,14 +1,40 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useSyncExternalStore } from 'react';
+
+const OFF = 'oldpart-fit-single-keys';
+const listeners = new Set<() => void>();
+
+/** Single keys can be switched off, for who works by voice or with a keyboard that types by itself. */
+export const singleKeys = {
+    on: (): boolean => localStorage.getItem(OFF) !== 'off',
+    set: (on: boolean): void => {
+        localStorage.setItem(OFF, on ? 'on' : 'off');
+        listeners.forEach((listener) => listener());
+    },
+};
+
+export function useSingleKeys(): boolean {
+    return useSyncExternalStore((listener) => {
+        listeners.add(listener);
+        return () => listeners.delete(listener);
+    }, singleKeys.on);
+}
+
+/** What takes letters for itself while it is open: dialogs, lists, menus. */
+const OPEN = '[role=dialog], [role=alertdialog], [role=listbox], [role=menu]';
 
 function typing(target: EventTarget | null): boolean {
     return (
         target instanceof HTMLElement &&
-        (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName)) &&
+        (target.isContentEditable ||
+            ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
+            ['combobox', 'textbox', 'option', 'menuitem', 'slider', 'spinbutton'].includes(
+                target.role ?? '',
+            )) &&
         !(target instanceof HTMLInputElement && ['checkbox', 'radio', 'button'].includes(target.type))
     );
 }
 
-/** Runs when the key is pressed, but never while somebody types in a field or a dialog is open. */
+/** Runs when the key is pressed, but never while somebody types in a field, or a list, a menu or a dialog is open. */
 export function useKey(key: string, run: () => void): void {
     const latest = useRef(run);
     useEffect(() => {
@@ -20,8 +46,10 @@ export function useKey(key: string, run: () => void): void {
             if (
                 event.key.toLowerCase() === key &&
                 !modified &&
+                !event.defaultPrevented &&
+                singleKeys.on() &&
                 !typing(event.target) &&
-                !document.querySelector('[role=dialog]')
+                !document.querySelector(OPEN)
             ) {
                 event.preventDefault();
                 latest.current();

@@ -16,6 +16,7 @@ import { Framed } from '../pictures/Framed';
 import { Notes } from '../shell/Notes';
 import { useSettings } from '../shell/settings';
 import { mono } from '../theme/theme';
+import { Checks } from './Checks';
 
 /** The shop's instruments: how sure they are, what their checks against a master say, and how they moved. */
 export function Instruments() {
@@ -106,13 +107,7 @@ function Tool({ tool }: { tool: InstrumentState }) {
                 </Button>
             </Box>
             <Notes notes={tool.notes} />
-            {tool.checks.length > 0 && (
-                <Typography variant="body2" color="textSecondary">
-                    {tool.checks
-                        .map((check) => `${check.at}: read ${check.read} on a master of ${check.true}`)
-                        .join(' · ')}
-                </Typography>
-            )}
+            <Checks tool={tool} />
             {open === 'check' && <Check tool={tool} done={() => setOpen(null)} />}
             {open === 'figures' && <Figures tool={tool} />}
         </Box>
