@@ -78,7 +78,7 @@ final class JointsTest extends BrowserTestCase
         $this->fill('Depth', '0.6');
         $this->fill('Force, kN', 'a lot');
         $this->keys(WebDriverKeys::ENTER);
-        $this->sees('is not a force');
+        $this->sees('is not a number');
     }
 
     public function test_the_thermometer_is_read_or_says_nothing(): void
@@ -124,8 +124,8 @@ final class JointsTest extends BrowserTestCase
         $this->keys(WebDriverKeys::ENTER);
         $this->fill('How many', '2');
         $this->fill('Each tightened to', '10');
-        // By hand: 2 · 10 N·m / (0.2 · 6.35 mm) is 15.7 kN; 0.3 of it at half of 1.249 in, 75 N·m.
-        $this->sees('What counts is the set screws, which give at 75 N·m', 'Enough for 20 N·m', 'off centre');
+        // By hand: 2 · 10 N·m / (0.2 · 6.35 mm) is 15.7 kN; 0.3 of it at half of 1.249 in, 74.9 N·m; at least 74.
+        $this->sees('What counts is the set screws, which give at 74 N·m', 'Enough for 20 N·m', 'off centre');
         $this->choose('What else holds it', 'a pin across');
         $this->sees('a pin across');
         $this->find("//*[@role='group' and @aria-label='a pin across']//input", 'diameter of the pin')->click();

@@ -10,7 +10,7 @@ use Oldpart\Core\Gauge\Rack;
 /** Serves the simulated rack on a local port, a line of text for each reading, as a real line-based gauge would. */
 final class GaugesRackCommand extends Command
 {
-    protected $signature = 'gauges:rack {--port= : on which port of this machine} {--seed=1 : for the same errors again}';
+    protected $signature = 'gauges:rack {--port= : on which port of this machine} {--seed=1 : for the same errors again} {--parent= : ends with the process of this number}';
 
     protected $description = 'Serves the simulated gauges over a local TCP port';
 
@@ -33,8 +33,10 @@ final class GaugesRackCommand extends Command
         $clients = [];
         /** @var array<int, array{string, float}> $state what came of a line so far, and when it was heard last */
         $state = [];
-        // @phpstan-ignore while.alwaysTrue (it serves until it is stopped)
-        while (true) {
+        $parent = $this->option('parent');
+        $parent = is_numeric($parent) ? (int) $parent : null;
+        // Whoever started it may be killed without a chance to end it.
+        while ($parent === null || ! function_exists('posix_kill') || posix_kill($parent, 0)) {
             $read = [$server, ...$clients];
             $write = $except = null;
             if (@stream_select($read, $write, $except, 1) === false) {
@@ -71,5 +73,7 @@ final class GaugesRackCommand extends Command
                 }
             }
         }
+
+        return self::SUCCESS;
     }
 }
