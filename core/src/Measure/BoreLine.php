@@ -10,6 +10,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Quantity\LengthReader;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /**
@@ -19,6 +20,8 @@ use Oldpart\Core\Quantity\LengthWriter;
  */
 final readonly class BoreLine
 {
+    private const THINNEST_MM = 0.1;
+
     /** What such a bar is mostly of. Common practice. */
     private const BAR = 'medium-carbon steel, normalised';
 
@@ -64,8 +67,8 @@ final readonly class BoreLine
      */
     public static function sagMm(float $barMm, float $spanMm): float
     {
-        if (! ($barMm > 0) || ! ($spanMm > 0)) {
-            throw new BadInput('out-of-range', 'bar_mm', 'A bar has a diameter and a span above zero.');
+        if (! ($barMm >= self::THINNEST_MM) || ! is_finite($barMm) || ! ($spanMm > 0) || $spanMm > LengthReader::LONGEST_MM) {
+            throw new BadInput('out-of-range', 'bar_mm', 'A bar is at least 0.1 mm thick, and its span above zero and up to 20 m.');
         }
         $steel = Material::named(self::BAR);
         $w = (float) $steel->densityKgM3 * 1e-9 * 9.81 * M_PI / 4 * $barMm ** 2;

@@ -33,12 +33,12 @@ use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Tests\Gauge\Coverage;
 use Oldpart\Core\Tests\Measure\NominalScore;
 
-require __DIR__.'/../vendor/autoload.php';
-require __DIR__.'/../core/tests/Gauge/Coverage.php';
-require __DIR__.'/../core/tests/Measure/NominalScore.php';
+require __DIR__.'/../../vendor/autoload.php';
+require __DIR__.'/../../core/tests/Gauge/Coverage.php';
+require __DIR__.'/../../core/tests/Measure/NominalScore.php';
 putenv('DB_DATABASE=:memory:');
 $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = ':memory:';
-$app = require __DIR__.'/../bootstrap/app.php';
+$app = require __DIR__.'/../../bootstrap/app.php';
 $kernel = $app->make(Kernel::class);
 $kernel->bootstrap();
 $kernel->call('migrate', ['--force' => true, '--seed' => true]);
@@ -111,7 +111,7 @@ for ($i = 0; $i < 10000; $i++) {
     $chance->below($press->fit->interferenceMm->max * ($press->outerFactor ?? 1.0) / 2.5);
 }
 $own = (hrtime(true) - $start) / 1e9;
-$numpy = (float) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/../core/tests/reference/joints_numpy.py').' 2>/dev/null');
+$numpy = (float) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/../../core/tests/reference/joints_numpy.py').' 2>/dev/null');
 printf("10,000 press fits with chances: %.2f s, wanted under 1 s; %s\n", $own, $numpy > 0 ? sprintf('numpy and scipy, one by one: %.2f s, %.1f times as long', $numpy, $numpy / $own) : 'numpy is not installed here');
 
 // A loop of twelve lengths, exact, beside a million draws in numpy where it is installed.
@@ -126,7 +126,7 @@ for ($i = 0; $i < 20; $i++) {
     $chance = Loop::of($twelve, new Range(-0.12, 0.15))->chance();
     $best = min($best, (hrtime(true) - $start) / 1e9);
 }
-$numpy = array_map(floatval(...), explode(' ', trim((string) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/../core/tests/reference/loops_numpy.py').' --draw 2>/dev/null'))));
+$numpy = array_map(floatval(...), explode(' ', trim((string) shell_exec('/usr/bin/python3 '.escapeshellarg(__DIR__.'/../../core/tests/reference/loops_numpy.py').' --draw 2>/dev/null'))));
 printf("a loop of 12 lengths, exact: %.2f ms, chance %.6f; %s\n", $best * 1e3, $chance, count($numpy) === 3
     ? sprintf('a million draws: %.0f ms, %.1f times as long; errors %.6f and %.6f', $numpy[0] * 1e3, $numpy[0] / $best, abs($chance - $numpy[2]), abs($numpy[1] - $numpy[2]))
     : 'numpy is not installed here');
