@@ -46,7 +46,7 @@ final readonly class PressStudy
     }
 
     /**
-     * How the band to make sits at each station, where the mate is so much out that it matters.
+     * How the band to make sits at each station, where at one of them it would be loose.
      *
      * @return list<Note>
      */
@@ -54,13 +54,15 @@ final readonly class PressStudy
     {
         $mate = $answer->mateFound;
         $band = $answer->sized?->band;
-        if ($mate === null || $band === null || count($mate->stations) < 2 || $answer->withheld || $press->fit->form->wholeMm() <= $press->fit->interferenceMm->min) {
+        if ($mate === null || $band === null || count($mate->stations) < 2 || $answer->withheld) {
             return [];
         }
         $ends = [];
+        $loose = false;
         foreach ($mate->stations as $station => $mm) {
             $clear = $answer->makesInner() ? [$mm - $band->upperMm, $mm - $band->lowerMm] : [$band->lowerMm - $mm, $band->upperMm - $mm];
             $d = static fn (float $x): Say => LengthWriter::difference($x);
+            $loose = $loose || $clear[1] > 0;
             $ends[] = match (true) {
                 $clear[0] >= 0 => Say::with($station.': {a} to {b} loose', ['a' => $d($clear[0]), 'b' => $d($clear[1])]),
                 $clear[1] <= 0 => Say::with($station.': {a} to {b} tight', ['a' => $d($clear[1]), 'b' => $d($clear[0])]),
@@ -68,7 +70,7 @@ final readonly class PressStudy
             };
         }
 
-        return [Note::caution('form-by-station', Say::with('Made anywhere in the band it is, by what was read at each place: {ends}.', ['ends' => Say::join($ends, '; ')]))];
+        return ! $loose ? [] : [Note::caution('form-by-station', Say::with('Made anywhere in the band it is, by what was read at each place: {ends}.', ['ends' => Say::join($ends, '; ')]))];
     }
 
     /** The mechanics of the joint at an interference of its own, or in words what is missing for them. */

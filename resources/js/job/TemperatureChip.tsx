@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -20,7 +21,10 @@ export function TemperatureChip() {
                 onClick={() => setOpen(true)}
                 sx={{ whiteSpace: 'nowrap', display: { xs: 'none', sm: 'inline-flex' } }}
             >
-                Shop {facts.shop.temperature_c} °C
+                <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
+                    Shop&nbsp;
+                </Box>
+                {facts.shop.temperature_c} °C
             </Button>
             <Dialog open={open} onClose={() => setOpen(false)}>
                 <DialogTitle>How warm is the shop?</DialogTitle>
