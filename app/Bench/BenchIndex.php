@@ -10,10 +10,10 @@ use App\Models\IndexedSurface;
 use App\Models\Job;
 use App\Models\Reading;
 use Illuminate\Support\Facades\DB;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobAnswers;
-use Oldpart\Core\Job\JobFacts;
-use Oldpart\Core\Job\Origin;
 
 /**
  * What the bench and Find need of every job, kept beside it so that five thousand need not be evaluated to list one.

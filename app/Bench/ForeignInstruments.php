@@ -6,7 +6,7 @@ namespace App\Bench;
 
 use App\Models\OwnInstrument;
 use Oldpart\Core\Exchange\JobFile;
-use Oldpart\Core\Job\JobFacts;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Measure\Instrument;
 
 /**
@@ -51,7 +51,7 @@ final class ForeignInstruments
         while ($here->has("{$tool->code}~{$n}")) {
             $n++;
         }
-        $brought = Instrument::read(new \Oldpart\Core\Exchange\Fields([
+        $brought = Instrument::read(new \Oldpart\Core\Quantity\Fields([
             ...$figures, 'code' => mb_substr($tool->code, 0, 36)."~{$n}", 'name' => mb_substr("{$tool->name}, of ".($shop === '' ? 'another shop' : $shop), 0, 80), 'in_shop' => false,
         ]));
         OwnInstrument::store($brought);

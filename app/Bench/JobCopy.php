@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use Oldpart\Core\Exchange\JobFile;
-use Oldpart\Core\Job\JobFacts;
-use Oldpart\Core\Job\ShopFacts;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\ShopFacts;
 
 /** The same job under fresh ids, whole or as a start for the next. */
 final class JobCopy

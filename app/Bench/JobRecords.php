@@ -9,7 +9,7 @@ use App\Models\Job;
 use App\Models\OwnInstrument;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\JobFile;
-use Oldpart\Core\Job\JobFacts;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Measure\Instrument;
 
 /** Records to facts and back. */

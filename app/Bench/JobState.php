@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Job;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobAnswers;
-use Oldpart\Core\Job\JobFacts;
 
 /** A job as the screens need it: its facts, the answers to them, and its version. */
 final readonly class JobState implements \JsonSerializable

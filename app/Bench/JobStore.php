@@ -14,10 +14,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobAnswers;
-use Oldpart\Core\Job\JobFacts;
-use Oldpart\Core\Job\Kind;
 use Oldpart\Core\Quantity\Unit;
 
 /**

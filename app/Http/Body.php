@@ -6,7 +6,7 @@ namespace App\Http;
 
 use Illuminate\Http\Request;
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Fields;
 
 /** The JSON object a request carries. */
 final class Body

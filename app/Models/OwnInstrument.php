@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\InstrumentSet;
+use Oldpart\Core\Quantity\Fields;
 
 /**
  * An instrument of this shop that is not as the typical ones; what was typed for its figures is kept beside them.

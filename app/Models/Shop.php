@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Oldpart\Core\Job\ShopFacts;
+use Oldpart\Core\Facts\ShopFacts;
 
 /**
  * @property string $id

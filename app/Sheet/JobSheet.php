@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Sheet;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobAnswers;
-use Oldpart\Core\Job\JobFacts;
-use Oldpart\Core\Job\Origin;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\SvgWriter;
 use Oldpart\Core\Quantity\Unit;

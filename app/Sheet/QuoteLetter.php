@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sheet;
 
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\JobFacts;
 use Oldpart\Core\Making\QuoteVerdict;
 
 /** The answer to the customer: as text to send, or on paper with the lines of the quote. */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use Oldpart\Core\Exchange\JobFile;
-use Oldpart\Core\Job\JobFacts;
-use Oldpart\Core\Job\Kind;
-use Oldpart\Core\Job\ShopFacts;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Quantity\Unit;
 
 /** Builds a demo job as a person would: laid out, measured, cut, ticked. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Oldpart\Core\Exchange\JobFile;
-use Oldpart\Core\Job\Kind;
-use Oldpart\Core\Job\ShopFacts;
+use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;

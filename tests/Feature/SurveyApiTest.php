@@ -11,7 +11,7 @@ use App\Models\Job;
 use Database\Seeders\DemoShop;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Oldpart\Core\Job\Kind;
+use Oldpart\Core\Facts\Kind;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Starting, laying out, quoting, finding and shelving jobs. */

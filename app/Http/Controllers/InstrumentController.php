@@ -16,11 +16,11 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Measure\GaugeCheck;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\InstrumentSet;
 use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /** The shop's instruments with their checks against a master. */

@@ -14,11 +14,11 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Facts\MistakeCause;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\LoopFromFaces;
-use Oldpart\Core\Job\MistakeCause;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Unit;
 
 final class JobController

@@ -11,7 +11,7 @@ use App\Photos\Photographs;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Job\PhotoFacts;
+use Oldpart\Core\Facts\PhotoFacts;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 

@@ -12,8 +12,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Exchange\ReadingsCsv;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Unit;
 
 /** Readings in and out as a table. */

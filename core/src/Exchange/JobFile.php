@@ -6,7 +6,7 @@ namespace Oldpart\Core\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Table;
-use Oldpart\Core\Job\JobFacts;
+use Oldpart\Core\Facts\JobFacts;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;

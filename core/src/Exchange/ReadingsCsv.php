@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Job\JobFacts;
-use Oldpart\Core\Job\SurfaceFacts;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Quantity\ReadingReader;
 use Oldpart\Core\Quantity\Unit;
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Making\BondAssembly;
 use Oldpart\Core\Making\PressAssembly;

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Job;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\ClearanceFacts;
 use Oldpart\Core\Loop\Clearance;
 use Oldpart\Core\Loop\Neighbour;
 use Oldpart\Core\Loop\Remedies;

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\ReadingFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Measure\Cooling;
 use Oldpart\Core\Measure\FoundSize;
 

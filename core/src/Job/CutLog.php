@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Facts\CutFacts;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Measure\InstrumentSet;
 use Oldpart\Core\Measure\Reading;
 use Oldpart\Core\Measure\Readings;

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Facts\Criticality;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\SurfaceFacts;
 
 /** Which surfaces could be measured and held from. Source: common practice of the trade. */
 final readonly class Datums implements \JsonSerializable

@@ -5,6 +5,13 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\ClearanceFacts;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\LoopFacts;
+use Oldpart\Core\Facts\MistakeFacts;
+use Oldpart\Core\Facts\OperationFacts;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Making\BushOrder;
 use Oldpart\Core\Making\Step;

@@ -6,6 +6,8 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\AcceptanceFacts;
+use Oldpart\Core\Facts\TakeIn;
 use Oldpart\Core\Safety\Gate;
 
 /** Holds sizes back where the work can hurt someone, until somebody named accepts responsibility for just that. */

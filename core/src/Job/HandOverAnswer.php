@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;

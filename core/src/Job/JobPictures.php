@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Facts\Form;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Picture\AxisPart;
 use Oldpart\Core\Picture\AxisPicture;

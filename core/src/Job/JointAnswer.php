@@ -6,6 +6,8 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JointFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\BearingSeat;
 use Oldpart\Core\Fit\BearingTable;
 use Oldpart\Core\Fit\Offer;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Shape\SurfaceType;
 

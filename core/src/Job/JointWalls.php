@@ -7,6 +7,9 @@ namespace Oldpart\Core\Job;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Catalogue\Bearing;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\JointFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\LengthWriter;
 

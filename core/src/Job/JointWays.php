@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Severity;
 use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Joint\Bond;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;

@@ -6,6 +6,9 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\LoopFacts;
+use Oldpart\Core\Facts\LoopLength;
+use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Remedies;

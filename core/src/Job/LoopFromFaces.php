@@ -6,6 +6,8 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\LoopLength;
 use Oldpart\Core\Loop\Spread;
 use Oldpart\Core\Picture\AxisFace;
 use Oldpart\Core\Shape\SurfaceType;

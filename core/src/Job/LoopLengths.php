@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\LoopFacts;
+use Oldpart\Core\Facts\LoopLength;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Spread;

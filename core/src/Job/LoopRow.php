@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\LengthOrigin;
+use Oldpart\Core\Facts\LoopLength;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Spread;
 use Oldpart\Core\Quantity\LengthWriter;

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Joint\PressAdvice;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;

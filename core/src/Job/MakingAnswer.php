@@ -6,6 +6,7 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Making\Cut;
 use Oldpart\Core\Making\NextCut;
 use Oldpart\Core\Measure\Acceptance;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\Nominal;
 use Oldpart\Core\Measure\NominalKind;

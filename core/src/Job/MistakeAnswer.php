@@ -5,6 +5,13 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\CutFacts;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\LoopFacts;
+use Oldpart\Core\Facts\LoopLength;
+use Oldpart\Core\Facts\MistakeFacts;
+use Oldpart\Core\Facts\OperationFacts;
+use Oldpart\Core\Facts\ReadingFacts;
 use Oldpart\Core\Loop\Remedies;
 use Oldpart\Core\Loop\Remedy;
 use Oldpart\Core\Loop\Spread;

@@ -11,6 +11,7 @@ use Oldpart\Core\Catalogue\Hardness;
 use Oldpart\Core\Catalogue\HardnessScale;
 use Oldpart\Core\Catalogue\LikelyGroup;
 use Oldpart\Core\Catalogue\MaterialTests;
+use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Making\Workability;
 use Oldpart\Core\Measure\UnitVote;
 

@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\Form;
+use Oldpart\Core\Facts\Hand;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Picture\AxisFace;
 use Oldpart\Core\Picture\AxisPart;
 use Oldpart\Core\Picture\FaceCircle;

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Offset;
 use Oldpart\Core\Loop\Resultant;

@@ -6,6 +6,8 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\PushFacts;
 use Oldpart\Core\Joint\PressLog;
 use Oldpart\Core\Picture\ForcePicture;
 use Oldpart\Core\Quantity\Figure;

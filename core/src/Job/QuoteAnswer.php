@@ -6,6 +6,12 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Facts\CostFacts;
+use Oldpart\Core\Facts\Form;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\OperationFacts;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Making\Quote;
 use Oldpart\Core\Making\QuoteVerdict;
 use Oldpart\Core\Making\Risk;

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Joint\Body;
 use Oldpart\Core\Joint\DropIn;
 use Oldpart\Core\Joint\Expansion;

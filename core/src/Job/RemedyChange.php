@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Job;
 
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Loop\Remedy;
 use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Quantity\Unit;

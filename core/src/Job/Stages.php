@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Making\QuoteVerdict;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Measure\Acceptance;

@@ -6,6 +6,10 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Shape\Cell;
 use Oldpart\Core\Shape\SurfaceType;
 use Oldpart\Core\Shape\WeakPlaces;

@@ -7,6 +7,8 @@ namespace Oldpart\Core\Job;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Joint\ThreadShear;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Figure;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\Batch;
 use Oldpart\Core\Fit\NamedFit;
 use Oldpart\Core\Fit\SizeToMate;

@@ -6,6 +6,8 @@ namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\JointFacts;
 use Oldpart\Core\Joint\Bond;
 use Oldpart\Core\Joint\InUse;
 use Oldpart\Core\Quantity\LengthWriter;

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Job;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\JointFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\Offer;
 use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Fit\SizeToMate;

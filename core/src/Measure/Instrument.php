@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Measure;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Range;
 
 /**

@@ -6,7 +6,7 @@ namespace Oldpart\Core\Measure;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Table;
-use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Fields;
 
 /** A shop's instruments: the typical ones (data/instruments.json), with the shop's own in their place or beside them. */
 final readonly class InstrumentSet

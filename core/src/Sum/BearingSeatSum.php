@@ -6,11 +6,11 @@ namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Catalogue\Bearing;
 use Oldpart\Core\Catalogue\Bearings;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Fit\BearingDuty;
 use Oldpart\Core\Fit\BearingSeat;
 use Oldpart\Core\Fit\BearingTable;
 use Oldpart\Core\Fit\Limits;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Range;
 
 final class BearingSeatSum implements Sum

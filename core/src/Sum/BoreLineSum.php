@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\Say;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Measure\BoreLine;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthWriter;
 
 final class BoreLineSum implements Sum

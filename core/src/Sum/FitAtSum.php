@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\WorkingStep;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Fit\FitAt;
 use Oldpart\Core\Picture\Words;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthWriter;
 
 final class FitAtSum implements Sum

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\WorkingStep;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Joint\InUse;
 use Oldpart\Core\Picture\RingPicture;
 use Oldpart\Core\Picture\Words;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Range;
 
 final class GapAtSum implements Sum

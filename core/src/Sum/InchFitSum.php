@@ -6,9 +6,9 @@ namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Fit\InchFit;
 use Oldpart\Core\Fit\Limits;
+use Oldpart\Core\Quantity\Fields;
 
 final class InchFitSum implements Sum
 {

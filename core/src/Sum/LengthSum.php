@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\WorkingStep;
-use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthReader;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\ReadingReader;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Spread;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Range;
 
 final class LoopSum implements Sum

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Catalogue\Material;
-use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Fields;
 
 /** A material of a sum: one of the table by its name, or its properties given outright. */
 final class MaterialInput

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Sum;
 
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Fit\Aim;
 use Oldpart\Core\Making\Cut;
 use Oldpart\Core\Making\NextCut;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\Fields;
 
 final class NextCutSum implements Sum
 {

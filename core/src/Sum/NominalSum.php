@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Sum;
 
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Measure\Nominal;
 use Oldpart\Core\Measure\NominalKind;
+use Oldpart\Core\Quantity\Fields;
 
 final class NominalSum implements Sum
 {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Sum;
 
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Fit\PlainBearing;
+use Oldpart\Core\Quantity\Fields;
 
 final class PlainBearingSum implements Sum
 {

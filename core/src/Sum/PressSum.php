@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Catalogue\Friction;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Joint\Roughness;
+use Oldpart\Core\Quantity\Fields;
 
 final class PressSum implements Sum
 {

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\Note;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\Reading;
 use Oldpart\Core\Measure\Readings;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Measure\Warmth;
+use Oldpart\Core\Quantity\Fields;
 
 final class ReadingsSum implements Sum
 {

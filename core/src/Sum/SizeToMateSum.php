@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Sum;
 
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Fit\SizeToMate;
+use Oldpart\Core\Quantity\Fields;
 
 final class SizeToMateSum implements Sum
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Fields;
 
 /** A stand-alone calculation: one JSON object in, one out. */
 interface Sum

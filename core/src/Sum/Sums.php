@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Exchange\Fields;
+use Oldpart\Core\Quantity\Fields;
 
 /** The book of stand-alone sums. A new one is a class that implements Sum and a line here. */
 final class Sums

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Sum;
 
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Measure\Nominal;
 use Oldpart\Core\Measure\NominalKind;
 use Oldpart\Core\Measure\UnitVote;
+use Oldpart\Core\Quantity\Fields;
 
 final class UnitVoteSum implements Sum
 {

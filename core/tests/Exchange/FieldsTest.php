@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Exchange\Fields;
 use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Fields;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -6,7 +6,7 @@ namespace Oldpart\Core\Tests\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\ReadingsCsv;
-use Oldpart\Core\Job\JobFacts;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Tests\Job\SampleJob;
 use PHPUnit\Framework\TestCase;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Job;
 
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\JobFacts;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -7,12 +7,12 @@ namespace Oldpart\Core\Tests\Job;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Fit\StandardSize;
 use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\JobFacts;
 use Oldpart\Core\Job\JointAnswer;
-use Oldpart\Core\Job\Kind;
-use Oldpart\Core\Job\ShopFacts;
 use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Job;
 
 use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JointAnswer;
 use Oldpart\Core\Job\JointWay;
-use Oldpart\Core\Job\Kind;
-use Oldpart\Core\Job\ShopFacts;
 use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 

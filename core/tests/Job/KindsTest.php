@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Job;
 
 use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobAnswers;
-use Oldpart\Core\Job\JobFacts;
-use Oldpart\Core\Job\Kind;
-use Oldpart\Core\Job\Origin;
-use Oldpart\Core\Job\ShopFacts;
 use Oldpart\Core\Picture\Anchor;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\Line;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Job;
 
 use Oldpart\Core\Exchange\JobFile;
-use Oldpart\Core\Job\JobFacts;
-use Oldpart\Core\Job\Kind;
-use Oldpart\Core\Job\ShopFacts;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Quantity\Unit;
 
 /** A plain bush job built up step by step for tests; its numbers are invented, what is expected of them is worked by hand. */

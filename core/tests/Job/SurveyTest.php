@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Job;
 
 use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Job\JobAnswers;
-use Oldpart\Core\Job\JobFacts;
 use PHPUnit\Framework\TestCase;
 
 /** Datums, weights, quotes and letters of a whole job. */

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Facts;
+
+use Oldpart\Core\Loop\Neighbour;
+use Oldpart\Core\Loop\Travel;
+use Oldpart\Core\Quantity\Fields;
+use Oldpart\Core\Quantity\TypedLength;
+
+/** Something that moves past something else, and the least room wanted between them: what is not typed yet is null. */
+final readonly class ClearanceFacts implements \JsonSerializable
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Travel $travel,
+        public ?TypedLength $arm,
+        public ?TypedLength $mover,
+        public ?float $fromDeg,
+        public ?float $toDeg,
+        public ?TypedLength $from,
+        public ?TypedLength $to,
+        public Neighbour $other,
+        public ?TypedLength $x,
+        public ?TypedLength $y,
+        public ?TypedLength $otherSize,
+        public ?TypedLength $doubt,
+        public ?TypedLength $least,
+    ) {
+    }
+
+    public static function read(Fields $f): self
+    {
+        $deg = static function (string $name) use ($f): ?float {
+            $value = $f->numberOrNull($name);
+            if ($value !== null && abs($value) > 720) {
+                throw $f->bad($name, 'must be an angle from −720 to 720°.');
+            }
+
+            return $value;
+        };
+
+        return new self(
+            $f->text('id'), $f->text('name'), $f->choice('travel', Travel::class), $f->lengthOrNull('arm', true), $f->lengthOrNull('mover'), $deg('from_deg'), $deg('to_deg'),
+            $f->lengthOrNull('from', true), $f->lengthOrNull('to', true), $f->choice('other', Neighbour::class), $f->lengthOrNull('x', true), $f->lengthOrNull('y', true),
+            $f->lengthOrNull('other_size'), $f->lengthOrNull('doubt'), $f->lengthOrNull('least'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id, 'name' => $this->name, 'travel' => $this->travel->value, 'arm' => $this->arm, 'mover' => $this->mover, 'from_deg' => $this->fromDeg, 'to_deg' => $this->toDeg, 'from' => $this->from, 'to' => $this->to,
+            'other' => $this->other->value, 'x' => $this->x, 'y' => $this->y, 'other_size' => $this->otherSize, 'doubt' => $this->doubt, 'least' => $this->least,
+        ];
+    }
+}

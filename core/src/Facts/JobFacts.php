@@ -1,0 +1,261 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Facts;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Quantity\Fields;
+use Oldpart\Core\Quantity\Unit;
+
+/** Everything a person entered for one job. Answers are computed from it, never kept in it. */
+final readonly class JobFacts implements \JsonSerializable
+{
+    public const FORMAT = 'oldpart-fit/job';
+
+    public const VERSION = 2;
+
+    /** @var array<string, list<ReadingFacts>> those that count, by surface */
+    private array $counted;
+
+    /** @var array<string, SurfaceFacts> */
+    private array $surfacesById;
+
+    /**
+     * @param  list<PartFacts>  $parts
+     * @param  list<SurfaceFacts>  $surfaces
+     * @param  list<ReadingFacts>  $readings
+     * @param  list<JointFacts>  $joints
+     * @param  list<CutFacts>  $cuts
+     * @param  list<TickFacts>  $ticks
+     * @param  list<EvidenceFacts>  $evidence
+     * @param  list<PhotoFacts>  $photos
+     * @param  list<OperationFacts>  $operations
+     * @param  list<CostFacts>  $costs
+     */
+    public function __construct(
+        public string $id,
+        public string $machine,
+        public string $part,
+        public string $kind,
+        public Unit $unit,
+        public TakeIn $takeIn,
+        public ShopFacts $shop,
+        public array $parts,
+        public array $surfaces,
+        public array $readings,
+        public array $joints,
+        public array $cuts,
+        public array $ticks,
+        public array $evidence,
+        public array $photos,
+        public array $operations,
+        public array $costs,
+        public QuoteFacts $quote,
+        public ?WaitFacts $waits,
+        public HandOverFacts $handOver,
+        /** @var list<PushFacts> */
+        public array $pushes = [],
+        /** @var list<LoopFacts> */
+        public array $loops = [],
+        /** @var list<MistakeFacts> */
+        public array $mistakes = [],
+        /** @var list<ClearanceFacts> */
+        public array $clearances = [],
+    ) {
+        $this->surfacesById = array_column($surfaces, null, 'id');
+        $counted = [];
+        foreach ($readings as $reading) {
+            if ($reading->setAside === null) {
+                $counted[$reading->surface][] = $reading;
+            }
+        }
+        $this->counted = $counted;
+        $this->checkReferences();
+    }
+
+    /**
+     * @param  array<string, mixed>  $decoded  an object of the shape of data/job-file.schema.json
+     *
+     * @throws BadInput naming the field that is wrong
+     */
+    public static function fromArray(array $decoded): self
+    {
+        $f = new Fields($decoded);
+        $must = static fn (string $name): Fields => $f->object($name) ?? throw $f->bad($name, 'is missing.');
+
+        return new self(
+            $f->text('id'), $f->text('machine'), $f->text('part'), $f->text('kind'), $f->choice('unit', Unit::class),
+            TakeIn::read($must('take_in')), ShopFacts::read($must('shop')),
+            array_map(PartFacts::read(...), $f->objects('parts')),
+            array_map(SurfaceFacts::read(...), $f->objects('surfaces')),
+            array_map(ReadingFacts::read(...), $f->objects('readings')),
+            array_map(JointFacts::read(...), $f->objects('joints')),
+            array_map(CutFacts::read(...), $f->objects('cuts')),
+            array_map(TickFacts::read(...), $f->objects('ticks')),
+            array_map(EvidenceFacts::read(...), $f->objects('evidence')),
+            array_map(PhotoFacts::read(...), $f->objects('photos')),
+            array_map(OperationFacts::read(...), $f->objects('operations')),
+            array_map(CostFacts::read(...), $f->objects('costs')),
+            QuoteFacts::read($f->object('quote')),
+            ($waits = $f->object('waits')) === null ? null : WaitFacts::read($waits),
+            HandOverFacts::read($must('hand_over')),
+            array_map(PushFacts::read(...), $f->objects('pushes')),
+            array_map(LoopFacts::read(...), $f->objects('loops')),
+            array_map(MistakeFacts::read(...), $f->objects('mistakes')),
+            array_map(ClearanceFacts::read(...), $f->objects('clearances')),
+        );
+    }
+
+    /**
+     * The same job with other readings, cuts, loops or mistakes: to see what would be.
+     *
+     * @param  ?list<ReadingFacts>  $readings
+     * @param  ?list<CutFacts>  $cuts
+     * @param  ?list<LoopFacts>  $loops
+     * @param  ?list<MistakeFacts>  $mistakes
+     */
+    public function with(?array $readings = null, ?array $cuts = null, ?array $loops = null, ?array $mistakes = null): self
+    {
+        return new self(
+            $this->id, $this->machine, $this->part, $this->kind, $this->unit, $this->takeIn, $this->shop, $this->parts, $this->surfaces, $readings ?? $this->readings, $this->joints, $cuts ?? $this->cuts, $this->ticks,
+            $this->evidence, $this->photos, $this->operations, $this->costs, $this->quote, $this->waits, $this->handOver, $this->pushes, $loops ?? $this->loops, $mistakes ?? $this->mistakes, $this->clearances,
+        );
+    }
+
+    public function part(string $id): ?PartFacts
+    {
+        foreach ($this->parts as $part) {
+            if ($part->id === $id) {
+                return $part;
+            }
+        }
+
+        return null;
+    }
+
+    public function surface(string $id): ?SurfaceFacts
+    {
+        return $this->surfacesById[$id] ?? null;
+    }
+
+    /** The part a surface belongs to. */
+    public function partOf(SurfaceFacts $surface): PartFacts
+    {
+        return $this->part($surface->part) ?? throw new \LogicException('references are checked on reading');
+    }
+
+    /** @return list<SurfaceFacts> */
+    public function surfacesOf(string $partId): array
+    {
+        return array_values(array_filter($this->surfaces, static fn (SurfaceFacts $s): bool => $s->part === $partId));
+    }
+
+    /** @return list<ReadingFacts> those that count */
+    public function readingsOf(string $surfaceId): array
+    {
+        return $this->counted[$surfaceId] ?? [];
+    }
+
+    /** @return list<CutFacts> those that count, oldest first */
+    public function cutsOf(string $surfaceId, Phase $phase): array
+    {
+        return array_values(array_filter($this->cuts, static fn (CutFacts $c): bool => $c->surface === $surfaceId && $c->phase === $phase && $c->setAside === null));
+    }
+
+    public function isTicked(string $code): bool
+    {
+        return array_filter($this->ticks, static fn (TickFacts $t): bool => $t->code === $code) !== [];
+    }
+
+    private function checkReferences(): void
+    {
+        foreach ($this->surfaces as $i => $surface) {
+            $this->need($this->part($surface->part) !== null, "surfaces.{$i}.part", $surface->name, 'part');
+        }
+        foreach ($this->readings as $i => $reading) {
+            $this->need($this->surface($reading->surface) !== null, "readings.{$i}.surface", 'A reading', 'surface');
+        }
+        foreach ($this->cuts as $i => $cut) {
+            $this->need($this->surface($cut->surface) !== null, "cuts.{$i}.surface", 'A cut', 'surface');
+        }
+        $joints = array_map(static fn (JointFacts $j): string => $j->id, $this->joints);
+        foreach ($this->pushes as $i => $push) {
+            $this->need(in_array($push->joint, $joints, true), "pushes.{$i}.joint", 'A force of the press', 'joint');
+        }
+        foreach ($this->loops as $i => $loop) {
+            foreach ($loop->lengths as $k => $length) {
+                $this->need($length->surface === null || $this->surface($length->surface) !== null, "loops.{$i}.lengths.{$k}.surface", $length->name, 'surface');
+            }
+        }
+        foreach ($this->mistakes as $i => $mistake) {
+            $this->need($mistake->surface === null || $this->surface($mistake->surface) !== null, "mistakes.{$i}.surface", 'A number that was wrong', 'surface');
+        }
+        foreach ($this->photos as $i => $photo) {
+            $this->need($photo->surface === null || $this->surface($photo->surface) !== null, "photos.{$i}.surface", 'A photograph', 'surface');
+        }
+        foreach ($this->joints as $i => $joint) {
+            $this->need($this->surface($joint->inner) !== null, "joints.{$i}.inner", $joint->name, 'surface');
+            $this->need($this->surface($joint->outer) !== null, "joints.{$i}.outer", $joint->name, 'surface');
+            $this->need($joint->along === null || $this->surface($joint->along) !== null, "joints.{$i}.along", $joint->name, 'surface');
+        }
+    }
+
+    /** @return list<PushFacts> of a joint, in the order they were seen */
+    public function pushesOf(string $joint): array
+    {
+        return array_values(array_filter($this->pushes, static fn (PushFacts $p): bool => $p->joint === $joint));
+    }
+
+    /** When something was ticked; null where it was not. */
+    public function tickedAt(string $code): ?string
+    {
+        foreach ($this->ticks as $tick) {
+            if ($tick->code === $code) {
+                return $tick->at;
+            }
+        }
+
+        return null;
+    }
+
+    private function need(bool $holds, string $field, string $who, string $what): void
+    {
+        if (! $holds) {
+            throw new BadInput('dangling', $field, "{$who} names a {$what} that is not in this job.");
+        }
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'format' => self::FORMAT,
+            'version' => self::VERSION,
+            'id' => $this->id,
+            'machine' => $this->machine,
+            'part' => $this->part,
+            'kind' => $this->kind,
+            'unit' => $this->unit->value,
+            'take_in' => $this->takeIn,
+            'shop' => $this->shop,
+            'parts' => $this->parts,
+            'surfaces' => $this->surfaces,
+            'readings' => $this->readings,
+            'joints' => $this->joints,
+            'cuts' => $this->cuts,
+            'ticks' => $this->ticks,
+            'pushes' => $this->pushes,
+            'loops' => $this->loops,
+            'mistakes' => $this->mistakes,
+            'clearances' => $this->clearances,
+            'evidence' => $this->evidence,
+            'photos' => $this->photos,
+            'operations' => $this->operations,
+            'costs' => $this->costs,
+            'quote' => $this->quote,
+            'waits' => $this->waits,
+            'hand_over' => $this->handOver,
+        ];
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Facts;
+
+/** Where a size that was not measured here comes from. */
+enum SizeSource: string
+{
+    case Guess = 'guess';
+    case Eyeballed = 'eyeballed';
+    case Picture = 'picture';
+    case Scaled = 'scaled';
+    case Similar = 'similar part';
+    case Drawing = 'drawing';
+    case Catalogue = 'catalogue';
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Facts;
+
+use Oldpart\Core\Joint\Roughness;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Fields;
+use Oldpart\Core\Quantity\TypedLength;
+use Oldpart\Core\Shape\SurfaceType;
+
+/**
+ * A surface of a part: what it is and does, where it is to be read, its sizes as noted until it is measured, and a sketch
+ * to draw it by until anything is known.
+ *
+ * What the sizes mean: `size` is the diameter, width, length or radius (a taper's where it begins, a hole pattern's circle, a
+ * thread's major diameter); `size2` the second one (a taper's at its far end, a pattern's hole, the depth of a groove or
+ * keyway); `at` where it begins, from the part's left face; `long` how far it runs; `x`, `y` its centre on a plate.
+ */
+final readonly class SurfaceFacts implements \JsonSerializable
+{
+    /** How its size is read. */
+    public SurfaceKind $kind;
+
+    public function __construct(
+        public string $id,
+        public string $part,
+        public string $name,
+        public SurfaceType $type,
+        public ?Role $role,
+        /** @var list<string> places along it; empty: as its criticality asks */
+        public array $stations,
+        /** @var list<string> ways round it, degrees; empty: as its criticality asks */
+        public array $angles,
+        public Criticality $criticality,
+        public ?Condition $condition,
+        public bool $datum,
+        public ?TypedLength $size,
+        public ?TypedLength $size2,
+        public ?TypedLength $at,
+        public ?TypedLength $long,
+        public ?TypedLength $x,
+        public ?TypedLength $y,
+        public ?TypedLength $pitch,
+        public ?int $count,
+        public ?Hand $hand,
+        public ?float $angleDeg,
+        public ?SizeSource $source,
+        public ?SketchFacts $sketch,
+        /** How it is finished, by its code in data/finishes.json; and its roughness Rz in µm where that was measured. */
+        public ?string $finish = null,
+        public ?float $rzUm = null,
+    ) {
+        $this->kind = $type->measuredAs();
+    }
+
+    public static function read(Fields $f): self
+    {
+        $count = $f->numberOrNull('count');
+        if ($count !== null && ($count < 1 || $count > 1000 || $count !== floor($count))) {
+            throw $f->bad('count', 'must be a whole number from 1 to 1000.');
+        }
+
+        return new self(
+            $f->text('id'),
+            $f->text('part'),
+            $f->text('name'),
+            $f->choice('kind', SurfaceType::class),
+            $f->choiceOrNull('role', Role::class),
+            $f->texts('stations'),
+            $f->texts('angles'),
+            $f->choiceOrNull('criticality', Criticality::class) ?? Criticality::Fit,
+            $f->choiceOrNull('condition', Condition::class),
+            $f->flag('datum'),
+            $f->lengthOrNull('size'),
+            $f->lengthOrNull('size2'),
+            $f->lengthOrNull('at', true),
+            $f->lengthOrNull('long'),
+            $f->lengthOrNull('x', true),
+            $f->lengthOrNull('y', true),
+            $f->lengthOrNull('pitch'),
+            $count === null ? null : (int) $count,
+            $f->choiceOrNull('hand', Hand::class),
+            $f->numberOrNull('angle_deg'),
+            $f->choiceOrNull('source', SizeSource::class),
+            ($sketch = $f->object('sketch')) === null ? null : SketchFacts::read($sketch),
+            $f->textOrNull('finish'),
+            $f->numberOrNull('rz_um'),
+        );
+    }
+
+    /** As measured, as its finish is, or as such surfaces mostly are. */
+    public function roughness(): Roughness
+    {
+        return match (true) {
+            $this->rzUm !== null => Roughness::measured($this->rzUm),
+            $this->finish !== null => Roughness::of($this->finish),
+            default => Roughness::assumed($this->kind === SurfaceKind::Bore),
+        };
+    }
+
+    /** @return list<string> */
+    public function stationsAsked(): array
+    {
+        return $this->stations === [] ? $this->criticality->stations($this->kind) : $this->stations;
+    }
+
+    /** @return list<string> */
+    public function anglesAsked(): array
+    {
+        return $this->angles === [] ? $this->criticality->angles($this->kind) : $this->angles;
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id,
+            'part' => $this->part,
+            'name' => $this->name,
+            'kind' => $this->type->value,
+            'role' => $this->role?->value,
+            'stations' => $this->stations,
+            'angles' => $this->angles,
+            'criticality' => $this->criticality->value,
+            'condition' => $this->condition?->value,
+            'datum' => $this->datum,
+            'size' => $this->size,
+            'size2' => $this->size2,
+            'at' => $this->at,
+            'long' => $this->long,
+            'x' => $this->x,
+            'y' => $this->y,
+            'pitch' => $this->pitch,
+            'count' => $this->count,
+            'hand' => $this->hand?->value,
+            'angle_deg' => $this->angleDeg,
+            'finish' => $this->finish,
+            'rz_um' => $this->rzUm,
+            'source' => $this->source?->value,
+            'sketch' => $this->sketch,
+        ];
+    }
+}
