@@ -22,6 +22,7 @@ Route::post('jobs/import', [JobController::class, 'import']);
 Route::get('find', [JobController::class, 'find']);
 Route::get('jobs/{job}', [JobController::class, 'show']);
 Route::patch('jobs/{job}', [JobController::class, 'update']);
+Route::post('jobs/{job}/changes', [JobController::class, 'changeAll']);
 Route::post('jobs/{job}/preview', [JobController::class, 'preview']);
 Route::post('jobs/{job}/faces', [JobController::class, 'faces']);
 Route::post('jobs/{job}/mistakes', [JobController::class, 'mistake']);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Change\Draft;
+use App\Change\FactChange;
 use App\Models\Change;
 use App\Models\InstrumentCheck;
 use App\Models\Job;
@@ -151,86 +153,35 @@ final class JobStore
     }
 
     /**
-     * Changes the head of a job (`list` null) or one thing in a list; a null fact takes the thing away.
+     * Carries out a list of changes: all or none, as one change that can be taken back.
      *
-     * @param  array<string, mixed>|null  $fact  the fields that change, or all of a new thing
+     * @param  non-empty-list<FactChange>  $changes
+     * @param  mixed  $content  what the request is known by, where that is not the changes themselves
      *
      * Refuses with BadInput when the job would no longer make sense.
      *
      * @throws Conflict when the job is at another version than the sender read
      */
-    public function change(string $id, int $version, string $request, ?FactList $list, string $thing, ?array $fact): JobState
+    public function apply(string $id, int $version, string $request, array $changes, mixed $content = null): JobState
     {
-        Moments::refuseFuture($fact ?? []);
-
-        return $this->once($id, $version, $request, ['change', $list?->value, $thing, $fact], function (Job $job) use ($request, $list, $thing, $fact): JobState {
-            if ($list !== null && $fact === null && $list !== FactList::Ticks) {
-                return $this->remove($job, $request, $list, $thing);
-            }
-            [$facts, $before, $after, $answers] = $this->changed(JobRecords::toArray($job), $list, $thing, $fact);
-            $this->write($job, $list, $thing, $after);
-            $this->note($job, $request, $list->value ?? 'job', $thing, $before, $after);
-            BenchIndex::write($job, $facts, $answers);
-
-            return JobState::of($job, $facts, $answers);
-        });
+        return $this->once($id, $version, $request, $content ?? array_map(static fn (FactChange $c): array => $c->content(), $changes), fn (Job $job): JobState => $this->carryOut($job, $request, new Draft(JobRecords::toArray($job)), $changes));
     }
 
-    /**
-     * Adds several things at once, all or none, as one change that can be taken back.
-     *
-     * @param  list<array<string, mixed>>  $things  each with its id
-     */
-    public function addAll(string $id, int $version, string $request, FactList $list, array $things): JobState
+    /** @param  non-empty-list<FactChange>  $changes */
+    private function carryOut(Job $job, string $request, Draft $draft, array $changes): JobState
     {
-        foreach ($things as $thing) {
-            Moments::refuseFuture($thing);
-        }
-        // Ids are made here, afresh for each sending.
-        $content = ['add', $list->value, array_map(static fn (array $thing): array => array_diff_key($thing, ['id' => 0]), $things)];
-
-        return $this->once($id, $version, $request, $content, function (Job $job) use ($id, $request, $list, $things): JobState {
-            $array = JobRecords::toArray($job);
-            $new = array_map(static fn (array $thing): array => [
-                ...$list->blank(), ...($list === FactList::Readings ? ['correction_mm' => InstrumentCheck::correctionFor($thing['instrument'], is_string($thing['taken_at'] ?? null) ? $thing['taken_at'] : null)] : []), ...$thing,
-            ], $things);
-            JobRecords::vet($array, $list, $new);
-            array_push($array[$list->value], ...$new);
-            self::refuseTooMany($array, $list);
-            $facts = JobRecords::toFacts($array);
-            $answers = (new Evaluator)->evaluate($facts);
-            $stored = array_column(JobFile::toArray($facts)[$list->value], null, 'id');
-            $before = $after = [];
-            foreach ($things as $thing) {
-                $this->write($job, $list, $thing['id'], $stored[$thing['id']]);
-                $before[] = ['list' => $list->value, 'thing' => $thing['id'], 'fact' => null, 'place' => null];
-                $after[] = ['list' => $list->value, 'thing' => $thing['id'], 'fact' => $stored[$thing['id']], 'place' => null];
-            }
-            $this->note($job, $request, self::SEVERAL, $id, $before, $after);
-            BenchIndex::write($job, $facts, $answers);
-
-            return JobState::of($job, $facts, $answers);
-        });
-    }
-
-    /** Takes a thing away with all that hangs on it, as one change that can be taken back. */
-    private function remove(Job $job, string $request, FactList $list, string $thing): JobState
-    {
-        $array = JobRecords::toArray($job);
-        $steps = Removal::of($array, $list, $thing);
-        foreach ($steps as [$of, $id, , $after]) {
-            $array = $after === null ? Removal::without($array, $of, $id) : $this->changedThing($array, $of, $id, $after)[0];
-        }
-        $facts = JobRecords::toFacts($array);
+        $facts = $draft->apply($changes)->facts();
         $answers = (new Evaluator)->evaluate($facts);
-        $before = $later = [];
-        foreach ($steps as [$of, $id, $was, $after]) {
-            $place = $of->model()::query()->whereKey($id)->value('place');
-            $before[] = ['list' => $of->value, 'thing' => $id, 'fact' => $was, 'place' => $place];
-            $later[] = ['list' => $of->value, 'thing' => $id, 'fact' => $after, 'place' => $place];
-            $this->write($job, $of, $id, $after);
+        $steps = $draft->steps($facts);
+        $before = $after = [];
+        foreach ($steps as ['list' => $list, 'thing' => $thing, 'was' => $was, 'is' => $is]) {
+            // Where it stood among the others, so that it comes back there.
+            $place = $list === null || $was === null ? null : $list->model()::query()->whereKey($thing)->value('place');
+            $before[] = ['list' => $list->value ?? Draft::HEAD, 'thing' => $thing, 'fact' => $was, 'place' => $place];
+            $after[] = ['list' => $list->value ?? Draft::HEAD, 'thing' => $thing, 'fact' => $is, 'place' => $place];
+            $this->write($job, $list, $thing, $is, $place);
         }
-        $this->note($job, $request, self::SEVERAL, $thing, $before, $later);
+        $this->note($job, $request, self::SEVERAL, $changes[0]->thing, $before, $after);
         BenchIndex::write($job, $facts, $answers);
 
         return JobState::of($job, $facts, $answers);
@@ -239,20 +190,13 @@ final class JobStore
     /**
      * The answers as they would be with some changes, without saving them.
      *
-     * @param  non-empty-list<array{list: ?FactList, thing: string, fact: array<string, mixed>}>  $changes
+     * @param  non-empty-list<FactChange>  $changes
      *
      * @throws BadInput
      */
     public function preview(string $id, array $changes): JobAnswers
     {
-        $array = JobRecords::toArray(Job::query()->findOrFail($id));
-        $last = array_pop($changes);
-        foreach ($changes as ['list' => $list, 'thing' => $thing, 'fact' => $fact]) {
-            [$array, , $at] = $list === null ? $this->changedHead($array, $fact) : $this->changedThing($array, $list, $thing, $fact);
-            $list === null ? JobRecords::vet($array) : JobRecords::vet($array, $list, [$at => $array[$list->value][$at]]);
-        }
-
-        return $this->changed($array, $last['list'], $last['thing'], $last['fact'])[3];
+        return (new Evaluator)->evaluate((new Draft(JobRecords::toArray(Job::query()->findOrFail($id))))->apply($changes)->facts());
     }
 
     /**
@@ -272,26 +216,9 @@ final class JobStore
             $array = JobRecords::toArray($job);
             $fact = ['surface' => $surface, 'loop' => $loop, 'cause' => $cause, 'note' => $note, 'at' => now()->toIso8601ZuluString()];
             $steps = $surface !== null ? $this->readingsWrong($array, $surface, $right, $cause, $fact) : $this->lengthWrong($array, (string) $loop, $place ?? -1, $right, $fact);
-            $steps[] = [FactList::Mistakes, $mistake, $fact];
-            $before = [];
-            foreach ($steps as [$list, $thing, $change]) {
-                [$array, $was, $at] = $this->changedThing($array, $list, $thing, $change);
-                JobRecords::vet($array, $list, [$at => $array[$list->value][$at]]);
-                $before[] = ['list' => $list->value, 'thing' => $thing, 'fact' => $was, 'place' => null];
-            }
-            $facts = JobRecords::toFacts($array);
-            $answers = (new Evaluator)->evaluate($facts);
-            $canonical = JobFile::toArray($facts);
-            $after = [];
-            foreach ($steps as [$list, $thing]) {
-                $stored = array_column($canonical[$list->value], null, 'id')[$thing];
-                $this->write($job, $list, $thing, $stored);
-                $after[] = ['list' => $list->value, 'thing' => $thing, 'fact' => $stored, 'place' => null];
-            }
-            $this->note($job, $request, self::SEVERAL, $mistake, $before, $after);
-            BenchIndex::write($job, $facts, $answers);
+            $steps[] = new FactChange(FactList::Mistakes, $mistake, $fact);
 
-            return JobState::of($job, $facts, $answers);
+            return $this->carryOut($job, $request, new Draft($array), $steps);
         });
     }
 
@@ -299,7 +226,7 @@ final class JobStore
      * @param  array<string, mixed>  $array
      * @param  array<string, mixed>|null  $right
      * @param  array<string, mixed>  $fact  of the mistake; gets the readings that were wrong
-     * @return list<array{FactList, string, array<string, mixed>}>
+     * @return list<FactChange>
      */
     private function readingsWrong(array $array, string $surface, ?array $right, string $cause, array &$fact): array
     {
@@ -308,12 +235,12 @@ final class JobStore
             throw new BadInput('no-readings', 'surface', 'It has no readings yet that could be wrong.');
         }
         $fact['readings'] = array_column($wrong, 'id');
-        $steps = array_map(static fn (array $r): array => [FactList::Readings, (string) $r['id'], ['set_aside' => $cause]], $wrong);
+        $steps = array_map(static fn (array $r): FactChange => new FactChange(FactList::Readings, (string) $r['id'], ['set_aside' => $cause]), $wrong);
         if ($right !== null) {
             $first = $wrong[0];
-            $steps[] = [FactList::Readings, self::freshId(), [
+            $steps[] = new FactChange(FactList::Readings, self::freshId(), [
                 'surface' => $surface, 'station' => $first['station'], 'angle' => $first['angle'], 'instrument' => $first['instrument'], 'value' => $right, 'taken_at' => $fact['at'],
-            ]];
+            ]);
             $fact['new'] = $right;
         }
 
@@ -324,7 +251,7 @@ final class JobStore
      * @param  array<string, mixed>  $array
      * @param  array<string, mixed>|null  $right
      * @param  array<string, mixed>  $fact  of the mistake; gets the old and the new size
-     * @return list<array{FactList, string, array<string, mixed>}>
+     * @return list<FactChange>
      */
     private function lengthWrong(array $array, string $loop, int $place, ?array $right, array &$fact): array
     {
@@ -341,7 +268,7 @@ final class JobStore
         $steps = [];
         foreach ($array[FactList::Loops->value] as $other) {
             if (array_filter($other['lengths'], $same) !== []) {
-                $steps[] = [FactList::Loops, (string) $other['id'], ['lengths' => array_map(static fn (array $l): array => $same($l) ? [...$l, 'size' => $right] : $l, $other['lengths'])]];
+                $steps[] = new FactChange(FactList::Loops, (string) $other['id'], ['lengths' => array_map(static fn (array $l): array => $same($l) ? [...$l, 'size' => $right] : $l, $other['lengths'])]);
             }
         }
 
@@ -479,7 +406,7 @@ final class JobStore
         /** @var list<array{list: string, thing: string, fact: array<string, mixed>|null, place: ?int}> $steps */
         $steps = $facts ?? [];
         foreach ($steps as $step) {
-            $this->write($job, FactList::from($step['list']), $step['thing'], $step['fact'], $step['place']);
+            $this->write($job, FactList::tryFrom($step['list']), $step['thing'], $step['fact'], $step['place']);
         }
     }
 
@@ -490,122 +417,6 @@ final class JobStore
         BenchIndex::write($job, $facts, $answers);
 
         return JobState::of($job, $facts, $answers);
-    }
-
-    /**
-     * @param  array<string, mixed>  $array
-     *
-     * @throws BadInput where a job would hold more than its own file may
-     */
-    private static function refuseTooMany(array $array, FactList $list): void
-    {
-        $most = JobFile::most($list->value);
-        if (count($array[$list->value]) > $most) {
-            throw new BadInput('too-many', $list->value, 'A job takes '.number_format($most)." {$list->value}. Start another job for the rest.");
-        }
-    }
-
-    /**
-     * @param  array<string, mixed>  $array
-     * @param  array<string, mixed>|null  $fact
-     * @return array{JobFacts, array<string, mixed>|null, array<string, mixed>|null, JobAnswers} the new facts, the thing before and after, the answers
-     *
-     * @throws BadInput when the job would no longer make sense
-     */
-    private function changed(array $array, ?FactList $list, string $thing, ?array $fact): array
-    {
-        [$array, $before, $at] = $list === null ? $this->changedHead($array, $fact ?? []) : $this->changedThing($array, $list, $thing, $fact);
-        match (true) {
-            $list === null => JobRecords::vet($array),
-            $fact === null => null,
-            default => JobRecords::vet($array, $list, [$at => $array[$list->value][$at]]),
-        };
-        $facts = JobRecords::toFacts($array);
-        $answers = (new Evaluator)->evaluate($facts);
-        $canonical = JobFile::toArray($facts);
-        $after = match (true) {
-            $list === null => array_intersect_key($canonical, $before ?? []),
-            $fact === null => null,
-            default => $canonical[$list->value][$at],
-        };
-
-        return [$facts, $before, $after, $answers];
-    }
-
-    /**
-     * @param  array<string, mixed>  $array
-     * @param  array<string, mixed>  $fact
-     * @return array{array<string, mixed>, array<string, mixed>, int}
-     */
-    private function changedHead(array $array, array $fact): array
-    {
-        $before = array_intersect_key($array, $fact);
-        foreach ($fact as $field => $value) {
-            if (! in_array($field, ['machine', 'part', 'unit', 'take_in', 'shop', 'quote', 'waits', 'hand_over'], true)) {
-                throw new BadInput('unknown-key', $field, "“{$field}” of a job can't be changed.");
-            }
-            if ($field === 'shop' && is_array($value) && isset($value['instruments'])) {
-                throw new BadInput('unknown-key', 'shop.instruments', 'Instruments are changed in the shop, not in a job.');
-            }
-            $array[$field] = is_array($value) && is_array($array[$field]) ? [...$array[$field], ...$value] : $value;
-        }
-
-        return [$array, $before, 0];
-    }
-
-    /**
-     * @param  array<string, mixed>  $array
-     * @param  array<string, mixed>|null  $fact
-     * @return array{array<string, mixed>, array<string, mixed>|null, int}
-     */
-    private function changedThing(array $array, FactList $list, string $thing, ?array $fact): array
-    {
-        /** @var list<array<string, mixed>> $things */
-        $things = $array[$list->value];
-        $at = array_search($thing, array_column($things, 'id'), true);
-        $before = $at === false ? null : $things[$at];
-        if ($fact === null) {
-            return [Removal::without($array, $list, $thing), $before, 0];
-        }
-        $new = [...($before ?? $list->blank()), ...$fact, 'id' => $thing];
-        if ($list === FactList::Readings && ! array_key_exists('correction_mm', $fact)
-            && ($before === null || ($new['instrument'] ?? null) !== $before['instrument'] || ($new['taken_at'] ?? null) !== $before['taken_at'])) {
-            // What the gauge's last check says today stays with the reading until it is read anew.
-            $new['correction_mm'] = is_string($new['instrument'] ?? null) ? InstrumentCheck::correctionFor($new['instrument'], is_string($new['taken_at'] ?? null) ? $new['taken_at'] : null) : null;
-        }
-        if ($list === FactList::Readings) {
-            $new = [...$new, ...self::recorded($before, $fact, $new)];
-        }
-        $at = $at === false ? count($things) : $at;
-        $array[$list->value][$at] = $new;
-        self::refuseTooMany($array, $list);
-
-        return [$array, $before, $at];
-    }
-
-    /**
-     * What a reading was before is added to, never rewritten; and it stays where it was taken.
-     *
-     * @param  array<string, mixed>|null  $before
-     * @param  array<string, mixed>  $fact
-     * @param  array<string, mixed>  $new
-     * @return array{was: mixed, history: mixed}
-     *
-     * @throws BadInput for a reading that would move to another surface
-     */
-    private static function recorded(?array $before, array $fact, array $new): array
-    {
-        if ($before === null) {
-            return ['was' => null, 'history' => []];
-        }
-        if (($new['surface'] ?? null) !== $before['surface']) {
-            throw new BadInput('kept', 'surface', 'A reading stays with its surface, for the record. Set it aside with the reason, and enter it where it belongs.');
-        }
-        $old = $before['value'];
-        $value = $fact['value'] ?? null;
-        $changed = is_array($value) && [$value['typed'] ?? null, $value['unit'] ?? null] !== [$old['typed'], $old['unit']];
-
-        return $changed ? ['was' => $old, 'history' => [...($before['history'] ?? []), $old]] : ['was' => $before['was'], 'history' => $before['history'] ?? []];
     }
 
     /** @param  array<string, mixed>|null  $fact */

@@ -140,6 +140,8 @@ final class LostNothingTest extends BrowserTestCase
         $this->waitFor(fn (): bool => $this->facts('demo-clock')['part'] === 'Hammer lever', 'the one behind was held up');
         $this->sees('1 not stored');
         $this->page->navigate()->refresh();
+        $this->sees('1 not stored', 'What failed');
+        usleep(500_000);
         $this->press('1 not stored');
         $this->sees('no day there is', 'soon');
         $this->press('Drop it');

@@ -8,6 +8,7 @@ use App\Bench\BenchList;
 use App\Bench\FactList;
 use App\Bench\Finder;
 use App\Bench\JobStore;
+use App\Change\FactChange;
 use App\Models\IndexedJob;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
@@ -20,6 +21,7 @@ use Oldpart\Core\Facts\LoopLength;
 use Oldpart\Core\Fit\FitSearch;
 use Oldpart\Core\Fit\NamedFit;
 use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Job\KindThumb;
 use Oldpart\Core\Joint\Chance;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
@@ -62,14 +64,14 @@ $surface = $facts->surfaces[0]->id;
 $reading = ['surface' => $surface, 'station' => 'mouth', 'angle' => '0', 'value' => ['typed' => '1.6252', 'unit' => 'in'], 'instrument' => 'three-point'];
 timed('evaluate a whole job', static fn () => (new Evaluator)->evaluate($facts), 10);
 timed('evaluate and write it as JSON', static fn () => json_encode((new Evaluator)->evaluate($facts)), 20);
-timed('preview a typed reading, store to JSON', static fn () => json_encode($store->preview('demo-carder', [['list' => FactList::Readings, 'thing' => 'new', 'fact' => $reading]])), 100);
+timed('preview a typed reading, store to JSON', static fn () => json_encode($store->preview('demo-carder', [new FactChange(FactList::Readings, 'new', $reading)])), 100);
 
 // A length dragged in a what-if, and a job in which a number was wrong: looked back at, and each way out tried on the whole of it.
 $drill = $store->facts('demo-drill');
 $float = array_values(array_filter($drill->loops, static fn (LoopFacts $l): bool => $l->name === 'End float of the shaft'))[0];
 $lengths = array_map(static fn (LoopLength $l): array => $l->jsonSerialize(), $float->lengths);
 $lengths[1]['size'] = ['typed' => '0.0630', 'unit' => 'in'];
-timed('a length dragged, store to JSON', static fn () => json_encode($store->preview('demo-drill', [['list' => FactList::Loops, 'thing' => $float->id, 'fact' => ['lengths' => json_decode((string) json_encode($lengths), true)]]])), 100);
+timed('a length dragged, store to JSON', static fn () => json_encode($store->preview('demo-drill', [new FactChange(FactList::Loops, $float->id, ['lengths' => json_decode((string) json_encode($lengths), true)])])), 100);
 $wrong = $store->facts('demo-grinder');
 timed('a job in which a number was wrong', static fn () => (new Evaluator)->evaluate($wrong), 50);
 
@@ -146,7 +148,7 @@ $state = $store->start('bench-1000', 'plain-bush', 'Bench', 'Bush', Unit::Inch);
 $bore = $state->facts->surfaces[0]->id;
 $start = hrtime(true);
 for ($i = 0; $i < 1000; $i++) {
-    $store->change('bench-1000', $i + 1, "bench-{$i}", FactList::Readings, "bench-r{$i}", ['surface' => $bore, 'station' => 'mouth', 'angle' => (string) ($i % 4 * 45), 'value' => ['typed' => sprintf('1.%04d', 1240 + $i % 7), 'unit' => 'in'], 'instrument' => 'three-point']);
+    $store->apply('bench-1000', $i + 1, "bench-{$i}", [new FactChange(FactList::Readings, "bench-r{$i}", ['surface' => $bore, 'station' => 'mouth', 'angle' => (string) ($i % 4 * 45), 'value' => ['typed' => sprintf('1.%04d', 1240 + $i % 7), 'unit' => 'in'], 'instrument' => 'three-point'])]);
 }
 printf("1,000 readings stored one by one: %.1f s, %d there\n", (hrtime(true) - $start) / 1e9, count($store->facts('bench-1000')->readings));
 
@@ -184,4 +186,4 @@ printf("%d jobs, %d surfaces\n", DB::table('jobs')->count(), DB::table('indexed_
 timed('the bench of 5,000 jobs, to JSON', static fn () => json_encode($bench->of('bench')), 100);
 timed('find a size among 50,000 surfaces', static fn () => json_encode($finder->find('1.060', 0.2)), 100);
 timed('find a word among 5,000 jobs', static fn () => json_encode($finder->find('machine 4711', 0.2)), 100);
-timed('the sheet of kinds with its pictures', static fn () => json_encode(array_map(static fn (Kind $k): mixed => $k->thumb(), Kind::all())), 100);
+timed('the sheet of kinds with its pictures', static fn () => json_encode(array_map(static fn (Kind $k): mixed => KindThumb::of($k), Kind::all())), 100);

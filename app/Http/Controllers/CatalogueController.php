@@ -12,6 +12,7 @@ use Oldpart\Core\Facts\Cause;
 use Oldpart\Core\Facts\Criticality;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Job\KindThumb;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Safety\Gate;
@@ -42,7 +43,7 @@ final class CatalogueController
     public function kinds(): JsonResponse
     {
         return new JsonResponse(['kinds' => array_map(static fn (Kind $k): array => [
-            'code' => $k->code, 'name' => $k->name, 'says' => $k->says, 'words' => $k->words, 'thumb' => $k->thumb(),
+            'code' => $k->code, 'name' => $k->name, 'says' => $k->says, 'words' => $k->words, 'thumb' => KindThumb::of($k),
         ], Kind::all())]);
     }
 }

@@ -8,6 +8,7 @@ use App\Bench\BenchList;
 use App\Bench\FactList;
 use App\Bench\Finder;
 use App\Bench\JobStore;
+use App\Change\FactChange;
 use App\Http\Body;
 use App\Http\Id;
 use Illuminate\Http\JsonResponse;
@@ -98,25 +99,40 @@ final class JobController
     {
         $in = Body::of($request)->only(['version', 'request']);
 
-        return new JsonResponse($this->store->change($job, self::version($in), $in->text('request'), self::list($list), Id::of($thing), null));
+        return new JsonResponse($this->store->apply($job, self::version($in), $in->text('request'), [new FactChange(self::list($list), Id::of($thing), null)]));
     }
 
     public function preview(Request $request, string $job): JsonResponse
     {
         $body = Body::array($request);
-        $rows = array_key_exists('changes', $body) ? $body['changes'] : [$body];
+        $changes = self::changes(array_key_exists('changes', $body) ? $body['changes'] : [$body]);
+
+        return new JsonResponse(['answers' => $this->store->preview($job, $changes)]);
+    }
+
+    /** A list of changes as one: stored and answered together, taken back together. */
+    public function changeAll(Request $request, string $job): JsonResponse
+    {
+        $body = Body::array($request);
+        $in = (new Fields($body))->only(['version', 'request', 'changes']);
+
+        return new JsonResponse($this->store->apply($job, self::version($in), $in->text('request'), self::changes($body['changes'] ?? null)));
+    }
+
+    /** @return non-empty-list<FactChange> */
+    private static function changes(mixed $rows): array
+    {
         if (! is_array($rows) || $rows === [] || ! array_is_list($rows) || count($rows) > 50) {
             throw new BadInput('bad-field', 'changes', '“changes” must be a list of 1 to 50 changes.');
         }
-        $changes = array_map(static function (mixed $row): array {
+
+        return array_map(static function (mixed $row): FactChange {
             $row = is_array($row) ? $row : [];
             $in = (new Fields($row))->only(['list', 'thing', 'fact']);
             $list = $in->textOrNull('list');
 
-            return ['list' => $list === null ? null : self::list($list), 'thing' => $in->textOrNull('thing') ?? '', 'fact' => self::fact($row)];
+            return new FactChange($list === null ? null : self::list($list), $list === null ? '' : Id::of($in->text('thing'), 'thing'), array_key_exists('fact', $row) && $row['fact'] === null && $list !== null ? null : self::fact($row));
         }, $rows);
-
-        return new JsonResponse(['answers' => $this->store->preview($job, $changes)]);
     }
 
     public function faces(Request $request, string $job): JsonResponse
@@ -172,7 +188,7 @@ final class JobController
         $body = Body::array($request);
         $in = (new Fields($body))->only(['version', 'request', 'fact']);
 
-        return new JsonResponse($this->store->change($job, self::version($in), $in->text('request'), $list, $thing, self::fact($body)));
+        return new JsonResponse($this->store->apply($job, self::version($in), $in->text('request'), [new FactChange($list, $thing, self::fact($body))]));
     }
 
     /**

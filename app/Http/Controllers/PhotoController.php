@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Bench\FactList;
 use App\Bench\JobStore;
+use App\Change\FactChange;
 use App\Http\Id;
 use App\Photos\Photographs;
 use Illuminate\Http\JsonResponse;
@@ -38,9 +39,9 @@ final class PhotoController
         $picture = $this->photographs->prepare($job, $id, $request->getContent());
         $surface = $request->query('surface');
         try {
-            $state = $this->store->change($job, (int) $version, $change, FactList::Photos, $id, [
+            $state = $this->store->apply($job, (int) $version, $change, [new FactChange(FactList::Photos, $id, [
                 'width' => $picture->width, 'height' => $picture->height, 'surface' => is_string($surface) && $surface !== '' ? $surface : null, 'taken_at' => now()->toIso8601ZuluString(),
-            ]);
+            ])]);
             $picture->put();
         } catch (\Throwable $e) {
             $picture->drop();

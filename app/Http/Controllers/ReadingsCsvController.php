@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Bench\FactList;
 use App\Bench\JobStore;
+use App\Change\FactChange;
 use App\Http\Body;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -62,7 +63,11 @@ final class ReadingsCsvController
             throw new BadInput('empty', 'text', 'There is no reading in this table.');
         }
 
-        return new JsonResponse($this->store->addAll($job, (int) $in->number('version'), $in->text('request'), FactList::Readings, $read['readings']));
+        $changes = array_map(static fn (array $reading): FactChange => new FactChange(FactList::Readings, $reading['id'], array_diff_key($reading, ['id' => 0])), $read['readings']);
+        // Ids are made here, afresh for each sending: the request is known by what was sent.
+        $content = ['table', array_map(static fn (array $reading): array => array_diff_key($reading, ['id' => 0]), $read['readings'])];
+
+        return new JsonResponse($this->store->apply($job, (int) $in->number('version'), $in->text('request'), $changes, $content));
     }
 
     /**

@@ -6,8 +6,6 @@ namespace Oldpart\Core\Facts;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Table;
-use Oldpart\Core\Job\JobPictures;
-use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Quantity\Unit;
 
 /** What can be made: a kind of job that lays out its parts, surfaces, joints, loops and clearances (data/kinds/, one file each). */
@@ -82,17 +80,6 @@ final readonly class Kind
             'operations' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('operations')),
             'costs' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('costs')),
         ]);
-    }
-
-    /** Its picture on the sheet, drawn from its own layout. */
-    public function thumb(): ?Drawing
-    {
-        $next = 0;
-        $facts = $this->layOut('sheet', '', '', Unit::Millimetre, new ShopFacts('', 20.0, 0.01, 0.5, 0.0), static function () use (&$next): string {
-            return 'k'.++$next;
-        });
-
-        return (new JobPictures($facts, [], []))->thumb();
     }
 
     /**

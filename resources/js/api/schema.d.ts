@@ -57,6 +57,25 @@ export interface paths {
         patch: operations["changeJob"];
         trace?: never;
     };
+    "/api/jobs/{job}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A list of changes, stored and taken back as one */
+        post: operations["changeAll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job}/preview": {
         parameters: {
             query?: never;
@@ -2614,6 +2633,37 @@ export interface operations {
             cookie?: never;
         };
         requestBody: components["requestBodies"]["Change"];
+        responses: {
+            200: components["responses"]["State"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Conflict"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    changeAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    request: string;
+                    changes: {
+                        list: string | null;
+                        thing?: string;
+                        fact: {
+                            [key: string]: unknown;
+                        } | null;
+                    }[];
+                };
+            };
+        };
         responses: {
             200: components["responses"]["State"];
             404: components["responses"]["Refused"];

@@ -14,6 +14,8 @@ interface JobHere {
     saver: Saver;
     /** Stores a change, or only tries it out. */
     save: (list: ListName | null, thing: string, fact: Record<string, unknown> | null) => Promise<JobState>;
+    /** Stores several changes as one, or only tries them out. */
+    saveAll: (changes: Tried[]) => Promise<void>;
     /** Shows the answers as they would be; null goes back to what is stored. */
     preview: (list: ListName, thing: string, fact: Record<string, unknown> | null) => void;
     whatIf: { on: boolean; changed: number; start: () => void; keep: () => Promise<void>; drop: () => void };
@@ -104,6 +106,15 @@ export function JobProvider({
         },
         [id, saver, state.facts, trying, tryOut],
     );
+    const saveAll = useCallback(
+        async (changes: Tried[]) => {
+            running.current?.abort();
+            await (trying === null
+                ? saver.saveAll(id, changes)
+                : tryOut(changes.reduce(tried, trying.changes)));
+        },
+        [id, saver, trying, tryOut],
+    );
     const whatIf = useMemo(
         () => ({
             on: trying !== null,
@@ -115,8 +126,8 @@ export function JobProvider({
                 setTrying(null);
             },
             keep: async () => {
-                for (const { list, thing, fact } of trying?.changes ?? []) {
-                    await saver.save(id, list, thing, fact);
+                if (trying !== null && trying.changes.length > 0) {
+                    await saver.saveAll(id, trying.changes);
                 }
                 setPreviewed(null);
                 setTrying(null);
@@ -132,8 +143,8 @@ export function JobProvider({
     const answers = typed ?? trying?.answers ?? state.answers;
     const before = trying !== null && answers !== state.answers ? state.answers : null;
     const value = useMemo(
-        () => ({ state, facts, answers, before, saver, save, preview, whatIf }),
-        [state, facts, answers, before, saver, save, preview, whatIf],
+        () => ({ state, facts, answers, before, saver, save, saveAll, preview, whatIf }),
+        [state, facts, answers, before, saver, save, saveAll, preview, whatIf],
     );
     return <Context value={value}>{children}</Context>;
 }

@@ -146,6 +146,31 @@ export class Saver {
         );
     }
 
+    /** Several changes that are one decision: stored together or not at all, and taken back together. */
+    async saveAll(job: string, changes: Pick<Change, 'list' | 'thing' | 'fact'>[]): Promise<void> {
+        const known = this.queries.getQueryData<JobState>(jobKey(job)) ?? (await fetchJob(job));
+        if (known === null || known instanceof Refused) {
+            throw known ?? new Refused('no-answer', '', 'The shop does not answer just now. Try again.');
+        }
+        const answer = await client.POST('/api/jobs/{job}/changes', {
+            params: { path: { job } },
+            body: { version: known.version, request: newId(), changes },
+        });
+        if (answer.data) {
+            this.take(job, answer.data);
+            return;
+        }
+        if (answer.response.status === 409) {
+            this.queries.setQueryData(jobKey(job), (answer.error as { current: JobState }).current);
+            throw new Refused(
+                'changed-elsewhere',
+                '',
+                'The job was changed elsewhere in the meantime: look again, then take it.',
+            );
+        }
+        throw refusal(answer.error);
+    }
+
     /** A photograph: the picture itself is sent, so it waits neither in line nor in this browser. */
     async addPhoto(job: string, picture: Blob, surface: string | null): Promise<void> {
         const [photo, request] = [newId(), newId()];
