@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\FactModel;
 use App\Models\Job;
 use App\Models\OwnInstrument;
 use Oldpart\Core\Advice\BadInput;
@@ -27,11 +26,7 @@ final class JobRecords
         // Not kept with each job: a figure mended in the shop holds for all of them.
         $array['shop']['instruments'] = array_map(static fn (Instrument $i): array => $i->jsonSerialize(), OwnInstrument::set()->own());
         foreach (FactList::cases() as $list) {
-            $array[$list->value] = [];
-            foreach ($list->model()::query()->where('job_id', $job->id)->orderBy('place')->get() as $record) {
-                assert($record instanceof FactModel);
-                $array[$list->value][] = $record->fact();
-            }
+            $array[$list->value] = (new ($list->model()))->factsOf($job->id);
         }
 
         return $array;
@@ -59,11 +54,8 @@ final class JobRecords
      */
     public static function vet(array $array, ?FactList $list = null, array $things = []): void
     {
-        foreach (FactList::cases() as $other) {
-            $array[$other->value] = $other === $list ? array_values($things) : [];
-        }
         try {
-            JobFile::vet($array);
+            JobFile::vet($list === null ? array_intersect_key($array, array_flip(self::HEAD)) : [$list->value => array_values($things)]);
         } catch (BadInput $bad) {
             $places = array_keys($things);
             throw $list === null ? $bad : $bad->about((string) preg_replace_callback("/^{$list->value}\\.(\\d+)/", static fn (array $m): string => "{$list->value}.".($places[(int) $m[1]] ?? $m[1]), $bad->field));

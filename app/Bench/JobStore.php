@@ -278,17 +278,18 @@ final class JobStore
     /** Corrects the readings of an instrument anew, by the checks that count now; a change of each job that holds such. */
     public function recorrect(string $instrument): void
     {
-        foreach (Reading::query()->where('instrument', $instrument)->whereNotNull('correction_mm')->get()->groupBy('job_id') as $id => $readings) {
+        foreach (Reading::query()->where('instrument', $instrument)->whereNotNull('correction_mm')->distinct()->pluck('job_id') as $id) {
             $job = Job::query()->findOrFail((string) $id);
             $before = $after = [];
-            foreach ($readings as $reading) {
-                assert($reading instanceof Reading);
-                $was = $reading->fact();
+            foreach ((new Reading)->factsOf($job->id) as $was) {
+                if ($was['instrument'] !== $instrument || $was['correction_mm'] === null) {
+                    continue;
+                }
                 $correction = InstrumentCheck::correctionFor($instrument, is_string($was['taken_at']) ? $was['taken_at'] : null);
                 if ($correction !== $was['correction_mm']) {
-                    $before[] = ['list' => FactList::Readings->value, 'thing' => $reading->id, 'fact' => $was, 'place' => null];
-                    $after[] = ['list' => FactList::Readings->value, 'thing' => $reading->id, 'fact' => [...$was, 'correction_mm' => $correction], 'place' => null];
-                    $reading->update(['correction_mm' => $correction]);
+                    $before[] = ['list' => FactList::Readings->value, 'thing' => $was['id'], 'fact' => $was, 'place' => null];
+                    $after[] = ['list' => FactList::Readings->value, 'thing' => $was['id'], 'fact' => [...$was, 'correction_mm' => $correction], 'place' => null];
+                    Reading::query()->whereKey($was['id'])->update(['correction_mm' => $correction]);
                 }
             }
             if ($after !== []) {

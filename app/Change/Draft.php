@@ -71,17 +71,18 @@ final class Draft
      */
     public function steps(JobFacts $facts): array
     {
-        $canonical = JobFile::toArray($facts);
-        $byId = [];
+        $fields = $facts->jsonSerialize();
+        $things = [];
         $steps = [];
         foreach ($this->touched as ['list' => $list, 'thing' => $thing, 'was' => $was]) {
             if ($list === null) {
-                $steps[] = ['list' => null, 'thing' => $thing, 'was' => $was, 'is' => array_intersect_key($canonical, $was ?? [])];
+                $steps[] = ['list' => null, 'thing' => $thing, 'was' => $was, 'is' => JobFile::plain(array_intersect_key($fields, $was ?? []))];
 
                 continue;
             }
-            $byId[$list->value] ??= array_column($canonical[$list->value], null, 'id');
-            $steps[] = ['list' => $list, 'thing' => $thing, 'was' => $was, 'is' => $byId[$list->value][$thing] ?? null];
+            $things[$list->value] ??= array_column((array) $fields[$list->value], null, 'id');
+            $is = $things[$list->value][$thing] ?? null;
+            $steps[] = ['list' => $list, 'thing' => $thing, 'was' => $was, 'is' => $is === null ? null : JobFile::plain($is)];
         }
 
         return $steps;

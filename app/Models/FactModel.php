@@ -15,15 +15,45 @@ use Illuminate\Database\Eloquent\Model;
  */
 abstract class FactModel extends Model
 {
+    /** Not of the fact. */
+    private const OURS = ['job_id' => true, 'place' => true, 'created_at' => true, 'updated_at' => true];
+
     public $incrementing = false;
 
     protected $keyType = 'string';
 
     protected $guarded = [];
 
-    /** @return array<string, mixed> the fact as the job file has it */
-    public function fact(): array
+    /**
+     * What a job has of these, without a model for each: a job may hold thousands.
+     *
+     * @return list<array<string, mixed>> as the job file has them, in their order
+     */
+    public function factsOf(string $job): array
     {
-        return collect($this->attributesToArray())->except(['job_id', 'place', 'created_at', 'updated_at'])->all();
+        $casts = $this->getCasts();
+        $facts = [];
+        foreach ($this->newQuery()->toBase()->where('job_id', $job)->orderBy('place')->get() as $row) {
+            $fact = array_diff_key((array) $row, self::OURS);
+            foreach ($casts as $field => $cast) {
+                if (isset($fact[$field])) {
+                    $fact[$field] = self::cast($fact[$field], $cast);
+                }
+            }
+            $facts[] = $fact;
+        }
+
+        return $facts;
+    }
+
+    private static function cast(mixed $stored, string $as): mixed
+    {
+        return match ($as) {
+            'array' => json_decode(is_string($stored) ? $stored : '', true, 64, JSON_THROW_ON_ERROR),
+            'float' => is_numeric($stored) ? (float) $stored : null,
+            'integer' => is_numeric($stored) ? (int) $stored : null,
+            'boolean' => (bool) $stored,
+            default => throw new \LogicException("No fact is stored as {$as}."),
+        };
     }
 }

@@ -21,8 +21,9 @@ open_shop() {
     nowhere) stop "There is no folder $(dirname "$db") for the shop's file. Make it, or name another file in DB_DATABASE." ;;
     read-only) stop "The shop's file can't be written: $db. Give the right to write it and its folder back, then start again." ;;
     damaged*)
-        stop "The shop's file is damaged: $db (${state#damaged }). It was left as it is.
-${last:+Put the last copy in its place:  cp '$last' '$db'}${last:-Put your own copy of it in its place}, then start again."
+        [ -z "$last" ] || stop "The shop's file is damaged: $db (${state#damaged }). It was left as it is. Put the last copy in its place, then start again:
+  cp '$last' '$db'"
+        stop "The shop's file is damaged: $db (${state#damaged }). It was left as it is. Put your own copy of it in its place, then start again."
         ;;
     foreign) stop "$db is a database of something else: it was left as it is. Name another file in DB_DATABASE." ;;
     missing | blank)

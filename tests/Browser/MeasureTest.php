@@ -119,7 +119,7 @@ final class MeasureTest extends BrowserTestCase
         $field->click();
         $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL, '0.001 in', WebDriverKeys::ENTER);
         // By hand: 2 √(0.001²/12 + 0.0254²/3 + 0.001²) = 0.0294 mm, 0.0012 in.
-        $this->sees('at best sure to ±0.0012 in');
+        $this->waitFor(fn (): bool => str_contains($this->find($group, 'micrometer')->getText(), 'at best sure to ±0.0012 in'), 'the micrometer is as sure as before');
         $this->page->get($address);
         // What limits the reading is now the gauge itself.
         $this->sees('±0.0012 in');

@@ -126,7 +126,11 @@ final class StartTest extends TestCase
         $before = md5_file($this->database());
         self::assertStringContainsString('is damaged', $this->start());
         self::assertSame($before, md5_file($this->database()), 'left as it was');
+        mkdir("{$this->folder}/copies");
+        touch($copy = "{$this->folder}/copies/shop-20261101-080000-before-migrating.sqlite");
+        self::assertStringEndsWith("cp '{$copy}' '{$this->database()}'\n", $this->start());
         unlink($this->database());
+        unlink($copy);
 
         (new \PDO("sqlite:{$this->database()}"))->exec('create table recipes (x text)');
         self::assertStringContainsString('a database of something else', $this->start());
@@ -139,7 +143,6 @@ final class StartTest extends TestCase
         self::assertStringContainsString('--empty', $gone);
         self::assertFileDoesNotExist($this->database(), 'no demo in place of a lost shop');
 
-        mkdir("{$this->folder}/copies");
         touch("{$this->folder}/copies/shop-20261101-080000-before-fresh.sqlite");
         self::assertStringContainsString('shop-20261101-080000-before-fresh.sqlite', $this->start(), 'the copy to put back is named');
     }
@@ -161,6 +164,9 @@ final class StartTest extends TestCase
     public function test_21_workers_come_back_and_none_stay_behind(): void
     {
         $this->start('--empty');
+        for ($i = 0; $i < 100 && count($this->servers()) < 5; $i++) {
+            usleep(100_000);
+        }
         $first = $this->servers();
         self::assertGreaterThanOrEqual(5, count($first), 'one that listens and four that work');
         posix_kill(max($first), SIGKILL);

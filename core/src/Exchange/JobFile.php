@@ -9,12 +9,16 @@ use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Facts\JobFacts;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
+use Opis\JsonSchema\Schema;
 use Opis\JsonSchema\Validator;
 
 /** A job as a file: JSON, checked against data/job-file.schema.json (JSON Schema 2020-12) on reading. */
 final class JobFile
 {
     public const MAX_BYTES = 20_000_000;
+
+    /** @var array<int, array{Validator, Schema}> for some of a job and for all of it; read once */
+    private static array $schemas = [];
 
     /** @throws BadInput with a sentence, when the text is not a job file */
     public static function read(string $text): JobFacts
@@ -31,7 +35,7 @@ final class JobFile
             throw new BadInput('not-a-job', 'file', 'This is not a job file: it holds no job. Choose a file that was exported here.');
         }
         $object = self::emptyObjects(OlderJobFile::upgraded($object));
-        self::check($object);
+        self::check($object, true);
         /** @var array<string, mixed> $array */
         $array = json_decode(json_encode($object, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), true, 64, JSON_THROW_ON_ERROR);
 
@@ -47,23 +51,31 @@ final class JobFile
      */
     public static function fromArray(array $decoded): JobFacts
     {
-        self::vet($decoded);
+        self::check(self::emptyObjects(self::object($decoded)), true);
 
         return JobFacts::fromArray($decoded);
     }
 
     /**
-     * Holds a decoded job, or as much of it as was changed, against the schema; what it refers to is not looked at.
+     * Holds some of a decoded job, what was changed, against the schema; what is not there is not asked for, and what it refers to is not
+     * looked at.
      *
-     * @param  array<string, mixed>  $decoded
+     * @param  array<string, mixed>  $some
      *
      * @throws BadInput naming the first field that is wrong
      */
-    public static function vet(array $decoded): void
+    public static function vet(array $some): void
+    {
+        self::check(self::emptyObjects(self::object($some)), false);
+    }
+
+    /** @param  array<string, mixed>  $decoded */
+    private static function object(array $decoded): \stdClass
     {
         /** @var \stdClass $object */
-        $object = json_decode(json_encode($decoded, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), false, 64, JSON_THROW_ON_ERROR);
-        self::check(self::emptyObjects($object));
+        $object = json_decode(json_encode((object) $decoded, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), false, 64, JSON_THROW_ON_ERROR);
+
+        return $object;
     }
 
     public static function write(JobFacts $facts): string
@@ -83,8 +95,19 @@ final class JobFile
     /** @return array<string, mixed> */
     public static function toArray(JobFacts $facts): array
     {
+        return self::plain($facts);
+    }
+
+    /**
+     * Some of a job, as its file would have it decoded.
+     *
+     * @param  array<string, mixed>|\JsonSerializable  $facts
+     * @return array<string, mixed>
+     */
+    public static function plain(array|\JsonSerializable $facts): array
+    {
         /** @var array<string, mixed> $array */
-        $array = json_decode(self::write($facts), true, 64, JSON_THROW_ON_ERROR);
+        $array = json_decode(json_encode($facts, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), true, 64, JSON_THROW_ON_ERROR);
 
         return $array;
     }
@@ -101,12 +124,27 @@ final class JobFile
         return $job;
     }
 
-    /** @throws BadInput naming the first field that is wrong */
-    private static function check(object $decoded): void
+    /** @param  bool  $whole  whether all of a job has to be there */
+    private static function against(object $decoded, bool $whole): ?ValidationError
     {
-        $validator = new Validator;
-        $schema = file_get_contents(Table::path('job-file.schema'));
-        $error = $validator->validate($decoded, (string) $schema)->error();
+        if (! isset(self::$schemas[(int) $whole])) {
+            /** @var \stdClass $text */
+            $text = json_decode((string) file_get_contents(Table::path('job-file.schema')), false, 64, JSON_THROW_ON_ERROR);
+            if (! $whole) {
+                unset($text->required);
+            }
+            $validator = new Validator;
+            self::$schemas[(int) $whole] = [$validator, $validator->loader()->loadObjectSchema($text)];
+        }
+        [$validator, $schema] = self::$schemas[(int) $whole];
+
+        return $validator->schemaValidation($decoded, $schema);
+    }
+
+    /** @throws BadInput naming the first field that is wrong */
+    private static function check(object $decoded, bool $whole): void
+    {
+        $error = self::against($decoded, $whole);
         if ($error === null) {
             return;
         }

@@ -71,7 +71,7 @@ final readonly class Nominal
         $any = NominalFamilies::anySizePerMm();
         $total = array_sum(array_column($weights, 1)) + $any;
         $candidates = self::merged($kind, $sizeMm, $weights, $total);
-        $shown = array_slice(array_values(array_filter($candidates, static fn (NominalCandidate $c): bool => $c->probability >= self::LEAST)), 0, self::SHOWN);
+        $shown = array_slice($candidates, 0, self::SHOWN);
         $notes = $shown === [] || $shown[0]->probability < 0.5 ? [Note::info('open', 'No one size stands out. Measure better, or look at the part’s other sizes.')] : [];
 
         return new self(
@@ -81,7 +81,7 @@ final readonly class Nominal
     }
 
     /**
-     * The same size in two families of one system (25 mm, a 6205's bore) is one candidate.
+     * Those worth a line; the same size in two families of one system (25 mm, a 6205's bore) is one candidate.
      *
      * @param  list<array{NominalSize, float}>  $weights
      * @return list<NominalCandidate>
@@ -94,9 +94,13 @@ final readonly class Nominal
         }
         $candidates = [];
         foreach ($groups as $group) {
+            $probability = array_sum(array_column($group, 1)) / $total;
+            if ($probability < self::LEAST) {
+                continue;
+            }
             usort($group, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
             $sizes = array_column($group, 0);
-            $candidates[] = NominalCandidate::of($kind, $sizeMm, $sizes, array_sum(array_column($group, 1)) / $total);
+            $candidates[] = NominalCandidate::of($kind, $sizeMm, $sizes, $probability);
         }
         usort($candidates, static fn (NominalCandidate $a, NominalCandidate $b): int => $b->probability <=> $a->probability);
 

@@ -6,6 +6,9 @@ export { newId } from './ids';
 
 export const client = createClient<paths>({ baseUrl: '/', headers: { 'X-Client': device() } });
 
+/** Of a small write that nothing keeps in the browser: it reaches the server though the page is left meanwhile. */
+export const outlives = { keepalive: true } as const;
+
 /** A refusal by the application, with a sentence for the user. */
 export class Refused extends Error {
     constructor(

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { client, orRefuse, Refused } from '../api/client';
+import { client, orRefuse, Refused, outlives } from '../api/client';
 import { useBench, useShop } from '../api/queries';
 import type { BenchRow, JobFacts, Shelf } from '../api/types';
 import { Frame } from '../shell/Frame';
@@ -71,6 +71,7 @@ export function Bench() {
         try {
             orRefuse(
                 await client.PUT('/api/jobs/{job}/shelf', {
+                    ...outlives,
                     params: { path: { job: id } },
                     body: { shelf: to },
                 }),

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { client, newId, orRefuse } from '../api/client';
+import { client, newId, orRefuse, outlives } from '../api/client';
 import { jobKey } from '../api/queries';
 import type { BenchRow, Shelf } from '../api/types';
 import { day, moment } from '../entry/day';
@@ -147,7 +147,11 @@ function RowMenu({
     const copy = async () => {
         setAnchor(null);
         const state = orRefuse(
-            await client.POST('/api/jobs/{job}/copy', { params: { path: { job: row.id } }, body: { id } }),
+            await client.POST('/api/jobs/{job}/copy', {
+                ...outlives,
+                params: { path: { job: row.id } },
+                body: { id },
+            }),
         );
         queries.setQueryData(jobKey(id), state);
         await queries.invalidateQueries({ queryKey: ['bench'] });

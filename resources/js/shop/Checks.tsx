@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { client, orRefuse } from '../api/client';
+import { client, orRefuse, outlives } from '../api/client';
 import type { InstrumentState } from '../api/types';
 
 type Check = InstrumentState['checks'][number];
@@ -23,6 +23,7 @@ function Row({ tool, check }: { tool: InstrumentState; check: Check }) {
         try {
             orRefuse(
                 await client.POST('/api/instruments/{instrument}/checks/{check}/void', {
+                    ...outlives,
                     params: { path: { instrument: tool.code, check: check.id } },
                     body: { why },
                 }),

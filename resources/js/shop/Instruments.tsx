@@ -6,7 +6,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { client, newId, orRefuse } from '../api/client';
+import { client, newId, orRefuse, outlives } from '../api/client';
 import { useInstruments } from '../api/queries';
 import type { InstrumentChange, InstrumentState } from '../api/types';
 import { LengthField } from '../entry/LengthField';
@@ -69,6 +69,7 @@ function useChange() {
     const change = async (code: string, body: InstrumentChange) => {
         orRefuse(
             await client.PUT('/api/instruments/{instrument}', {
+                ...outlives,
                 params: { path: { instrument: code } },
                 body,
             }),
@@ -77,7 +78,10 @@ function useChange() {
     };
     const usual = async (code: string) => {
         orRefuse(
-            await client.DELETE('/api/instruments/{instrument}', { params: { path: { instrument: code } } }),
+            await client.DELETE('/api/instruments/{instrument}', {
+                ...outlives,
+                params: { path: { instrument: code } },
+            }),
         );
         await anew();
     };
@@ -185,6 +189,7 @@ function Check({ tool, done }: { tool: InstrumentState; done: () => void }) {
         try {
             orRefuse(
                 await client.POST('/api/instruments/{instrument}/checks', {
+                    ...outlives,
                     params: { path: { instrument: tool.code } },
                     body: {
                         id,

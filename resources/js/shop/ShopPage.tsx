@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
-import { client, orRefuse } from '../api/client';
+import { client, orRefuse, outlives } from '../api/client';
 import { useShop } from '../api/queries';
 import type { Shop } from '../api/types';
 import { BenchStrip } from '../bench/BenchStrip';
@@ -15,7 +15,10 @@ export function ShopPage() {
     const shop = useShop();
     const queries = useQueryClient();
     const store = async (changes: Partial<Shop>) => {
-        queries.setQueryData(['shop'], orRefuse(await client.PATCH('/api/shop', { body: changes })));
+        queries.setQueryData(
+            ['shop'],
+            orRefuse(await client.PATCH('/api/shop', { ...outlives, body: changes })),
+        );
     };
     if (!shop.data) {
         return null;
