@@ -107,45 +107,42 @@ final class FoundSurfaces
             ]));
         }
 
-        $corrections = array_unique(array_filter(array_map(self::correction(...), $readings)));
-        foreach ($corrections as $correction) {
+        $seen = ['corrections' => [], 'apart' => [], 'masters' => [], 'tools' => []];
+        [$jaws, $most, $taken] = [0.0, 1, []];
+        foreach ($readings as $r) {
+            $tool = $tools->named($r->instrument);
+            $size = $r->value->length->mm;
+            $correction = self::correction($r);
+            $shift = $tool->jawShiftMm($surface->kind, $size)->middle();
+            $taken[] = new Reading($size + $correction + $shift, $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm, $r->value->weights, $r->value->masterMm, $tool);
+            $seen['corrections'][] = $correction;
+            $seen['apart'][] = $r->value->betweenMm ?? 0.0;
+            $seen['masters'][] = $r->value->masterMm ?? 0.0;
+            $seen['tools'][$r->instrument] = true;
+            $jaws = max($jaws, $shift);
+            $most = max($most, count($r->value->weights));
+        }
+        foreach (array_unique(array_filter($seen['corrections'])) as $correction) {
             $remarks[] = Note::info('corrected', Say::with('Corrected by {c}: what the gauge’s last check against a master showed.', ['c' => Say::with($correction > 0 ? '+{d}' : '−{d}', ['d' => LengthWriter::difference($correction)])]));
         }
-
-        $jaws = max(array_map(static fn (ReadingFacts $r): float => $tools->named($r->instrument)->jawShiftMm($surface->kind, $r->value->length->mm)->middle(), $readings));
         if ($jaws > 0) {
             $remarks[] = Note::info('jaws', Say::with('The calliper’s inside jaws are flat and read a bore small: {d} is added, half as much again either way is in the doubt.', ['d' => LengthWriter::difference($jaws)]));
         }
-
-        $apart = array_filter(array_map(static fn (ReadingFacts $r): ?float => $r->value->betweenMm, $readings));
-        if ($apart !== []) {
-            $remarks[] = Note::info('between-pins', Say::with('Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.', ['d' => LengthWriter::difference(max($apart))]));
+        if (max($seen['apart']) > 0) {
+            $remarks[] = Note::info('between-pins', Say::with('Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.', ['d' => LengthWriter::difference(max($seen['apart']))]));
         }
-
-        $most = max(array_map(static fn (ReadingFacts $r): int => count($r->value->weights), $readings));
         if ($most > 1) {
             $remarks[] = Note::info('sum-of-readings', "Typed as a sum of {$most} sizes: the gauge counts for each, by how often the size stands in the sum. Where it was one reading, type its total.");
         }
-        $masters = array_unique(array_filter(array_map(static fn (ReadingFacts $r): ?float => $r->value->masterMm, $readings)));
-        foreach ($masters as $master) {
+        foreach (array_unique(array_filter($seen['masters'])) as $master) {
             $remarks[] = Note::info('compared', Say::with('Compared with a master of {m}: the gauge’s long-range error drops out, the master’s own takes its place.', ['m' => LengthWriter::sizeInWords($master)]));
         }
-
-        if (count(array_unique(array_map(static fn (ReadingFacts $r): string => $r->instrument, $readings))) > 1) {
+        if (count($seen['tools']) > 1) {
             $remarks[] = Note::info('several-instruments', 'Read with several instruments: each place is as sure as what read it. Set a rough reading aside where a better one took its place.');
         }
+        $warmth = new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K);
 
-        return (new Readings(
-            $surface->kind,
-            array_map(static fn (ReadingFacts $r): Reading => new Reading(
-                $r->value->length->mm + self::correction($r) + $tools->named($r->instrument)->jawShiftMm($surface->kind, $r->value->length->mm)->middle(), $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm, $r->value->weights,
-                $r->value->masterMm, $tools->named($r->instrument),
-            ), $readings),
-            $tools->named($readings[0]->instrument),
-            new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K),
-            $remarks,
-            $elsewhere,
-        ))->found();
+        return (new Readings($surface->kind, $taken, $taken[0]->instrument ?? $tools->named($readings[0]->instrument), $warmth, $remarks, $elsewhere))->found();
     }
 
     /** The gauge's zero error counts as often as its sizes do: not at all in a difference, or where it was set on a master. */

@@ -85,6 +85,9 @@ final readonly class Instrument implements \JsonSerializable
     public function jawShiftMm(SurfaceKind $kind, float $sizeMm): Range
     {
         $flat = $kind === SurfaceKind::Bore ? min($this->jawFlatMm, $sizeMm / 2) : 0.0;
+        if ($flat <= 0.0) {
+            return new Range(0.0, 0.0);
+        }
         $shift = static fn (float $w): float => $sizeMm - sqrt($sizeMm ** 2 - $w ** 2);
 
         return new Range($shift(2 / 3 * $flat), $shift(4 / 3 * $flat));

@@ -47,6 +47,14 @@ final class HeatAndChanceTest extends TestCase
         self::assertContains('too-hot', array_map(static fn (Note $n): string => $n->code, $hard->notes));
     }
 
+    /** By hand, in a warm room: 5 µm on 60 mm at α 11.5e-6 is 7.25 K below the room's 35 °C, still above 20. */
+    public function test_how_cold_in_a_warm_room(): void
+    {
+        $shrink = Shrink::of(60, 0.005, self::steel(), self::steel(), 35, 0.0);
+        self::assertEqualsWithDelta(27.75, (float) $shrink->chillInnerToC, 0.005);
+        self::assertEqualsWithDelta(42.25, $shrink->heatOuterToC, 0.005);
+    }
+
     /**
      * Mean contraction toward −196 °C: steel 8.8, bronze 14, aluminium 18 e-6/K (general handbook knowledge); within 6 %. A household
      * freezer gives steel about 0.00045 in per inch (common practice).
@@ -79,7 +87,10 @@ final class HeatAndChanceTest extends TestCase
             ['interference_max_mm', static fn () => Shrink::of(30, 4, self::steel(), self::steel(), 20)], ['room_c', static fn () => Shrink::of(30, 0.01, self::steel(), self::steel(), 90)],
             ['clearance_mm', static fn () => Shrink::of(30, 0.01, self::steel(), self::steel(), 20, -1)], ['inner.alpha_per_k', static fn () => Shrink::of(30, 0.01, $bare, self::steel(), 20)],
             ['outer.alpha_per_k', static fn () => Shrink::of(30, 0.01, self::steel(), $bare, 20)], ['volume_mm3', static fn () => new Body(self::steel(), 0, 1, 20)], ['material', static fn () => new Body($bare, 1, 1, 20)],
-            ['pitch_mm', static fn () => new ThreadShear(10, 9)], ['d_mm', static fn () => Bond::of(0, 1, new Range(0, 0.1))], ['interference_mm', static fn () => new Chance(0.1, 0.0, 0.01)],
+            ['pitch_mm', static fn () => new ThreadShear(10, 9)], ['pitch_mm', static fn () => new ThreadShear(INF, 1.5)],
+            ['pitch_mm', static fn () => new ThreadShear(0, -1)], ['pitch_mm', static fn () => new ThreadShear(10, NAN)], ['pitch_mm', static fn () => new ThreadShear(10, 0)],
+            ['tensile_mpa', static fn () => (new ThreadShear(10, 1.5))->engagementMm(0, 400)], ['tensile_mpa', static fn () => (new ThreadShear(10, 1.5))->engagementMm(800, 0)],
+            ['d_mm', static fn () => Bond::of(0, 1, new Range(0, 0.1))], ['interference_mm', static fn () => new Chance(0.1, 0.0, 0.01)],
         ] as [$field, $run]) {
             try {
                 $run();

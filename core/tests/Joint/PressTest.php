@@ -117,6 +117,18 @@ final class PressTest extends TestCase
         }
     }
 
+    /** Linear expansion by hand: an aluminium ring (23.6e-6) on a steel shaft (11.7e-6), 30 mm, is 3.6 µm a 10 K tighter in the cold, as much looser in the warm; a perfectly smooth face takes nothing off. */
+    public function test_cold_is_no_warmth(): void
+    {
+        $steel = new Material('steel', 'steel', 207, 0.29, 11.7e-6, 350, 420, false);
+        $aluminium = new Material('aluminium', 'aluminium', 70, 0.33, 23.6e-6, 250, 300, false);
+        $at = static fn (float $c): ?float => (new PressFit(30, 0, 60, 25, new Range(0.01, 0.03), $steel, $aluminium, runsAtC: $c))->warmMm();
+        self::assertEqualsWithDelta(0.01428, $at(-20.0), 0.06 * 0.01428, 'metals shrink a little less in the cold than they grow in the warm');
+        self::assertEqualsWithDelta(-0.01428, $at(60.0), 1e-6);
+        self::assertSame(0.0, $at(20.0));
+        self::assertSame(0.0, Roughness::measured(0.0)->rzUm->max);
+    }
+
     /** @return list<string> */
     private static function codes(Press $press): array
     {

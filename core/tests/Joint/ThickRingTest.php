@@ -138,8 +138,17 @@ final class ThickRingTest extends TestCase
         self::assertEqualsWithDelta(ThickRing::boreClosing($liner, 0.04 * ThickRing::stiffness($liner)), $alone->linerClosingMm, 1e-9);
         $free = new PressFit(30, 22, 45, 20, new Range(0.03, 0.03), $bronze, $steel);
         self::assertGreaterThan(0.03 * ThickRing::stiffness($free), $nested->innerPressureMpa, 'the housing behind it stiffens the liner');
-        $this->expectException(BadInput::class);
-        NestedRings::of([22, 30, 28, 80], 0.03, 0.0, [$bronze, $steel, $steel]);
+        foreach ([
+            [[22, 30, 28, 80], $bronze], [[22, 30, 45, 80], new Material('bare', 'unlisted', 100, null, null, null, null, false)],
+            [[22, 30, 45, 80], new Material('bare', 'unlisted', 0, 0.3, null, null, null, false)],
+        ] as [$diameters, $bush]) {
+            try {
+                NestedRings::of($diameters, 0.03, 0.0, [$bush, $steel, $steel]);
+                self::fail('it was taken');
+            } catch (BadInput $bad) {
+                self::assertContains($bad->field, ['diameters_mm', 'materials']);
+            }
+        }
     }
 
     /** The outer part in a housing of its own metal is one ring to the housing's outside: pressure, pull, closing and the movement at 45 are Lamé's for that ring; in a softer housing less, never less than alone. */
