@@ -44,6 +44,14 @@ final readonly class MakingAnswer implements \JsonSerializable
         );
     }
 
+    /** As it was measured last, at 20 °C. */
+    public function lastSize(): ?Say
+    {
+        $last = $this->log->last();
+
+        return $last === null ? null : LengthWriter::size($this->log->atTwenty($last));
+    }
+
     /** @return list<Cut> */
     private static function history(MakeEntry $entry, CutLog $log): array
     {
