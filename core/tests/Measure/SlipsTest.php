@@ -41,6 +41,13 @@ final class SlipsTest extends TestCase
         self::assertNull($mend(10.00, 10.01, 10.02, 10.03, 10.04, 10.15), 'nobody can say what it was');
     }
 
+    /** A shim of 0.3 mm, once typed as the 0.0118 in it is: under half a millimetre apart, and yet 25 times. */
+    public function test_the_other_unit_of_something_thin(): void
+    {
+        self::assertSame(1, self::slips([0.30, 0.30, 0.0118]));
+        self::assertSame(0, self::slips([0.30, 0.30, 0.02]));
+    }
+
     public function test_few_or_equal_readings_accuse_nobody(): void
     {
         self::assertSame(0, self::slips([10.0]));
