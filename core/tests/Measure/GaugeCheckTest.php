@@ -49,6 +49,20 @@ final class GaugeCheckTest extends TestCase
         self::assertContains('beyond-its-limits', self::codes(self::check(25.03, 25.0, '2026-11-01')));
     }
 
+    /** By hand: may err 0.02, repeats to 0.005, shows 0.01: up to 0.02 + 2 · 0.005 + 0.01 = 0.04 is no fault (common practice). */
+    public function test_how_far_off_is_a_fault(): void
+    {
+        $tool = new Instrument(0.01, repeatabilityMm: 0.005, mpeMm: 0.02);
+        $codes = static fn (GaugeCheck ...$checks): array => array_map(static fn (Note $n): string => $n->code, GaugeCheck::verdict($tool, array_values($checks), new \DateTimeImmutable('2026-11-24')));
+        self::assertSame(['checked'], $codes(self::check(25.039, 25.0, '2026-11-01')));
+        self::assertSame(['checked', 'beyond-its-limits'], $codes(self::check(25.041, 25.0, '2026-11-01')));
+        self::assertSame(['checked', 'beyond-its-limits'], $codes(self::check(24.959, 25.0, '2026-11-01')));
+        self::assertSame(['checked'], $codes(self::check(25.0, 25.0, '2026-05-01'), self::check(24.991, 25.0, '2026-11-01')), 'under one digit is no drift');
+        self::assertSame(['checked', 'drift'], $codes(self::check(25.0, 25.0, '2026-05-01'), self::check(24.989, 25.0, '2026-11-01')));
+        self::assertSame(['checked'], $codes(self::check(25.0, 25.0, '2025-11-24')), 'a year to the day');
+        self::assertSame(['checked', 'check-due'], $codes(self::check(25.0, 25.0, '2025-11-23')));
+    }
+
     /** An old error is not said to be corrected for, since it is not. */
     public function test_an_old_check_promises_no_correction(): void
     {
