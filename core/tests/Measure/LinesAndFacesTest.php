@@ -65,6 +65,8 @@ final class LinesAndFacesTest extends TestCase
         self::assertEqualsWithDelta([0.01, 0.05], $once->offMm, 1e-12);
         self::assertSame(['bar-not-turned'], array_column($once->notes(), 'code'));
         self::assertSame(['bar-out'], array_column($line->notes(), 'code'));
+        $other = BoreLine::plane(400, -0.02, -0.10, feetMm: 250)->working()->steps;
+        self::assertSame(['−0.010 mm, −0.050 mm', '−0.025 mm'], [$other[0]->numbers->mm, $other[2]->numbers->mm], 'one minus sign each');
     }
 
     /** By hand: a steel bar of 30 over 1000: w = 7.85e-6 · 9.81 · 706.86 = 0.05443 N/mm, I = 39761: 5 · 0.05443 · 1e12 / (384 · 2.05e5 · 39761) = 0.0869 mm, E and density as the material table has them; sixteen times that over 2000. */

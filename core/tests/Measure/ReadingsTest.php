@@ -105,6 +105,23 @@ final class ReadingsTest extends TestCase
         self::assertContains('slip', array_map(static fn (Note $n): string => $n->code, $found->notes));
     }
 
+    /** Three repeats of its own speak for themselves, s = 2 µm; of one alone the job's others say how this gauge repeats, s = 10 µm (common practice; JCGM 100:2008, 4.2.4). */
+    public function test_its_own_repeats_before_those_elsewhere(): void
+    {
+        $elsewhere = ['calliper' => ['squares' => 40 * 0.01 ** 2, 'dof' => 40]];
+        $set = static fn (float ...$off): FoundSize => (new Readings(SurfaceKind::Length, array_map(static fn (float $d): Reading => new Reading(25 + $d), array_values($off)), Instrument::named('calliper'), new Warmth, [], $elsewhere))->found();
+        self::assertEqualsWithDelta(0.002, $set(0, 0.002, -0.002)->repeatabilityMm, 1e-9);
+        self::assertEqualsWithDelta(0.01, $set(0)->repeatabilityMm, 1e-9);
+    }
+
+    /** A size typed as the sum of two scatters √2 times as much, also in the doubt of the mean: 2 √2 · 0.01 (JCGM 100:2008, 5.1.2). */
+    public function test_a_sum_scatters_more(): void
+    {
+        $sum = self::found(SurfaceKind::Length, [new Reading(50, weights: [1.0, 1.0])], new Instrument(0.0, repeatabilityMm: 0.01));
+        self::assertEqualsWithDelta(2 * M_SQRT2 * 0.01, $sum->u95MeanMm, 1e-9);
+        self::assertEqualsWithDelta(2 * M_SQRT2 * 0.01, $sum->u95Mm, 1e-9);
+    }
+
     public function test_refusals(): void
     {
         foreach ([[[], 'readings'], [[new Reading(-1)], 'readings.0.value_mm'], [[new Reading(10, partC: 900)], 'readings.0.part_c']] as [$readings, $field]) {

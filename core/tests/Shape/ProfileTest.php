@@ -114,6 +114,14 @@ final class ProfileTest extends TestCase
         }
     }
 
+    /** Two discs of different size with nothing between them: each has both its faces. */
+    public function test_two_pieces_apart(): void
+    {
+        $p = Profile::of([self::cylinder(0, 10, 40), self::cylinder(15, 35, 20)], []);
+        self::assertEqualsWithDelta(M_PI * (2 * 400 + 40 * 10 + 2 * 100 + 20 * 20), $p->surfaceMm2(), 1e-6);
+        self::assertEqualsWithDelta(M_PI * (400 * 10 + 100 * 20), $p->volumeMm3(), 1e-6);
+    }
+
     public function test_nothing_is_nothing(): void
     {
         $p = Profile::of([], []);
