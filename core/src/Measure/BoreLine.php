@@ -86,7 +86,7 @@ final readonly class BoreLine
 
     public function working(): Working
     {
-        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::difference(abs($mm))]);
+        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::difference($mm)]);
         $steps = [
             new WorkingStep('Offset at both places', $this->barOutMm === null ? 'swing / 2' : '(swing + swing turned) / 4', Say::with('{a}, {b}', ['a' => $signed($this->offMm[0]), 'b' => $signed($this->offMm[1])]), 'half of the whole indicator reading'),
             new WorkingStep('Tilt', '(second − first) / distance', Say::plain(number_format($this->tilt * 1000, 3).' mm in a metre'), 'plane geometry'),

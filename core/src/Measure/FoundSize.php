@@ -80,7 +80,7 @@ final readonly class FoundSize implements \JsonSerializable
      */
     public function form(): array
     {
-        $d = static fn (float $mm): Say => LengthWriter::difference(abs($mm));
+        $d = static fn (float $mm): Say => LengthWriter::difference($mm);
         $ends = array_keys($this->stations);
         $rows = [];
         if ($this->ovalityMm !== null) {

@@ -98,6 +98,8 @@ final class BearingStampsTest extends TestCase
         self::assertEqualsWithDelta([-0.038, -0.012], [$seat->onShaftMm->min, $seat->onShaftMm->max], 1e-9);
         self::assertGreaterThan(0.0, $seat->inHousingMm->min, 'a cup that stands still can be adjusted');
         self::assertContains('tapered-set', array_map(static fn (Note $n): string => $n->code, $seat->notes));
+        self::assertSame('+25 µm to +38 µm', $seat->shaftClass);
+        self::assertSame('−38 µm to −13 µm', BearingSeat::of($set, new BearingDuty('outer', 'normal'))->housingClass);
         self::assertLessThan(0.0, BearingSeat::of($set, new BearingDuty('outer', 'normal'))->inHousingMm->max, 'a cup that turns is held');
     }
 }

@@ -61,6 +61,8 @@ final class PurposeTest extends TestCase
             $before = $now;
         }
         self::assertNull(ClearanceHole::for(8.6));
+        self::assertSame(12.0, ClearanceHole::for(11.66)?->majorMm, 'a third of a millimetre under is that bolt still (common practice)');
+        self::assertNull(ClearanceHole::for(11.64));
         $offers = Purpose::named('clears')->offers(11.95);
         self::assertEqualsWithDelta([13.0 - 11.95, 13.5 - 11.95], [$offers[0]->clearanceMm->min, $offers[0]->clearanceMm->max], 1e-9);
     }

@@ -35,6 +35,11 @@ final class LinesAndFacesTest extends TestCase
         // By hand: 10.02, 10.00, 10.00 and 10.02 at 0, 90, 180, 270: a = 0.01, b = −0.01, so 0.0283 at 315°; the residuals are nothing.
         $face = Parallel::of(self::round([0 => 10.02, 90 => 10.0, 180 => 10.0, 270 => 10.02]));
         self::assertEqualsWithDelta([0.02 * M_SQRT2, 315.0, 0.0], [$face?->wedgeMm, $face?->thickestDeg, $face?->offFlatMm], 1e-9);
+        // Uneven angles, by hand: 30 + 0.03 cos θ + 0.02 sin θ at 0, 40, 150 and 260 is 2 √(0.03² + 0.02²) across, thickest at 33.7°; −100° is 260°.
+        $slanted = static fn (float $deg): array => ['deg' => $deg, 'mm' => 30 + 0.03 * cos(deg2rad($deg)) + 0.02 * sin(deg2rad($deg))];
+        $face = Parallel::of([$slanted(0), $slanted(40), $slanted(150), $slanted(-100)]);
+        self::assertEqualsWithDelta([0.072111, 33.690068, 0.0], [$face?->wedgeMm, $face?->thickestDeg, $face?->offFlatMm], 1e-6);
+        self::assertNull(Parallel::of([$slanted(0), $slanted(180), $slanted(-180)]), '−180° and 180° are one place');
         // Saddle: 0.01 up at 0 and 180, down at 90 and 270: no wedge, 0.02 off flat.
         $face = Parallel::of(self::round([0 => 10.01, 90 => 9.99, 180 => 10.01, 270 => 9.99]));
         self::assertEqualsWithDelta([0.0, 0.02, 0.02], [$face?->wedgeMm, $face?->offFlatMm, $face?->cleanUpMm], 1e-9);
