@@ -65,6 +65,8 @@ final class FitSearchTest extends TestCase
         }
         // H7/p6 at 25 mm is 1 to 35 µm tight (ISO 286-2): it is among what is found for just that.
         self::assertContains('H7/p6', array_map(static fn (NamedFit $f): string => $f->label, FitSearch::inside(25.0, new Range(-0.0351, -0.0009))));
+        // And where the wish is its very limits, as ISO 286-2 has them: 25 H7/g6 is 7 to 41 µm loose.
+        self::assertContains('H7/g6', array_map(static fn (NamedFit $f): string => $f->label, FitSearch::inside(25.0, new Range(0.007, 0.041))));
         self::assertSame([], FitSearch::inside(40.0, new Range(-0.0301, -0.0299)));
     }
 

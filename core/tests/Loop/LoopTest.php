@@ -122,7 +122,7 @@ final class LoopTest extends TestCase
         self::assertSame(0.0, Loop::of($fixed, new Range(0.11, 0.2))->chance());
         self::assertSame(1.0, Loop::of([self::about(0.1)], new Range(-0.1, 0.1))->chance(), 'worst case inside is certain');
         self::assertSame('never-closes', Loop::of([self::about(0.1)], new Range(1, 2))->notes()[0]->code);
-        foreach ([static fn () => Loop::of([], new Range(0, 1)), static fn () => new Contributor('x', NAN, 0, 0, 1), static fn () => new Contributor('x', 1, -0.1, 0, 1), static fn () => new Contributor('x', 1, 0, 0, 2)] as $bad) {
+        foreach ([static fn () => Loop::of([], new Range(0, 1)), static fn () => new Contributor('x', NAN, 0, 0, 1), static fn () => new Contributor('x', 1, -0.1, 0, 1), static fn () => new Contributor('x', 1, INF, 0, 1), static fn () => new Contributor('x', 1, 0, INF, 1), static fn () => new Contributor('x', 1, 0, 0, 2)] as $bad) {
             try {
                 $bad();
                 self::fail('taken');
