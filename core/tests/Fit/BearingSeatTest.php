@@ -130,6 +130,12 @@ final class BearingSeatTest extends TestCase
         self::assertSame('C3', $warm->group);
         self::assertContains('no-clearance-left', self::codes($warm));
         self::assertContains('clearance-may-vanish', self::codes($seat));
+        // Four degrees take 1.8 µm: of 12.5, 1.6 are left, which is next to nothing; three fewer and it is a quarter.
+        $near = BearingSeat::of(Bearings::named('6205'), new BearingDuty('inner', 'normal', innerWarmerK: 4));
+        self::assertContains('little-clearance-left', self::codes($near));
+        self::assertNotContains('no-clearance-left', self::codes($near));
+        self::assertNotContains('little-clearance-left', self::codes(BearingSeat::of(Bearings::named('6205'), new BearingDuty('inner', 'normal', innerWarmerK: 1))));
+        self::assertNotContains('clearance-may-vanish', self::codes($near), 'said once');
         self::assertNull($seat->group);
     }
 
