@@ -54,14 +54,21 @@ final class Draft
     /** @throws BadInput when the whole would no longer make sense as a job */
     public function facts(): JobFacts
     {
+        $this->vet();
+
+        return JobRecords::toFacts($this->job);
+    }
+
+    /** @throws BadInput naming the first field of what changed that is wrong */
+    private function vet(): void
+    {
         if ($this->headChanged) {
             JobRecords::vet($this->job);
         }
         foreach ($this->changed as $name => $places) {
             JobRecords::vet($this->job, FactList::from($name), array_intersect_key($this->job[$name], $places));
         }
-
-        return JobRecords::toFacts($this->job);
+        [$this->headChanged, $this->changed] = [false, []];
     }
 
     /**
@@ -111,6 +118,10 @@ final class Draft
     private function thing(FactList $list, string $thing, array $fact): void
     {
         [$at, $before] = $this->find($list, $thing);
+        if ($at !== null && isset($this->changed[$list->value][$at])) {
+            // Changed twice in one list: what comes first must be whole before the next is laid over it.
+            $this->vet();
+        }
         $new = [...($before ?? $list->blank()), ...$fact, 'id' => $thing];
         if ($list === FactList::Readings) {
             $new = self::reading($before, $fact, $new);
@@ -128,23 +139,16 @@ final class Draft
     /** With all that hangs on it; a tick alone just goes. */
     private function remove(FactList $list, string $thing): void
     {
+        // What hangs on it is looked for by fields that what came before in the list may lack.
+        $this->vet();
         $steps = $list === FactList::Ticks ? [[$list, $thing, $this->find($list, $thing)[1], null]] : Removal::of($this->job, $list, $thing);
         foreach ($steps as [$of, $id, $was, $stays]) {
             $this->touch($of, (string) $id, $was);
             if ($stays === null) {
                 $this->job = Removal::without($this->job, $of, (string) $id);
-                $this->movedUp($of);
             } else {
                 $this->job[$of->value][$this->find($of, (string) $id)[0] ?? 0] = $stays;
             }
-        }
-    }
-
-    /** After one of a list went, the places of the others are new: all of it is held against the schema. */
-    private function movedUp(FactList $list): void
-    {
-        if (isset($this->changed[$list->value])) {
-            $this->changed[$list->value] = array_fill(0, count($this->job[$list->value]), true);
         }
     }
 

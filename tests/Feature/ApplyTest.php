@@ -49,6 +49,24 @@ final class ApplyTest extends FeatureTestCase
         self::assertEquals($state['facts'], $this->api('GET', '/api/jobs/job-1', null, 200)['facts']);
     }
 
+    /** What comes first in the list is held against the schema before what follows is laid over it, or taken away with it. */
+    public function test_an_unfinished_thing_changed_again_is_refused_in_words(): void
+    {
+        $state = $this->startJob();
+        $unfinished = ['surface' => self::idOf($state, 'surfaces', 'Housing bore'), 'value' => ['typed' => '1.1', 'unit' => 'in']];
+        foreach ([
+            ['readings', 'r1', ['station' => 'middle'], $unfinished, 'readings.0'],
+            ['parts', 'p9', null, ['origin' => 'found'], 'parts.'],
+            ['surfaces', 's9', null, ['kind' => 'bore'], 'surfaces.'],
+        ] as [$list, $thing, $then, $first, $field]) {
+            $error = $this->api('POST', '/api/jobs/job-1/changes', ['version' => 1, 'request' => $thing, 'changes' => [
+                ['list' => $list, 'thing' => $thing, 'fact' => $first], ['list' => $list, 'thing' => $thing, 'fact' => $then],
+            ]], 422)['error'];
+            self::assertStringStartsWith($field, $error['field']);
+        }
+        self::assertEquals($state['facts'], $this->api('GET', '/api/jobs/job-1', null, 200)['facts']);
+    }
+
     public function test_what_is_no_list_of_changes_is_refused(): void
     {
         $this->startJob();

@@ -87,7 +87,9 @@ for ($i = 0; $i < $count; $i++) {
     $fits = match (true) {
         mt_rand(1, 6) === 1 => $one($seeds),
         str_ends_with($uri, '/undo'), str_ends_with($uri, '/redo'), $method === 'DELETE' => ['version' => 1, 'request' => 'r'],
-        str_ends_with($uri, '/preview') => mt_rand(0, 1) === 1 ? $seeds[5] : ['changes' => [['list' => $one(['joints', 'surfaces', 'loops', 'readings']), 'thing' => $one(['demo-carder-12', 'demo-carder-4', 'x']), 'fact' => $one([$seeds[1], $seeds[2], $seeds[3], $seeds[4]])['fact']]]],
+        str_ends_with($uri, '/preview'), str_ends_with($uri, '/changes') => ['version' => 1, 'request' => 'r', 'changes' => array_map(static fn (): array => mt_rand(0, 3) === 0 ? $seeds[5]['changes'][0] : [
+            'list' => $one(['joints', 'surfaces', 'loops', 'readings', 'parts', 'job']), 'thing' => $one(['demo-carder-12', 'demo-carder-4', 'x']), 'fact' => $one([$seeds[1]['fact'], $seeds[2]['fact'], $seeds[3]['fact'], $seeds[4]['fact'], null]),
+        ], range(1, mt_rand(1, 4)))],
         str_ends_with($uri, '/mistakes') => $seeds[6],
         str_ends_with($uri, '/faces') => $seeds[10],
         str_ends_with($uri, '/shelf') => $seeds[8],
