@@ -145,5 +145,8 @@ final class MetalTest extends TestCase
         self::assertContains('grind-only', $codes('alloy steel, quenched and tempered', 52.0));
         self::assertNotContains('grind-only', $codes('bearing or tool steel, hardened', 20.0));
         self::assertContains('weld-ask', $codes('unknown steel'));
+        $bond = static fn (string $name, ?float $hrc = null): string => array_values(array_filter(Workability::of(Material::named($name), $hrc), static fn (Note $n): bool => $n->code === 'bond'))[0]->say->mm;
+        self::assertStringStartsWith('Hard parts can shatter', $bond('alloy steel, quenched and tempered', 55.0));
+        self::assertStringStartsWith('Brittle: bond', $bond('grey cast iron, ordinary'));
     }
 }

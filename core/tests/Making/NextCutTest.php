@@ -6,6 +6,7 @@ namespace Oldpart\Core\Tests\Making;
 
 use Eris\Generator;
 use Eris\TestTrait;
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Making\Cut;
 use Oldpart\Core\Making\NextCut;
 use Oldpart\Core\Measure\SurfaceKind;
@@ -65,6 +66,42 @@ final class NextCutTest extends TestCase
         $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 29.2, 0.5, [new Cut(0.25, 0.5)]);
         self::assertSame('dial-radius', $next->notes[0]->code);
         self::assertEqualsWithDelta(0.3, 2 * $next->dialMm, 1e-9, 'dialled as this dial takes it');
+    }
+
+    /** Half came off where the amount was meant on the radius: said, and dialled as shown; a ratio from 0.6 to 1.6 is a springing tool, beyond it a slip (common practice, no source). */
+    public function test_what_the_last_cut_says(): void
+    {
+        $next = static fn (float $dialled, float $removed): NextCut => NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 30.6, 0.5, [new Cut($dialled, $removed)]);
+        $half = $next(0.5, 0.25);
+        self::assertSame('dial-radius', $half->notes[0]->code);
+        self::assertStringStartsWith('Half of what was dialled', $half->notes[0]->say->mm);
+        self::assertEqualsWithDelta(0.5, $half->dialMm, 1e-9);
+        self::assertStringStartsWith('Twice what was dialled', $next(0.25, 0.5)->notes[0]->say->mm);
+        self::assertEqualsWithDelta(0.5 / 0.62, $next(0.5, 0.31)->dialMm, 1e-9);
+        self::assertEqualsWithDelta(0.5 / 1.58, $next(0.5, 0.79)->dialMm, 1e-9);
+        foreach ([[0.5, 0.2], [0.5, 0.83], [0.5, -0.1]] as [$dialled, $removed]) {
+            self::assertSame('cut-unlikely', $next($dialled, $removed)->notes[0]->code);
+            self::assertEqualsWithDelta(0.5, $next($dialled, $removed)->dialMm, 1e-9);
+        }
+        self::assertSame([], $next(0.0, 0.01)->notes, 'a spring pass says nothing of the dial');
+    }
+
+    public function test_refusals(): void
+    {
+        $band = new Band(28.585, 28.600);
+        foreach ([
+            'now_mm' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 0.0, 0.5), 'rough_mm' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.0),
+            'history.0' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.5, [new Cut(-0.1, 0.1)]),
+            'history.1' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.5, [new Cut(0.1, 0.1), new Cut(NAN, 0.1)]),
+            'history.2' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.5, [new Cut(0.1, 0.1), new Cut(0.1, 0.1), new Cut(INF, 0.1)]),
+        ] as $field => $make) {
+            try {
+                $make();
+                self::fail($field);
+            } catch (BadInput $bad) {
+                self::assertSame($field, $bad->field);
+            }
+        }
     }
 
     /** Cutting as told, on a lathe that takes off a steady share of what is dialled, always ends inside and never past. */

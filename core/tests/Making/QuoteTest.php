@@ -54,7 +54,14 @@ final class QuoteTest extends TestCase
         self::assertSame(QuoteVerdict::Decline, $verdict([], licensed: true));
         self::assertSame(QuoteVerdict::Decline, $verdict($blind), 'a casting with no features to hold or measure from');
         self::assertSame(QuoteVerdict::Decline, $verdict([], 60.0), 'three times the price of a bought one');
+        // Made here 194 at the least: over three times 63, under three times 65.
+        self::assertSame(QuoteVerdict::Decline, $verdict([], 63.0));
+        self::assertSame(QuoteVerdict::Alternative, $verdict([], 65.0));
         self::assertSame(QuoteVerdict::Alternative, $verdict([], 150.0));
+        $risky = array_map(Risk::named(...), ['unknown-material', 'hardened', 'tight', 'first', 'safety']);
+        self::assertGreaterThan(2.0, self::quote(3, $risky)->factor);
+        self::assertSame(QuoteVerdict::Alternative, $verdict($risky, alternative: 'sleeve it'), 'a high risk, and another way');
+        self::assertSame(QuoteVerdict::Take, $verdict([], alternative: 'sleeve it'), 'no risk: it is made');
         self::assertSame(QuoteVerdict::Alternative, $verdict($blind, alternative: 'weld the old one'));
         self::assertSame(QuoteVerdict::Take, $verdict([], 400.0));
         self::assertNotSame([], Verdict::of(self::quote(), [], false, null, '', '€')->reasons);
