@@ -90,8 +90,8 @@ final class LostNothingTest extends BrowserTestCase
         $this->waitFor(fn (): bool => count($this->facts('demo-blower')['operations']) === $before, 'undo as a button');
     }
 
-    /** Typed without a connection, changed elsewhere meanwhile: neither is lost, and the person chooses. */
-    public function test_17_what_was_typed_offline_never_goes_on_top_of_something_newer(): void
+    /** @param  array<string, string>  $changed  elsewhere, before this page has its connection back */
+    private function typedOfflineWhile(array $changed): void
     {
         $this->visit('/job/demo-clock/take-in');
         $this->sees('Machine');
@@ -102,8 +102,14 @@ final class LostNothingTest extends BrowserTestCase
         // Away from the page, so that it does not send by itself before the other one does.
         $this->page->get('about:blank');
         $this->rig->serve();
-        $this->elsewhere('demo-clock', ['machine' => 'Clock, south tower']);
+        $this->elsewhere('demo-clock', $changed);
         $this->visit('/job/demo-clock/take-in');
+    }
+
+    /** Typed without a connection, changed elsewhere meanwhile: neither is lost, and the person chooses. */
+    public function test_17_what_was_typed_offline_never_goes_on_top_of_something_newer(): void
+    {
+        $this->typedOfflineWhile(['machine' => 'Clock, south tower']);
         $this->sees('Not stored', 'mine', 'theirs', 'Clock, north tower', 'Clock, south tower');
         self::assertSame('Clock, south tower', $this->facts('demo-clock')['machine'], 'the newer one stands');
         $this->press('Keep mine');
@@ -113,17 +119,7 @@ final class LostNothingTest extends BrowserTestCase
     /** Where somebody else touched something else, what was typed simply goes on top. */
     public function test_17_what_was_typed_offline_is_stored_where_nothing_newer_stands(): void
     {
-        $this->visit('/job/demo-clock/take-in');
-        $this->sees('Machine');
-        $this->rig->pullThePlug();
-        $this->fill('Machine', 'Clock, north tower');
-        $this->keys(WebDriverKeys::TAB);
-        $this->sees('Not saved yet');
-        // Away from the page, so that it does not send by itself before the other one does.
-        $this->page->get('about:blank');
-        $this->rig->serve();
-        $this->elsewhere('demo-clock', ['part' => 'Hammer lever']);
-        $this->visit('/job/demo-clock/take-in');
+        $this->typedOfflineWhile(['part' => 'Hammer lever']);
         $this->waitFor(fn (): bool => $this->facts('demo-clock')['machine'] === 'Clock, north tower' && $this->facts('demo-clock')['part'] === 'Hammer lever', 'both are not there');
     }
 

@@ -103,6 +103,21 @@ final class MeasureTest extends BrowserTestCase
         self::assertCount(1, $this->readings($id, 'Shaft journal'));
     }
 
+    /** Typed and left with Enter before anybody could say that it is no size: it stays in its cell, marked there, and the next cell is not marked for it. */
+    public function test_a_refusal_is_marked_where_it_was_typed(): void
+    {
+        $this->newBush();
+        $this->press('Shaft journal');
+        $cell = static fn (string $angle): string => "//input[@aria-label='Shaft journal, near end, {$angle}']";
+        $this->find($cell('0°'), 'first cell')->click();
+        $this->keys('not', WebDriverKeys::ENTER);
+        $this->sees("“not” can't be read as a size");
+        // Whether it was known in time to stay there, or the next cell is open by now.
+        self::assertSame([], $this->page->findElements(WebDriverBy::xpath("//input[@aria-invalid='true'][not(@aria-label='Shaft journal, near end, 0°')][starts-with(@aria-label, 'Shaft journal')]")));
+        $this->find($cell('0°')." | //button//*[normalize-space(.)='not']", 'where it was typed')->click();
+        self::assertSame(['not', 'true'], [$this->find($cell('0°'), 'first cell')->getAttribute('value'), $this->find($cell('0°'), 'first cell')->getAttribute('aria-invalid')]);
+    }
+
     /** A figure of an instrument mended in the shop moves how sure the reading is, at once. */
     public function test_a_figure_of_an_instrument(): void
     {

@@ -15,30 +15,8 @@ export function UndoRedo() {
     useKey('y', redo);
     return (
         <>
-            <Button
-                variant="outlined"
-                color="inherit"
-                aria-label="Undo"
-                aria-keyshortcuts="z"
-                title="Undo (Z)"
-                disabled={!state.can_undo || whatIf.on}
-                onClick={undo}
-                sx={{ minWidth: 44, px: 0, fontSize: 20, lineHeight: 1 }}
-            >
-                ↶
-            </Button>
-            <Button
-                variant="outlined"
-                color="inherit"
-                aria-label="Redo"
-                aria-keyshortcuts="y"
-                title="Redo (Y)"
-                disabled={!state.can_redo || whatIf.on}
-                onClick={redo}
-                sx={{ minWidth: 44, px: 0, fontSize: 20, lineHeight: 1 }}
-            >
-                ↷
-            </Button>
+            <Step name="Undo" hotkey="z" sign="↶" can={state.can_undo && !whatIf.on} go={undo} />
+            <Step name="Redo" hotkey="y" sign="↷" can={state.can_redo && !whatIf.on} go={redo} />
             <Snackbar
                 open={removed !== null}
                 anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
@@ -52,5 +30,34 @@ export function UndoRedo() {
                 }
             />
         </>
+    );
+}
+
+function Step({
+    name,
+    hotkey,
+    sign,
+    can,
+    go,
+}: {
+    name: string;
+    hotkey: string;
+    sign: string;
+    can: boolean;
+    go: () => void;
+}) {
+    return (
+        <Button
+            variant="outlined"
+            color="inherit"
+            aria-label={name}
+            aria-keyshortcuts={hotkey}
+            title={`${name} (${hotkey.toUpperCase()})`}
+            disabled={!can}
+            onClick={go}
+            sx={{ minWidth: 44, px: 0, fontSize: 20, lineHeight: 1 }}
+        >
+            {sign}
+        </Button>
     );
 }
