@@ -76,7 +76,8 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
     const existing = repeating ? undefined : counted(active).at(-1);
     const id = before?.[0] ?? existing?.id ?? freshId;
     const initial = before?.[1].typed ?? typedText(existing?.value ?? null, typing);
-    const wrongHere = understood?.refused ?? (text === '' || refused !== null ? before?.[1].refused : null) ?? null;
+    const wrongHere =
+        understood?.refused ?? (text === '' || refused !== null ? before?.[1].refused : null) ?? null;
     // What was refused may stand in another cell: it is said, but this one is not marked for it.
     const complaint = refused ?? wrongHere;
 
