@@ -46,23 +46,48 @@ $kernel = $app->make(Kernel::class);
 $kernel->bootstrap();
 $kernel->call('migrate', ['--force' => true, '--seed' => true]);
 
+/** What pace() takes on the machine the figures were wanted on, when it is quiet. */
+const QUIET_MS = 3.0;
+
 /** @var list<string> $missed */
 $missed = [];
+
+/**
+ * How slow the machine is at the moment, against what the figures were wanted on: 1 when it is quiet, 2 when the same work takes it twice
+ * as long. Machines that others use too change their pace from one second to the next.
+ */
+function pace(): float
+{
+    $start = hrtime(true);
+    for ($round = 0; $round < 5; $round++) {
+        $things = [];
+        for ($i = 0; $i < 400; $i++) {
+            $things["k{$i}"] = new Range(sqrt($i) / 7, sqrt($i) + $round);
+        }
+        uasort($things, static fn (Range $a, Range $b): int => $a->middle() <=> $b->middle());
+        strtr(json_encode(array_map(static fn (Range $r): string => number_format($r->width(), 4), $things)) ?: '', ['0.' => '.']);
+    }
+
+    return max(1.0, (hrtime(true) - $start) / 1e6 / QUIET_MS);
+}
 
 /** @param  callable(): mixed  $run */
 function timed(string $what, callable $run, float $wanted): void
 {
     global $missed;
-    $times = [];
+    $times = $fair = [];
     for ($i = 0; $i < 40; $i++) {
+        $before = pace();
         $start = hrtime(true);
         $run();
-        $times[] = (hrtime(true) - $start) / 1e6;
+        $times[] = $took = (hrtime(true) - $start) / 1e6;
+        $fair[] = $took / max($before, pace());
     }
     sort($times);
-    printf("%-48s median %6.2f ms, worst %6.2f ms, wanted under %.0f ms\n", $what, $times[20], $times[39], $wanted);
-    // By the best of them, so that what else the machine does at the time is no fault of ours.
-    if ($times[0] > 2 * $wanted) {
+    sort($fair);
+    printf("%-48s median %6.2f ms, worst %6.2f ms, at a quiet pace %6.2f ms, wanted under %.0f ms\n", $what, $times[20], $times[39], $fair[10], $wanted);
+    // Judged by the quicker quarter of them, so that what else the machine does at the time is no fault of ours.
+    if ($fair[10] > 2 * $wanted) {
         $missed[] = $what;
     }
 }
@@ -82,7 +107,7 @@ $surface = $facts->surfaces[0]->id;
 $reading = ['surface' => $surface, 'station' => 'mouth', 'angle' => '0', 'value' => ['typed' => '1.6252', 'unit' => 'in'], 'instrument' => 'three-point'];
 timed('evaluate a whole job', static fn () => (new Evaluator)->evaluate($facts), 10);
 timed('evaluate and write it as JSON', static fn () => json_encode((new Evaluator)->evaluate($facts)), 20);
-timed('preview a typed reading, store to JSON', static fn () => json_encode($store->preview('demo-carder', [new FactChange(FactList::Readings, 'new', $reading)])), 100);
+timed('preview a typed reading, store to JSON', static fn () => json_encode($store->preview('demo-carder', [new FactChange(FactList::Readings, 'new', $reading)])), 25);
 
 // A length dragged in a what-if, and a job in which a number was wrong: looked back at, and each way out tried on the whole of it.
 $drill = $store->facts('demo-drill');

@@ -56,7 +56,9 @@ final class FoundSurfaces
                 $dof = 0;
                 foreach ($bySpot as $values) {
                     $mean = array_sum($values) / count($values);
-                    $squares += array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values));
+                    foreach ($values as $value) {
+                        $squares += ($value - $mean) ** 2;
+                    }
                     $dof += count($values) - 1;
                 }
                 if ($dof > 0) {
@@ -107,34 +109,41 @@ final class FoundSurfaces
             ]));
         }
 
-        $seen = ['corrections' => [], 'apart' => [], 'masters' => [], 'tools' => []];
+        $seen = ['corrections' => [], 'apart' => 0.0, 'masters' => [], 'tools' => []];
         [$jaws, $most, $taken] = [0.0, 1, []];
         foreach ($readings as $r) {
-            $tool = $tools->named($r->instrument);
-            $size = $r->value->length->mm;
+            $tool = $seen['tools'][$r->instrument] ??= $tools->named($r->instrument);
+            $value = $r->value;
+            $size = $value->length->mm;
             $correction = self::correction($r);
-            $shift = $tool->jawShiftMm($surface->kind, $size)->middle();
-            $taken[] = new Reading($size + $correction + $shift, $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn, $r->value->betweenMm, $r->value->weights, $r->value->masterMm, $tool);
-            $seen['corrections'][] = $correction;
-            $seen['apart'][] = $r->value->betweenMm ?? 0.0;
-            $seen['masters'][] = $r->value->masterMm ?? 0.0;
-            $seen['tools'][$r->instrument] = true;
+            $shift = $tool->jawFlatMm > 0 ? $tool->jawShiftMm($surface->kind, $size)->middle() : 0.0;
+            $taken[] = new Reading(
+                $size + $correction + $shift, $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn,
+                $value->betweenMm, $value->weights, $value->masterMm, $tool,
+            );
+            if ($correction !== 0.0) {
+                $seen['corrections'][] = $correction;
+            }
+            if ($value->masterMm !== null) {
+                $seen['masters'][] = $value->masterMm;
+            }
+            $seen['apart'] = max($seen['apart'], $value->betweenMm ?? 0.0);
             $jaws = max($jaws, $shift);
-            $most = max($most, count($r->value->weights));
+            $most = max($most, count($value->weights));
         }
-        foreach (array_unique(array_filter($seen['corrections'])) as $correction) {
+        foreach (array_unique($seen['corrections']) as $correction) {
             $remarks[] = Note::info('corrected', Say::with('Corrected by {c}: what the gauge’s last check against a master showed.', ['c' => Say::with($correction > 0 ? '+{d}' : '−{d}', ['d' => LengthWriter::difference($correction)])]));
         }
         if ($jaws > 0) {
             $remarks[] = Note::info('jaws', Say::with('The calliper’s inside jaws are flat and read a bore small: {d} is added, half as much again either way is in the doubt.', ['d' => LengthWriter::difference($jaws)]));
         }
-        if (max($seen['apart']) > 0) {
-            $remarks[] = Note::info('between-pins', Say::with('Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.', ['d' => LengthWriter::difference(max($seen['apart']))]));
+        if ($seen['apart'] > 0) {
+            $remarks[] = Note::info('between-pins', Say::with('Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.', ['d' => LengthWriter::difference($seen['apart'])]));
         }
         if ($most > 1) {
             $remarks[] = Note::info('sum-of-readings', "Typed as a sum of {$most} sizes: the gauge counts for each, by how often the size stands in the sum. Where it was one reading, type its total.");
         }
-        foreach (array_unique(array_filter($seen['masters'])) as $master) {
+        foreach (array_unique($seen['masters']) as $master) {
             $remarks[] = Note::info('compared', Say::with('Compared with a master of {m}: the gauge’s long-range error drops out, the master’s own takes its place.', ['m' => LengthWriter::sizeInWords($master)]));
         }
         if (count($seen['tools']) > 1) {
@@ -148,7 +157,7 @@ final class FoundSurfaces
     /** The gauge's zero error counts as often as its sizes do: not at all in a difference, or where it was set on a master. */
     private static function correction(ReadingFacts $r): float
     {
-        return $r->value->masterMm !== null ? 0.0 : ($r->correctionMm ?? 0.0) * array_sum($r->value->weights);
+        return $r->correctionMm === null || $r->value->masterMm !== null ? 0.0 : $r->correctionMm * array_sum($r->value->weights);
     }
 
     public static function material(PartFacts $part): ?Material

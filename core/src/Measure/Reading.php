@@ -7,6 +7,9 @@ namespace Oldpart\Core\Measure;
 /** One reading as the instrument gave it, in mm; where, how warm, and whether the spot is worn. */
 final readonly class Reading
 {
+    /** One place: station and angle. */
+    public string $spot;
+
     public function __construct(
         public float $valueMm,
         public string $station = '',
@@ -23,6 +26,7 @@ final readonly class Reading
         /** Where it differs from the rest. */
         public ?Instrument $instrument = null,
     ) {
+        $this->spot = $station."\0".$angle;
     }
 
     /** Nothing that counts in its uncertainty differs. */
@@ -42,10 +46,5 @@ final readonly class Reading
     public function sameGaugeFactor(): float
     {
         return max($this->scatterFactor(), abs(array_sum($this->weights)));
-    }
-
-    public function spot(): string
-    {
-        return $this->station."\0".$this->angle;
     }
 }

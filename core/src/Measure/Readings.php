@@ -54,9 +54,9 @@ final readonly class Readings
         $largest = (string) array_search(max($sizes), $sizes, true);
         [$mating, $loose] = $this->kind === SurfaceKind::Bore ? [$smallest, $largest] : [$largest, $smallest];
 
-        $deciding = $this->leastSure($mean, array_values(array_filter($this->readings, static fn (Reading $r): bool => in_array($r->spot(), [$mating, $loose], true))));
+        $deciding = $this->leastSure($mean, $this->at($mating, $loose));
         $tool = $deciding->instrument ?? $this->instrument;
-        [$pooled, $dof] = $this->pooled($tool, $spots, $atTwenty);
+        [$pooled, $dof] = $this->pooled($tool, $atTwenty);
         $fromRepeats = $dof >= 2;
         $s = $fromRepeats ? $pooled : ($tool->repeatabilityMm > 0 ? $tool->repeatabilityMm : null);
         $n = min(count($spots[$mating]), count($spots[$loose]));
@@ -76,8 +76,8 @@ final readonly class Readings
         $round = $this->kind !== SurfaceKind::Length;
         $ovality = $round ? $this->ovality($spots) : null;
         $taper = $round && count($stations) > 1 ? end($stations) - reset($stations) : null;
-        $worn = $this->meanOf(true);
-        $unworn = $this->meanOf(false);
+        $worn = $this->meanOf(true, $atTwenty);
+        $unworn = $this->meanOf(false, $atTwenty);
 
         $spotRows = [];
         foreach ($spots as $key => $values) {
@@ -105,11 +105,15 @@ final readonly class Readings
             if (! is_finite($reading->valueMm) || $reading->valueMm <= 0 || $reading->valueMm > 20000) {
                 throw new BadInput('reading', "readings.{$i}.value_mm", 'Reading '.($i + 1).' is not a size between 0 and 20 m.');
             }
-            foreach (['part_c' => $reading->partC, 'gauge_c' => $reading->gaugeC] as $field => $celsius) {
-                if ($celsius !== null && ($celsius < -60 || $celsius > 400)) {
-                    throw new BadInput('temperature', "readings.{$i}.{$field}", 'A part is measured between −60 and 400 °C. Check the temperature.');
-                }
-            }
+            $this->checkWarmth($reading->partC, $i, 'part_c');
+            $this->checkWarmth($reading->gaugeC, $i, 'gauge_c');
+        }
+    }
+
+    private function checkWarmth(?float $celsius, int $i, string $field): void
+    {
+        if ($celsius !== null && ($celsius < -60 || $celsius > 400)) {
+            throw new BadInput('temperature', "readings.{$i}.{$field}", 'A part is measured between −60 and 400 °C. Check the temperature.');
         }
     }
 
@@ -121,7 +125,7 @@ final readonly class Readings
     {
         $spots = [];
         foreach ($this->readings as $i => $reading) {
-            $spots[$reading->spot()][] = $atTwenty[$i];
+            $spots[$reading->spot][] = $atTwenty[$i];
         }
         assert($spots !== []);
 
@@ -152,22 +156,20 @@ final readonly class Readings
     }
 
     /**
-     * @param  array<string, non-empty-list<float>>  $spots
      * @param  list<float>  $atTwenty
      * @return array{float, int} pooled standard deviation of one instrument's repeats within spots, with those elsewhere in the job where these say too little, and its degrees of freedom
      */
-    private function pooled(Instrument $tool, array $spots, array $atTwenty): array
+    private function pooled(Instrument $tool, array $atTwenty): array
     {
         $squares = 0.0;
         $dof = 0;
-        $own = array_filter($this->readings, fn (Reading $r): bool => ($r->instrument ?? $this->instrument)->code === $tool->code);
-        if (count($own) < count($this->readings)) {
-            $spots = [];
-            foreach ($own as $i => $reading) {
-                $spots[$reading->spot()][] = $atTwenty[$i];
+        $own = [];
+        foreach ($this->readings as $i => $reading) {
+            if (($reading->instrument ?? $this->instrument)->code === $tool->code) {
+                $own[$reading->spot][] = $atTwenty[$i];
             }
         }
-        foreach ($spots as $values) {
+        foreach ($own as $values) {
             $mean = self::mean($values);
             foreach ($values as $value) {
                 $squares += ($value - $mean) ** 2;
@@ -208,6 +210,19 @@ final readonly class Readings
                 + (Warmth::ALPHA_UNSURE * $partOff) ** 2 + (Warmth::ALPHA_UNSURE * $gaugeOff) ** 2
             ),
         ];
+    }
+
+    /** @return list<Reading> */
+    private function at(string $spot, string $other): array
+    {
+        $there = [];
+        foreach ($this->readings as $reading) {
+            if ($reading->spot === $spot || $reading->spot === $other) {
+                $there[] = $reading;
+            }
+        }
+
+        return $there;
     }
 
     /** @param  list<Reading>  $readings  at least one */
@@ -303,12 +318,15 @@ final readonly class Readings
         return ($means[0] + $means[$n - 1]) / 2 - array_sum(array_slice($means, 1, -1)) / ($n - 2);
     }
 
-    private function meanOf(bool $worn): ?float
+    /** @param  list<float>  $atTwenty */
+    private function meanOf(bool $worn, array $atTwenty): ?float
     {
-        $values = array_map(
-            $this->warmth->atTwenty(...),
-            array_values(array_filter($this->readings, static fn (Reading $r): bool => $r->worn === $worn)),
-        );
+        $values = [];
+        foreach ($this->readings as $i => $reading) {
+            if ($reading->worn === $worn) {
+                $values[] = $atTwenty[$i];
+            }
+        }
 
         return $values === [] ? null : array_sum($values) / count($values);
     }

@@ -19,7 +19,8 @@ final class StudentT
         // ln Γ(ν/2 + 1/2) − ln Γ(ν/2) − ln Γ(1/2) is in the distribution and in its density.
         $gammas = self::logGamma($dof / 2 + 0.5) - self::logGamma($dof / 2) - 0.5 * log(M_PI);
         [$low, $high] = [1.9, 4.0];
-        while (self::outside($high, $dof, $gammas) > 0.05) {
+        // Above four degrees of freedom it is below 2.8.
+        while ($dof < 4 && self::outside($high, $dof, $gammas) > 0.05) {
             [$low, $high] = [$high, 2 * $high];
         }
         // Newton's steps, kept between the bounds: the slope is minus twice the density.
@@ -34,7 +35,7 @@ final class StudentT
             $next = $t + $off / (2 * $density * (1 + $t * $t / $dof) ** (-($dof + 1) / 2));
             $next = $next > $low && $next < $high ? $next : ($low + $high) / 2;
             // Each step squares the error: this one's is far below what is asked.
-            if (abs($next - $t) < 1e-6 * $t) {
+            if (abs($next - $t) < 1e-5 * $t) {
                 return $next;
             }
             $t = $next;
