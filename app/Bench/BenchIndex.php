@@ -10,10 +10,9 @@ use App\Models\IndexedSurface;
 use App\Models\Job;
 use App\Models\Reading;
 use Illuminate\Support\Facades\DB;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\JobAnswers;
 
 /**
  * What the bench and Find need of every job, kept beside it so that five thousand need not be evaluated to list one.
@@ -45,7 +44,7 @@ final class BenchIndex
         IndexedSurface::query()->where('job_id', $job->id)->delete();
         $rows = [];
         foreach ($facts->surfaces as $surface) {
-            $size = $answers->pictures->sizes->known($surface);
+            $size = $answers->shapes->sizes->known($surface);
             if ($size !== null && $surface->type->isMeasurable()) {
                 $part = $facts->partOf($surface);
                 $rows[] = ['job_id' => $job->id, 'surface_id' => $surface->id, 'name' => $surface->name, 'part' => $part->name, 'made' => $part->origin === Origin::Make, 'size_mm' => $size];
@@ -64,7 +63,7 @@ final class BenchIndex
         foreach (Job::query()->whereIn('id', $jobs)->get() as $job) {
             assert($job instanceof Job);
             $facts = JobRecords::toFacts(JobRecords::toArray($job));
-            self::write($job, $facts, (new Evaluator)->evaluate($facts));
+            self::write($job, $facts, JobAnswers::of($facts));
         }
     }
 
@@ -78,7 +77,7 @@ final class BenchIndex
             assert($job instanceof Job);
             DB::transaction(static function () use ($job): void {
                 $facts = JobRecords::toFacts(JobRecords::toArray($job));
-                self::write($job, $facts, (new Evaluator)->evaluate($facts));
+                self::write($job, $facts, JobAnswers::of($facts));
             });
         }
     }

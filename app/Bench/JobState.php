@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Job;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Facts\JobFacts;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\JobAnswers;
 
 /** A job as the screens need it: its facts, the answers to them, and its version. */
 final readonly class JobState implements \JsonSerializable
@@ -20,7 +19,7 @@ final readonly class JobState implements \JsonSerializable
     {
         [$undo, $redo] = JobStore::steps($job->id, Sender::name());
 
-        return new self($job->version, $facts, $undo, $redo, $answers ?? (new Evaluator)->evaluate($facts));
+        return new self($job->version, $facts, $undo, $redo, $answers ?? JobAnswers::of($facts));
     }
 
     /** @return array<string, mixed> */

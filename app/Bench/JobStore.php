@@ -15,11 +15,10 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\JobAnswers;
 use Oldpart\Core\Quantity\Unit;
 
 /**
@@ -132,7 +131,7 @@ final class JobStore
             $job = Job::query()->findOrFail($id);
             $job->update(['archived_at' => $shelf === 'archive' ? now() : null, 'binned_at' => $shelf === 'bin' ? now() : null]);
             $facts = JobRecords::toFacts(JobRecords::toArray($job));
-            BenchIndex::write($job, $facts, (new Evaluator)->evaluate($facts));
+            BenchIndex::write($job, $facts, JobAnswers::of($facts));
         });
     }
 
@@ -140,7 +139,7 @@ final class JobStore
     public function import(string $text): JobState
     {
         $read = JobFile::read($text);
-        (new Evaluator)->evaluate($read);
+        JobAnswers::of($read);
 
         return DB::transaction(function () use ($read): JobState {
             $facts = ForeignInstruments::takenIn($read);
@@ -171,7 +170,7 @@ final class JobStore
     private function carryOut(Job $job, string $request, Draft $draft, array $changes): JobState
     {
         $facts = $draft->apply($changes)->facts();
-        $answers = (new Evaluator)->evaluate($facts);
+        $answers = JobAnswers::of($facts);
         $steps = $draft->steps($facts);
         $before = $after = [];
         foreach ($steps as ['list' => $list, 'thing' => $thing, 'was' => $was, 'is' => $is]) {
@@ -196,7 +195,7 @@ final class JobStore
      */
     public function preview(string $id, array $changes): JobAnswers
     {
-        return (new Evaluator)->evaluate((new Draft(JobRecords::toArray(Job::query()->findOrFail($id))))->apply($changes)->facts());
+        return JobAnswers::of((new Draft(JobRecords::toArray(Job::query()->findOrFail($id))))->apply($changes)->facts());
     }
 
     /**
@@ -414,7 +413,7 @@ final class JobStore
     private function settled(Job $job): JobState
     {
         $facts = JobRecords::toFacts(JobRecords::toArray($job));
-        $answers = (new Evaluator)->evaluate($facts);
+        $answers = JobAnswers::of($facts);
         BenchIndex::write($job, $facts, $answers);
 
         return JobState::of($job, $facts, $answers);
@@ -458,7 +457,7 @@ final class JobStore
     private static function insert(JobFacts $facts): Job
     {
         $job = JobRecords::insert($facts);
-        BenchIndex::write($job, $facts, (new Evaluator)->evaluate($facts));
+        BenchIndex::write($job, $facts, JobAnswers::of($facts));
 
         return $job;
     }

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Sheet;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\JobAnswers;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\SvgWriter;
 use Oldpart\Core\Quantity\Unit;
@@ -29,7 +28,7 @@ final class JobSheet
 
     private function html(JobFacts $facts, Unit $unit): string
     {
-        $answers = (new Evaluator)->evaluate($facts);
+        $answers = JobAnswers::of($facts);
         $decoded = json_decode(json_encode($answers, JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
 
         return view('sheet', [

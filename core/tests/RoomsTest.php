@@ -22,9 +22,14 @@ final class RoomsTest extends TestCase
         ['Loop', 'Fit', 'Gauge'],
         ['Making', 'Picture'],
         ['Facts'],
-        ['Job'],
+        ['Evaluate'],
+        ['Remedy'],
+        ['Answer'],
         ['Exchange', 'Sum', 'Tables'],
     ];
+
+    /** None of these knows another. */
+    private const TOP = ['Exchange', 'Sum', 'Tables'];
 
     /** The core has no interface code and no database in it. */
     private const OUTSIDE = '/^use (?:Illuminate|App|Symfony\\\\Component\\\\Http|Dompdf)\b/m';
@@ -46,7 +51,7 @@ final class RoomsTest extends TestCase
         $source = (string) file_get_contents($file);
         preg_match_all('/Oldpart\\\\Core\\\\(\w+)\\\\/', $source, $found);
         $above = array_filter(array_unique($found[1]), fn (string $other): bool => $other !== $room
-            && ($this->floor($other) > $this->floor($room) || ($this->floor($other) === 8 && $this->floor($room) === 8)));
+            && ($this->floor($other) > $this->floor($room) || (in_array($room, self::TOP, true) && in_array($other, self::TOP, true))));
         self::assertSame([], array_values($above), "{$room} must not use a room above it, nor one top room another.");
         self::assertDoesNotMatchRegularExpression(self::OUTSIDE, $source, 'The core knows nothing of the web or the database.');
     }

@@ -13,6 +13,8 @@ use App\Change\FactChange;
 use App\Models\IndexedJob;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
+use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Answer\KindThumb;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
@@ -21,8 +23,6 @@ use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Facts\LoopLength;
 use Oldpart\Core\Fit\FitSearch;
 use Oldpart\Core\Fit\NamedFit;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\KindThumb;
 use Oldpart\Core\Joint\Chance;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
@@ -105,8 +105,8 @@ $store = $app->make(JobStore::class);
 $facts = $store->facts('demo-carder');
 $surface = $facts->surfaces[0]->id;
 $reading = ['surface' => $surface, 'station' => 'mouth', 'angle' => '0', 'value' => ['typed' => '1.6252', 'unit' => 'in'], 'instrument' => 'three-point'];
-timed('evaluate a whole job', static fn () => (new Evaluator)->evaluate($facts), 10);
-timed('evaluate and write it as JSON', static fn () => json_encode((new Evaluator)->evaluate($facts)), 20);
+timed('evaluate a whole job', static fn () => JobAnswers::of($facts), 10);
+timed('evaluate and write it as JSON', static fn () => json_encode(JobAnswers::of($facts)), 20);
 timed('preview a typed reading, store to JSON', static fn () => json_encode($store->preview('demo-carder', [new FactChange(FactList::Readings, 'new', $reading)])), 25);
 
 // A length dragged in a what-if, and a job in which a number was wrong: looked back at, and each way out tried on the whole of it.
@@ -116,7 +116,7 @@ $lengths = array_map(static fn (LoopLength $l): array => $l->jsonSerialize(), $f
 $lengths[1]['size'] = ['typed' => '0.0630', 'unit' => 'in'];
 timed('a length dragged, store to JSON', static fn () => json_encode($store->preview('demo-drill', [new FactChange(FactList::Loops, $float->id, ['lengths' => json_decode((string) json_encode($lengths), true)])])), 100);
 $wrong = $store->facts('demo-grinder');
-timed('a job in which a number was wrong', static fn () => (new Evaluator)->evaluate($wrong), 50);
+timed('a job in which a number was wrong', static fn () => JobAnswers::of($wrong), 50);
 
 // A large job: 60 surfaces with 25 readings each.
 $large = JobFile::toArray($facts);
@@ -130,7 +130,7 @@ for ($i = 0; $i < 60; $i++) {
     }
 }
 $largeFacts = JobFacts::fromArray($large);
-timed('evaluate 60 surfaces with 1,500 readings', static fn () => (new Evaluator)->evaluate($largeFacts), 10);
+timed('evaluate 60 surfaces with 1,500 readings', static fn () => JobAnswers::of($largeFacts), 10);
 
 // The tables: a fit looked up, over sizes and classes.
 $fits = ['H7/p6', 'H8/f7', 'P7/h6', 'K7/h6', 'H11/c11', 'FN2', 'RC4'];

@@ -6,8 +6,8 @@ namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Exchange\JobFile;
-use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Sum\Sums;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -24,7 +24,7 @@ final class JobAnswersCommand extends Command
             if (! is_string($path) || ! is_file($path) || ! is_readable($path)) {
                 throw new BadInput('no-file', 'file', 'There is no such file to read: '.(is_string($path) ? $path : '').'. Check the name.');
             }
-            $answers = (new Evaluator)->evaluate(JobFile::read((string) file_get_contents($path)));
+            $answers = JobAnswers::of(JobFile::read((string) file_get_contents($path)));
             $this->output->writeln(json_encode($answers, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
 
             return self::SUCCESS;

@@ -6,13 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Models\OwnInstrument;
 use Illuminate\Http\JsonResponse;
+use Oldpart\Core\Answer\KindThumb;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Catalogue\MaterialTests;
 use Oldpart\Core\Facts\Cause;
 use Oldpart\Core\Facts\Criticality;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Fit\Purpose;
-use Oldpart\Core\Job\KindThumb;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Safety\Gate;

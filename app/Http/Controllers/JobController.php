@@ -15,10 +15,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Evaluate\Loops\LoopFromFaces;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\MistakeCause;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\LoopFromFaces;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Unit;
 
@@ -140,7 +140,7 @@ final class JobController
         $in = Body::of($request)->only(['faces']);
         $facts = $this->store->facts($job);
 
-        return new JsonResponse(LoopFromFaces::of($facts, (new Evaluator)->evaluate($facts)->pictures, $in->texts('faces')));
+        return new JsonResponse(LoopFromFaces::of($facts, JobAnswers::of($facts)->shapes, $in->texts('faces')));
     }
 
     public function mistake(Request $request, string $job): JsonResponse

@@ -23,6 +23,9 @@ final class PressAdvice
 
     private const YIELD_FACTOR = 1.3;
 
+    /** Asked of what a joint must hold, where the load is steady. Common practice. */
+    public const HOLD_FACTOR = 1.5;
+
     /** What may be asked of a part that is pulled: of its yield, or of a brittle one's strength. */
     public static function enough(Material $outer): float
     {

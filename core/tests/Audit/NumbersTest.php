@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Audit;
 
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Catalogue\Hardness;
 use Oldpart\Core\Catalogue\HardnessScale;
+use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Fit\InchFit;
 use Oldpart\Core\Fit\Iso286;
 use Oldpart\Core\Fit\Purpose;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\JobAnswers;
-use Oldpart\Core\Job\JointAnswer;
-use Oldpart\Core\Job\MakingAnswer;
 use Oldpart\Core\Joint\Fastening;
 use Oldpart\Core\Making\BondAssembly;
 use Oldpart\Core\Making\BushOrder;
@@ -26,7 +25,7 @@ use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Shape\Chamfer;
 use Oldpart\Core\Shape\Profile;
 use Oldpart\Core\Shape\Segment;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\TestCase;
 
 /** Cases of an outside audit by their numbers there: tables, measuring, lengths, wording. */
@@ -34,10 +33,10 @@ final class NumbersTest extends TestCase
 {
     private static function answers(SampleJob $job): JobAnswers
     {
-        return (new Evaluator)->evaluate($job->build());
+        return JobAnswers::of($job->build());
     }
 
-    private static function joint(SampleJob $job, string $name): JointAnswer
+    private static function joint(SampleJob $job, string $name): SizedJoint
     {
         foreach (self::answers($job)->joints as $answer) {
             if ($answer->joint->name === $name) {
@@ -85,7 +84,7 @@ final class NumbersTest extends TestCase
         $job->facts['loops'] = [['id' => 'l', 'name' => 'Float', 'least' => $mm('0.05'), 'most' => $mm('0.25'), 'plane' => false, 'lengths' => [
             $length('Between', true, ['size' => $mm('40.20')]), $length('Housing length', false, ['surface' => $job->surface('Housing length')]),
         ]]];
-        $loop = json_decode((string) json_encode(self::answers($job)->loops[0]), true);
+        $loop = json_decode((string) json_encode(self::answers($job)->jsonSerialize()['loops'][0]), true);
         self::assertSame('found, out of parallel', $loop['rows'][1]['from']);
         preg_match_all('/\d\.\d+/', $loop['worst']['mm'], $m);
         $u = self::answers($job)->surfaces[0]->found ?? null;
@@ -103,9 +102,9 @@ final class NumbersTest extends TestCase
         $job->facts['loops'] = [['id' => 'l', 'name' => 'Float', 'least' => $mm('0.05'), 'most' => $mm('0.25'), 'plane' => false, 'lengths' => [
             $length('Between the shoulders', true, ['size' => $mm('40.1'), 'material' => 'medium-carbon steel, normalised']), $length('Housing length', false, ['surface' => $job->surface('Housing length')]),
         ]]];
-        self::assertNull(json_decode((string) json_encode(self::answers($job)->loops[0]), true)['in_use']);
+        self::assertNull(json_decode((string) json_encode(self::answers($job)->jsonSerialize()['loops'][0]), true)['in_use']);
         $job->facts['take_in']['runs_at_c'] = 120.0;
-        $warm = json_decode((string) json_encode(self::answers($job)->loops[0]), true)['in_use'];
+        $warm = json_decode((string) json_encode(self::answers($job)->jsonSerialize()['loops'][0]), true)['in_use'];
         self::assertStringContainsString('0.104', $warm['closes_at']['mm']);
         self::assertStringContainsString('120 °C as it runs', $warm['says']['mm']);
     }
@@ -171,7 +170,7 @@ final class NumbersTest extends TestCase
     public function test_11_a_cut_is_no_surer_than_its_temperature(): void
     {
         $job = SampleJob::measured()->cut('Bush outside', 'only', null, '30.020', 'outside-micrometer', 60.0);
-        $making = array_values(array_filter(self::answers($job)->making, static fn (MakingAnswer $m): bool => $m->entry->label === 'Bush outside'))[0];
+        $making = array_values(array_filter(self::answers($job)->making, static fn (CutProgress $m): bool => $m->entry->label === 'Bush outside'))[0];
         // α of bronze 18e-6, of the gauge 11.7e-6, each 1 K unsure; α itself by 1e-6 over 40 K.
         $temperature = 30.02 / sqrt(3) * sqrt((18e-6) ** 2 + (11.7e-6) ** 2 + (1e-6 * 40) ** 2);
         self::assertEqualsWithDelta(2 * sqrt((Instrument::named('outside-micrometer')->bestU95Mm() / 2) ** 2 + $temperature ** 2), $making->log->u95(), 2e-5);
@@ -260,7 +259,7 @@ final class NumbersTest extends TestCase
     {
         $job = SampleJob::measured();
         $job->facts['readings'] = array_map(static fn (array $r): array => $r['value']['typed'] === '22.000' ? [...$r, 'value' => ['typed' => '21.950', 'unit' => 'mm']] : $r, $job->facts['readings']);
-        $answer = json_decode((string) json_encode(self::joint($job->joint('Shaft in bush', ['least' => ['typed' => '0.02', 'unit' => 'mm'], 'most' => ['typed' => '0.10', 'unit' => 'mm']]), 'Shaft in bush')), true);
+        $answer = json_decode((string) json_encode(self::answers($job->joint('Shaft in bush', ['least' => ['typed' => '0.02', 'unit' => 'mm'], 'most' => ['typed' => '0.10', 'unit' => 'mm']]))->jointAnswers[1]), true);
         self::assertContains('ream', array_column($answer['help']['ways_out'], 'code'));
         self::assertNotContains('sneak-up', array_column($answer['help']['ways_out'], 'code'));
     }
@@ -293,7 +292,7 @@ final class NumbersTest extends TestCase
     }
 
     /** @return list<string> */
-    private static function noteCodes(JointAnswer $answer): array
+    private static function noteCodes(SizedJoint $answer): array
     {
         return array_map(static fn (Note $n): string => $n->code, $answer->notes);
     }

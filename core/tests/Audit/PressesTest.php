@@ -5,26 +5,26 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Audit;
 
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Catalogue\Friction;
 use Oldpart\Core\Catalogue\Material;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Job\JointAnswer;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Joint\MateForm;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Joint\Roughness;
 use Oldpart\Core\Quantity\Range;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\TestCase;
 
 /** Cases of an outside audit of press fits, by their numbers there; what is expected is worked by hand from Lamé and DIN 7190-1. */
 final class PressesTest extends TestCase
 {
     /** @param  array<string, mixed>  $joint */
-    private static function joint(SampleJob $job, array $joint = [], string $name = 'Bush in housing'): JointAnswer
+    private static function joint(SampleJob $job, array $joint = [], string $name = 'Bush in housing'): SizedJoint
     {
         $job->joint($name, $joint);
-        foreach ((new Evaluator)->evaluate($job->build())->joints as $answer) {
+        foreach (JobAnswers::of($job->build())->joints as $answer) {
             if ($answer->joint->name === $name) {
                 return $answer;
             }
@@ -33,12 +33,12 @@ final class PressesTest extends TestCase
     }
 
     /** @return list<string> */
-    private static function codes(JointAnswer $answer): array
+    private static function codes(SizedJoint $answer): array
     {
         return array_map(static fn (Note $n): string => $n->code, $answer->press->notes ?? []);
     }
 
-    private static function press(JointAnswer $answer): Press
+    private static function press(SizedJoint $answer): Press
     {
         return $answer->press ?? self::fail($answer->pressBlocked->mm ?? 'no mechanics, and no word why');
     }
@@ -65,7 +65,7 @@ final class PressesTest extends TestCase
             self::assertSame(0.0, $press->boreClosingMm->min);
             self::assertSame(0.0, $press->holdTorqueNm->min);
             self::assertContains('may-be-loose', self::codes($answer));
-            $labels = array_column((new Evaluator)->evaluate($job->build())->make, 'label');
+            $labels = array_column(JobAnswers::of($job->build())->make, 'label');
             self::assertContains('Bush bore, after pressing', $labels, 'its bore is not cut only once, as if it stayed');
         }
     }
@@ -151,8 +151,7 @@ final class PressesTest extends TestCase
         $answer = self::joint($job);
         self::assertContains('grip-gone-warm', self::codes($answer));
         self::assertSame(0.0, self::press($answer)->holdTorqueNm->min);
-        $says = json_decode((string) json_encode($answer), true)['hot_and_cold']['chances']['mm'] ?? '';
-        self::assertStringContainsString('0 grip at 180 °C', json_decode((string) json_encode((new Evaluator)->evaluate($job->build())->joints[0]), true)['hot_and_cold']['chances']['mm'], $says);
+        self::assertStringContainsString('0 grip at 180 °C', json_decode((string) json_encode(JobAnswers::of($job->build())->jointAnswers[0]), true)['hot_and_cold']['chances']['mm']);
     }
 
     /** Bronze grows more than iron: 30 mm · 7.5e-6 · 80 K = 0.018 more interference pulls the iron, none of it holds at 20 °C. */

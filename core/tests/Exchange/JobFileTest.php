@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Exchange\JobFile;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -20,8 +20,7 @@ final class JobFileTest extends TestCase
         $again = JobFile::read($text);
         self::assertSame($text, JobFile::write($again));
         self::assertEquals($facts, $again);
-        $evaluator = new Evaluator;
-        self::assertSame(json_encode($evaluator->evaluate($facts)), json_encode($evaluator->evaluate($again)));
+        self::assertSame(json_encode(JobAnswers::of($facts)), json_encode(JobAnswers::of($again)));
     }
 
     public function test_what_was_typed_is_in_the_file(): void

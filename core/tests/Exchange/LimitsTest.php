@@ -6,7 +6,7 @@ namespace Oldpart\Core\Tests\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\JobFile;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\TestCase;
 
 /** Case 20 of an outside audit: what a job may hold goes out as a file and comes in again. */

@@ -8,7 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\ReadingsCsv;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Quantity\Unit;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\TestCase;
 
 final class ReadingsCsvTest extends TestCase

@@ -6,9 +6,9 @@ namespace Oldpart\Core\Tests\Fit;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Fit\PlainBearing;
-use Oldpart\Core\Job\Evaluator;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\TestCase;
 
 final class PlainBearingTest extends TestCase
@@ -57,7 +57,7 @@ final class PlainBearingTest extends TestCase
     public function test_in_a_job(): void
     {
         $job = SampleJob::measured()->joint('Shaft in bush', ['load_n' => 880.0, 'speed_rpm' => 200.0]);
-        $shown = json_decode(json_encode((new Evaluator)->evaluate($job->build())->joints, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+        $shown = json_decode(json_encode(JobAnswers::of($job->build())->jointAnswers, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
         $plain = array_column(array_column($shown, 'help'), 'plain')[1] ?? $shown[1]['help']['plain'];
         self::assertSame('1 MPa', $plain['tiles'][0]['value']['mm']);
         self::assertSame(['good', 'good', 'good'], array_column(array_slice($plain['tiles'], 0, 3), 'tone'));

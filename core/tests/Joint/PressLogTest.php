@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Joint;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Catalogue\Friction;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
-use Oldpart\Core\Job\Evaluator;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Joint\PressLog;
 use Oldpart\Core\Quantity\Range;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\TestCase;
 
 /** The force of the press as it goes in, and the one try hot or cold rehearsed. */
@@ -64,7 +64,7 @@ final class PressLogTest extends TestCase
     /** @return array<string, mixed> */
     private static function assembly(JobFacts $facts): array
     {
-        return json_decode(json_encode((new Evaluator)->evaluate($facts)->assembly, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+        return json_decode(json_encode(JobAnswers::of($facts)->jsonSerialize()['assembly'], JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
     }
 
     public function test_a_force_that_jumps_says_stop(): void

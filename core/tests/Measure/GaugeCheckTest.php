@@ -6,10 +6,10 @@ namespace Oldpart\Core\Tests\Measure;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
-use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Measure\GaugeCheck;
 use Oldpart\Core\Measure\Instrument;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\TestCase;
 
 /** What is subtracted is what the gauge read over (JCGM 200 correction: compensation for a systematic error). */
@@ -76,10 +76,10 @@ final class GaugeCheckTest extends TestCase
     {
         $job = (new SampleJob)->answered()->materials()->read('Shaft journal', '22.003', 'outside-micrometer', 'middle', '0');
         $job->facts['readings'][0]['correction_mm'] = -0.003;
-        foreach ((new Evaluator)->evaluate($job->build())->surfaces as $surface) {
+        foreach (JobAnswers::of($job->build())->surfaces as $surface) {
             if ($surface->surface->name === 'Shaft journal') {
                 self::assertEqualsWithDelta(22.0, $surface->found->meanMm ?? 0, 1e-6);
-                self::assertContains('corrected', array_map(static fn (Note $n): string => $n->code, $surface->notes));
+                self::assertContains('corrected', array_map(static fn (Note $n): string => $n->code, $surface->found->notes ?? []));
             }
         }
     }

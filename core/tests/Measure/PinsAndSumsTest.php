@@ -6,7 +6,7 @@ namespace Oldpart\Core\Tests\Measure;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
-use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\Reading;
 use Oldpart\Core\Measure\Readings;
@@ -16,7 +16,7 @@ use Oldpart\Core\Quantity\LengthReader;
 use Oldpart\Core\Quantity\PinPair;
 use Oldpart\Core\Quantity\ReadingReader;
 use Oldpart\Core\Quantity\Unit;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\TestCase;
 
 /** Readings by a go and a no-go pin, and sums of readings. */
@@ -139,7 +139,7 @@ final class PinsAndSumsTest extends TestCase
             $job = (new SampleJob)->answered()->materials()->read('Shaft journal', '22.200', 'outside-micrometer', 'middle', '0');
             $job->facts['readings'][0]['value'] = ['typed' => $typed, 'unit' => 'mm'];
             $job->facts['readings'][0]['correction_mm'] = 0.01;
-            foreach ((new Evaluator)->evaluate($job->build())->surfaces as $surface) {
+            foreach (JobAnswers::of($job->build())->surfaces as $surface) {
                 if ($surface->surface->name === 'Shaft journal') {
                     self::assertEqualsWithDelta($mm, $surface->found->meanMm ?? 0, 1e-4, $typed);
                 }
@@ -152,10 +152,10 @@ final class PinsAndSumsTest extends TestCase
     {
         $job = (new SampleJob)->answered()->materials()->read('Shaft journal', '22.200', 'outside-micrometer', 'middle', '0');
         $job->facts['readings'][0]['value'] = ['typed' => '22.19 go 22.21', 'unit' => 'mm'];
-        foreach ((new Evaluator)->evaluate($job->build())->surfaces as $surface) {
+        foreach (JobAnswers::of($job->build())->surfaces as $surface) {
             if ($surface->surface->name === 'Shaft journal') {
                 self::assertEqualsWithDelta(22.2, $surface->found->meanMm ?? 0, 1e-3);
-                self::assertContains('between-pins', array_map(static fn (Note $n): string => $n->code, $surface->notes));
+                self::assertContains('between-pins', array_map(static fn (Note $n): string => $n->code, $surface->found->notes ?? []));
             }
         }
         $this->expectException(BadInput::class);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Picture;
 
-use Oldpart\Core\Job\Evaluator;
+use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\Hatch;
 use Oldpart\Core\Picture\Line;
@@ -12,7 +12,7 @@ use Oldpart\Core\Picture\Scale;
 use Oldpart\Core\Picture\SvgWriter;
 use Oldpart\Core\Picture\Text;
 use Oldpart\Core\Quantity\Unit;
-use Oldpart\Core\Tests\Job\SampleJob;
+use Oldpart\Core\Tests\Evaluate\SampleJob;
 use PHPUnit\Framework\TestCase;
 
 final class PictureTest extends TestCase
@@ -41,8 +41,8 @@ final class PictureTest extends TestCase
     public function test_pictures_of_a_whole_job(): void
     {
         $job = SampleJob::measured()->read('Housing bore', '30.006', 'three-point', 'mouth', '45')->cut('Bush outside', 'only', null, '30.3')->cut('Bush outside', 'only', '0.1', '30.2');
-        $answers = (new Evaluator)->evaluate($job->build());
-        $drawings = self::drawings([$answers->jsonSerialize(), array_map(static fn ($j): array => $j->jsonSerialize(), $answers->joints), array_map(static fn ($s): array => $s->jsonSerialize(), $answers->surfaces), array_map(static fn ($m): array => $m->jsonSerialize(), $answers->making), $answers->assembly->jsonSerialize()]);
+        $answers = JobAnswers::of($job->build());
+        $drawings = self::drawings($answers);
         self::assertGreaterThanOrEqual(8, count($drawings));
         foreach ($drawings as $drawing) {
             foreach (Unit::cases() as $unit) {
@@ -65,19 +65,14 @@ final class PictureTest extends TestCase
         }
     }
 
-    /**
-     * @param  array<array-key, mixed>  $values
-     * @return list<Drawing>
-     */
-    private static function drawings(array $values): array
+    /** @return list<Drawing> all that an answer holds, however deep */
+    private static function drawings(mixed $value): array
     {
-        $found = [];
-        array_walk_recursive($values, static function (mixed $value) use (&$found): void {
-            if ($value instanceof Drawing) {
-                $found[] = $value;
-            }
-        });
+        if ($value instanceof Drawing) {
+            return [$value];
+        }
+        $inside = $value instanceof \JsonSerializable ? $value->jsonSerialize() : $value;
 
-        return $found;
+        return is_array($inside) ? array_merge(...array_map(self::drawings(...), array_values($inside))) : [];
     }
 }

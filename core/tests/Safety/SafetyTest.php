@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Safety;
 
+use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Facts\AcceptanceFacts;
 use Oldpart\Core\Facts\TakeIn;
-use Oldpart\Core\Job\Gatekeeper;
 use Oldpart\Core\Safety\Caution;
 use Oldpart\Core\Safety\Gate;
 use PHPUnit\Framework\Attributes\DataProvider;

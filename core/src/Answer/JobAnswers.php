@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Answer;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Evaluate\Assembly\JobAssembly;
+use Oldpart\Core\Evaluate\Evaluator;
+use Oldpart\Core\Evaluate\Found\JudgedSurface;
+use Oldpart\Core\Evaluate\Gatekeeper;
+use Oldpart\Core\Evaluate\Loops\SolvedLoop;
+use Oldpart\Core\Evaluate\Loops\SolvedPlane;
+use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Evaluate\Making\MakeCard;
+use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Evaluate\Making\MakePlan;
+use Oldpart\Core\Evaluate\Mechanics\HeldBy;
+use Oldpart\Core\Evaluate\Mechanics\HotAndCold;
+use Oldpart\Core\Evaluate\Mechanics\JointThread;
+use Oldpart\Core\Evaluate\Outcome;
+use Oldpart\Core\Evaluate\Quote\JobQuote;
+use Oldpart\Core\Evaluate\Shapes\JobShapes;
+use Oldpart\Core\Evaluate\Shapes\JobSurvey;
+use Oldpart\Core\Evaluate\Sizing\JointConditions;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Facts\ClearanceFacts;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\MistakeFacts;
+use Oldpart\Core\Making\Step;
+use Oldpart\Core\Remedy\JointHelp;
+use Oldpart\Core\Remedy\JointWays;
+use Oldpart\Core\Remedy\Mistake;
+
+/** Everything the product says about a job. Computed from the facts, never stored. */
+final readonly class JobAnswers implements \JsonSerializable
+{
+    /**
+     * @param  list<StageAnswer>  $stages
+     * @param  list<JudgedSurface>  $surfaces
+     * @param  list<SizedJoint>  $joints
+     * @param  list<JointAnswer>  $jointAnswers  the joints as they are shown, with what helps to choose and to hold
+     * @param  list<SolvedLoop|SolvedPlane>  $loops
+     * @param  list<ClearanceAnswer>  $clearances
+     * @param  list<Mistake>  $mistakes
+     * @param  list<MakeEntry>  $make
+     * @param  list<Step>  $plan
+     * @param  list<CutProgress>  $making
+     * @param  list<Note>  $notes
+     */
+    private function __construct(
+        public string $id,
+        public bool $withheld,
+        public array $stages,
+        public NextStep $next,
+        public array $surfaces,
+        public array $joints,
+        public array $jointAnswers,
+        public array $loops,
+        public array $clearances,
+        public array $mistakes,
+        public array $make,
+        public array $plan,
+        public array $making,
+        public JobAssembly $assembly,
+        public HandOverAnswer $handOver,
+        public JobSurvey $survey,
+        public JobQuote $quote,
+        public JobShapes $shapes,
+        public JobPictures $pictures,
+        public array $notes,
+    ) {
+    }
+
+    /** @throws BadInput for facts that contradict each other, with the field that does */
+    public static function of(JobFacts $facts): self
+    {
+        $evaluator = new Evaluator;
+        $out = $evaluator->outcome($facts);
+        $surfaces = JudgedSurface::all($facts, $out);
+        $plan = MakePlan::of($facts, $out->joints, new MakeCard($facts, $out->joints), $out->make);
+        $shapes = new JobShapes($facts, $out->found, $out->withheld ? [] : $out->bands);
+        $survey = JobSurvey::of($facts, $shapes, $surfaces);
+        $assembly = JobAssembly::of($facts, $out, $survey);
+        $stages = new Stages($facts, $surfaces, $out->joints, $out->making, $plan, $assembly);
+
+        return new self(
+            id: $facts->id,
+            withheld: $out->withheld,
+            stages: $stages->all(),
+            next: $stages->next(),
+            surfaces: $surfaces,
+            joints: $out->joints,
+            jointAnswers: self::jointAnswers($facts, $out),
+            loops: $out->loops,
+            clearances: array_map(static fn (ClearanceFacts $c): ClearanceAnswer => ClearanceAnswer::of($c, $out->withheld), $facts->clearances),
+            // Each looks back at the job as it was believed to be, in which no mistakes stand: one step, no further.
+            mistakes: array_map(static fn (MistakeFacts $m): Mistake => Mistake::of($m, $facts, $out, $evaluator), $facts->mistakes),
+            make: $out->make,
+            plan: $plan,
+            making: $out->making,
+            assembly: $assembly,
+            handOver: new HandOverAnswer($out->making, $out->joints),
+            survey: $survey,
+            quote: JobQuote::of($facts, $survey, $out->joints),
+            shapes: $shapes,
+            pictures: new JobPictures($shapes),
+            notes: Gatekeeper::notes($facts->takeIn),
+        );
+    }
+
+    /** @return list<JointAnswer> each with what else would do, how it goes together warm, its thread, and what holds it beside the fit */
+    private static function jointAnswers(JobFacts $facts, Outcome $out): array
+    {
+        $ways = new JointWays($facts, $out->sizing, $out->study);
+
+        return array_map(static fn (SizedJoint $joint): JointAnswer => new JointAnswer(
+            of: $joint,
+            help: JointHelp::of($facts, $out, $joint),
+            ways: $ways->of($joint, JointConditions::of($facts, $out->found, $joint)),
+            hotAndCold: HotAndCold::of($joint, $facts->shop->temperatureC),
+            thread: JointThread::of($facts, $out->found, $joint),
+            held: HeldBy::of($facts, $out->found, $out->bands, $joint),
+        ), $out->joints);
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'id' => $this->id,
+            'withheld' => $this->withheld,
+            'stages' => $this->stages,
+            'next' => $this->next,
+            'surfaces' => array_map(static fn (JudgedSurface $s): SurfaceAnswer => new SurfaceAnswer($s), $this->surfaces),
+            'joints' => $this->jointAnswers,
+            'loops' => array_map(
+                static fn (SolvedLoop|SolvedPlane $l): LoopAnswer|PlaneAnswer => $l instanceof SolvedLoop ? new LoopAnswer($l) : new PlaneAnswer($l),
+                $this->loops,
+            ),
+            'clearances' => $this->clearances,
+            'mistakes' => array_map(static fn (Mistake $m): MistakeAnswer => new MistakeAnswer($m), $this->mistakes),
+            'make' => $this->make,
+            'plan' => $this->plan,
+            'making' => array_map(static fn (CutProgress $c): MakingAnswer => new MakingAnswer($c), $this->making),
+            'assembly' => new AssemblyAnswer($this->assembly),
+            'hand_over' => $this->handOver,
+            'survey' => new SurveyAnswer($this->survey, $this->pictures),
+            'quote' => new QuoteAnswer($this->quote),
+            'picture' => $this->pictures->assembly(),
+            'notes' => $this->notes,
+        ];
+    }
+}

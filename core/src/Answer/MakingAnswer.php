@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Answer;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Measure\Acceptance;
+use Oldpart\Core\Picture\CutPicture;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** Cutting one surface as it is shown. */
+final readonly class MakingAnswer implements \JsonSerializable
+{
+    public function __construct(public CutProgress $of)
+    {
+    }
+
+    private function says(): Say
+    {
+        $next = $this->of->next;
+        if ($next === null) {
+            return $this->of->entry->band === null ? ($this->of->entry->blocked ?? Say::plain('No band yet.')) : Say::plain('Enter the size it has now.');
+        }
+
+        return match ($next->state) {
+            'inside' => Say::plain($this->of->verdict === Acceptance::Inside ? 'Stop: inside the band.' : 'Stop: inside, but near a limit.'),
+            'past' => Say::plain('Past the band.'),
+            default => Say::with('Dial {d} on the diameter.', ['d' => LengthWriter::difference($next->dialMm)]),
+        };
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function rows(): array
+    {
+        $rows = [];
+        $sizes = $this->of->log->sizes();
+        foreach ($this->of->log->cuts as $i => $cut) {
+            $took = $i > 0 ? abs($sizes[$i] - $sizes[$i - 1]) : null;
+            $rows[] = [
+                'id' => $cut->id,
+                'dialled' => $cut->dialled === null ? null : LengthWriter::difference($cut->dialled->length->mm),
+                'after' => LengthWriter::size($sizes[$i]),
+                'took' => $took === null ? null : LengthWriter::difference($took),
+                'inside' => $this->of->entry->band?->holds($sizes[$i]) ?? false,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $band = $this->of->entry->band;
+        $sizes = $this->of->log->sizes();
+        $now = $sizes === [] ? null : $sizes[count($sizes) - 1];
+        $next = $this->of->next;
+
+        return [
+            'key' => $this->of->entry->key(),
+            'surface' => $this->of->entry->surface->id,
+            'phase' => $this->of->entry->phase->value,
+            'label' => $this->of->entry->label,
+            'measured_as' => $this->of->entry->surface->kind->value,
+            'now' => $now === null ? null : LengthWriter::size($now),
+            'state' => $next->state ?? 'none',
+            'verdict' => $this->of->verdict?->value,
+            'says' => $this->says(),
+            'dial' => $next === null || $next->state !== 'cut' ? null : LengthWriter::size($next->dialMm),
+            'dial_per_side' => $next === null || $next->state !== 'cut' ? null : LengthWriter::size($next->dialMm / 2),
+            'left' => $next === null ? null : LengthWriter::size(abs($next->leftMm)),
+            'cuts' => $next === null ? null : $next->cuts,
+            'plan' => $next === null ? [] : array_map(static fn (array $c): array => ['kind' => $c['kind'], 'dial' => LengthWriter::size($c['dial_mm'])], $next->plan),
+            'rough' => LengthWriter::size($this->of->roughMm),
+            'rows' => $this->rows(),
+            'notes' => $this->of->notes(),
+            'working' => $next->working->steps ?? [],
+            'picture' => $band === null || $sizes === [] ? null : CutPicture::draw($sizes, $this->of->plannedMm(), $band),
+        ];
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Answer;
+
+use Oldpart\Core\Evaluate\Quote\JobQuote;
+use Oldpart\Core\Making\Quote;
+
+/** What it would cost, and whether to take it, as it is shown. */
+final readonly class QuoteAnswer implements \JsonSerializable
+{
+    public function __construct(public JobQuote $of)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $money = fn (?float $amount): string => $amount === null ? 'weight?' : Quote::money($amount, $this->of->facts->shop->currency);
+
+        return [
+            'hours_from' => $this->of->quote->hours->min,
+            'hours_to' => $this->of->quote->hours->max,
+            'price_from' => $money($this->of->quote->price->min),
+            'price_to' => $money($this->of->quote->price->max),
+            'labour' => $money($this->of->quote->labour),
+            'bought_in' => $money($this->of->quote->costs),
+            'factor' => $this->of->quote->factor,
+            'risks' => $this->of->risks,
+            'amounts' => (object) array_map($money, $this->of->amounts),
+            'advised' => $this->of->advised->verdict->value,
+            'verdict' => $this->of->verdict()->value,
+            'verdict_says' => $this->of->verdict()->label(),
+            'reasons' => [...$this->of->advised->reasons, ...($this->of->missing() === '' ? [] : [$this->of->missing()])],
+            'letter' => $this->of->letter(),
+            'working' => $this->of->quote->working->and(...$this->of->stock()),
+        ];
+    }
+}

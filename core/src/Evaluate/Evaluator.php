@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Evaluate\Found\FoundSurfaces;
+use Oldpart\Core\Evaluate\Loops\LoopLengths;
+use Oldpart\Core\Evaluate\Loops\SolvedLoop;
+use Oldpart\Core\Evaluate\Loops\SolvedPlane;
+use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Evaluate\Making\MadeBands;
+use Oldpart\Core\Evaluate\Making\MakeCard;
+use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Evaluate\Mechanics\PressStudy;
+use Oldpart\Core\Evaluate\Sizing\JointSizing;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\LoopFacts;
+use Oldpart\Core\Quantity\Band;
+
+/**
+ * The steps from the facts of a job to what comes out of it. Each takes what earlier ones gave and gives one thing; nothing is stored,
+ * nothing turns back. Ways out, what-ifs and mistakes run the same steps on changed facts.
+ */
+final class Evaluator
+{
+    /** @throws BadInput for facts that contradict each other, with the field that does */
+    public function outcome(JobFacts $facts): Outcome
+    {
+        $withheld = Gatekeeper::withholds($facts->takeIn);
+        $found = FoundSurfaces::of($facts);
+        $sizing = new JointSizing($facts, $found, $withheld);
+        $sized = array_map($sizing->size(...), $facts->joints, array_keys($facts->joints));
+        $bands = MadeBands::of($sized);
+        $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts), $sized);
+        $joints = array_map($study->of(...), $sized);
+        $lengths = new LoopLengths($facts, $found, $withheld ? [] : $bands);
+        $entries = [...(new MakeCard($facts, $joints))->entries(), ...MakeCard::lengths($facts, $lengths, $bands, $withheld)];
+        $making = array_map(static fn (MakeEntry $entry): CutProgress => CutProgress::of($facts, $entry), $entries);
+        $loops = array_map(
+            static fn (LoopFacts $loop): SolvedLoop|SolvedPlane => $loop->plane
+                ? SolvedPlane::of($loop, $lengths, $withheld) : $lengths->answer($loop, $facts->shop, $withheld),
+            $facts->loops,
+        );
+
+        return new Outcome(
+            withheld: $withheld,
+            found: $found,
+            sizing: $sizing,
+            study: $study,
+            joints: $joints,
+            bands: [...array_map(static fn (array $length): Band => $length['band'], $lengths->bands()), ...$bands],
+            make: array_map(static fn (CutProgress $cut): MakeEntry => $cut->entry->made($cut->lastSize(), $cut->verdict?->value), $making),
+            making: $making,
+            loops: $loops,
+        );
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Found;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Catalogue\Material;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Facts\ReadingFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Measure\Reading;
+use Oldpart\Core\Measure\Readings;
+use Oldpart\Core\Measure\Warmth;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** From a job's readings to its found sizes. */
+final class FoundSurfaces
+{
+    /** How far a shop thermometer and a part lying beside it may differ, K. Common practice. */
+    public const TEMPERATURE_UNSURE_K = 1.0;
+
+    /** @return array<string, FoundSize> by surface id; only those with readings */
+    public static function of(JobFacts $facts): array
+    {
+        $found = [];
+        $repeats = self::repeats($facts);
+        foreach ($facts->surfaces as $surface) {
+            $readings = $facts->readingsOf($surface->id);
+            if ($readings !== [] && $facts->partOf($surface)->origin !== Origin::Make) {
+                $found[$surface->id] = self::one($facts, $surface, $readings, self::elsewhere($repeats, $surface->id));
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, array<string, array{squares: float, dof: int}>> how each instrument repeats within a spot, by its code, then by surface; mm² */
+    private static function repeats(JobFacts $facts): array
+    {
+        $spots = [];
+        foreach ($facts->readings as $r) {
+            // Pins, sums and comparisons scatter in their own way.
+            if ($r->setAside === null && $r->value->betweenMm === null && $r->value->masterMm === null && count($r->value->weights) === 1) {
+                $spots[$r->instrument][$r->surface][$r->station."\0".$r->angle][] = $r->value->length->mm;
+            }
+        }
+        $repeats = [];
+        foreach ($spots as $instrument => $surfaces) {
+            foreach ($surfaces as $surface => $bySpot) {
+                $squares = 0.0;
+                $dof = 0;
+                foreach ($bySpot as $values) {
+                    $mean = array_sum($values) / count($values);
+                    foreach ($values as $value) {
+                        $squares += ($value - $mean) ** 2;
+                    }
+                    $dof += count($values) - 1;
+                }
+                if ($dof > 0) {
+                    $repeats[$instrument][$surface] = ['squares' => $squares, 'dof' => $dof];
+                }
+            }
+        }
+
+        return $repeats;
+    }
+
+    /**
+     * @param  array<string, array<string, array{squares: float, dof: int}>>  $repeats
+     * @return array<string, array{squares: float, dof: int}> pooled over all other surfaces, by instrument
+     */
+    private static function elsewhere(array $repeats, string $surface): array
+    {
+        $others = [];
+        foreach ($repeats as $instrument => $surfaces) {
+            unset($surfaces[$surface]);
+            if ($surfaces !== []) {
+                $others[$instrument] = ['squares' => array_sum(array_column($surfaces, 'squares')), 'dof' => array_sum(array_column($surfaces, 'dof'))];
+            }
+        }
+
+        return $others;
+    }
+
+    /**
+     * @param  non-empty-list<ReadingFacts>  $readings
+     * @param  array<string, array{squares: float, dof: int}>  $elsewhere
+     */
+    private static function one(JobFacts $facts, SurfaceFacts $surface, array $readings, array $elsewhere): FoundSize
+    {
+        $remarks = [];
+        $tools = $facts->shop->instruments;
+        $material = self::material($facts->partOf($surface));
+        $alpha = $material?->alphaPerK;
+        if ($alpha === null) {
+            $remarks[] = Note::info('alpha-steel', 'The material is not named yet: its expansion is taken as steel’s.');
+        }
+        $room = $facts->shop->temperatureC;
+        $warmest = max(array_map(static fn (ReadingFacts $r): float => $r->partC ?? $room, $readings));
+        if ($warmest - $room >= 2) {
+            $shift = $readings[0]->value->length->mm * ($alpha ?? Warmth::STEEL) * ($warmest - $room);
+            $remarks[] = Note::caution('read-warm', Say::with('Read warm, at {t} °C: it will be {shift} smaller when cool. The size is corrected for it; better, read it again cool.', [
+                't' => number_format($warmest, 0), 'shift' => LengthWriter::difference($shift),
+            ]));
+        }
+
+        $seen = ['corrections' => [], 'apart' => 0.0, 'masters' => [], 'tools' => []];
+        [$jaws, $most, $taken] = [0.0, 1, []];
+        foreach ($readings as $r) {
+            $tool = $seen['tools'][$r->instrument] ??= $tools->named($r->instrument);
+            $value = $r->value;
+            $size = $value->length->mm;
+            $correction = self::correction($r);
+            $shift = $tool->jawFlatMm > 0 ? $tool->jawShiftMm($surface->kind, $size)->middle() : 0.0;
+            $taken[] = new Reading(
+                $size + $correction + $shift, $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn,
+                $value->betweenMm, $value->weights, $value->masterMm, $tool,
+            );
+            if ($correction !== 0.0) {
+                $seen['corrections'][] = $correction;
+            }
+            if ($value->masterMm !== null) {
+                $seen['masters'][] = $value->masterMm;
+            }
+            $seen['apart'] = max($seen['apart'], $value->betweenMm ?? 0.0);
+            $jaws = max($jaws, $shift);
+            $most = max($most, count($value->weights));
+        }
+        foreach (array_unique($seen['corrections']) as $correction) {
+            $remarks[] = Note::info('corrected', Say::with('Corrected by {c}: what the gauge’s last check against a master showed.', ['c' => Say::with($correction > 0 ? '+{d}' : '−{d}', ['d' => LengthWriter::difference($correction)])]));
+        }
+        if ($jaws > 0) {
+            $remarks[] = Note::info('jaws', Say::with('The calliper’s inside jaws are flat and read a bore small: {d} is added, half as much again either way is in the doubt.', ['d' => LengthWriter::difference($jaws)]));
+        }
+        if ($seen['apart'] > 0) {
+            $remarks[] = Note::info('between-pins', Say::with('Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.', ['d' => LengthWriter::difference($seen['apart'])]));
+        }
+        if ($most > 1) {
+            $remarks[] = Note::info('sum-of-readings', "Typed as a sum of {$most} sizes: the gauge counts for each, by how often the size stands in the sum. Where it was one reading, type its total.");
+        }
+        foreach (array_unique($seen['masters']) as $master) {
+            $remarks[] = Note::info('compared', Say::with('Compared with a master of {m}: the gauge’s long-range error drops out, the master’s own takes its place.', ['m' => LengthWriter::sizeInWords($master)]));
+        }
+        if (count($seen['tools']) > 1) {
+            $remarks[] = Note::info('several-instruments', 'Read with several instruments: each place is as sure as what read it. Set a rough reading aside where a better one took its place.');
+        }
+        $warmth = new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K);
+
+        return (new Readings($surface->kind, $taken, $taken[0]->instrument ?? $tools->named($readings[0]->instrument), $warmth, $remarks, $elsewhere))->found();
+    }
+
+    /** The gauge's zero error counts as often as its sizes do: not at all in a difference, or where it was set on a master. */
+    private static function correction(ReadingFacts $r): float
+    {
+        return $r->correctionMm === null || $r->value->masterMm !== null ? 0.0 : $r->correctionMm * array_sum($r->value->weights);
+    }
+
+    public static function material(PartFacts $part): ?Material
+    {
+        return $part->material === null ? null : Material::named($part->material, 'material');
+    }
+}

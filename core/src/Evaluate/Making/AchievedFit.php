@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Making;
+
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Quantity\Range;
+
+/** The fit that was made: the last sizes of what was cut, in what it goes with. */
+final class AchievedFit
+{
+    /**
+     * Clearance of the made part in its mate, with both doubts in quadrature, mm; null while it is not made. Source: JCGM 100.
+     *
+     * @param  list<CutProgress>  $making
+     */
+    public static function of(SizedJoint $joint, array $making): ?Range
+    {
+        $made = $joint->make === null || $joint->withheld ? null : self::madeSize($making, $joint->make->id);
+        if ($made === null) {
+            return null;
+        }
+        [$size, $doubt] = $made;
+        if ($joint->toTable?->other !== null) {
+            $other = self::madeSize($making, $joint->toTable->other->id);
+            $clearance = $other === null ? 0.0 : ($joint->makesInner() ? $other[0] - $size : $size - $other[0]);
+
+            return $other === null ? null : new Range($clearance - hypot($doubt, $other[1]), $clearance + hypot($doubt, $other[1]));
+        }
+        $found = $joint->mateFound;
+        if ($found === null) {
+            return null;
+        }
+        $tight = $joint->isTight();
+        $u = hypot($doubt, $tight ? $found->u95MeanMm : $found->u95Mm);
+        [$smallest, $largest] = $tight ? [$found->meanMm, $found->meanMm] : [$found->smallestMm(), $found->largestMm()];
+
+        return $joint->makesInner()
+            ? new Range($smallest - $size - $u, $largest - $size + $u)
+            : new Range($size - $largest - $u, $size - $smallest + $u);
+    }
+
+    /**
+     * @param  list<CutProgress>  $making
+     * @return array{float, float}|null the last size of a made surface, and its doubt, mm
+     */
+    private static function madeSize(array $making, string $surface): ?array
+    {
+        $log = null;
+        foreach ($making as $cut) {
+            if ($cut->entry->surface->id === $surface && $cut->entry->phase !== Phase::Before) {
+                $log = $cut->log;
+            }
+        }
+        $last = $log?->last();
+
+        return $log === null || $last === null ? null : [$log->atTwenty($last), $log->u95()];
+    }
+
+    /** @return 'inside'|'outside'|'cannot-tell'|null null while it is not made, or nothing was wanted */
+    public static function verdict(?Range $achieved, ?Range $wanted): ?string
+    {
+        return match (true) {
+            $achieved === null || $wanted === null => null,
+            $achieved->min >= $wanted->min && $achieved->max <= $wanted->max => 'inside',
+            $achieved->min > $wanted->max || $achieved->max < $wanted->min => 'outside',
+            default => 'cannot-tell',
+        };
+    }
+}

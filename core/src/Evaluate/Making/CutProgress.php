@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Making;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Making\Cut;
+use Oldpart\Core\Making\NextCut;
+use Oldpart\Core\Measure\Acceptance;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** Cutting one surface: where it stands, what to dial next, and whether it is inside. */
+final readonly class CutProgress
+{
+    private function __construct(
+        public MakeEntry $entry,
+        public CutLog $log,
+        public ?NextCut $next,
+        public ?Acceptance $verdict,
+        public float $roughMm,
+    ) {
+    }
+
+    public static function of(JobFacts $facts, MakeEntry $entry): self
+    {
+        $log = CutLog::of($facts, $entry->surface, $entry->phase);
+        $rough = $facts->shop->roughCutMm;
+        if ($log->last() === null || $entry->band === null) {
+            return new self($entry, $log, null, null, $rough);
+        }
+        $sizes = $log->sizes();
+        $now = $sizes[count($sizes) - 1];
+
+        return new self(
+            $entry, $log,
+            NextCut::toward($entry->surface->kind, $entry->band, $now, $rough, self::history($entry, $log)),
+            Acceptance::of($now, $log->u95(), $entry->band), $rough,
+        );
+    }
+
+    /** As it was measured last, at 20 °C. */
+    public function lastSize(): ?Say
+    {
+        $last = $this->log->last();
+
+        return $last === null ? null : LengthWriter::size($this->log->atTwenty($last));
+    }
+
+    /** @return list<Cut> */
+    private static function history(MakeEntry $entry, CutLog $log): array
+    {
+        $history = [];
+        $sizes = $log->sizes();
+        $sign = $entry->surface->kind === SurfaceKind::Bore ? 1 : -1;
+        foreach ($log->cuts as $i => $cut) {
+            if ($i > 0 && $cut->dialled !== null) {
+                $history[] = new Cut($cut->dialled->length->mm, $sign * ($sizes[$i] - $sizes[$i - 1]));
+            }
+        }
+
+        return $history;
+    }
+
+    /** @return list<float> the sizes to come by the cuts planned, mm */
+    public function plannedMm(): array
+    {
+        $sizes = $this->log->sizes();
+        if ($this->next === null || $sizes === []) {
+            return [];
+        }
+        $planned = [];
+        $size = $sizes[count($sizes) - 1];
+        foreach ($this->next->plan as $cut) {
+            if ($cut['kind'] !== 'spring') {
+                $size += ($this->entry->surface->kind === SurfaceKind::Bore ? 1 : -1) * $cut['take_mm'];
+                $planned[] = $size;
+            }
+        }
+
+        return $planned;
+    }
+
+    /** @return list<Note> */
+    public function notes(): array
+    {
+        if ($this->entry->band === null) {
+            return [];
+        }
+        $notes = $this->next->notes ?? [];
+        $shift = $this->log->warmShift();
+        if (abs($shift) > 0.1 * $this->entry->band->widthMm()) {
+            $notes[] = Note::caution('cut-warm', Say::with('Read warm: it will shrink by {s}. The size here is corrected for it, but let it cool before you accept it.', ['s' => LengthWriter::difference($shift)]));
+        }
+        if ($this->verdict === Acceptance::CannotTell) {
+            $notes[] = Note::caution('cannot-tell', Say::with('It is within ±{u} of a limit: the reading can’t tell which side. Read it with something surer before you accept it.', ['u' => LengthWriter::difference($this->log->u95())]));
+        }
+
+        return $notes;
+    }
+}

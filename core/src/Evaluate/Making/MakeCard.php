@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Making;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Found\FoundSurfaces;
+use Oldpart\Core\Evaluate\Loops\LoopLengths;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Joint\PressAdvice;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/** Everything to be made, with its number: the answer people came for. */
+final readonly class MakeCard
+{
+    /** @param  list<SizedJoint>  $joints */
+    public function __construct(private JobFacts $facts, private array $joints)
+    {
+    }
+
+    /** @return list<MakeEntry> */
+    public function entries(): array
+    {
+        $entries = [];
+        foreach ($this->joints as $answer) {
+            if ($answer->isSized()) {
+                array_push($entries, ...$this->forJoint($answer));
+            }
+        }
+
+        return $entries;
+    }
+
+    /** @return list<MakeEntry> */
+    private function forJoint(SizedJoint $answer): array
+    {
+        $surface = $answer->make ?? throw new \LogicException('checked by the caller');
+        $goto = match (true) {
+            $answer->withheld => ['stage' => 'take-in', 'surface' => null],
+            $answer->band() === null => ['stage' => 'measure', 'surface' => $answer->mate?->id],
+            default => ['stage' => 'size', 'surface' => $answer->joint->id],
+        };
+        $closing = $surface->kind === SurfaceKind::Bore ? $this->pressOn($surface) : null;
+        if ($closing === null) {
+            return [new MakeEntry($surface, Phase::Only, $surface->name, $answer->joint->id, $answer->band(), $answer->blocked, $answer->goodEnough, [], $answer->notes, $goto), ...$this->otherSide($answer, $goto)];
+        }
+
+        return $this->boreEntries($surface, $answer, $closing, $goto);
+    }
+
+    /**
+     * Lengths to make that follow from loops: a surface's own, with its limits; those without two limits stay with their loop.
+     *
+     * @param  array<string, Band>  $bands  of surfaces that a joint sizes already
+     * @return list<MakeEntry>
+     */
+    public static function lengths(JobFacts $facts, LoopLengths $lengths, array $bands, bool $withheld): array
+    {
+        $entries = [];
+        foreach ($withheld ? [] : $lengths->bands() as $id => ['band' => $band, 'loop' => $loop]) {
+            $surface = $facts->surface($id);
+            if ($surface !== null && ! isset($bands[$id])) {
+                $entries[] = new MakeEntry($surface, Phase::Only, $surface->name, $loop->id, $band, null, null, [Say::with('For “{loop}”.', ['loop' => $loop->name])], [], ['stage' => 'size', 'surface' => $loop->id]);
+            }
+        }
+
+        return $entries;
+    }
+
+    /**
+     * The other side, where both are made to the table.
+     *
+     * @param  array{stage: string, surface: ?string}  $goto
+     * @return list<MakeEntry>
+     */
+    private function otherSide(SizedJoint $answer, array $goto): array
+    {
+        $other = $answer->toTable?->other;
+
+        return $other === null ? [] : [new MakeEntry($other, Phase::Only, $other->name, $answer->joint->id, $answer->withheld ? null : $answer->toTable->otherSized?->band, $answer->blocked, null, [], [], $goto)];
+    }
+
+    /**
+     * A bore that closes when its part is pressed in: what to cut before, and what it must be after.
+     *
+     * @param  array{stage: string, surface: ?string}  $goto
+     * @return list<MakeEntry>
+     */
+    private function boreEntries(SurfaceFacts $surface, SizedJoint $answer, SizedJoint $press, array $goto): array
+    {
+        $after = $answer->band();
+        $range = $press->press?->boreClosingMm;
+        $afterEntry = new MakeEntry($surface, Phase::After, "{$surface->name}, after pressing", $answer->joint->id, $after, $answer->blocked, $answer->goodEnough, [], $answer->notes, $goto);
+        if ($after === null) {
+            return [$afterEntry];
+        }
+        if ($range === null) {
+            $why = $press->blocked !== null
+                ? Say::with('It closes when pressed; by how much follows once “{joint}” is sized.', ['joint' => $press->joint->name])
+                : $press->pressBlocked ?? Say::plain('Choose the press fit first.');
+
+            return [new MakeEntry($surface, Phase::Before, "{$surface->name}, before pressing", $answer->joint->id, null, $why, null, [], [], ['stage' => $press->blocked !== null ? 'measure' : 'survey', 'surface' => $press->mate?->id]), $afterEntry];
+        }
+        $closes = Say::with('Closes {a} to {b} when pressed.', ['a' => LengthWriter::size($range->min), 'b' => LengthWriter::size($range->max)]);
+        if ($this->finishInPlace($surface, $answer, $press)) {
+            $rough = $after->lowerMm - max(0.3, 0.01 * $after->lowerMm);
+
+            return [new MakeEntry($surface, Phase::After, $afterEntry->label, $answer->joint->id, $after, null, $answer->goodEnough, [
+                Say::with('Bore or ream it in place. Before pressing, leave it at about {r}.', ['r' => LengthWriter::size($rough)]), $closes,
+            ], $answer->notes, $goto)];
+        }
+        $before = self::before($after, $range) ?? throw new \LogicException('an empty band is finished in place');
+
+        return [
+            new MakeEntry($surface, Phase::Before, "{$surface->name}, before pressing", $answer->joint->id, $before, null, $answer->goodEnough, [$closes], $answer->notes, $goto),
+            $afterEntry,
+        ];
+    }
+
+    /** Asked for, or needed: thin wall, a closing that leaves less of the band than the lathe holds, or a porous bush that is sized on a mandrel. */
+    public function finishInPlace(SurfaceFacts $bore, SizedJoint $answer, SizedJoint $press): bool
+    {
+        $after = $answer->band();
+        if ($after === null || $press->press === null) {
+            return false;
+        }
+        $fit = $press->press->fit;
+        $before = self::before($after, $press->press->boreClosingMm);
+        $needed = $before === null || $before->widthMm() < $this->facts->shop->latheHoldsMm || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || ($press->press->innerFactor ?? INF) < 1 || $this->isSintered($bore);
+
+        return $before === null || ($answer->joint->finishInPlace ?? $needed);
+    }
+
+    public function isSintered(SurfaceFacts $surface): bool
+    {
+        return str_contains(FoundSurfaces::material($this->facts->partOf($surface))->name ?? '', 'sintered');
+    }
+
+    /** The joint that holds the outside of the part a bore is in: pressed, bonded or slipped in; null where it has none. */
+    public function heldOutside(SurfaceFacts $bore): ?SizedJoint
+    {
+        foreach ($this->joints as $joint) {
+            if ($joint->make !== null && $joint->make->part === $bore->part && $joint->make->id === $joint->joint->inner && ! $joint->purpose->isLength && $joint->isSized()) {
+                return $joint;
+            }
+        }
+
+        return null;
+    }
+
+    /** The joint that can be tight through another surface of the same made part, if there is one. */
+    public function pressOn(SurfaceFacts $bore): ?SizedJoint
+    {
+        foreach ($this->joints as $joint) {
+            if ($joint->make !== null && $joint->make->part === $bore->part && $joint->make->id === $joint->joint->inner && $joint->canBeTight() && ! $joint->purpose->isLength) {
+                return $joint;
+            }
+        }
+
+        return null;
+    }
+
+    /** The bore to cut so that, whatever it closes by, it ends inside: lower + most closing … upper + least closing. */
+    public static function before(Band $after, Range $closing): ?Band
+    {
+        return Band::between($after->lowerMm + $closing->max, $after->upperMm + $closing->min);
+    }
+}

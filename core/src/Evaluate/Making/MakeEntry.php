@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Making;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Measure\GoodEnough;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/** One line of the make card: a surface to make, the one number, its limits, and what stands in the way. */
+final readonly class MakeEntry implements \JsonSerializable
+{
+    /**
+     * @param  ?Band  $band  null while something stands in the way
+     * @param  list<Say>  $remarks
+     * @param  list<Note>  $notes
+     * @param  array{stage: string, surface: ?string}  $goto  where to go to get on
+     */
+    public function __construct(
+        public SurfaceFacts $surface,
+        public Phase $phase,
+        public string $label,
+        public string $jointId,
+        public ?Band $band,
+        public ?Say $blocked,
+        public ?GoodEnough $reading,
+        public array $remarks,
+        public array $notes,
+        public array $goto,
+        public ?Say $made = null,
+        public ?string $verdict = null,
+    ) {
+    }
+
+    public function key(): string
+    {
+        return "{$this->surface->id}:{$this->phase->value}";
+    }
+
+    public function made(?Say $made, ?string $verdict): self
+    {
+        return new self($this->surface, $this->phase, $this->label, $this->jointId, $this->band, $this->blocked, $this->reading, $this->remarks, $this->notes, $this->goto, $made, $verdict);
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        $bore = $this->surface->kind === SurfaceKind::Bore;
+        $band = $this->band;
+        $aim = $band === null ? null : ($bore ? LengthWriter::lower($band) : LengthWriter::upper($band));
+        $limit = $band === null ? null : ($bore
+            ? Say::with('stop anywhere up to {b}', ['b' => LengthWriter::upper($band)])
+            : Say::with('stop anywhere down to {b}', ['b' => LengthWriter::lower($band)]));
+
+        return [
+            'key' => $this->key(),
+            'surface' => $this->surface->id,
+            'phase' => $this->phase->value,
+            'joint' => $this->jointId,
+            'label' => $this->label,
+            'aim' => $aim,
+            'limit' => $limit,
+            'lower' => $band === null ? null : LengthWriter::lower($band),
+            'upper' => $band === null ? null : LengthWriter::upper($band),
+            'band' => $band,
+            'blocked' => $this->blocked,
+            'reading' => $this->reading === null ? null : ['verdict' => $this->reading->verdict, 'says' => Say::plain(($this->reading->verdict === 'not-good-enough' ? 'reading not good enough' : 'reading '.$this->reading->verdict).', '.$this->reading->short())],
+            'remarks' => $this->remarks,
+            'notes' => $this->notes,
+            'goto' => $this->goto,
+            'made' => $this->made,
+            'verdict' => $this->verdict,
+        ];
+    }
+}

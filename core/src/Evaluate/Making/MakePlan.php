@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Making;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\OperationFacts;
+use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Making\BushOrder;
+use Oldpart\Core\Making\Step;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Band;
+
+/** In what order it is made: worked out for a bush, else the operations as quoted. */
+final readonly class MakePlan
+{
+    /**
+     * @param  list<SizedJoint>  $joints
+     * @param  list<MakeEntry>  $make
+     * @return list<Step>
+     */
+    public static function of(JobFacts $facts, array $joints, MakeCard $card, array $make): array
+    {
+        foreach ($joints as $running) {
+            $bore = $running->make;
+            $held = $bore === null || $bore->kind !== SurfaceKind::Bore ? null : $card->heldOutside($bore);
+            $outside = $held?->band();
+            $after = $running->band();
+            $length = self::lengthBand($joints);
+            if ($bore === null || $held === null || $outside === null || $after === null || $length === null) {
+                continue;
+            }
+            $before = null;
+            foreach ($make as $entry) {
+                if ($entry->surface->id === $bore->id && $entry->phase === Phase::Before) {
+                    $before = $entry->band;
+                }
+            }
+
+            return BushOrder::of($outside, $before, $after, $length, $held->canBeTight() && $card->finishInPlace($bore, $running, $held), $card->isSintered($bore), ! $held->canBeTight());
+        }
+
+        return in_array($facts->kind, ['plain-bush', 'flanged-bush'], true) ? [] : self::operations($facts);
+    }
+
+    /** @return list<Step> the operations as quoted, where no order is worked out for the kind */
+    private static function operations(JobFacts $facts): array
+    {
+        return array_map(static fn (OperationFacts $o): Step => new Step(
+            $o->id, Say::plain($o->name), 'set-up '.number_format($o->setupMin).' min, '.number_format($o->runMin).' min a piece', 'as quoted',
+        ), $facts->operations);
+    }
+
+    /** @param  list<SizedJoint>  $joints */
+    private static function lengthBand(array $joints): ?Band
+    {
+        foreach ($joints as $joint) {
+            if ($joint->make?->kind === SurfaceKind::Length) {
+                return $joint->band();
+            }
+        }
+
+        return null;
+    }
+}

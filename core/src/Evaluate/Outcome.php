@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate;
+
+use Oldpart\Core\Evaluate\Loops\SolvedLoop;
+use Oldpart\Core\Evaluate\Loops\SolvedPlane;
+use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Evaluate\Mechanics\PressStudy;
+use Oldpart\Core\Evaluate\Sizing\JointSizing;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Quantity\Band;
+
+/** What comes out of a job at the end, and what it was worked out with. */
+final readonly class Outcome
+{
+    public function __construct(
+        public bool $withheld,
+        /** @var array<string, FoundSize> by surface */
+        public array $found,
+        public JointSizing $sizing,
+        public PressStudy $study,
+        /** @var list<SizedJoint> */
+        public array $joints,
+        /** @var array<string, Band> of made surfaces */
+        public array $bands,
+        /** @var list<MakeEntry> */
+        public array $make,
+        /** @var list<CutProgress> */
+        public array $making,
+        /** @var list<SolvedLoop|SolvedPlane> */
+        public array $loops,
+    ) {
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Sizing;
+
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JointFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\BearingSeat;
+use Oldpart\Core\Fit\Offer;
+use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Fit\SizeToMate;
+use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Measure\GoodEnough;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\Range;
+
+/** One joint: the fits on offer, the one taken, what it makes the size, and the press it comes to. */
+final readonly class SizedJoint
+{
+    /**
+     * @param  list<array{offer: Offer, sized: ?SizeToMate, chosen: bool}>  $offers
+     * @param  ?SurfaceFacts  $make  the surface to make; null when neither side is made
+     * @param  ?SurfaceFacts  $mate  the measured other side
+     * @param  ?Say  $blocked  what stands in the way of a size
+     * @param  list<Note>  $notes
+     */
+    public function __construct(
+        public JointFacts $joint,
+        public Purpose $purpose,
+        public array $offers,
+        public string $chosen,
+        public ?Range $wantedMm,
+        public ?SurfaceFacts $make,
+        public ?SurfaceFacts $mate,
+        public string $mateName,
+        public string $makeName,
+        public ?FoundSize $mateFound,
+        public ?SizeToMate $sized,
+        public ?GoodEnough $goodEnough,
+        public ?Say $blocked,
+        public bool $withheld,
+        public array $notes,
+        public ?Press $press = null,
+        public ?Say $pressBlocked = null,
+        public ?BearingSeat $seat = null,
+        public ?ToTable $toTable = null,
+    ) {
+    }
+
+    public function band(): ?Band
+    {
+        return $this->withheld ? null : $this->sized?->band;
+    }
+
+    /** A size is to come out of it: one side is made, and not to a shape's own standard. */
+    public function isSized(): bool
+    {
+        return $this->make !== null && ! $this->purpose->isShape;
+    }
+
+    /** The inner part is made to a measured outer one. */
+    public function makesInner(): bool
+    {
+        return $this->make !== null && $this->make->id === $this->joint->inner;
+    }
+
+    public function isTight(): bool
+    {
+        return $this->wantedMm !== null ? $this->wantedMm->max <= 0 : $this->purpose->tight;
+    }
+
+    /** Its least clearance is below zero: at one end of its range at least it has to be pressed. */
+    public function canBeTight(): bool
+    {
+        return $this->wantedMm !== null ? $this->wantedMm->min < 0 : $this->purpose->tight;
+    }
+
+    /** The size both have to each other where the mate was not read, mm: of the bearing, or of the class. */
+    public function nominalMm(): ?float
+    {
+        return $this->toTable?->fit->sizeMm ?? ($this->seat === null ? null : ($this->purpose->code === 'bearing-on-shaft' ? $this->seat->bearing->boreMm : $this->seat->bearing->outsideMm));
+    }
+
+    public function withPress(?Press $press, ?Say $blocked): self
+    {
+        return new self(
+            $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
+            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->toTable,
+        );
+    }
+}

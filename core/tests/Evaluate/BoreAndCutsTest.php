@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Evaluate;
+
+use Eris\Generator;
+use Eris\TestTrait;
+use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Evaluate\Making\MakeCard;
+use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Measure\Acceptance;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\Range;
+use PHPUnit\Framework\TestCase;
+
+/** A bore that closes when it is pressed, and the log of its cuts. */
+final class BoreAndCutsTest extends TestCase
+{
+    use TestTrait;
+
+    private static function answers(SampleJob $job): JobAnswers
+    {
+        return JobAnswers::of($job->build());
+    }
+
+    /** @return list<string> */
+    private static function labels(JobAnswers $answers): array
+    {
+        return array_map(static fn (MakeEntry $e): string => $e->label, $answers->make);
+    }
+
+    private static function making(JobAnswers $answers, string $label): CutProgress
+    {
+        foreach ($answers->making as $making) {
+            if ($making->entry->label === $label) {
+                return $making;
+            }
+        }
+        self::fail("{$label} is not made here");
+    }
+
+    /** Whatever it closes by within the range, a bore cut inside the band before ends inside the band after. */
+    public function test_any_closing_ends_inside(): void
+    {
+        $this->forAll(Generator\choose(5, 60), Generator\choose(0, 40), Generator\choose(0, 30), Generator\choose(0, 10), Generator\choose(0, 10))
+            ->then(function (int $width, int $least, int $spread, int $cut, int $closes): void {
+                $after = new Band(25.0, 25.0 + $width / 1000);
+                $closing = new Range($least / 1000, ($least + $spread) / 1000);
+                $before = MakeCard::before($after, $closing);
+                if ($before === null) {
+                    self::assertGreaterThanOrEqual($width, $spread, 'only a closing that varies more than the band leaves none');
+
+                    return;
+                }
+                $bore = $before->lowerMm + $before->widthMm() * $cut / 10 - ($closing->min + $closing->width() * $closes / 10);
+                self::assertGreaterThanOrEqual($after->lowerMm - 1e-9, $bore);
+                self::assertLessThanOrEqual($after->upperMm + 1e-9, $bore);
+            });
+    }
+
+    public function test_finishing_in_place_can_be_asked_for(): void
+    {
+        self::assertContains('Bush bore, before pressing', self::labels(self::answers(SampleJob::measured())));
+        $asked = self::answers(SampleJob::measured()->joint('Shaft in bush', ['finish_in_place' => true]));
+        self::assertNotContains('Bush bore, before pressing', self::labels($asked));
+    }
+
+    /** Porous bronze is never reamed: it is sized on a mandrel after pressing (common practice, no source). */
+    public function test_sintered_bronze_is_sized_in_place(): void
+    {
+        $answers = self::answers(SampleJob::measured()->materials(bush: 'sintered bronze, oil-filled'));
+        self::assertNotContains('Bush bore, before pressing', self::labels($answers));
+        $says = implode(' ', array_map(static fn ($s): string => $s->do->mm, $answers->plan));
+        self::assertStringContainsString('mandrel', $says);
+    }
+
+    public function test_a_missing_material_says_what_is_missing_but_sizes_the_outside(): void
+    {
+        $job = SampleJob::measured();
+        $job->facts['parts'][0]['material'] = null;
+        $answers = self::answers($job);
+        self::assertNotNull($answers->make[0]->band, 'the size does not depend on it');
+        self::assertNull($answers->joints[0]->press);
+        self::assertStringContainsString('what the housing is made of', $answers->joints[0]->pressBlocked->in ?? '');
+        self::assertSame('survey', $answers->next->stage);
+    }
+
+    /** 18e-6 · 30 mm · 30 K = 0.016 mm: a bronze bush read at 50 °C in a 20 °C shop is that much smaller when cool. */
+    public function test_a_cut_read_warm_is_corrected_and_cautioned(): void
+    {
+        $answers = self::answers(SampleJob::measured()->cut('Bush outside', 'only', null, '30.030', 'outside-micrometer', 50.0));
+        $making = self::making($answers, 'Bush outside');
+        self::assertEqualsWithDelta(30.030 - 0.0162, $making->log->sizes()[0], 0.0001);
+        self::assertContains('cut-warm', array_map(static fn ($n): string => $n->code, $making->notes()));
+    }
+
+    public function test_the_log_learns_from_what_came_off(): void
+    {
+        $job = SampleJob::measured()->cut('Bush outside', 'only', null, '30.4300')->cut('Bush outside', 'only', '0.2000', '30.2500');
+        $next = self::making(self::answers($job), 'Bush outside')->next;
+        // 0.18 came off for 0.20 dialled, so what is left is dialled as left / 0.9.
+        self::assertEqualsWithDelta($next?->leftMm / 0.9, $next?->dialMm, 1e-6);
+    }
+
+    public function test_a_cut_set_aside_does_not_count(): void
+    {
+        $job = SampleJob::measured()->cut('Bush outside', 'only', null, '30.020')->cut('Bush outside', 'only', '0.01', '29.900');
+        self::assertSame('past', self::making(self::answers($job), 'Bush outside')->next?->state);
+        $job->facts['cuts'][1]['set_aside'] = 'misread';
+        self::assertSame('inside', self::making(self::answers($job), 'Bush outside')->next?->state);
+    }
+
+    /** ISO 14253-1: a calliper (±0.03 mm) cannot prove a size inside a band a few hundredths wide. */
+    public function test_a_calliper_cannot_accept_a_press_size(): void
+    {
+        $answers = self::answers(SampleJob::measured()->cut('Bush outside', 'only', null, '30.02', 'calliper'));
+        self::assertSame(Acceptance::CannotTell, self::making($answers, 'Bush outside')->verdict);
+    }
+
+    public function test_a_reading_set_aside_does_not_count(): void
+    {
+        $job = SampleJob::measured()->read('Housing bore', '30.300', 'three-point', 'mouth', '45');
+        self::assertEqualsWithDelta(30.300, self::answers($job)->surfaces[0]->found->looseMm ?? 0, 0.001);
+        $job->facts['readings'][count($job->facts['readings']) - 1]['set_aside'] = 'chip in the bore';
+        self::assertEqualsWithDelta(30.000, self::answers($job)->surfaces[0]->found->looseMm ?? 0, 0.001);
+    }
+
+    /** A wider reading doubt never widens the band to make. */
+    public function test_more_doubt_never_allows_more(): void
+    {
+        $width = static function (string $instrument): float {
+            $job = (new SampleJob)->answered()->materials()->read('Housing bore', '30.000', $instrument)->read('Shaft journal', '22', 'outside-micrometer')
+                ->read('Boss outside', '60', 'calliper')->read('Housing length', '40', 'depth-micrometer');
+
+            return self::answers($job)->make[0]->band?->widthMm() ?? 0.0;
+        };
+        self::assertGreaterThan($width('telescoping'), $width('three-point'));
+        self::assertGreaterThanOrEqual($width('calliper'), $width('telescoping'));
+    }
+}

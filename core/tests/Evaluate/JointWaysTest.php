@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Evaluate;
+
+use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Answer\JointAnswer;
+use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\ShopFacts;
+use Oldpart\Core\Quantity\Unit;
+use Oldpart\Core\Remedy\JointWay;
+use PHPUnit\Framework\TestCase;
+
+/** The ways to hold a joint: what the trade would and would not do, and that their order follows. Common practice, no source. */
+final class JointWaysTest extends TestCase
+{
+    private static function joint(SampleJob $job): JointAnswer
+    {
+        return JobAnswers::of($job->build())->jointAnswers[0];
+    }
+
+    /** @return array<string, JointWay> */
+    private static function ways(SampleJob $job): array
+    {
+        return array_column(array_map(static fn (JointWay $w): array => ['code' => $w->row['code'], 'way' => $w], self::joint($job)->ways), 'way', 'code');
+    }
+
+    private static function against(JointWay $way): string
+    {
+        return implode(' ', array_map(static fn ($s): string => $s->mm, $way->against));
+    }
+
+    private static function measured(string $boss): SampleJob
+    {
+        $job = (new SampleJob)->answered()->materials();
+        foreach (['0', '90'] as $angle) {
+            foreach (['mouth', 'middle', 'far end'] as $station) {
+                $job->read('Housing bore', '30.000', 'three-point', $station, $angle);
+            }
+        }
+
+        $job->facts['shop']['press_n'] = 20000.0;
+
+        return $job->read('Shaft journal', '22.000', 'outside-micrometer', 'middle')->read('Boss outside', $boss, 'calliper')->read('Housing length', '40.00', 'depth-micrometer');
+    }
+
+    public function test_thin_cast_iron_is_bonded_not_pressed(): void
+    {
+        $ways = self::ways(self::measured('36'));
+        foreach (['light-press', 'medium-press', 'shrink', 'light-press-pin'] as $press) {
+            self::assertFalse($ways[$press]->feasible, $press);
+        }
+        self::assertTrue($ways['bond']->feasible);
+        self::assertSame('bond', array_key_first($ways));
+        self::assertStringContainsString('thin cast iron', self::against($ways['light-press']));
+        self::assertNotNull($ways['bond']->makes);
+    }
+
+    public function test_a_stout_boss_takes_a_light_press_first(): void
+    {
+        $ways = self::ways(self::measured('60'));
+        self::assertTrue($ways['light-press']->feasible);
+        self::assertSame('light-press', array_key_first($ways));
+        self::assertTrue($ways['light-press']->chosen);
+        self::assertFalse($ways['light-press-pin']->chosen);
+        // What can be done stands before what can't.
+        $order = array_map(static fn (JointWay $w): bool => $w->feasible, array_values($ways));
+        self::assertSame($order, array_merge(array_filter($order), array_filter($order, static fn (bool $f): bool => ! $f)));
+    }
+
+    /** What it must hold rules out what can't: 200 N·m is beyond a light press of 30 µm on 30 × 40 mm, a key takes it. */
+    public function test_what_it_must_hold_decides(): void
+    {
+        $ways = self::ways(self::measured('60')->joint('Bush in housing', ['needs_torque_nm' => 200.0]));
+        self::assertFalse($ways['light-press']->feasible);
+        self::assertStringContainsString('N·m at worst', self::against($ways['light-press']));
+        self::assertTrue($ways['light-press-pin']->feasible);
+        self::assertTrue($ways['key']->feasible);
+    }
+
+    public function test_a_weak_press_a_plastic_bush_a_poor_reading(): void
+    {
+        $weak = self::measured('60');
+        $weak->facts['shop']['press_n'] = 500.0;
+        self::assertStringContainsString('your press gives 500 N', self::against(self::ways($weak)['medium-press']));
+        $plastic = self::ways(self::measured('60')->materials('grey cast iron, ordinary', 'nylon'));
+        self::assertStringContainsString('creeps', self::against($plastic['light-press']));
+        $poor = (new SampleJob)->answered()->materials()->read('Housing bore', '30.0', 'calliper', 'mouth');
+        self::assertStringContainsString('not read well enough', self::against(self::ways($poor)['light-press']));
+    }
+
+    /** A running joint has no ways to hold it; a stop withholds them. */
+    public function test_where_there_are_none(): void
+    {
+        self::assertSame([], JobAnswers::of(self::measured('60')->build())->jointAnswers[1]->ways);
+        $stopped = self::measured('60');
+        $stopped->facts['take_in']['gates'] = ['pressure'];
+        self::assertSame([], self::joint($stopped)->ways);
+    }
+
+    /** By hand for the bush of 30 in iron, 1 to 35 µm: 18e-6 against 10.5e-6 tightens with heat; heat needed (35 + 30)e-3/(10.5e-6 · 30) = 206 K. */
+    public function test_hot_and_cold_in_the_job(): void
+    {
+        $shown = json_decode(json_encode(self::joint(self::measured('60')), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['hot_and_cold'];
+        self::assertSame('227 °C', $shown['heat']['mm']);
+        self::assertStringContainsString('does not loosen', $shown['gone_at']['mm']);
+        self::assertCount(3, $shown['cold']);
+        self::assertStringContainsString('household freezer (−18 °C)', $shown['cold'][0]['mm']);
+        // The band leaves U at both ends of the fit: all but a few in a thousand grip.
+        self::assertMatchesRegularExpression('/: (99\.\d|100) grip/', $shown['chances']['mm']);
+        $aluminium = json_decode(json_encode(self::joint(self::measured('60')->materials('aluminium casting alloy')), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['hot_and_cold'];
+        self::assertMatchesRegularExpression('/gone at|nothing grips/', $aluminium['gone_at']['mm']);
+    }
+
+    /**
+     * A screw of 400 MPa steel, 16 × 2, in an insert of bronze (240 MPa): by hand A_s 156.7 mm² breaks at 400 MPa; strips 0.577 · 240 · 0.875 π 16
+     * a millimetre in the bronze, 10.3 mm; shorter than that it says so.
+     */
+    public function test_a_thread_that_strips_first(): void
+    {
+        $next = 0;
+        $facts = JobFile::toArray(Kind::named('threaded-insert')->layOut('job', 'Rig', 'Insert', Unit::Millimetre, new ShopFacts('Shop', 20, 0.01, 0.5, 1e4), static function () use (&$next): string {
+            return 'i'.++$next;
+        }));
+        $thread = array_values(array_filter($facts['joints'], static fn (array $j): bool => $j['purpose'] === 'thread'))[0];
+        $at = array_search($thread['id'], array_column($facts['joints'], 'id'), true);
+        $shown = static function (string $long) use ($facts, $thread, $at): ?array {
+            $parts = [];
+            foreach ($facts['surfaces'] as &$surface) {
+                if (in_array($surface['id'], [$thread['inner'], $thread['outer']], true)) {
+                    $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+                    $surface = [...$surface, 'size' => $mm('16'), 'pitch' => $mm('2'), 'long' => $mm($long)];
+                    $parts[$surface['id']] = $surface['part'];
+                }
+            }
+            unset($surface);
+            foreach ($facts['parts'] as &$part) {
+                $part['material'] = $part['id'] === $parts[$thread['inner']] ? 'low-carbon steel, cold drawn' : ($part['id'] === $parts[$thread['outer']] ? 'leaded tin bronze (bearing)' : null);
+            }
+            unset($part);
+            $joint = JobAnswers::of(JobFile::fromArray($facts))->jointAnswers[(int) $at];
+
+            return json_decode(json_encode($joint, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['thread'];
+        };
+        // Tensile of cold drawn steel 420 MPa: 420 · 156.7/(0.577 · 240 · 0.875 π 16) = 10.8 mm.
+        self::assertStringContainsString('10.8', $shown('20')['says']['mm'] ?? '');
+        self::assertNotContains('thread-strips', array_column($shown('20')['notes'] ?? [], 'code'));
+        self::assertContains('thread-strips', array_column($shown('8')['notes'] ?? [], 'code'));
+    }
+
+    /**
+     * A housing of 60 that is itself pressed into a frame of the same iron, 120 outside, is for the bush one ring of 120 (Lamé): the same pressure and closing as in a
+     * solid housing of 120, and more than in one of 60 that stands free.
+     */
+    public function test_a_housing_that_is_itself_pressed_into_something(): void
+    {
+        $closing = static function (SampleJob $job): array {
+            foreach (JobAnswers::of($job->build())->joints as $joint) {
+                if ($joint->press !== null) {
+                    return [$joint->press->boreClosingMm->max, $joint->press->pressureMpa->max];
+                }
+            }
+            self::fail('no press');
+        };
+        $pressed = static fn (SampleJob $job): SampleJob => $job->joint('Bush in housing', ['purpose' => 'medium-press']);
+        $free = $closing($pressed(SampleJob::measured()));
+        $solid = $pressed(SampleJob::measured());
+        foreach ($solid->facts['readings'] as &$reading) {
+            $reading['value'] = $reading['surface'] === $solid->surface('Boss outside') ? ['typed' => '120', 'unit' => 'mm'] : $reading['value'];
+        }
+        unset($reading);
+        $backed = $pressed(SampleJob::measured());
+        $housing = array_column($backed->facts['parts'], null, 'name')['Housing'];
+        $blank = array_column($backed->facts['surfaces'], null, 'name')['Housing bore'];
+        $backed->facts['parts'][] = [...$housing, 'id' => 'frame', 'name' => 'Frame'];
+        $backed->facts['surfaces'][] = [...$blank, 'id' => 'frame-bore', 'part' => 'frame', 'name' => 'Frame bore'];
+        $backed->facts['surfaces'][] = [...$blank, 'id' => 'frame-outside', 'part' => 'frame', 'name' => 'Frame outside', 'kind' => 'shaft'];
+        $backed->facts['joints'][] = [...array_column($backed->facts['joints'], null, 'name')['Bush in housing'], 'id' => 'in-frame', 'name' => 'Housing in frame', 'inner' => $backed->surface('Boss outside'), 'outer' => 'frame-bore', 'along' => null];
+        $backed->read('Frame outside', '120', 'calliper');
+        self::assertEqualsWithDelta($closing($solid), $closing($backed), 1e-6);
+        self::assertGreaterThan($free[0], $closing($backed)[0]);
+    }
+}
