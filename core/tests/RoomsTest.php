@@ -15,6 +15,7 @@ final class RoomsTest extends TestCase
      * drill tables ("#7", "letter F"), and the tables hold lengths.
      */
     private const FLOORS = [
+        ['Number'],
         ['Advice'],
         ['Quantity', 'Catalogue'],
         ['Measure'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Fit;
 
+use Oldpart\Core\Number\Bisection;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
 
@@ -84,12 +85,6 @@ final readonly class Batch
 
     private function quantile(float $chance): float
     {
-        [$low, $high] = [$this->extremes()->min, $this->extremes()->max];
-        for ($i = 0; $i < 60; $i++) {
-            $middle = ($low + $high) / 2;
-            $this->below($middle) < $chance ? $low = $middle : $high = $middle;
-        }
-
-        return ($low + $high) / 2;
+        return Bisection::place(fn (float $mm): bool => $this->below($mm) < $chance, $this->extremes()->min, $this->extremes()->max);
     }
 }

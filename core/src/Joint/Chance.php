@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Joint;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Number\Normal;
 
 /**
  * The interference of a part made anywhere in its band with equal chance, in a mate measured with a normal doubt: a uniform and a normal
@@ -32,43 +33,11 @@ final readonly class Chance
             return $width <= 0 ? ($x > $this->lowMm ? 1.0 : 0.0) : min(1.0, max(0.0, ($x - $this->lowMm) / $width));
         }
         if ($width < 1e-9 * max(1.0, $this->sigmaMm)) {
-            return self::normal(($x - $this->lowMm) / $this->sigmaMm);
+            return Normal::below(($x - $this->lowMm) / $this->sigmaMm);
         }
         // ∫ Φ((x − u)/σ) du over the band: G(z) = z Φ(z) + φ(z), differenced.
-        $g = static fn (float $z): float => $z * self::normal($z) + exp(-$z * $z / 2) / sqrt(2 * M_PI);
+        $g = static fn (float $z): float => $z * Normal::below($z) + exp(-$z * $z / 2) / sqrt(2 * M_PI);
 
         return min(1.0, max(0.0, $this->sigmaMm / $width * ($g(($x - $this->lowMm) / $this->sigmaMm) - $g(($x - $this->highMm) / $this->sigmaMm))));
-    }
-
-    /** The standard normal distribution: the series of erf, and the continued fraction of erfc in the tails (Abramowitz and Stegun 7.1.5, 7.1.14). */
-    public static function normal(float $z): float
-    {
-        if (abs($z) > 8.3) {
-            // Less than one in 10¹⁶ lies beyond.
-            return $z > 0 ? 1.0 : 0.0;
-        }
-        $x = abs($z) / M_SQRT2;
-        if ($x < 2.5) {
-            // Series of erf: Σ (−1)^n x^(2n+1)/(n! (2n+1)).
-            $sum = $term = $x;
-            for ($n = 1; $n < 80; $n++) {
-                $term *= -$x * $x / $n;
-                $add = $term / (2 * $n + 1);
-                $sum += $add;
-                if (abs($add) < 1e-17) {
-                    break;
-                }
-            }
-            $tail = (1 - 2 / sqrt(M_PI) * $sum) / 2;
-        } else {
-            // Continued fraction of erfc, from the inside out.
-            $f = 0.0;
-            for ($n = 60; $n >= 1; $n--) {
-                $f = $n / 2 / ($x + $f);
-            }
-            $tail = exp(-$x * $x) / sqrt(M_PI) / ($x + $f) / 2;
-        }
-
-        return $z < 0 ? $tail : 1 - $tail;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Joint;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Number\Bisection;
 
 /** A hot ring over a cold core, carried through the shop: how the gap closes, and how long there is. */
 final readonly class DropIn
@@ -50,19 +51,15 @@ final readonly class DropIn
         if ($this->gapAfter(0.0) <= $gapMm) {
             return 0.0;
         }
-        [$low, $high] = [0.0, 1.0];
+        $high = 1.0;
         while ($this->gapAfter($high) > $gapMm) {
             $high *= 2;
             if ($high > self::LONGEST_S) {
                 return null;
             }
         }
-        for ($i = 0; $i < 60; $i++) {
-            $middle = ($low + $high) / 2;
-            $this->gapAfter($middle) > $gapMm ? $low = $middle : $high = $middle;
-        }
 
-        return $high;
+        return Bisection::between(fn (float $s): bool => $this->gapAfter($s) > $gapMm, 0.0, $high)[1];
     }
 
     /** @return list<array{float, float}> the gap over time, s and mm, to a little past where it grips */

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Joint\Chance;
+use Oldpart\Core\Number\Normal;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
@@ -121,7 +122,7 @@ final readonly class Clearance
         $sigma = $this->u95Mm() / 2;
         $spare = $this->leastMm() - $leastMm;
 
-        return $sigma > 0 ? Chance::normal($spare / $sigma) : ($spare >= -1e-9 ? 1.0 : 0.0);
+        return $sigma > 0 ? Normal::below($spare / $sigma) : ($spare >= -1e-9 ? 1.0 : 0.0);
     }
 
     /** From where to where on the travel there is less room than wanted; null where there is enough throughout. */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Loop;
 
 use Oldpart\Core\Joint\Chance;
+use Oldpart\Core\Number\Bisection;
+use Oldpart\Core\Number\Normal;
 
 /**
  * The distribution of a sum of uniform, triangular and normal parts about zero, by numeric convolution: each uniform part is a moving mean of
@@ -65,7 +67,7 @@ final class Distribution
     public function below(float $x): float
     {
         if ($this->widths === []) {
-            return $this->sigma > 0 ? Chance::normal($x / $this->sigma) : ($x > 0 ? 1.0 : 0.0);
+            return $this->sigma > 0 ? Normal::below($x / $this->sigma) : ($x > 0 ? 1.0 : 0.0);
         }
         if ($this->before === []) {
             // One uniform part, and perhaps a normal one.
@@ -82,13 +84,8 @@ final class Distribution
     public function quantile(float $share): float
     {
         $reach = array_sum($this->widths) / 2 + self::SIGMAS * $this->sigma + 1e-12;
-        [$low, $high] = [-$reach, $reach];
-        for ($i = 0; $i < 60; $i++) {
-            $middle = ($low + $high) / 2;
-            $this->below($middle) < $share ? $low = $middle : $high = $middle;
-        }
 
-        return ($low + $high) / 2;
+        return Bisection::place(fn (float $mm): bool => $this->below($mm) < $share, -$reach, $reach);
     }
 
     private function convolve(float $deviation): void

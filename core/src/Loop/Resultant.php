@@ -10,6 +10,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Joint\Chance;
+use Oldpart\Core\Number\Normal;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
@@ -273,7 +274,7 @@ final class Resultant
         if (! $this->square) {
             $sigma = sqrt($this->variance($deg));
 
-            return static fn (float $x): float => $sigma > 0 ? Chance::normal($x / $sigma) : ($x > 0 ? 1.0 : 0.0);
+            return static fn (float $x): float => $sigma > 0 ? Normal::below($x / $sigma) : ($x > 0 ? 1.0 : 0.0);
         }
         $parts = [];
         foreach ($this->offsets as $o) {

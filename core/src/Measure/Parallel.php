@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Measure;
 
+use Oldpart\Core\Number\LeastSquares;
+
 /**
  * A thickness or length read round a face: how far its two faces are from parallel and from flat, and what a facing cut takes to clean it up.
  * The wedge is the best plane through the readings on one circle, t(θ) = m + a cos θ + b sin θ, by least squares.
@@ -42,7 +44,7 @@ final readonly class Parallel
         }
         $means = array_map(static fn (array $values): float => array_sum($values) / count($values), array_values($at));
         $of = array_map(floatval(...), array_keys($at));
-        [$m, $a, $b] = self::plane($of, $means);
+        [$m, $a, $b] = LeastSquares::three(array_map(static fn (float $d): array => [1.0, cos(deg2rad($d)), sin(deg2rad($d))], $of), $means);
         $residuals = [];
         foreach ($of as $i => $deg) {
             $residuals[] = $means[$i] - $m - $a * cos(deg2rad($deg)) - $b * sin(deg2rad($deg));
@@ -55,38 +57,5 @@ final readonly class Parallel
     private static function between(array $values): float
     {
         return $values === [] ? 0.0 : max($values) - min($values);
-    }
-
-    /**
-     * Least squares by the normal equations (Cramer's rule for three unknowns).
-     *
-     * @param  list<float>  $deg
-     * @param  list<float>  $mm
-     * @return array{float, float, float}
-     */
-    private static function plane(array $deg, array $mm): array
-    {
-        $n = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
-        $r = [0.0, 0.0, 0.0];
-        foreach ($deg as $i => $angle) {
-            $row = [1.0, cos(deg2rad($angle)), sin(deg2rad($angle))];
-            for ($j = 0; $j < 3; $j++) {
-                $r[$j] += $row[$j] * $mm[$i];
-                for ($k = 0; $k < 3; $k++) {
-                    $n[$j][$k] += $row[$j] * $row[$k];
-                }
-            }
-        }
-        $det = static fn (array $q): float => $q[0][0] * ($q[1][1] * $q[2][2] - $q[1][2] * $q[2][1]) - $q[0][1] * ($q[1][0] * $q[2][2] - $q[1][2] * $q[2][0]) + $q[0][2] * ($q[1][0] * $q[2][1] - $q[1][1] * $q[2][0]);
-        $d = $det($n);
-        $with = static function (int $column) use ($n, $r): array {
-            foreach ([0, 1, 2] as $j) {
-                $n[$j][$column] = $r[$j];
-            }
-
-            return $n;
-        };
-
-        return [$det($with(0)) / $d, $det($with(1)) / $d, $det($with(2)) / $d];
     }
 }

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Number\StudentT;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /** From readings to a found size with its form and uncertainty. */

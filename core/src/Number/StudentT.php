@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Oldpart\Core\Measure;
+namespace Oldpart\Core\Number;
 
 /** Student's t, two-sided, for any degrees of freedom above zero. */
 final class StudentT

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Oldpart\Core\Tests\Measure;
+namespace Oldpart\Core\Tests\Number;
 
-use Oldpart\Core\Measure\StudentT;
+use Oldpart\Core\Number\StudentT;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
