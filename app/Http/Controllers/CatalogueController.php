@@ -27,7 +27,7 @@ final class CatalogueController
             'instruments' => array_map(static fn (Instrument $i): array => [
                 'code' => $i->code, 'name' => $i->name, 'fits' => $i->fits, 'sure_to' => LengthWriter::difference($i->bestU95Mm()),
             ], array_values(array_filter(OwnInstrument::set()->all(), static fn (Instrument $i): bool => $i->inShop))),
-            'purposes' => array_map(static fn (Purpose $p): array => ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'tight' => $p->tight, 'length' => $p->isLength, 'shape' => $p->isShape], Purpose::all()),
+            'purposes' => array_map(static fn (Purpose $p): array => ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'tight' => $p->tight, 'length' => $p->isLength, 'shape' => $p->shape !== null], Purpose::all()),
             'gates' => array_map(static fn (Gate $g): array => ['code' => $g->code, 'name' => $g->name, 'says' => $g->says], Gate::all()),
             'surface_kinds' => array_map(static fn (SurfaceType $t): array => [
                 'code' => $t->value, 'name' => $t->label(), 'angle' => $t->angleLabel(), 'counted' => $t->isCounted(), 'thread' => $t->isThread(),

@@ -55,7 +55,7 @@ final readonly class Stages
             $this->declined() => new NextStep(Say::plain('Declined: send the letter'), 'take-in'),
             Gatekeeper::withholds($this->facts->takeIn) && trim($this->facts->takeIn->failed) !== '' => new NextStep(Say::plain('Somebody named must accept responsibility before any size is issued'), 'take-in'),
             $this->takeIn()->open > 0 => new NextStep(Say::plain($this->facts->takeIn->gatesAnswered ? 'Say what came in and what failed' : 'Answer the safety question'), 'take-in'),
-            $this->survey()->open > 0 => new NextStep(Say::plain($this->survey()->says === 'done' || ! str_contains($this->survey()->says, 'bare') ? 'Say what the parts are made of' : 'Lay out the surfaces that matter'), 'survey'),
+            $this->survey()->open > 0 => new NextStep(Say::plain($this->bareParts() === 0 ? 'Say what the parts are made of' : 'Lay out the surfaces that matter'), 'survey'),
             $unmeasured !== [] => new NextStep(Say::plain('Measure the '.lcfirst($unmeasured[0]->surface->name)), 'measure', $unmeasured[0]->surface->id),
             $repeat !== [] => new NextStep(Say::plain('Measure the '.lcfirst($repeat[0]->surface->name).' again: the reading is not good enough yet'), 'measure', $repeat[0]->surface->id),
             $this->size()->open > 0 => new NextStep(Say::plain('Choose the fits'), 'size'),
@@ -105,10 +105,15 @@ final readonly class Stages
         return $this->facts->quote->decided === QuoteVerdict::Decline;
     }
 
+    private function bareParts(): int
+    {
+        return count(array_filter($this->facts->parts, fn (PartFacts $p): bool => $this->facts->surfacesOf($p->id) === []));
+    }
+
     private function survey(): StageAnswer
     {
         $open = count(array_filter($this->facts->parts, static fn (PartFacts $p): bool => $p->material === null && $p->origin !== Origin::Bought));
-        $bare = count(array_filter($this->facts->parts, fn (PartFacts $p): bool => $this->facts->surfacesOf($p->id) === []));
+        $bare = $this->bareParts();
 
         return new StageAnswer('survey', 'Survey', match (true) {
             $bare > 0 => self::of($bare, 'bare part'),

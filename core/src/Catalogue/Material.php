@@ -28,6 +28,14 @@ final readonly class Material
         public string $weld = 'ask',
         public string $machine = 'ask',
         public ?float $conductivityWmK = null,
+        /** It is or may be a casting: hard spots and blow-holes. */
+        public bool $cast = false,
+        /** What it is was not found out. */
+        public bool $guessed = false,
+        /** Sintered: its bore is sized on a mandrel, never reamed. */
+        public bool $porous = false,
+        /** The table of hardness scales is for it. */
+        public bool $hardnessConverts = false,
     ) {
     }
 
@@ -58,12 +66,15 @@ final readonly class Material
         $number = static fn (string $key): ?float => is_numeric($row[$key] ?? null) ? (float) $row[$key] : null;
         $text = static fn (string $key): string => is_string($row[$key] ?? null) ? $row[$key] : '';
 
+        $flag = static fn (string $key): bool => ($row[$key] ?? false) === true;
+
         return new self(
             $text('name'), $text('family'), $number('e_gpa') ?? 0.0, $number('nu'), $number('alpha_per_k'),
-            $number('yield_mpa'), $number('tensile_mpa'), ($row['brittle'] ?? false) === true,
+            $number('yield_mpa'), $number('tensile_mpa'), $flag('brittle'),
             $number('density_kg_m3'), $number('specific_heat_j_kgk'), $number('heat_to_c'), $text('remark'),
             $text('weld') === '' ? 'ask' : $text('weld'), $text('machine') === '' ? 'ask' : $text('machine'),
             $number('conductivity_w_mk'),
+            cast: $flag('cast'), guessed: $flag('guessed'), porous: $flag('porous'), hardnessConverts: $flag('hardness_converts'),
         );
     }
 }

@@ -20,6 +20,10 @@ final readonly class Kind
         public array $words,
         /** @var list<string> what to think of with this kind */
         public array $minds,
+        /** In what order it is made is worked out from its sizes. */
+        public bool $ownOrder,
+        /** What it is made from is a casting. */
+        public bool $casting,
         private array $layout,
     ) {
     }
@@ -27,12 +31,19 @@ final readonly class Kind
     /** @throws BadInput when there is no such kind */
     public static function named(string $code): self
     {
+        return self::orNull($code) ?? throw new BadInput('unknown-kind', 'kind', "“{$code}” is not a kind of job known here. Choose one from the sheet.");
+    }
+
+    /** Null where there is no such kind: a job from elsewhere may be of one that is not known here. */
+    public static function orNull(string $code): ?self
+    {
         foreach (self::all() as $kind) {
             if ($kind->code === $code) {
                 return $kind;
             }
         }
-        throw new BadInput('unknown-kind', 'kind', "“{$code}” is not a kind of job known here. Choose one from the sheet.");
+
+        return null;
     }
 
     /** @return list<Kind> in the order of the sheet */
@@ -40,9 +51,18 @@ final readonly class Kind
     {
         $kinds = [];
         foreach (glob(Table::path('kinds/*')) ?: [] as $file) {
-            /** @var array{code: string, name: string, place: int, says: string, words: list<string>, minds: list<string>} $layout */
+            /** @var array{code: string, name: string, place: int, says: string, words: list<string>, minds: list<string>, order?: string, casting?: bool} $layout */
             $layout = Table::read('kinds/'.basename($file, '.json'));
-            $kinds[] = [$layout['place'], new self($layout['code'], $layout['name'], $layout['says'], $layout['words'], $layout['minds'], $layout)];
+            $kinds[] = [$layout['place'], new self(
+                code: $layout['code'],
+                name: $layout['name'],
+                says: $layout['says'],
+                words: $layout['words'],
+                minds: $layout['minds'],
+                ownOrder: isset($layout['order']),
+                casting: $layout['casting'] ?? false,
+                layout: $layout,
+            )];
         }
         usort($kinds, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 

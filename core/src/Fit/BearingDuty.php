@@ -29,6 +29,6 @@ final readonly class BearingDuty
 
     public function isAluminiumHousing(): bool
     {
-        return str_contains($this->housingMaterial->name ?? '', 'alumin');
+        return $this->housingMaterial?->family === 'aluminium';
     }
 }

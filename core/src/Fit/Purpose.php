@@ -16,28 +16,31 @@ final readonly class Purpose
     /** The fits of the purposes use letters that are given so far. */
     private const ISO_TO_MM = 500;
 
-    /**
-     * @param  bool  $isShape  two shapes that meet, such as threads: not sized by a clearance
-     * @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null  $thumb  null for a shape
-     */
+    /** @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null  $thumb  null for a shape */
     private function __construct(
         public string $code,
         public string $name,
         public string $says,
         public bool $tight,
+        /** One turns or slides in the other. */
+        public bool $runs,
         public bool $isLength,
-        public bool $isShape,
+        public ?ShapeJoint $shape,
+        /** Of a rolling bearing. */
+        public ?Seat $seat,
+        /** It stays put and there is a choice of ways to hold it. */
+        public bool $stays,
+        /** A compound holds it. */
+        public bool $bonds,
         private ?string $iso,
         private ?string $inch,
-        private ?array $thumb,
-        /** @var list<string> what speaks against it */
-        public array $against = [],
-        /** @var array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}|null limits that are no class of either school */
-        private ?array $given = null,
         /** @var list<string> other inch classes that serve it as well */
-        private array $inchAlso = [],
-        /** One turns or slides in the other. */
-        public bool $runs = false,
+        private array $inchAlso,
+        private ?array $thumb,
+        /** @var array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}|null limits that are no class of either school */
+        private ?array $given,
+        /** @var list<string> what speaks against it */
+        public array $against,
     ) {
     }
 
@@ -55,11 +58,26 @@ final readonly class Purpose
     /** @return list<Purpose> */
     public static function all(): array
     {
-        /** @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows */
+        /** @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows */
         $rows = Table::rows('purposes');
 
         return array_map(static fn (array $r): self => new self(
-            $r['code'], $r['name'], $r['says'], $r['tight'], $r['length'] ?? false, $r['shape'] ?? false, $r['iso'], $r['inch'], $r['thumb'], $r['against'] ?? [], $r['given'] ?? null, $r['inch_also'] ?? [], $r['runs'] ?? false,
+            code: $r['code'],
+            name: $r['name'],
+            says: $r['says'],
+            tight: $r['tight'],
+            runs: $r['runs'] ?? false,
+            isLength: $r['length'] ?? false,
+            shape: ShapeJoint::tryFrom($r['shape'] ?? ''),
+            seat: Seat::tryFrom($r['seat'] ?? ''),
+            stays: $r['stays'] ?? false,
+            bonds: $r['bonds'] ?? false,
+            iso: $r['iso'],
+            inch: $r['inch'],
+            inchAlso: $r['inch_also'] ?? [],
+            thumb: $r['thumb'],
+            given: $r['given'] ?? null,
+            against: $r['against'] ?? [],
         ), $rows);
     }
 

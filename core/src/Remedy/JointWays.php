@@ -31,9 +31,6 @@ use Oldpart\Core\Quantity\Range;
  */
 final readonly class JointWays
 {
-    /** Purposes that stay put and have a choice of ways. */
-    private const STAYS = ['hand-fit', 'tap-in', 'tap-tight', 'light-press', 'medium-press', 'heavy-press', 'bonded'];
-
     public function __construct(private JobFacts $facts, private JointSizing $sizing, private PressStudy $study)
     {
     }
@@ -44,7 +41,7 @@ final readonly class JointWays
      */
     public function of(SizedJoint $answer, array $conditions): array
     {
-        if (! in_array($answer->purpose->code, self::STAYS, true) || $answer->mateFound === null || $answer->make === null || $answer->withheld || $answer->toTable !== null) {
+        if (! $answer->purpose->stays || $answer->mateFound === null || $answer->make === null || $answer->withheld || $answer->toTable !== null) {
             return [];
         }
         /** @var list<array{code: string, name: string, purpose: string, put: string, ease: int, apart: string, tools: string, time: string, hazards: list<string>}> $rows */

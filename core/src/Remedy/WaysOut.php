@@ -139,7 +139,7 @@ final readonly class WaysOut
     /** @return list<WayOut> */
     private function bond(SizedJoint $answer, FoundSize $found): array
     {
-        if (! in_array($answer->purpose->code, ['tap-tight', 'light-press', 'medium-press', 'heavy-press', 'tap-in', 'hand-fit'], true)) {
+        if (! $answer->purpose->stays || $answer->purpose->bonds) {
             return [];
         }
         // The widest film the compound fills.

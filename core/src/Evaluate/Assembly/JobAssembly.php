@@ -10,6 +10,7 @@ use Oldpart\Core\Evaluate\Shapes\JudgedPart;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\ShapeJoint;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Making\BondAssembly;
 use Oldpart\Core\Making\PressAssembly;
@@ -40,7 +41,7 @@ final readonly class JobAssembly
     {
         $joints = $out->joints;
         $pressed = array_filter($joints, static fn (SizedJoint $j): bool => $j->isSized() && $j->canBeTight() && ! $j->purpose->isLength) !== [];
-        $bonded = array_filter($joints, static fn (SizedJoint $j): bool => $j->isSized() && $j->purpose->code === 'bonded') !== [];
+        $bonded = array_filter($joints, static fn (SizedJoint $j): bool => $j->isSized() && $j->purpose->bonds) !== [];
         $tight = array_values(array_filter($joints, static fn (SizedJoint $j): bool => $j->press !== null))[0] ?? null;
         $press = $tight?->press;
         $shown = $out->withheld ? null : $press;
@@ -62,7 +63,7 @@ final readonly class JobAssembly
     {
         $turns = array_filter($joints, static fn (SizedJoint $j): bool => $j->purpose->runs) !== [];
         $oilHole = array_filter($facts->surfaces, static fn (SurfaceFacts $s): bool => preg_match('/\b(?:oil|grease)/i', $s->name) === 1) !== [];
-        $tapered = array_filter($joints, static fn (SizedJoint $j): bool => $j->purpose->code === 'taper') !== [];
+        $tapered = array_filter($joints, static fn (SizedJoint $j): bool => $j->purpose->shape === ShapeJoint::Taper) !== [];
         $steps = [
             ...($pressed ? PressAssembly::steps($press, $facts->shop->pressN, $turns, $oilHole) : []),
             ...($bonded ? BondAssembly::steps($turns, $oilHole) : []),

@@ -133,14 +133,14 @@ final readonly class MakeCard
         }
         $fit = $press->press->fit;
         $before = self::before($after, $press->press->boreClosingMm);
-        $needed = $before === null || $before->widthMm() < $this->facts->shop->latheHoldsMm || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || ($press->press->innerFactor ?? INF) < 1 || $this->isSintered($bore);
+        $needed = $before === null || $before->widthMm() < $this->facts->shop->latheHoldsMm || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || ($press->press->innerFactor ?? INF) < 1 || $this->isPorous($bore);
 
         return $before === null || ($answer->joint->finishInPlace ?? $needed);
     }
 
-    public function isSintered(SurfaceFacts $surface): bool
+    public function isPorous(SurfaceFacts $surface): bool
     {
-        return str_contains(FoundSurfaces::material($this->facts->partOf($surface))->name ?? '', 'sintered');
+        return FoundSurfaces::material($this->facts->partOf($surface))->porous ?? false;
     }
 
     /** The joint that holds the outside of the part a bore is in: pressed, bonded or slipped in; null where it has none. */

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Evaluate\Making;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\OperationFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\BushOrder;
@@ -40,10 +41,10 @@ final readonly class MakePlan
                 }
             }
 
-            return BushOrder::of($outside, $before, $after, $length, $held->canBeTight() && $card->finishInPlace($bore, $running, $held), $card->isSintered($bore), ! $held->canBeTight());
+            return BushOrder::of($outside, $before, $after, $length, $held->canBeTight() && $card->finishInPlace($bore, $running, $held), $card->isPorous($bore), ! $held->canBeTight());
         }
 
-        return in_array($facts->kind, ['plain-bush', 'flanged-bush'], true) ? [] : self::operations($facts);
+        return Kind::orNull($facts->kind)?->ownOrder === true ? [] : self::operations($facts);
     }
 
     /** @return list<Step> the operations as quoted, where no order is worked out for the kind */

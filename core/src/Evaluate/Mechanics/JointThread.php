@@ -11,6 +11,7 @@ use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\ShapeJoint;
 use Oldpart\Core\Joint\ThreadShear;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Figure;
@@ -34,7 +35,7 @@ final readonly class JointThread implements \JsonSerializable
     {
         $inner = $facts->surface($answer->joint->inner);
         $outer = $facts->surface($answer->joint->outer);
-        if ($answer->purpose->code !== 'thread' || $inner === null || $outer === null) {
+        if ($answer->purpose->shape !== ShapeJoint::Thread || $inner === null || $outer === null) {
             return null;
         }
         $screw = FoundSurfaces::material($facts->partOf($inner));

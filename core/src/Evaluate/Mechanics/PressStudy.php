@@ -13,6 +13,7 @@ use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\Seat;
 use Oldpart\Core\Joint\MateForm;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Joint\PressFit;
@@ -42,7 +43,7 @@ final readonly class PressStudy
     /** The joint with its mechanics where it can be tight, or with what is still missing for them. */
     public function of(SizedJoint $answer): SizedJoint
     {
-        if (! $answer->canBeTight() || $answer->purpose->isLength || $answer->purpose->isShape || $answer->sized?->band === null || $answer->wantedMm === null) {
+        if (! $answer->canBeTight() || $answer->purpose->isLength || $answer->purpose->shape !== null || $answer->sized?->band === null || $answer->wantedMm === null) {
             return $answer;
         }
         $press = $this->pressed($answer, $this->interference($answer));
@@ -126,7 +127,7 @@ final readonly class PressStudy
         [$inner, $outer] = $this->surfaces($answer);
         $walls = JointWalls::of($this->facts, $this->sizes, $inner, $outer);
 
-        return $answer->seat === null ? $walls : $walls->ofBearing($answer->seat->bearing, $answer->purpose->code === 'bearing-on-shaft');
+        return $answer->seat === null ? $walls : $walls->ofBearing($answer->seat->bearing, $answer->purpose->seat === Seat::Shaft);
     }
 
     /** @return array{SurfaceFacts, SurfaceFacts} the inner and the outer one */
@@ -141,7 +142,7 @@ final readonly class PressStudy
 
     private function material(SizedJoint $answer, SurfaceFacts $surface): ?Material
     {
-        $isBearing = $answer->seat !== null && $surface->id === ($answer->purpose->code === 'bearing-on-shaft' ? $answer->joint->outer : $answer->joint->inner);
+        $isBearing = $answer->seat !== null && $surface->id === ($answer->purpose->seat === Seat::Shaft ? $answer->joint->outer : $answer->joint->inner);
 
         return $isBearing ? Material::named(self::BEARING_STEEL) : FoundSurfaces::material($this->facts->partOf($surface));
     }

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\JointFacts;
+use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Joint\Bond;
 use Oldpart\Core\Joint\InUse;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -23,13 +24,13 @@ final class WarmJoint
      * @param  float  $diameterMm  of the joint, above 0
      * @return list<Note>
      */
-    public static function notes(JobFacts $facts, JointFacts $joint, string $purpose, Range $clearanceMm, float $diameterMm): array
+    public static function notes(JobFacts $facts, JointFacts $joint, Purpose $purpose, Range $clearanceMm, float $diameterMm): array
     {
         $celsius = $facts->takeIn->runsAtC;
         if ($celsius === null || abs($celsius - 20) < 1e-9 || $clearanceMm->max <= 0) {
             return [];
         }
-        $bond = $purpose === 'bonded' ? array_values(array_filter(Bond::of($diameterMm, 1.0, $clearanceMm, $celsius)->notes, static fn (Note $n): bool => in_array($n->code, Bond::HEAT_NOTES, true))) : [];
+        $bond = $purpose->bonds ? array_values(array_filter(Bond::of($diameterMm, 1.0, $clearanceMm, $celsius)->notes, static fn (Note $n): bool => in_array($n->code, Bond::HEAT_NOTES, true))) : [];
         [$inner, $outer] = array_map(static function (string $id) use ($facts) {
             $surface = $facts->surface($id);
 

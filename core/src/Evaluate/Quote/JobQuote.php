@@ -6,6 +6,7 @@ namespace Oldpart\Core\Evaluate\Quote;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Evaluate\Shapes\JobSurvey;
@@ -14,6 +15,7 @@ use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\CostFacts;
 use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\OperationFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
@@ -119,10 +121,10 @@ final readonly class JobQuote
      */
     private static function risks(JobFacts $facts, JobSurvey $survey, array $joints): array
     {
-        $families = array_map(static fn (PartFacts $p): string => FoundSurfaces::material($p)->family ?? '', $facts->parts);
-        $names = array_map(static fn (PartFacts $p): ?string => $p->material, $facts->parts);
-        $casting = in_array('cast iron', $families, true) || array_filter($names, static fn (?string $n): bool => $n !== null && str_contains($n, 'casting')) !== [] || $facts->kind === 'nozzle';
-        $unknown = array_filter($facts->parts, static fn (PartFacts $p): bool => $p->origin !== Origin::Bought && ($p->material === null || str_starts_with($p->material, 'unknown'))) !== [];
+        $materials = array_map(FoundSurfaces::material(...), $facts->parts);
+        $casting = Kind::orNull($facts->kind)->casting ?? false;
+        $casting = $casting || array_filter($materials, static fn (?Material $m): bool => $m->cast ?? false) !== [];
+        $unknown = array_filter($facts->parts, static fn (PartFacts $p): bool => $p->origin !== Origin::Bought && (FoundSurfaces::material($p)->guessed ?? true)) !== [];
         $holds = [
             'no-datum' => $survey->datums->none,
             'casting' => $casting,

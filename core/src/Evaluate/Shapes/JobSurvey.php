@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Shapes;
 
-use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Found\JudgedSurface;
@@ -35,14 +34,9 @@ final readonly class JobSurvey
         foreach ($facts->parts as $part) {
             array_push($hints, ...self::hints($part, $facts, $shapes->shapes[$part->id], $shapes->sizes));
         }
-        try {
-            $minds = Kind::named($facts->kind)->minds;
-        } catch (BadInput) {
-            $minds = [];
-        }
 
         return new self(
-            Datums::of($facts), array_map(static fn (PartFacts $p): JudgedPart => JudgedPart::of($p, $shapes, $surfaces), $facts->parts), $hints, $minds,
+            Datums::of($facts), array_map(static fn (PartFacts $p): JudgedPart => JudgedPart::of($p, $shapes, $surfaces), $facts->parts), $hints, Kind::orNull($facts->kind)->minds ?? [],
             $facts->takeIn->cause?->advice(),
         );
     }

@@ -54,7 +54,7 @@ final readonly class JudgedPart
             }
         }
         $material = FoundSurfaces::material($part);
-        if ($hardness !== null && $material !== null && ! self::converts($material->name, $material->family)) {
+        if ($hardness !== null && $material !== null && ! $material->hardnessConverts) {
             $notes[] = Note::caution('hardness-steel-only', "The table is for plain and low-alloy steels: for {$material->name} the other scales and the strength are a rough guess.", $part->id);
         }
         $likely = MaterialTests::likely($part->tests);
@@ -82,11 +82,6 @@ final readonly class JudgedPart
     public function isHard(): bool
     {
         return ($this->hardness->hrc ?? 0) >= Workability::HARD_HRC || $this->hardness === null && FoundSurfaces::material($this->part)?->machine === 'grind';
-    }
-
-    private static function converts(string $name, string $family): bool
-    {
-        return $family === 'steel' && ! str_contains($name, 'stainless');
     }
 
     /** Inches or millimetres, by all that was measured of it; null with less than two dimensions. */

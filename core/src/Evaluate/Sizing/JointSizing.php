@@ -53,16 +53,16 @@ final readonly class JointSizing
         if ($seat !== null && $make !== null && $found === null && $custom === null && ! $this->isMade($mate)) {
             return $this->toTheTable($joint, $purpose, $seat, $make, $mate);
         }
-        $nominal = $found === null && $make !== null && ! $purpose->isShape && ! $purpose->isLength ? self::nominal($make, $mate) : null;
+        $nominal = $found === null && $make !== null && $purpose->shape === null && ! $purpose->isLength ? self::nominal($make, $mate) : null;
         if ($nominal !== null && ($this->isMade($mate) || $custom === null && $this->facts->partOf($mate)->origin === Origin::Bought)) {
             $standard = $this->standard($joint, $purpose, $nominal, $make, $mate, $custom);
             if ($standard !== null) {
                 return $standard;
             }
         }
-        if ($make === null || $this->isMade($mate) || $found === null || $purpose->isShape) {
+        if ($make === null || $this->isMade($mate) || $found === null || $purpose->shape !== null) {
             $blocked = match (true) {
-                $purpose->isShape => Say::plain(ucfirst($purpose->says).'.'),
+                $purpose->shape !== null => Say::plain(ucfirst($purpose->says).'.'),
                 $make === null => Say::plain('Neither side of this joint is to be made.'),
                 $this->isMade($mate) => Say::plain('Both sides are to be made: type the size they are to have, at Survey, and take a class of ISO or inch.'),
                 default => Say::plain('Measure the '.lcfirst($mate->name).'.'),
@@ -86,7 +86,7 @@ final readonly class JointSizing
             $joint, $purpose, $rows, $chosen === null ? 'limits' : $chosen->school->value, $wanted, $make, $mate, $mate->name, $make->name,
             $found, $sized, $this->judge($mate, $found, $wanted), $blocked, $this->withheld, [
                 ...($table->isFound ? [] : [Note::info('read-at-nominal', Say::with('The tables are read at {n}, as it was meant; found, it lies beyond a step of theirs.', ['n' => LengthWriter::sizeInWords($table->mm)]))]),
-                ...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose->code, $wanted, $found->meanMm)),
+                ...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose, $wanted, $found->meanMm)),
             ], seat: $seat,
         );
     }
@@ -128,7 +128,7 @@ final readonly class JointSizing
 
         return new SizedJoint(
             $joint, $purpose, $rows, $chosen->school->value, $chosen->clearance(), $make, $both ? null : $mate, $mate->name, $make->name, null, $sized, null,
-            $this->withheld ? Gatekeeper::sentence() : null, $this->withheld, [...$notes, ...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose->code, $chosen->clearance(), $nominalMm))],
+            $this->withheld ? Gatekeeper::sentence() : null, $this->withheld, [...$notes, ...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose, $chosen->clearance(), $nominalMm))],
             toTable: new ToTable($chosen, $both ? $mate : null, $both ? $limits($chosen, ! $makeShaft) : null, $wish),
         );
     }
@@ -136,7 +136,7 @@ final readonly class JointSizing
     /** The seat asked for by a rolling bearing that is named; null for any other joint. */
     private function seat(JointFacts $joint, int $index, Purpose $purpose): ?BearingSeat
     {
-        if ($joint->bearing === null || ! in_array($purpose->code, ['bearing-on-shaft', 'bearing-in-housing'], true)) {
+        if ($joint->bearing === null || $purpose->seat === null) {
             return null;
         }
         try {

@@ -11,6 +11,7 @@ use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\BearingSeat;
 use Oldpart\Core\Fit\Offer;
 use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Fit\Seat;
 use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Measure\FoundSize;
@@ -59,7 +60,7 @@ final readonly class SizedJoint
     /** A size is to come out of it: one side is made, and not to a shape's own standard. */
     public function isSized(): bool
     {
-        return $this->make !== null && ! $this->purpose->isShape;
+        return $this->make !== null && $this->purpose->shape === null;
     }
 
     /** The inner part is made to a measured outer one. */
@@ -82,7 +83,7 @@ final readonly class SizedJoint
     /** The size both have to each other where the mate was not read, mm: of the bearing, or of the class. */
     public function nominalMm(): ?float
     {
-        return $this->toTable?->fit->sizeMm ?? ($this->seat === null ? null : ($this->purpose->code === 'bearing-on-shaft' ? $this->seat->bearing->boreMm : $this->seat->bearing->outsideMm));
+        return $this->toTable?->fit->sizeMm ?? ($this->seat === null ? null : ($this->purpose->seat === Seat::Shaft ? $this->seat->bearing->boreMm : $this->seat->bearing->outsideMm));
     }
 
     public function withPress(?Press $press, ?Say $blocked): self
