@@ -6,6 +6,8 @@ namespace Oldpart\Core\Answer;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Making\CutState;
+use Oldpart\Core\Making\PlannedCut;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\CutPicture;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -25,9 +27,9 @@ final readonly class MakingAnswer implements \JsonSerializable
         }
 
         return match ($next->state) {
-            'inside' => Say::plain($this->of->verdict === Acceptance::Inside ? 'Stop: inside the band.' : 'Stop: inside, but near a limit.'),
-            'past' => Say::plain('Past the band.'),
-            default => Say::with('Dial {d} on the diameter.', ['d' => LengthWriter::difference($next->dialMm)]),
+            CutState::Inside => Say::plain($this->of->verdict === Acceptance::Inside ? 'Stop: inside the band.' : 'Stop: inside, but near a limit.'),
+            CutState::Past => Say::plain('Past the band.'),
+            CutState::Cut => Say::with('Dial {d} on the diameter.', ['d' => LengthWriter::difference($next->dialMm)]),
         };
     }
 
@@ -65,14 +67,14 @@ final readonly class MakingAnswer implements \JsonSerializable
             'label' => $this->of->entry->label,
             'measured_as' => $this->of->entry->surface->kind->value,
             'now' => $now === null ? null : LengthWriter::size($now),
-            'state' => $next->state ?? 'none',
+            'state' => $next->state->value ?? 'none',
             'verdict' => $this->of->verdict?->value,
             'says' => $this->says(),
-            'dial' => $next === null || $next->state !== 'cut' ? null : LengthWriter::size($next->dialMm),
-            'dial_per_side' => $next === null || $next->state !== 'cut' ? null : LengthWriter::size($next->dialMm / 2),
+            'dial' => $next === null || $next->state !== CutState::Cut ? null : LengthWriter::size($next->dialMm),
+            'dial_per_side' => $next === null || $next->state !== CutState::Cut ? null : LengthWriter::size($next->dialMm / 2),
             'left' => $next === null ? null : LengthWriter::size(abs($next->leftMm)),
             'cuts' => $next === null ? null : $next->cuts,
-            'plan' => $next === null ? [] : array_map(static fn (array $c): array => ['kind' => $c['kind'], 'dial' => LengthWriter::size($c['dial_mm'])], $next->plan),
+            'plan' => $next === null ? [] : array_map(static fn (PlannedCut $c): array => ['kind' => $c->kind, 'dial' => LengthWriter::size($c->dialMm)], $next->plan),
             'rough' => LengthWriter::size($this->of->roughMm),
             'rows' => $this->rows(),
             'notes' => $this->of->notes(),

@@ -13,6 +13,7 @@ use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\QuoteVerdict;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Measure\Acceptance;
@@ -76,8 +77,8 @@ final readonly class Stages
             if (! $this->isMade($making)) {
                 $next = $making->next;
                 $says = match (true) {
-                    $next !== null && $next->state === 'cut' => Say::with('{n}: dial {d}', ['n' => $making->entry->label, 'd' => LengthWriter::difference($next->dialMm)]),
-                    $next !== null && $next->state === 'past' => Say::with('{n} is past its band: decide what to do', ['n' => $making->entry->label]),
+                    $next !== null && $next->state === CutState::Cut => Say::with('{n}: dial {d}', ['n' => $making->entry->label, 'd' => LengthWriter::difference($next->dialMm)]),
+                    $next !== null && $next->state === CutState::Past => Say::with('{n} is past its band: decide what to do', ['n' => $making->entry->label]),
                     $next !== null => Say::with('{n}: read it again with something surer', ['n' => $making->entry->label]),
                     default => Say::with('Cut the {n}', ['n' => lcfirst($making->entry->label)]),
                 };
@@ -175,7 +176,7 @@ final readonly class Stages
 
     private function isMade(CutProgress $making): bool
     {
-        return $making->verdict === Acceptance::Inside || $making->verdict === Acceptance::CannotTell && $making->next?->state === 'inside';
+        return $making->verdict === Acceptance::Inside || $making->verdict === Acceptance::CannotTell && $making->next?->state === CutState::Inside;
     }
 
     private function assemble(): StageAnswer

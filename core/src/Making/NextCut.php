@@ -28,14 +28,14 @@ final readonly class NextCut implements \JsonSerializable
     /**
      * @param  float  $leftMm  left to the aim; below 0 when past it
      * @param  float  $dialMm  what to dial, allowing for what earlier cuts took; 0 when no cut is due
-     * @param  list<array{take_mm: float, dial_mm: float, kind: string}>  $plan
+     * @param  list<PlannedCut>  $plan
      * @param  list<Note>  $notes
      */
     private function __construct(
         public float $leftMm,
         public float $dialMm,
         public int $cuts,
-        public string $state,
+        public CutState $state,
         public array $plan,
         public array $notes,
         public Working $working,
@@ -78,33 +78,33 @@ final readonly class NextCut implements \JsonSerializable
         }
         $plan = [];
         foreach (self::takes($left, $roughMm, $history) as [$take, $what]) {
-            $plan[] = ['take_mm' => $take, 'dial_mm' => $take / $ratio, 'kind' => $what];
+            $plan[] = new PlannedCut($take, $take / $ratio, $what);
         }
-        $plan[] = ['take_mm' => 0.0, 'dial_mm' => 0.0, 'kind' => 'spring'];
+        $plan[] = new PlannedCut(0.0, 0.0, CutKind::Spring);
 
         $unlisted = max(0, self::roughing($left, $roughMm) - self::MANY);
 
-        return new self($left, $plan[0]['dial_mm'], count($plan) - 1 + $unlisted, 'cut', $plan, $notes, new Working([
+        return new self($left, $plan[0]->dialMm, count($plan) - 1 + $unlisted, CutState::Cut, $plan, $notes, new Working([
             new WorkingStep('Left to the aim', $bore ? 'aim − now' : 'now − aim', Say::with('{aim}, now {now}: {left}', ['aim' => LengthWriter::size($aimMm), 'now' => LengthWriter::size($nowMm), 'left' => LengthWriter::difference($left)]), 'the band'),
-            new WorkingStep('Dial', 'take ÷ (removed ÷ dialled)', Say::with("{take} ÷ {ratio} ({$ratioSays}) = {dial}", ['take' => LengthWriter::difference($plan[0]['take_mm']), 'ratio' => number_format($ratio, 3), 'dial' => LengthWriter::difference($plan[0]['dial_mm'])]), 'common practice'),
+            new WorkingStep('Dial', 'take ÷ (removed ÷ dialled)', Say::with("{take} ÷ {ratio} ({$ratioSays}) = {dial}", ['take' => LengthWriter::difference($plan[0]->takeMm), 'ratio' => number_format($ratio, 3), 'dial' => LengthWriter::difference($plan[0]->dialMm)]), 'common practice'),
         ]));
     }
 
     /**
      * @param  list<Cut>  $history
-     * @return list<array{float, string}> what each cut is to take off, and whether it roughs or finishes
+     * @return list<array{float, CutKind}> what each cut is to take off, and whether it roughs or finishes
      */
     private static function takes(float $left, float $rough, array $history): array
     {
         $last = $history === [] ? null : $history[count($history) - 1];
         // The first of the two equal cuts is done: the second repeats it, corrected.
         if ($last !== null && $last->removedMm > 0 && $last->removedMm < 0.9 * $rough && $left <= 1.25 * $last->removedMm) {
-            return [[$left, 'finish']];
+            return [[$left, CutKind::Finish]];
         }
         $roughing = self::roughing($left, $rough);
         $rest = $left - $roughing * $rough;
 
-        return [...array_fill(0, min($roughing, self::MANY), [$rough, 'rough']), [$rest / 2, 'finish'], [$rest / 2, 'finish']];
+        return [...array_fill(0, min($roughing, self::MANY), [$rough, CutKind::Rough]), [$rest / 2, CutKind::Finish], [$rest / 2, CutKind::Finish]];
     }
 
     /** Roughing cuts before the last two. */
@@ -145,7 +145,7 @@ final readonly class NextCut implements \JsonSerializable
         $metal = $bore ? $target->upperMm - $nowMm : $nowMm - $target->lowerMm;
         $notes[] = Note::info('inside', Say::with('Stop: inside the band. {metal} could still come off before it is lost.', ['metal' => LengthWriter::atMost($metal)]));
 
-        return new self($left, 0.0, 0, 'inside', [], $notes, new Working([
+        return new self($left, 0.0, 0, CutState::Inside, [], $notes, new Working([
             new WorkingStep('Inside?', 'lower ≤ now ≤ upper', Say::with('{l} ≤ {n} ≤ {u}', ['l' => LengthWriter::lower($target), 'n' => LengthWriter::size($nowMm), 'u' => LengthWriter::upper($target)]), 'the band'),
         ]));
     }
@@ -156,7 +156,7 @@ final readonly class NextCut implements \JsonSerializable
         $over = $bore ? $nowMm - $target->upperMm : $target->lowerMm - $nowMm;
         $notes[] = Note::stop('past', Say::with($bore ? 'Too large by {by}: no cut brings it back. See what that does to the joint before scrapping it.' : 'Too small by {by}: no cut brings it back. See what that does to the joint before scrapping it.', ['by' => LengthWriter::atLeast($over)]));
 
-        return new self($left, 0.0, 0, 'past', [], $notes, new Working([
+        return new self($left, 0.0, 0, CutState::Past, [], $notes, new Working([
             new WorkingStep('Past the band', $bore ? 'now − upper' : 'lower − now', LengthWriter::difference($over), 'the band'),
         ]));
     }

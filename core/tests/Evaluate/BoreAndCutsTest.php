@@ -107,9 +107,9 @@ final class BoreAndCutsTest extends TestCase
     public function test_a_cut_set_aside_does_not_count(): void
     {
         $job = SampleJob::measured()->cut('Bush outside', 'only', null, '30.020')->cut('Bush outside', 'only', '0.01', '29.900');
-        self::assertSame('past', self::making(self::answers($job), 'Bush outside')->next?->state);
+        self::assertSame('past', self::making(self::answers($job), 'Bush outside')->next?->state->value);
         $job->facts['cuts'][1]['set_aside'] = 'misread';
-        self::assertSame('inside', self::making(self::answers($job), 'Bush outside')->next?->state);
+        self::assertSame('inside', self::making(self::answers($job), 'Bush outside')->next?->state->value);
     }
 
     /** ISO 14253-1: a calliper (±0.03 mm) cannot prove a size inside a band a few hundredths wide. */

@@ -8,7 +8,9 @@ use Eris\Generator;
 use Eris\TestTrait;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Making\Cut;
+use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\NextCut;
+use Oldpart\Core\Making\PlannedCut;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use PHPUnit\Framework\TestCase;
@@ -24,15 +26,15 @@ final class NextCutTest extends TestCase
         self::assertEqualsWithDelta(0.4, $next->leftMm, 1e-9, 'aims at the end where metal is left');
         self::assertSame(2, $next->cuts);
         self::assertEqualsWithDelta(0.2, $next->dialMm, 1e-9);
-        self::assertSame(['finish', 'finish', 'spring'], array_column($next->plan, 'kind'));
+        self::assertSame(['finish', 'finish', 'spring'], array_map(static fn (PlannedCut $c): string => $c->kind->value, $next->plan));
     }
 
     public function test_roughs_first_when_there_is_much(): void
     {
         $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 30.6, 0.5);
         self::assertEqualsWithDelta(0.5, $next->dialMm, 1e-9);
-        self::assertSame(['rough', 'rough', 'finish', 'finish', 'spring'], array_column($next->plan, 'kind'));
-        self::assertEqualsWithDelta(2.0, array_sum(array_column($next->plan, 'take_mm')), 1e-9);
+        self::assertSame(['rough', 'rough', 'finish', 'finish', 'spring'], array_map(static fn (PlannedCut $c): string => $c->kind->value, $next->plan));
+        self::assertEqualsWithDelta(2.0, array_sum(array_column($next->plan, 'takeMm')), 1e-9);
     }
 
     /** The first of two cuts of 0.2 took off 0.18: the next must be dialled 0.22/0.9 to take the 0.22 that is left. */
@@ -53,9 +55,9 @@ final class NextCutTest extends TestCase
     public function test_inside_says_stop_and_past_says_so(): void
     {
         $inside = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 28.592, 0.5);
-        self::assertSame(['inside', 0, 0.0], [$inside->state, $inside->cuts, $inside->dialMm]);
+        self::assertSame([CutState::Inside, 0, 0.0], [$inside->state, $inside->cuts, $inside->dialMm]);
         $past = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 28.575, 0.5);
-        self::assertSame('past', $past->state);
+        self::assertSame(CutState::Past, $past->state);
         self::assertSame('past', $past->notes[0]->code);
         self::assertStringContainsString('0.010 mm', $past->notes[0]->say->mm);
     }
@@ -113,7 +115,7 @@ final class NextCutTest extends TestCase
             $history = [];
             for ($i = 0; $i < 40; $i++) {
                 $next = NextCut::toward(SurfaceKind::Shaft, $band, $now, $rough / 1000, $history);
-                if ($next->state !== 'cut') {
+                if ($next->state !== CutState::Cut) {
                     break;
                 }
                 $removed = $next->dialMm * $share / 100;
@@ -123,7 +125,7 @@ final class NextCutTest extends TestCase
                     $now = 30.0;
                 }
             }
-            self::assertSame('inside', $next->state ?? 'none', "ended at {$now}");
+            self::assertSame(CutState::Inside, $next?->state, "ended at {$now}");
         });
     }
 

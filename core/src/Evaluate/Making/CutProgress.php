@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Making\Cut;
+use Oldpart\Core\Making\CutKind;
 use Oldpart\Core\Making\NextCut;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Measure\SurfaceKind;
@@ -75,8 +76,8 @@ final readonly class CutProgress
         $planned = [];
         $size = $sizes[count($sizes) - 1];
         foreach ($this->next->plan as $cut) {
-            if ($cut['kind'] !== 'spring') {
-                $size += ($this->entry->surface->kind === SurfaceKind::Bore ? 1 : -1) * $cut['take_mm'];
+            if ($cut->kind !== CutKind::Spring) {
+                $size += ($this->entry->surface->kind === SurfaceKind::Bore ? 1 : -1) * $cut->takeMm;
                 $planned[] = $size;
             }
         }
