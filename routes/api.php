@@ -58,4 +58,4 @@ Route::get('catalogue', [CatalogueController::class, 'index']);
 Route::get('kinds', [CatalogueController::class, 'kinds']);
 Route::get('sums', [SumController::class, 'index']);
 Route::post('sums/{name}', [SumController::class, 'run']);
-Route::fallback(static fn () => throw new NotFoundHttpException);
+Route::fallback(static fn () => throw new NotFoundHttpException());

@@ -29,25 +29,40 @@ final class BenchIndex
             $facts->waits !== null => 'waits',
             default => 'now',
         };
-        IndexedJob::query()->updateOrCreate(['job_id' => $job->id], [
-            'state' => $state,
-            'shelf' => $job->binned_at !== null ? 'bin' : ($job->archived_at !== null ? 'archive' : 'bench'),
-            'sort' => match ($state) {
-                // The one wanted first, and what came first among equals, stands on top; of the done ones the latest.
-                'now' => ($facts->takeIn->wantedBy ?? '9999').' '.$job->id,
-                'waits' => $facts->waits->until ?? '9999',
-                default => strtr((string) ($finished ?? $job->updated_at?->toIso8601ZuluString() ?? ''), '0123456789', '9876543210'),
-            },
-            'row' => self::row($job, $facts, $answers, $state, $declined),
-            'words' => self::words($facts),
-        ]);
+        IndexedJob::query()->updateOrCreate(
+            ['job_id' => $job->id],
+            [
+                'state' => $state,
+                'shelf' => $job->binned_at !== null ? 'bin' : ($job->archived_at !== null ? 'archive' : 'bench'),
+                'sort' => match ($state) {
+                    // The one wanted first, and what came first among equals, stands on top; of the done ones the
+                    // latest.
+                    'now' => ($facts->takeIn->wantedBy ?? '9999').' '.$job->id,
+                    'waits' => $facts->waits->until ?? '9999',
+                    default => strtr(
+                        (string) ($finished ?? ($job->updated_at?->toIso8601ZuluString() ?? '')),
+                        '0123456789',
+                        '9876543210',
+                    ),
+                },
+                'row' => self::row($job, $facts, $answers, $state, $declined),
+                'words' => self::words($facts),
+            ],
+        );
         IndexedSurface::query()->where('job_id', $job->id)->delete();
         $rows = [];
         foreach ($facts->surfaces as $surface) {
             $size = $answers->shapes->sizes->known($surface);
             if ($size !== null && $surface->type->isMeasurable()) {
                 $part = $facts->partOf($surface);
-                $rows[] = ['job_id' => $job->id, 'surface_id' => $surface->id, 'name' => $surface->name, 'part' => $part->name, 'made' => $part->origin === Origin::Make, 'size_mm' => $size];
+                $rows[] = [
+                    'job_id' => $job->id,
+                    'surface_id' => $surface->id,
+                    'name' => $surface->name,
+                    'part' => $part->name,
+                    'made' => $part->origin === Origin::Make,
+                    'size_mm' => $size,
+                ];
             }
         }
         foreach (array_chunk($rows, 100) as $chunk) {
@@ -58,8 +73,12 @@ final class BenchIndex
     /** After a figure of an instrument changed: anew for the jobs that were read or cut with it. */
     public static function ofInstrument(string $code): void
     {
-        $jobs = Reading::query()->where('instrument', $code)->distinct()->pluck('job_id')
-            ->merge(Cut::query()->where('instrument', $code)->distinct()->pluck('job_id'))->unique();
+        $jobs = Reading::query()
+            ->where('instrument', $code)
+            ->distinct()
+            ->pluck('job_id')
+            ->merge(Cut::query()->where('instrument', $code)->distinct()->pluck('job_id'))
+            ->unique();
         foreach (Job::query()->whereIn('id', $jobs)->get() as $job) {
             assert($job instanceof Job);
             $facts = JobRecords::toFacts(JobRecords::toArray($job));
@@ -73,7 +92,11 @@ final class BenchIndex
         if ($anew) {
             IndexedJob::query()->delete();
         }
-        foreach (Job::query()->whereNotIn('id', IndexedJob::query()->select('job_id'))->get() as $job) {
+        foreach (
+            Job::query()
+                ->whereNotIn('id', IndexedJob::query()->select('job_id'))
+                ->get() as $job
+        ) {
             assert($job instanceof Job);
             DB::transaction(static function () use ($job): void {
                 $facts = JobRecords::toFacts(JobRecords::toArray($job));

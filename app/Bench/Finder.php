@@ -64,13 +64,15 @@ final class Finder
             return [];
         }
         $rows = IndexedSurface::query()
-            ->join('indexed_jobs', 'indexed_jobs.job_id', '=', 'indexed_surfaces.job_id')->where('shelf', '!=', 'bin')
+            ->join('indexed_jobs', 'indexed_jobs.job_id', '=', 'indexed_surfaces.job_id')
+            ->where('shelf', '!=', 'bin')
             ->where(static function (Builder $query) use ($sizes, $withinMm): void {
                 foreach ($sizes as $mm) {
                     $query->orWhereBetween('size_mm', [$mm - $withinMm, $mm + $withinMm]);
                 }
             })
-            ->limit(500)->get(['indexed_surfaces.*', 'row']);
+            ->limit(500)
+            ->get(['indexed_surfaces.*', 'row']);
         $found = $offs = [];
         foreach ($rows as $surface) {
             assert($surface instanceof IndexedSurface);
@@ -79,8 +81,15 @@ final class Finder
             $row = json_decode((string) $surface->getAttribute('row'), true);
             $offs[] = $off;
             $found[] = [
-                'job' => $surface->job_id, 'machine' => $row['machine'], 'job_part' => $row['part'], 'surface' => $surface->surface_id, 'name' => $surface->name,
-                'part' => $surface->part, 'made' => $surface->made, 'size' => LengthWriter::size($surface->size_mm), 'off' => LengthWriter::difference($off),
+                'job' => $surface->job_id,
+                'machine' => $row['machine'],
+                'job_part' => $row['part'],
+                'surface' => $surface->surface_id,
+                'name' => $surface->name,
+                'part' => $surface->part,
+                'made' => $surface->made,
+                'size' => LengthWriter::size($surface->size_mm),
+                'off' => LengthWriter::difference($off),
             ];
         }
         array_multisort($offs, $found);

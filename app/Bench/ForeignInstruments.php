@@ -10,7 +10,8 @@ use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Measure\Instrument;
 
 /**
- * Instruments that a job file's readings and cuts were taken with. One that is not the same here comes along under a name
+ * Instruments that a job file's readings and cuts were taken with. One that is not the same here comes along under a
+ * name
  * of its own, so that what was read with it stays as sure as it was.
  */
 final class ForeignInstruments
@@ -32,7 +33,10 @@ final class ForeignInstruments
                 $row['instrument'] = $as[$code];
             }
         }
-        $array['shop']['instruments'] = array_map(static fn (Instrument $i): array => $i->jsonSerialize(), OwnInstrument::set()->own());
+        $array['shop']['instruments'] = array_map(
+            static fn (Instrument $i): array => $i->jsonSerialize(),
+            OwnInstrument::set()->own(),
+        );
 
         return JobRecords::toFacts($array);
     }
@@ -43,7 +47,15 @@ final class ForeignInstruments
         $figures = $tool->jsonSerialize();
         // The same one may have come with another file of that shop.
         foreach ($here->all() as $known) {
-            if (str_starts_with($known->code, "{$tool->code}~") && [...$known->jsonSerialize(), 'code' => '', 'name' => '', 'in_shop' => true] == [...$figures, 'code' => '', 'name' => '', 'in_shop' => true]) {
+            if (
+                str_starts_with($known->code, "{$tool->code}~")
+                && [...$known->jsonSerialize(), 'code' => '', 'name' => '', 'in_shop' => true] == [
+                    ...$figures,
+                    'code' => '',
+                    'name' => '',
+                    'in_shop' => true,
+                ]
+            ) {
                 return $known->code;
             }
         }
@@ -51,9 +63,14 @@ final class ForeignInstruments
         while ($here->has("{$tool->code}~{$n}")) {
             $n++;
         }
-        $brought = Instrument::read(new \Oldpart\Core\Quantity\Fields([
-            ...$figures, 'code' => mb_substr($tool->code, 0, 36)."~{$n}", 'name' => mb_substr("{$tool->name}, of ".($shop === '' ? 'another shop' : $shop), 0, 80), 'in_shop' => false,
-        ]));
+        $brought = Instrument::read(
+            new \Oldpart\Core\Quantity\Fields([
+                ...$figures,
+                'code' => mb_substr($tool->code, 0, 36)."~{$n}",
+                'name' => mb_substr("{$tool->name}, of ".($shop === '' ? 'another shop' : $shop), 0, 80),
+                'in_shop' => false,
+            ]),
+        );
         OwnInstrument::store($brought);
 
         return $brought->code;

@@ -33,7 +33,10 @@ final class JobCopy
                     }
                 }
                 if ($list === FactList::Mistakes) {
-                    $row['readings'] = array_map(static fn (string $reading): string => $fresh[$reading] ?? $reading, $row['readings']);
+                    $row['readings'] = array_map(
+                        static fn (string $reading): string => $fresh[$reading] ?? $reading,
+                        $row['readings'],
+                    );
                 }
                 foreach (array_keys($row['lengths'] ?? []) as $i) {
                     $row['lengths'][$i]['surface'] = $fresh[$row['lengths'][$i]['surface'] ?? ''] ?? null;
@@ -48,13 +51,29 @@ final class JobCopy
     public static function start(JobFacts $facts, ShopFacts $shop): JobFacts
     {
         $array = JobFile::toArray($facts);
-        foreach ([FactList::Readings, FactList::Cuts, FactList::Ticks, FactList::Pushes, FactList::Mistakes, FactList::Photos, FactList::Evidence] as $list) {
+        foreach (
+            [
+                FactList::Readings,
+                FactList::Cuts,
+                FactList::Ticks,
+                FactList::Pushes,
+                FactList::Mistakes,
+                FactList::Photos,
+                FactList::Evidence,
+            ] as $list
+        ) {
             $array[$list->value] = [];
         }
         $array['shop'] = $shop->jsonSerialize();
         $array['waits'] = null;
         $array['hand_over'] = ['finished_at' => null, 'next_time' => ''];
-        $array['take_in'] = [...$array['take_in'], 'wanted_by' => null, 'reference' => '', 'gates_answered' => false, 'acceptances' => []];
+        $array['take_in'] = [
+            ...$array['take_in'],
+            'wanted_by' => null,
+            'reference' => '',
+            'gates_answered' => false,
+            'acceptances' => [],
+        ];
         $array['quote'] = [...$array['quote'], 'decided' => null, 'reason' => '', 'first_of_its_kind' => false];
 
         return JobRecords::toFacts($array);

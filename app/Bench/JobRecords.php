@@ -24,9 +24,12 @@ final class JobRecords
             $array[$field] = $job->getAttribute($field);
         }
         // Not kept with each job: a figure mended in the shop holds for all of them.
-        $array['shop']['instruments'] = array_map(static fn (Instrument $i): array => $i->jsonSerialize(), OwnInstrument::set()->own());
+        $array['shop']['instruments'] = array_map(
+            static fn (Instrument $i): array => $i->jsonSerialize(),
+            OwnInstrument::set()->own(),
+        );
         foreach (FactList::cases() as $list) {
-            $array[$list->value] = (new ($list->model()))->factsOf($job->id);
+            $array[$list->value] = (new ($list->model())())->factsOf($job->id);
         }
 
         return $array;
@@ -55,10 +58,22 @@ final class JobRecords
     public static function vet(array $array, ?FactList $list = null, array $things = []): void
     {
         try {
-            JobFile::vet($list === null ? array_intersect_key($array, array_flip(self::HEAD)) : [$list->value => array_values($things)]);
+            JobFile::vet(
+                $list === null
+                    ? array_intersect_key($array, array_flip(self::HEAD))
+                    : [$list->value => array_values($things)],
+            );
         } catch (BadInput $bad) {
             $places = array_keys($things);
-            throw $list === null ? $bad : $bad->about((string) preg_replace_callback("/^{$list->value}\\.(\\d+)/", static fn (array $m): string => "{$list->value}.".($places[(int) $m[1]] ?? $m[1]), $bad->field));
+            throw $list === null
+                ? $bad
+                : $bad->about(
+                    (string) preg_replace_callback(
+                        "/^{$list->value}\\.(\\d+)/",
+                        static fn (array $m): string => "{$list->value}.".($places[(int) $m[1]] ?? $m[1]),
+                        $bad->field,
+                    ),
+                );
         }
     }
 
@@ -89,7 +104,9 @@ final class JobRecords
             /** @var list<array<string, mixed>> $rows */
             $rows = $array[$list->value];
             foreach ($rows as $place => $row) {
-                $list->model()::query()->create([...$row, 'job_id' => $job->id, 'place' => $place]);
+                $list
+                    ->model()::query()
+                        ->create([...$row, 'job_id' => $job->id, 'place' => $place]);
             }
         }
 

@@ -11,8 +11,13 @@ use Oldpart\Core\Facts\JobFacts;
 /** A job as the screens need it: its facts, the answers to them, and its version. */
 final readonly class JobState implements \JsonSerializable
 {
-    private function __construct(public int $version, public JobFacts $facts, private bool $canUndo, private bool $canRedo, private JobAnswers $answers)
-    {
+    private function __construct(
+        public int $version,
+        public JobFacts $facts,
+        private bool $canUndo,
+        private bool $canRedo,
+        private JobAnswers $answers,
+    ) {
     }
 
     public static function of(Job $job, JobFacts $facts, ?JobAnswers $answers = null): self

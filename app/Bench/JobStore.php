@@ -50,7 +50,9 @@ final class JobStore
     {
         return DB::transaction(function () use ($id, $kind, $machine, $part, $unit): JobState {
             if (Job::query()->whereKey($id)->doesntExist()) {
-                self::insert(Kind::named($kind)->layOut($id, $machine, $part, $unit, Shop::here()->facts(), self::freshId(...)));
+                self::insert(
+                    Kind::named($kind)->layOut($id, $machine, $part, $unit, Shop::here()->facts(), self::freshId(...)),
+                );
             }
 
             return $this->state($id);
@@ -77,7 +79,11 @@ final class JobStore
             $before = Change::query()->where('job_id', $id)->where('request', $request)->first();
             if ($before !== null) {
                 if ($before->content !== null && $before->content !== $hash) {
-                    throw new BadInput('request-used', 'request', 'Another change of this job went by the same name. Send it under a fresh one.');
+                    throw new BadInput(
+                        'request-used',
+                        'request',
+                        'Another change of this job went by the same name. Send it under a fresh one.',
+                    );
                 }
 
                 return $this->state($id);
@@ -98,12 +104,27 @@ final class JobStore
      * @param  array<array-key, mixed>|null  $after
      * @param  array<string, mixed>  $more
      */
-    private function note(Job $job, string $request, string $list, string $thing, ?array $before, ?array $after, array $more = []): void
-    {
+    private function note(
+        Job $job,
+        string $request,
+        string $list,
+        string $thing,
+        ?array $before,
+        ?array $after,
+        array $more = [],
+    ): void {
         $job->update(['version' => $job->version + 1]);
         Change::query()->create([
-            'job_id' => $job->id, 'request' => $request, 'content' => $this->hash, 'client' => Sender::name(), 'version' => $job->version, 'list' => $list, 'thing' => $thing,
-            'before' => $before, 'after' => $after, ...$more,
+            'job_id' => $job->id,
+            'request' => $request,
+            'content' => $this->hash,
+            'client' => Sender::name(),
+            'version' => $job->version,
+            'list' => $list,
+            'thing' => $thing,
+            'before' => $before,
+            'after' => $after,
+            ...$more,
         ]);
     }
 
@@ -112,7 +133,10 @@ final class JobStore
     {
         return DB::transaction(function () use ($from, $id): JobState {
             if (Job::query()->whereKey($id)->doesntExist()) {
-                $facts = JobCopy::start(JobCopy::under($this->facts($from), self::freshId(...), $id), Shop::here()->facts());
+                $facts = JobCopy::start(
+                    JobCopy::under($this->facts($from), self::freshId(...), $id),
+                    Shop::here()->facts(),
+                );
                 self::insert($facts);
             }
 
@@ -129,7 +153,10 @@ final class JobStore
     {
         DB::transaction(function () use ($id, $shelf): void {
             $job = Job::query()->findOrFail($id);
-            $job->update(['archived_at' => $shelf === 'archive' ? now() : null, 'binned_at' => $shelf === 'bin' ? now() : null]);
+            $job->update([
+                'archived_at' => $shelf === 'archive' ? now() : null,
+                'binned_at' => $shelf === 'bin' ? now() : null,
+            ]);
             $facts = JobRecords::toFacts(JobRecords::toArray($job));
             BenchIndex::write($job, $facts, JobAnswers::of($facts));
         });
@@ -163,7 +190,13 @@ final class JobStore
      */
     public function apply(string $id, int $version, string $request, array $changes, mixed $content = null): JobState
     {
-        return $this->once($id, $version, $request, $content ?? array_map(static fn (FactChange $c): array => $c->content(), $changes), fn (Job $job): JobState => $this->carryOut($job, $request, new Draft(JobRecords::toArray($job)), $changes));
+        return $this->once(
+            $id,
+            $version,
+            $request,
+            $content ?? array_map(static fn (FactChange $c): array => $c->content(), $changes),
+            fn (Job $job): JobState => $this->carryOut($job, $request, new Draft(JobRecords::toArray($job)), $changes),
+        );
     }
 
     /** @param  non-empty-list<FactChange>  $changes */
@@ -195,11 +228,14 @@ final class JobStore
      */
     public function preview(string $id, array $changes): JobAnswers
     {
-        return JobAnswers::of((new Draft(JobRecords::toArray(Job::query()->findOrFail($id))))->apply($changes)->facts());
+        return JobAnswers::of(
+            (new Draft(JobRecords::toArray(Job::query()->findOrFail($id))))->apply($changes)->facts(),
+        );
     }
 
     /**
-     * A number was wrong: a surface's readings, which are set aside with the reason, or a length typed in a loop, which gets its right
+     * A number was wrong: a surface's readings, which are set aside with the reason, or a length typed in a loop, which
+     * gets its right
      * size in every loop where the same piece stands. One change, kept on record, that can be taken back.
      *
      * @param  ?int  $place  of the length in its loop
@@ -209,16 +245,41 @@ final class JobStore
      *
      * @throws Conflict when the job is at another version than the sender read
      */
-    public function mistake(string $id, int $version, string $request, string $mistake, ?string $surface, ?string $loop, ?int $place, ?array $right, string $cause, string $note): JobState
-    {
-        return $this->once($id, $version, $request, ['mistake', $mistake, $surface, $loop, $place, $right, $cause, $note], function (Job $job) use ($request, $mistake, $surface, $loop, $place, $right, $cause, $note): JobState {
-            $array = JobRecords::toArray($job);
-            $fact = ['surface' => $surface, 'loop' => $loop, 'cause' => $cause, 'note' => $note, 'at' => now()->toIso8601ZuluString()];
-            $steps = $surface !== null ? $this->readingsWrong($array, $surface, $right, $cause, $fact) : $this->lengthWrong($array, (string) $loop, $place ?? -1, $right, $fact);
-            $steps[] = new FactChange(FactList::Mistakes, $mistake, $fact);
+    public function mistake(
+        string $id,
+        int $version,
+        string $request,
+        string $mistake,
+        ?string $surface,
+        ?string $loop,
+        ?int $place,
+        ?array $right,
+        string $cause,
+        string $note,
+    ): JobState {
+        return $this->once(
+            $id,
+            $version,
+            $request,
+            ['mistake', $mistake, $surface, $loop, $place, $right, $cause, $note],
+            function (Job $job) use ($request, $mistake, $surface, $loop, $place, $right, $cause, $note): JobState {
+                $array = JobRecords::toArray($job);
+                $fact = [
+                    'surface' => $surface,
+                    'loop' => $loop,
+                    'cause' => $cause,
+                    'note' => $note,
+                    'at' => now()->toIso8601ZuluString(),
+                ];
+                $steps =
+                    $surface !== null
+                        ? $this->readingsWrong($array, $surface, $right, $cause, $fact)
+                        : $this->lengthWrong($array, (string) $loop, $place ?? -1, $right, $fact);
+                $steps[] = new FactChange(FactList::Mistakes, $mistake, $fact);
 
-            return $this->carryOut($job, $request, new Draft($array), $steps);
-        });
+                return $this->carryOut($job, $request, new Draft($array), $steps);
+            },
+        );
     }
 
     /**
@@ -229,16 +290,31 @@ final class JobStore
      */
     private function readingsWrong(array $array, string $surface, ?array $right, string $cause, array &$fact): array
     {
-        $wrong = array_values(array_filter($array[FactList::Readings->value], static fn (array $r): bool => $r['surface'] === $surface && $r['set_aside'] === null));
+        $wrong = array_values(
+            array_filter(
+                $array[FactList::Readings->value],
+                static fn (array $r): bool => $r['surface'] === $surface && $r['set_aside'] === null,
+            ),
+        );
         if ($wrong === []) {
             throw new BadInput('no-readings', 'surface', 'It has no readings yet that could be wrong.');
         }
         $fact['readings'] = array_column($wrong, 'id');
-        $steps = array_map(static fn (array $r): FactChange => new FactChange(FactList::Readings, (string) $r['id'], ['set_aside' => $cause]), $wrong);
+        $steps = array_map(
+            static fn (array $r): FactChange => new FactChange(FactList::Readings, (string) $r['id'], [
+                'set_aside' => $cause,
+            ]),
+            $wrong,
+        );
         if ($right !== null) {
             $first = $wrong[0];
             $steps[] = new FactChange(FactList::Readings, self::freshId(), [
-                'surface' => $surface, 'station' => $first['station'], 'angle' => $first['angle'], 'instrument' => $first['instrument'], 'value' => $right, 'taken_at' => $fact['at'],
+                'surface' => $surface,
+                'station' => $first['station'],
+                'angle' => $first['angle'],
+                'instrument' => $first['instrument'],
+                'value' => $right,
+                'taken_at' => $fact['at'],
             ]);
             $fact['new'] = $right;
         }
@@ -254,41 +330,76 @@ final class JobStore
      */
     private function lengthWrong(array $array, string $loop, int $place, ?array $right, array &$fact): array
     {
-        $here = array_column($array[FactList::Loops->value], null, 'id')[$loop] ?? throw new BadInput('gone', 'loop', 'This loop is not in the job any more.');
+        $here =
+            array_column($array[FactList::Loops->value], null, 'id')[$loop] ??
+            throw new BadInput('gone', 'loop', 'This loop is not in the job any more.');
         $name = $here['lengths'][$place]['name'] ?? '';
-        $old = $here['lengths'][$place]['size'] ?? throw new BadInput('gone', 'length', 'This length has no typed size that could be wrong.');
+        $old =
+            $here['lengths'][$place]['size'] ??
+            throw new BadInput('gone', 'length', 'This length has no typed size that could be wrong.');
         if ($right === null) {
             throw new BadInput('missing', 'right', 'What is the right size?');
         }
         $fact['length'] = $name;
         $fact['old'] = $old;
         $fact['new'] = $right;
-        $same = static fn (array $l): bool => $l['surface'] === null && $l['name'] === $name && $l['size'] !== null && abs($l['size']['mm'] - $old['mm']) < 1e-9;
+        $same = static fn (array $l): bool => $l['surface'] === null
+            && $l['name'] === $name
+            && $l['size'] !== null
+            && abs($l['size']['mm'] - $old['mm']) < 1e-9;
         $steps = [];
         foreach ($array[FactList::Loops->value] as $other) {
             if (array_filter($other['lengths'], $same) !== []) {
-                $steps[] = new FactChange(FactList::Loops, (string) $other['id'], ['lengths' => array_map(static fn (array $l): array => $same($l) ? [...$l, 'size' => $right] : $l, $other['lengths'])]);
+                $steps[] = new FactChange(FactList::Loops, (string) $other['id'], [
+                    'lengths' => array_map(
+                        static fn (array $l): array => $same($l) ? [...$l, 'size' => $right] : $l,
+                        $other['lengths'],
+                    ),
+                ]);
             }
         }
 
         return $steps;
     }
 
-    /** Corrects the readings of an instrument anew, by the checks that count now; a change of each job that holds such. */
+    /**
+     * Corrects the readings of an instrument anew, by the checks that count now; a change of each job that holds such.
+     */
     public function recorrect(string $instrument): void
     {
-        foreach (Reading::query()->where('instrument', $instrument)->whereNotNull('correction_mm')->distinct()->pluck('job_id') as $id) {
+        foreach (
+            Reading::query()
+                ->where('instrument', $instrument)
+                ->whereNotNull('correction_mm')
+                ->distinct()
+                ->pluck('job_id') as $id
+        ) {
             $job = Job::query()->findOrFail((string) $id);
             $before = $after = [];
-            foreach ((new Reading)->factsOf($job->id) as $was) {
+            foreach ((new Reading())->factsOf($job->id) as $was) {
                 if ($was['instrument'] !== $instrument || $was['correction_mm'] === null) {
                     continue;
                 }
-                $correction = InstrumentCheck::correctionFor($instrument, is_string($was['taken_at']) ? $was['taken_at'] : null);
+                $correction = InstrumentCheck::correctionFor(
+                    $instrument,
+                    is_string($was['taken_at']) ? $was['taken_at'] : null,
+                );
                 if ($correction !== $was['correction_mm']) {
-                    $before[] = ['list' => FactList::Readings->value, 'thing' => $was['id'], 'fact' => $was, 'place' => null];
-                    $after[] = ['list' => FactList::Readings->value, 'thing' => $was['id'], 'fact' => [...$was, 'correction_mm' => $correction], 'place' => null];
-                    Reading::query()->whereKey($was['id'])->update(['correction_mm' => $correction]);
+                    $before[] = [
+                        'list' => FactList::Readings->value,
+                        'thing' => $was['id'],
+                        'fact' => $was,
+                        'place' => null,
+                    ];
+                    $after[] = [
+                        'list' => FactList::Readings->value,
+                        'thing' => $was['id'],
+                        'fact' => [...$was, 'correction_mm' => $correction],
+                        'place' => null,
+                    ];
+                    Reading::query()
+                        ->whereKey($was['id'])
+                        ->update(['correction_mm' => $correction]);
                 }
             }
             if ($after !== []) {
@@ -311,7 +422,10 @@ final class JobStore
             $this->refuseGoneOn($last);
             $this->stand($job, $last, $last->before);
             $last->update(['undone' => true]);
-            $this->note($job, $request, $last->list, $last->thing, $last->after, $last->before, ['undone' => true, 'undoes' => $last->id]);
+            $this->note($job, $request, $last->list, $last->thing, $last->after, $last->before, [
+                'undone' => true,
+                'undoes' => $last->id,
+            ]);
 
             return $this->settled($job);
         });
@@ -329,7 +443,9 @@ final class JobStore
             $this->refuseGoneOn($undo);
             $this->stand($job, $undone, $undone->after);
             $undo->update(['redone' => true]);
-            $this->note($job, $request, $undone->list, $undone->thing, $undone->before, $undone->after, ['undone' => true]);
+            $this->note($job, $request, $undone->list, $undone->thing, $undone->before, $undone->after, [
+                'undone' => true,
+            ]);
             $undone->update(['undone' => false]);
 
             return $this->settled($job);
@@ -339,7 +455,10 @@ final class JobStore
     /** @return array{bool, bool} whether this device can undo and redo */
     public static function steps(string $job, ?string $client): array
     {
-        return [self::of($job, $client)->where('undone', false)->exists(), self::redoable(self::of($job, $client)) !== null];
+        return [
+            self::of($job, $client)->where('undone', false)->exists(),
+            self::redoable(self::of($job, $client)) !== null,
+        ];
     }
 
     /**
@@ -385,11 +504,21 @@ final class JobStore
             return;
         }
         $touched = $change->touched();
-        $later = Change::query()->where('job_id', $change->job_id)->where('id', '>', $change->id)->where('undone', false)->whereNotNull('client')->where('client', '!=', Sender::name())->get();
+        $later = Change::query()
+            ->where('job_id', $change->job_id)
+            ->where('id', '>', $change->id)
+            ->where('undone', false)
+            ->whereNotNull('client')
+            ->where('client', '!=', Sender::name())
+            ->get();
         foreach ($later as $other) {
             assert($other instanceof Change);
             if (array_intersect($touched, $other->touched()) !== []) {
-                throw new BadInput('gone-on', 'undo', 'Somebody else changed this since, from another device. Look at it, and change it by hand.');
+                throw new BadInput(
+                    'gone-on',
+                    'undo',
+                    'Somebody else changed this since, from another device. Look at it, and change it by hand.',
+                );
             }
         }
     }

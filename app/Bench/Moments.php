@@ -23,7 +23,10 @@ final class Moments
     {
         foreach ($fact as $field => $value) {
             $here = $path === '' ? (string) $field : "{$path}.{$field}";
-            if (is_array($value) && in_array($field, ['hand_over', 'take_in', 'acceptances'], true) || is_array($value) && is_int($field)) {
+            if (
+                (is_array($value) && in_array($field, ['hand_over', 'take_in', 'acceptances'], true))
+                || (is_array($value) && is_int($field))
+            ) {
                 self::refuseFuture($value, $here);
             } elseif (in_array($field, self::DONE, true) && is_string($value)) {
                 self::refuse($value, $here);
@@ -40,7 +43,11 @@ final class Moments
             throw new BadInput('time', $field, "“{$moment}” is no moment there is. Write it as 2026-11-24T09:30:00Z.");
         }
         if ($when > now()->toDateTimeImmutable()->modify(self::APART)) {
-            throw new BadInput('future', $field, "“{$moment}” has not come yet, and what was done was done before now. Check the year, and the clock of this device.");
+            throw new BadInput(
+                'future',
+                $field,
+                "“{$moment}” has not come yet, and what was done was done before now. Check the year, and the clock of this device.",
+            );
         }
     }
 }

@@ -6,7 +6,9 @@ namespace App\Bench;
 
 use Oldpart\Core\Advice\BadInput;
 
-/** What goes when a thing is taken away: a part with its surfaces, a surface with its joints; what is on record stays. */
+/**
+ * What goes when a thing is taken away: a part with its surfaces, a surface with its joints; what is on record stays.
+ */
 final class Removal
 {
     /**
@@ -18,11 +20,22 @@ final class Removal
     public static function of(array $job, FactList $list, string $thing): array
     {
         if ($list->isRecord()) {
-            throw new BadInput('kept', $list->value, $list === FactList::Mistakes ? 'What was found wrong is kept for the record. Where it was right after all, find the new number wrong in its turn, or undo.' : 'This is kept for the record. Set it aside with a reason instead.');
+            throw new BadInput(
+                'kept',
+                $list->value,
+                $list === FactList::Mistakes
+                    ? 'What was found wrong is kept for the record. Where it was right after all, find the new number wrong in its turn, or undo.'
+                    : 'This is kept for the record. Set it aside with a reason instead.',
+            );
         }
-        $before = self::rows($job, $list)[$thing] ?? throw new BadInput('gone', $list->value, 'This is not in the job any more.');
+        $before =
+            self::rows($job, $list)[$thing] ??
+            throw new BadInput('gone', $list->value, 'This is not in the job any more.');
         $surfaces = match ($list) {
-            FactList::Parts => array_filter(self::rows($job, FactList::Surfaces), static fn (array $s): bool => $s['part'] === $thing),
+            FactList::Parts => array_filter(
+                self::rows($job, FactList::Surfaces),
+                static fn (array $s): bool => $s['part'] === $thing,
+            ),
             FactList::Surfaces => [$thing => $before],
             default => [],
         };
@@ -35,7 +48,7 @@ final class Removal
         }
         foreach (self::rows($job, FactList::Joints) as $id => $joint) {
             $hangs = isset($surfaces[$joint['inner']]) || isset($surfaces[$joint['outer']]);
-            if ($hangs || $joint['along'] !== null && isset($surfaces[$joint['along']])) {
+            if ($hangs || ($joint['along'] !== null && isset($surfaces[$joint['along']]))) {
                 if ($hangs) {
                     self::refusePressed($job, (string) $id, (string) $joint['name']);
                 }
@@ -43,7 +56,10 @@ final class Removal
             }
         }
         foreach (self::rows($job, FactList::Loops) as $id => $loop) {
-            $lengths = array_map(static fn (array $l): array => isset($surfaces[$l['surface'] ?? '']) ? [...$l, 'surface' => null] : $l, $loop['lengths']);
+            $lengths = array_map(
+                static fn (array $l): array => isset($surfaces[$l['surface'] ?? '']) ? [...$l, 'surface' => null] : $l,
+                $loop['lengths'],
+            );
             if ($lengths !== $loop['lengths']) {
                 $steps[] = [FactList::Loops, $id, $loop, [...$loop, 'lengths' => $lengths]];
             }
@@ -66,7 +82,9 @@ final class Removal
      */
     public static function without(array $job, FactList $list, string $thing): array
     {
-        $job[$list->value] = array_values(array_filter($job[$list->value], static fn (array $t): bool => $t['id'] !== $thing));
+        $job[$list->value] = array_values(
+            array_filter($job[$list->value], static fn (array $t): bool => $t['id'] !== $thing),
+        );
 
         return $job;
     }
@@ -77,7 +95,11 @@ final class Removal
         foreach ([FactList::Readings, FactList::Cuts] as $list) {
             $count = count(array_filter($job[$list->value], static fn (array $r): bool => $r['surface'] === $surface));
             if ($count > 0) {
-                throw new BadInput('kept', 'surfaces', "{$name} has {$count} {$list->value}, which are kept for the record. Rename it, or say at its condition that it is missing.");
+                throw new BadInput(
+                    'kept',
+                    'surfaces',
+                    "{$name} has {$count} {$list->value}, which are kept for the record. Rename it, or say at its condition that it is missing.",
+                );
             }
         }
     }
@@ -85,9 +107,15 @@ final class Removal
     /** @param  array<string, mixed>  $job */
     private static function refusePressed(array $job, string $joint, string $name): void
     {
-        $count = count(array_filter($job[FactList::Pushes->value], static fn (array $p): bool => $p['joint'] === $joint));
+        $count = count(
+            array_filter($job[FactList::Pushes->value], static fn (array $p): bool => $p['joint'] === $joint),
+        );
         if ($count > 0) {
-            throw new BadInput('kept', 'joints', "{$name} has {$count} forces of its pressing, which are kept for the record.");
+            throw new BadInput(
+                'kept',
+                'joints',
+                "{$name} has {$count} forces of its pressing, which are kept for the record.",
+            );
         }
     }
 

@@ -19,7 +19,9 @@ final class Draft
     /** The head of the job in the record of a change. */
     public const HEAD = 'job';
 
-    /** @var array<string, array{list: ?FactList, thing: string, was: array<string, mixed>|null}> what was touched, by list and thing, in that order */
+    /**
+     * @var array<string, array{list: ?FactList, thing: string, was: array<string, mixed>|null}> what was touched, by list and thing, in that order
+     */
     private array $touched = [];
 
     /** @var array<string, array<int, true>> places of things that changed, by list: held against the schema together */
@@ -83,13 +85,23 @@ final class Draft
         $steps = [];
         foreach ($this->touched as ['list' => $list, 'thing' => $thing, 'was' => $was]) {
             if ($list === null) {
-                $steps[] = ['list' => null, 'thing' => $thing, 'was' => $was, 'is' => JobFile::plain(array_intersect_key($fields, $was ?? []))];
+                $steps[] = [
+                    'list' => null,
+                    'thing' => $thing,
+                    'was' => $was,
+                    'is' => JobFile::plain(array_intersect_key($fields, $was ?? [])),
+                ];
 
                 continue;
             }
             $things[$list->value] ??= array_column((array) $fields[$list->value], null, 'id');
             $is = $things[$list->value][$thing] ?? null;
-            $steps[] = ['list' => $list, 'thing' => $thing, 'was' => $was, 'is' => $is === null ? null : JobFile::plain($is)];
+            $steps[] = [
+                'list' => $list,
+                'thing' => $thing,
+                'was' => $was,
+                'is' => $is === null ? null : JobFile::plain($is),
+            ];
         }
 
         return $steps;
@@ -99,17 +111,24 @@ final class Draft
     private function head(array $fact): void
     {
         foreach ($fact as $field => $value) {
-            if (! in_array($field, ['machine', 'part', 'unit', 'take_in', 'shop', 'quote', 'waits', 'hand_over'], true)) {
+            if (
+                ! in_array($field, ['machine', 'part', 'unit', 'take_in', 'shop', 'quote', 'waits', 'hand_over'], true)
+            ) {
                 throw new BadInput('unknown-key', $field, "“{$field}” of a job can't be changed.");
             }
             if ($field === 'shop' && is_array($value) && isset($value['instruments'])) {
-                throw new BadInput('unknown-key', 'shop.instruments', 'Instruments are changed in the shop, not in a job.');
+                throw new BadInput(
+                    'unknown-key',
+                    'shop.instruments',
+                    'Instruments are changed in the shop, not in a job.',
+                );
             }
         }
         $was = ($this->touched[self::HEAD]['was'] ?? []) + array_intersect_key($this->job, $fact);
         $this->touched[self::HEAD] = ['list' => null, 'thing' => '', 'was' => $was];
         foreach ($fact as $field => $value) {
-            $this->job[$field] = is_array($value) && is_array($this->job[$field]) ? [...$this->job[$field], ...$value] : $value;
+            $this->job[$field] =
+                is_array($value) && is_array($this->job[$field]) ? [...$this->job[$field], ...$value] : $value;
         }
         $this->headChanged = true;
     }
@@ -122,7 +141,7 @@ final class Draft
             // Changed twice in one list: what comes first must be whole before the next is laid over it.
             $this->vet();
         }
-        $new = [...($before ?? $list->blank()), ...$fact, 'id' => $thing];
+        $new = [...$before ?? $list->blank(), ...$fact, 'id' => $thing];
         if ($list === FactList::Readings) {
             $new = self::reading($before, $fact, $new);
         }
@@ -131,7 +150,11 @@ final class Draft
         $this->job[$list->value][$at] = $new;
         $most = JobFile::most($list->value);
         if (count($this->job[$list->value]) > $most) {
-            throw new BadInput('too-many', $list->value, 'A job takes '.number_format($most)." {$list->value}. Start another job for the rest.");
+            throw new BadInput(
+                'too-many',
+                $list->value,
+                'A job takes '.number_format($most)." {$list->value}. Start another job for the rest.",
+            );
         }
         $this->changed[$list->value][$at] = true;
     }
@@ -141,7 +164,10 @@ final class Draft
     {
         // What hangs on it is looked for by fields that what came before in the list may lack.
         $this->vet();
-        $steps = $list === FactList::Ticks ? [[$list, $thing, $this->find($list, $thing)[1], null]] : Removal::of($this->job, $list, $thing);
+        $steps =
+            $list === FactList::Ticks
+                ? [[$list, $thing, $this->find($list, $thing)[1], null]]
+                : Removal::of($this->job, $list, $thing);
         foreach ($steps as [$of, $id, $was, $stays]) {
             $this->touch($of, (string) $id, $was);
             if ($stays === null) {
@@ -152,7 +178,9 @@ final class Draft
         }
     }
 
-    /** @return array{?int, array<string, mixed>|null} its place in the list, and the thing; null where it is not there */
+    /**
+     * @return array{?int, array<string, mixed>|null} its place in the list, and the thing; null where it is not there
+     */
     private function find(FactList $list, string $thing): array
     {
         $at = array_search($thing, array_column($this->job[$list->value], 'id'), true);
@@ -167,7 +195,8 @@ final class Draft
     }
 
     /**
-     * What a reading was before is added to, never rewritten; it stays where it was taken; and what the gauge's last check said then stays with
+     * What a reading was before is added to, never rewritten; it stays where it was taken; and what the gauge's last
+     * check said then stays with
      * it until it is read anew.
      *
      * @param  array<string, mixed>|null  $before
@@ -179,20 +208,36 @@ final class Draft
      */
     private static function reading(?array $before, array $fact, array $new): array
     {
-        if (! array_key_exists('correction_mm', $fact) && ($before === null || ($new['instrument'] ?? null) !== $before['instrument'] || ($new['taken_at'] ?? null) !== $before['taken_at'])) {
+        if (
+            ! array_key_exists('correction_mm', $fact)
+            && ($before === null
+                || ($new['instrument'] ?? null) !== $before['instrument']
+                || ($new['taken_at'] ?? null) !== $before['taken_at'])
+        ) {
             $taken = is_string($new['taken_at'] ?? null) ? $new['taken_at'] : null;
-            $new['correction_mm'] = is_string($new['instrument'] ?? null) ? InstrumentCheck::correctionFor($new['instrument'], $taken) : null;
+            $new['correction_mm'] = is_string($new['instrument'] ?? null)
+                ? InstrumentCheck::correctionFor($new['instrument'], $taken)
+                : null;
         }
         if ($before === null) {
             return [...$new, 'was' => null, 'history' => []];
         }
         if (($new['surface'] ?? null) !== $before['surface']) {
-            throw new BadInput('kept', 'surface', 'A reading stays with its surface, for the record. Set it aside with the reason, and enter it where it belongs.');
+            throw new BadInput(
+                'kept',
+                'surface',
+                'A reading stays with its surface, for the record. Set it aside with the reason, and enter it where it belongs.',
+            );
         }
         $old = $before['value'];
         $value = $fact['value'] ?? null;
-        $changed = is_array($value) && [$value['typed'] ?? null, $value['unit'] ?? null] !== [$old['typed'], $old['unit']];
+        $changed =
+            is_array($value) && [$value['typed'] ?? null, $value['unit'] ?? null] !== [$old['typed'], $old['unit']];
 
-        return [...$new, 'was' => $changed ? $old : $before['was'], 'history' => [...($before['history'] ?? []), ...($changed ? [$old] : [])]];
+        return [
+            ...$new,
+            'was' => $changed ? $old : $before['was'],
+            'history' => [...$before['history'] ?? [], ...$changed ? [$old] : []],
+        ];
     }
 }

@@ -18,6 +18,8 @@ final class ImmediateConnector extends SQLiteConnector
     protected function createPdoConnection($dsn, $username, $password, $options): \PDO
     {
         // From PHP 8.4 on the connection does it by itself (transaction_mode).
-        return PHP_VERSION_ID >= 80400 ? parent::createPdoConnection($dsn, $username, $password, $options) : new ImmediatePdo($dsn, $username, $password, $options);
+        return PHP_VERSION_ID >= 80400
+            ? parent::createPdoConnection($dsn, $username, $password, $options)
+            : new ImmediatePdo($dsn, $username, $password, $options);
     }
 }

@@ -17,7 +17,10 @@ enum StorageFault: string
     public static function of(\PDOException $e): self
     {
         $says = strtolower($e->getMessage());
-        $has = static fn (string ...$any): bool => array_filter($any, static fn (string $part): bool => str_contains($says, $part)) !== [];
+        $has = static fn (string ...$any): bool => array_filter(
+            $any,
+            static fn (string $part): bool => str_contains($says, $part),
+        ) !== [];
 
         return match (true) {
             $has('database or disk is full', 'disk i/o error') => self::Full,

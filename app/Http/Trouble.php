@@ -23,22 +23,45 @@ final class Trouble
     {
         $exceptions->dontReport([BadInput::class, Conflict::class, GaugeSilent::class]);
         $exceptions->render(static fn (BadInput $bad): JsonResponse => new JsonResponse(Sums::error($bad), 422));
-        $exceptions->render(static fn (GaugeSilent $silent): JsonResponse => self::say('gauge-silent', $silent->getMessage(), 503));
-        $exceptions->render(static fn (Conflict $conflict): JsonResponse => new JsonResponse([
-            'error' => ['code' => 'changed-elsewhere', 'field' => 'version', 'message' => $conflict->getMessage()],
-            'current' => $conflict->current,
-        ], 409));
+        $exceptions->render(
+            static fn (GaugeSilent $silent): JsonResponse => self::say('gauge-silent', $silent->getMessage(), 503),
+        );
+        $exceptions->render(
+            static fn (Conflict $conflict): JsonResponse => new JsonResponse(
+                [
+                    'error' => [
+                        'code' => 'changed-elsewhere',
+                        'field' => 'version',
+                        'message' => $conflict->getMessage(),
+                    ],
+                    'current' => $conflict->current,
+                ],
+                409,
+            ),
+        );
         $exceptions->render(static function (\Throwable $e, Request $request): ?JsonResponse {
             if (! $request->is('api/*')) {
                 return null;
             }
 
             return match (true) {
-                $e instanceof ModelNotFoundException, $e instanceof NotFoundHttpException => self::say('not-found', 'This is not on the bench. It may have been opened in another shop.', 404),
+                $e instanceof ModelNotFoundException, $e instanceof NotFoundHttpException => self::say(
+                    'not-found',
+                    'This is not on the bench. It may have been opened in another shop.',
+                    404,
+                ),
                 // At the end of a transaction it comes without a query.
                 $e instanceof \PDOException => self::fault($e),
-                $e instanceof PostTooLargeException => self::say('too-large', 'This is over 20 MB: more than is taken here. Let the camera make smaller pictures.', 413),
-                $e instanceof HttpExceptionInterface => self::say('http', 'This request is not understood here.', $e->getStatusCode()),
+                $e instanceof PostTooLargeException => self::say(
+                    'too-large',
+                    'This is over 20 MB: more than is taken here. Let the camera make smaller pictures.',
+                    413,
+                ),
+                $e instanceof HttpExceptionInterface => self::say(
+                    'http',
+                    'This request is not understood here.',
+                    $e->getStatusCode(),
+                ),
                 default => self::say('server', 'Something went wrong here. What you typed is kept; try again.', 500),
             };
         });

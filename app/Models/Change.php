@@ -26,7 +26,13 @@ final class Change extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['before' => 'array', 'after' => 'array', 'undone' => 'boolean', 'redone' => 'boolean', 'undoes' => 'integer'];
+        return [
+            'before' => 'array',
+            'after' => 'array',
+            'undone' => 'boolean',
+            'redone' => 'boolean',
+            'undoes' => 'integer',
+        ];
     }
 
     /** @return list<string> the things it changed, each with its list */
@@ -35,8 +41,10 @@ final class Change extends Model
         if ($this->list !== 'several') {
             return ["{$this->list}:{$this->thing}"];
         }
-        $steps = array_filter([...($this->before ?? []), ...($this->after ?? [])], is_array(...));
+        $steps = array_filter([...$this->before ?? [], ...$this->after ?? []], is_array(...));
 
-        return array_values(array_unique(array_map(static fn (array $step): string => "{$step['list']}:{$step['thing']}", $steps)));
+        return array_values(
+            array_unique(array_map(static fn (array $step): string => "{$step['list']}:{$step['thing']}", $steps)),
+        );
     }
 }

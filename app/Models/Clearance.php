@@ -10,8 +10,17 @@ final class Clearance extends FactModel
     protected function casts(): array
     {
         return [
-            'arm' => 'array', 'mover' => 'array', 'from_deg' => 'float', 'to_deg' => 'float', 'from' => 'array', 'to' => 'array', 'x' => 'array', 'y' => 'array',
-            'other_size' => 'array', 'doubt' => 'array', 'least' => 'array',
+            'arm' => 'array',
+            'mover' => 'array',
+            'from_deg' => 'float',
+            'to_deg' => 'float',
+            'from' => 'array',
+            'to' => 'array',
+            'x' => 'array',
+            'y' => 'array',
+            'other_size' => 'array',
+            'doubt' => 'array',
+            'least' => 'array',
         ];
     }
 }

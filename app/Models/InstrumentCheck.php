@@ -38,7 +38,9 @@ final class InstrumentCheck extends Model
         /** @var array{typed: string, unit: string} $length */
         $length = $this->getAttribute($which);
 
-        return preg_match('/[a-zµ"]/iu', $length['typed']) === 1 ? $length['typed'] : "{$length['typed']} {$length['unit']}";
+        return preg_match('/[a-zµ"]/iu', $length['typed']) === 1
+            ? $length['typed']
+            : "{$length['typed']} {$length['unit']}";
     }
 
     public function check(): GaugeCheck
@@ -46,7 +48,10 @@ final class InstrumentCheck extends Model
         return new GaugeCheck($this->read_mm, $this->true_mm, new \DateTimeImmutable($this->at));
     }
 
-    /** What to add to a reading of an instrument, mm; null where it was not checked before it was taken, or too long before, or the check is void. */
+    /**
+     * What to add to a reading of an instrument, mm; null where it was not checked before it was taken, or too long
+     * before, or the check is void.
+     */
     public static function correctionFor(string $instrument, ?string $takenAt = null): ?float
     {
         $when = now()->toDateTimeImmutable();
@@ -56,7 +61,12 @@ final class InstrumentCheck extends Model
             // An old record may hold a time that is none: it counts as taken now.
         }
         /** @var ?self $last */
-        $last = self::query()->where('instrument', $instrument)->whereNull('void_at')->where('at', '<=', $when->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'))->orderByDesc('at')->first();
+        $last = self::query()
+            ->where('instrument', $instrument)
+            ->whereNull('void_at')
+            ->where('at', '<=', $when->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'))
+            ->orderByDesc('at')
+            ->first();
         $check = $last?->check();
 
         return $check !== null && $check->isRecent($when) ? $check->correctionMm() : null;

@@ -35,8 +35,14 @@ final class Job extends Model
     protected function casts(): array
     {
         return [
-            'take_in' => 'array', 'shop' => 'array', 'hand_over' => 'array', 'quote' => 'array', 'waits' => 'array',
-            'version' => 'integer', 'archived_at' => 'datetime', 'binned_at' => 'datetime',
+            'take_in' => 'array',
+            'shop' => 'array',
+            'hand_over' => 'array',
+            'quote' => 'array',
+            'waits' => 'array',
+            'version' => 'integer',
+            'archived_at' => 'datetime',
+            'binned_at' => 'datetime',
         ];
     }
 }

@@ -9,6 +9,18 @@ final class Joint extends FactModel
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['least' => 'array', 'most' => 'array', 'needs_torque_nm' => 'float', 'finish_in_place' => 'boolean', 'asked' => 'array', 'bearing' => 'array', 'load_n' => 'float', 'speed_rpm' => 'float', 'outer_c' => 'float', 'inner_c' => 'float', 'held' => 'array'];
+        return [
+            'least' => 'array',
+            'most' => 'array',
+            'needs_torque_nm' => 'float',
+            'finish_in_place' => 'boolean',
+            'asked' => 'array',
+            'bearing' => 'array',
+            'load_n' => 'float',
+            'speed_rpm' => 'float',
+            'outer_c' => 'float',
+            'inner_c' => 'float',
+            'held' => 'array',
+        ];
     }
 }

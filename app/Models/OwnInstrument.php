@@ -34,7 +34,10 @@ final class OwnInstrument extends Model
 
     public static function store(Instrument $tool, mixed $typed = []): void
     {
-        self::query()->updateOrCreate(['code' => $tool->code], ['figures' => $tool->jsonSerialize(), 'typed' => $typed]);
+        self::query()->updateOrCreate(
+            ['code' => $tool->code],
+            ['figures' => $tool->jsonSerialize(), 'typed' => $typed],
+        );
     }
 
     /** All instruments of this shop. */

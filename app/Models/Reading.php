@@ -9,6 +9,14 @@ final class Reading extends FactModel
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['value' => 'array', 'was' => 'array', 'history' => 'array', 'part_c' => 'float', 'gauge_c' => 'float', 'worn' => 'boolean', 'correction_mm' => 'float'];
+        return [
+            'value' => 'array',
+            'was' => 'array',
+            'history' => 'array',
+            'part_c' => 'float',
+            'gauge_c' => 'float',
+            'worn' => 'boolean',
+            'correction_mm' => 'float',
+        ];
     }
 }

@@ -30,20 +30,44 @@ final class Shop extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['temperature_c' => 'float', 'lathe_holds_mm' => 'float', 'rough_cut_mm' => 'float', 'press_n' => 'float', 'rate_per_h' => 'float'];
+        return [
+            'temperature_c' => 'float',
+            'lathe_holds_mm' => 'float',
+            'rough_cut_mm' => 'float',
+            'press_n' => 'float',
+            'rate_per_h' => 'float',
+        ];
     }
 
     /** The one shop of this installation, made with usual values when there is none. */
     public static function here(): self
     {
-        return self::query()->first() ?? self::query()->create([
-            'id' => 'shop', 'name' => 'My shop', 'temperature_c' => 20.0, 'lathe_holds_mm' => 0.0127,
-            'rough_cut_mm' => 0.508, 'press_n' => 9000.0, 'rate_per_h' => 40.0, 'currency' => '€', 'unit' => 'in',
-        ]);
+        return self::query()->first() ??
+            self::query()->create([
+                'id' => 'shop',
+                'name' => 'My shop',
+                'temperature_c' => 20.0,
+                'lathe_holds_mm' => 0.0127,
+                'rough_cut_mm' => 0.508,
+                'press_n' => 9000.0,
+                'rate_per_h' => 40.0,
+                'currency' => '€',
+                'unit' => 'in',
+            ]);
     }
 
     public function facts(): ShopFacts
     {
-        return new ShopFacts($this->name, $this->temperature_c, $this->lathe_holds_mm, $this->rough_cut_mm, $this->press_n, $this->rate_per_h, $this->currency, OwnInstrument::set(), $this->shims ?? '');
+        return new ShopFacts(
+            $this->name,
+            $this->temperature_c,
+            $this->lathe_holds_mm,
+            $this->rough_cut_mm,
+            $this->press_n,
+            $this->rate_per_h,
+            $this->currency,
+            OwnInstrument::set(),
+            $this->shims ?? '',
+        );
     }
 }

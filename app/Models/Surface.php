@@ -10,7 +10,12 @@ final class Surface extends FactModel
     protected function casts(): array
     {
         return [
-            'stations' => 'array', 'angles' => 'array', 'datum' => 'boolean', 'count' => 'integer', 'angle_deg' => 'float', 'rz_um' => 'float',
+            'stations' => 'array',
+            'angles' => 'array',
+            'datum' => 'boolean',
+            'count' => 'integer',
+            'angle_deg' => 'float',
+            'rz_um' => 'float',
             ...array_fill_keys(['size', 'size2', 'at', 'long', 'x', 'y', 'pitch', 'sketch'], 'array'),
         ];
     }

@@ -7,7 +7,8 @@ namespace App\Photos;
 use Oldpart\Core\Advice\BadInput;
 
 /**
- * Photographs of a job: turned upright, scaled down and written anew as JPEG, so that nothing of the camera or the place
+ * Photographs of a job: turned upright, scaled down and written anew as JPEG, so that nothing of the camera or the
+ * place
  * goes with them. Kept in the shop's own folder, never in the open one.
  */
 final class Photographs
@@ -36,26 +37,46 @@ final class Photographs
             throw new BadInput('no-photo', 'photo', 'Nothing came: choose a photograph and send it again.');
         }
         if (strlen($bytes) > self::MAX_BYTES) {
-            throw new BadInput('too-large', 'photo', 'This photograph is over 20 MB. Let the camera make smaller ones.');
+            throw new BadInput(
+                'too-large',
+                'photo',
+                'This photograph is over 20 MB. Let the camera make smaller ones.',
+            );
         }
         $size = @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
-            throw new BadInput('not-a-photo', 'photo', 'This is not a photograph that can be opened here: JPEG, PNG and WebP can.');
+            throw new BadInput(
+                'not-a-photo',
+                'photo',
+                'This is not a photograph that can be opened here: JPEG, PNG and WebP can.',
+            );
         }
         if ($size[0] * $size[1] > self::MAX_PIXELS) {
-            throw new BadInput('too-many-pixels', 'photo', "This picture is {$size[0]} by {$size[1]}: more than can be opened safely. Let the camera make smaller ones.");
+            throw new BadInput(
+                'too-many-pixels',
+                'photo',
+                "This picture is {$size[0]} by {$size[1]}: more than can be opened safely. Let the camera make smaller ones.",
+            );
         }
 
         return $this->alone(function () use ($job, $id, $bytes, $size): PreparedPhoto {
             $image = @imagecreatefromstring($bytes);
             if ($image === false) {
-                throw new BadInput('not-a-photo', 'photo', 'This photograph is damaged: it can’t be opened. Take it again.');
+                throw new BadInput(
+                    'not-a-photo',
+                    'photo',
+                    'This photograph is damaged: it can’t be opened. Take it again.',
+                );
             }
             $large = self::scaled(self::upright($image, $bytes, $size[2]), self::LONGEST);
 
             return new PreparedPhoto(imagesx($large), imagesy($large), [
                 $this->written($this->path($job, $id), $large, 85) => $this->path($job, $id),
-                $this->written($this->path($job, $id, true), self::scaled($large, self::SMALL), 80) => $this->path($job, $id, true),
+                $this->written($this->path($job, $id, true), self::scaled($large, self::SMALL), 80) => $this->path(
+                    $job,
+                    $id,
+                    true,
+                ),
             ]);
         });
     }
@@ -98,7 +119,7 @@ final class Photographs
     public function forget(string $job): void
     {
         $folder = "{$this->folder}/{$job}";
-        foreach ([...(glob("{$folder}/small/*") ?: []), ...(glob("{$folder}/*") ?: [])] as $file) {
+        foreach ([...glob("{$folder}/small/*") ?: [], ...glob("{$folder}/*") ?: []] as $file) {
             is_dir($file) ? rmdir($file) : unlink($file);
         }
         @rmdir($folder);

@@ -35,15 +35,23 @@ final class JobSheet
             'facts' => $facts,
             'answers' => $decoded,
             'unit' => $unit,
-            'say' => static fn (array|string|null $s): string => is_array($s) ? $s[$unit->value] : ($s ?? '–'),
+            'say' => static fn (array|string|null $s): string => is_array($s) ? $s[$unit->value] : $s ?? '–',
             'picture' => $this->image($answers->pictures->assembly(), $unit),
             'gates' => Gate::those($facts->takeIn->gates),
             'acceptance' => $facts->takeIn->acceptance(),
             'parts' => $this->madeParts($answers, $facts, $unit),
             'cautions' => [...$answers->assembly->allCautions(), ...Caution::for('machining')],
-            'notes' => array_values(array_filter(
-                array_map(static fn ($note): array => ['severity' => $note->severity->value, 'say' => self::pick($note->say, $unit)], $answers->notes),
-            )),
+            'notes' => array_values(
+                array_filter(
+                    array_map(
+                        static fn ($note): array => [
+                            'severity' => $note->severity->value,
+                            'say' => self::pick($note->say, $unit),
+                        ],
+                        $answers->notes,
+                    ),
+                ),
+            ),
         ])->render();
     }
 
@@ -54,7 +62,11 @@ final class JobSheet
         foreach ($facts->parts as $part) {
             if ($part->origin === Origin::Make) {
                 $drawn = $answers->pictures->part($part->id);
-                $parts[] = ['name' => $part->name, 'section' => $this->image($drawn['section'], $unit), 'face' => $this->image($drawn['face'], $unit)];
+                $parts[] = [
+                    'name' => $part->name,
+                    'section' => $this->image($drawn['section'], $unit),
+                    'face' => $this->image($drawn['face'], $unit),
+                ];
             }
         }
 
@@ -68,6 +80,8 @@ final class JobSheet
 
     private function image(?Drawing $drawing, Unit $unit): ?string
     {
-        return $drawing === null ? null : 'data:image/svg+xml;base64,'.base64_encode((new SvgWriter($unit))->write($drawing));
+        return $drawing === null
+            ? null
+            : 'data:image/svg+xml;base64,'.base64_encode((new SvgWriter($unit))->write($drawing));
     }
 }

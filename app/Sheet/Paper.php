@@ -13,6 +13,7 @@ enum Paper: string
 
     public static function named(mixed $name): self
     {
-        return (is_string($name) ? self::tryFrom($name) : null) ?? throw new BadInput('paper', 'paper', 'The sheet prints on a4 or letter paper.');
+        return (is_string($name) ? self::tryFrom($name) : null) ??
+            throw new BadInput('paper', 'paper', 'The sheet prints on a4 or letter paper.');
     }
 }

@@ -12,7 +12,7 @@ final class Printer
 {
     public function pdf(string $html, Paper $paper): string
     {
-        $options = new Options;
+        $options = new Options();
         $options->setIsRemoteEnabled(false);
         $options->setDefaultFont('DejaVu Sans');
         $folder = storage_path('app/fonts');

@@ -26,6 +26,14 @@ final class QuoteLetter
         $quote = JobAnswers::of($facts)->quote;
         $offered = in_array($quote->verdict(), [QuoteVerdict::Take, QuoteVerdict::AtThisPrice], true);
 
-        return $this->printer->pdf(view('quote', ['facts' => $facts, 'quote' => (new QuoteAnswer($quote))->jsonSerialize(), 'letter' => $quote->letter(), 'offered' => $offered])->render(), $paper);
+        return $this->printer->pdf(
+            view('quote', [
+                'facts' => $facts,
+                'quote' => (new QuoteAnswer($quote))->jsonSerialize(),
+                'letter' => $quote->letter(),
+                'offered' => $offered,
+            ])->render(),
+            $paper,
+        );
     }
 }

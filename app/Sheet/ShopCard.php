@@ -19,6 +19,14 @@ final class ShopCard
     {
         $rows = json_decode(json_encode($fits, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
 
-        return $this->printer->pdf(view('card', ['rows' => $rows, 'unit' => $unit, 'shop' => Shop::here()->name, 'say' => static fn (array $s): string => $s[$unit->value]])->render(), $paper);
+        return $this->printer->pdf(
+            view('card', [
+                'rows' => $rows,
+                'unit' => $unit,
+                'shop' => Shop::here()->name,
+                'say' => static fn (array $s): string => $s[$unit->value],
+            ])->render(),
+            $paper,
+        );
     }
 }

@@ -40,7 +40,9 @@ final class RoomsTest extends TestCase
     {
         $root = dirname(__DIR__).'/src';
         /** @var \SplFileInfo $file */
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root, \FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root, \FilesystemIterator::SKIP_DOTS)) as $file
+        ) {
             $path = substr($file->getPathname(), strlen($root) + 1);
             yield $path => [explode('/', $path)[0], $file->getPathname()];
         }
@@ -51,10 +53,18 @@ final class RoomsTest extends TestCase
     {
         $source = (string) file_get_contents($file);
         preg_match_all('/Oldpart\\\\Core\\\\(\w+)\\\\/', $source, $found);
-        $above = array_filter(array_unique($found[1]), fn (string $other): bool => $other !== $room
-            && ($this->floor($other) > $this->floor($room) || (in_array($room, self::TOP, true) && in_array($other, self::TOP, true))));
+        $above = array_filter(
+            array_unique($found[1]),
+            fn (string $other): bool => $other !== $room
+                && ($this->floor($other) > $this->floor($room)
+                    || (in_array($room, self::TOP, true) && in_array($other, self::TOP, true))),
+        );
         self::assertSame([], array_values($above), "{$room} must not use a room above it, nor one top room another.");
-        self::assertDoesNotMatchRegularExpression(self::OUTSIDE, $source, 'The core knows nothing of the web or the database.');
+        self::assertDoesNotMatchRegularExpression(
+            self::OUTSIDE,
+            $source,
+            'The core knows nothing of the web or the database.',
+        );
     }
 
     private function floor(string $room): int

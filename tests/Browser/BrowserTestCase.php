@@ -82,7 +82,10 @@ abstract class BrowserTestCase extends TestCase
             usleep(30_000);
         } while (microtime(true) < $until);
         $this->keepPicture();
-        $log = implode("\n", array_map(static fn (array $entry): string => $entry['message'], $this->page->manage()->getLog('browser')));
+        $log = implode(
+            "\n",
+            array_map(static fn (array $entry): string => $entry['message'], $this->page->manage()->getLog('browser')),
+        );
         self::fail($this->page->getCurrentURL().": {$else}\n{$log}\n".substr($this->text(), 0, 3000));
     }
 
@@ -108,7 +111,10 @@ abstract class BrowserTestCase extends TestCase
     protected function press(string $name): void
     {
         $quoted = self::quote($name);
-        $xpath = "//*[self::button or self::a or @role='button' or @role='radio' or @role='tab'][normalize-space(.)={$quoted} or @aria-label={$quoted} or starts-with(normalize-space(.), ".self::quote($name.' ').") or descendant-or-self::*[text()[normalize-space(.)={$quoted}]]]";
+        $xpath =
+            "//*[self::button or self::a or @role='button' or @role='radio' or @role='tab'][normalize-space(.)={$quoted} or @aria-label={$quoted} or starts-with(normalize-space(.), ".
+            self::quote($name.' ').
+            ") or descendant-or-self::*[text()[normalize-space(.)={$quoted}]]]";
         for ($try = 0; $try < 5; $try++) {
             try {
                 $element = $this->find($xpath, "button “{$name}”");
@@ -125,7 +131,10 @@ abstract class BrowserTestCase extends TestCase
 
     protected function field(string $label): RemoteWebElement
     {
-        $label = $this->find('//label[starts-with(normalize-space(.), '.self::quote($label).')]', "field “{$label}”");
+        $label = $this->find(
+            '//label[starts-with(normalize-space(.), '.self::quote($label).')]',
+            "field “{$label}”",
+        );
 
         return $this->page->findElement(WebDriverBy::id((string) $label->getAttribute('for')));
     }
@@ -142,10 +151,19 @@ abstract class BrowserTestCase extends TestCase
     protected function choose(string $label, string $option): void
     {
         $quoted = self::quote($label);
-        $this->find("//*[@id and normalize-space(.)={$quoted}]/following-sibling::*//*[@role='combobox']", "choice “{$label}”")->click();
-        $element = $this->find("//li[@role='option'][starts-with(normalize-space(.), ".self::quote($option).')]', "option “{$option}”");
+        $this->find(
+            "//*[@id and normalize-space(.)={$quoted}]/following-sibling::*//*[@role='combobox']",
+            "choice “{$label}”",
+        )->click();
+        $element = $this->find(
+            "//li[@role='option'][starts-with(normalize-space(.), ".self::quote($option).')]',
+            "option “{$option}”",
+        );
         $element->click();
-        $this->waitFor(fn (): bool => $this->page->findElements(WebDriverBy::xpath("//ul[@role='listbox']")) === [], 'the list stayed open');
+        $this->waitFor(
+            fn (): bool => $this->page->findElements(WebDriverBy::xpath("//ul[@role='listbox']")) === [],
+            'the list stayed open',
+        );
     }
 
     protected function tick(string $label): void
@@ -163,7 +181,13 @@ abstract class BrowserTestCase extends TestCase
     protected function stored(): void
     {
         usleep(700_000);
-        $this->waitFor(fn (): bool => $this->find("//*[@role='status'][starts-with(., 'Saved') or starts-with(., 'Not') or starts-with(., 'Saving')]", 'save mark')->getText() === 'Saved', 'not stored');
+        $this->waitFor(
+            fn (): bool => $this->find(
+                "//*[@role='status'][starts-with(., 'Saved') or starts-with(., 'Not') or starts-with(., 'Saving')]",
+                'save mark',
+            )->getText() === 'Saved',
+            'not stored',
+        );
     }
 
     /** @return array<string, mixed> */
@@ -177,7 +201,10 @@ abstract class BrowserTestCase extends TestCase
     /** The text of one entry of the make card. */
     protected function card(string $label): string
     {
-        return $this->find("//aside[@aria-label='Make card']//*[@role='group' and @aria-label=".self::quote($label).']', "make card entry “{$label}”")->getText();
+        return $this->find(
+            "//aside[@aria-label='Make card']//*[@role='group' and @aria-label=".self::quote($label).']',
+            "make card entry “{$label}”",
+        )->getText();
     }
 
     protected static function quote(string $text): string

@@ -10,7 +10,10 @@ trait BuildsJobs
     /** @param  array<string, mixed>  $body */
     protected function post(string $method, string $path, array $body): mixed
     {
-        return $this->page->executeAsyncScript('const done = arguments[3]; fetch(arguments[1], {method: arguments[0], headers: {"Content-Type": "application/json"}, body: arguments[2]}).then((r) => r.json()).then(done)', [$method, $path, json_encode($body)]);
+        return $this->page->executeAsyncScript(
+            'const done = arguments[3]; fetch(arguments[1], {method: arguments[0], headers: {"Content-Type": "application/json"}, body: arguments[2]}).then((r) => r.json()).then(done)',
+            [$method, $path, json_encode($body)],
+        );
     }
 
     /** @return array<string, mixed> the state of a fresh job of a kind */
@@ -19,7 +22,13 @@ trait BuildsJobs
         $this->visit('/');
         $this->sees('The bench');
         $id = 'fits-'.bin2hex(random_bytes(4));
-        $this->post('POST', '/api/jobs', ['id' => $id, 'kind' => $kind, 'machine' => 'Test mangle', 'part' => 'Part', 'unit' => 'in']);
+        $this->post('POST', '/api/jobs', [
+            'id' => $id,
+            'kind' => $kind,
+            'machine' => 'Test mangle',
+            'part' => 'Part',
+            'unit' => 'in',
+        ]);
         $this->change($id, 'PATCH', '', ['take_in' => ['gates_answered' => true]]);
 
         return $this->api("/api/jobs/{$id}");
@@ -28,14 +37,24 @@ trait BuildsJobs
     /** @param  array<string, mixed>  $fact */
     protected function change(string $id, string $method, string $path, array $fact): void
     {
-        $this->post($method, "/api/jobs/{$id}{$path}", ['version' => $this->api("/api/jobs/{$id}")['version'], 'request' => bin2hex(random_bytes(8)), 'fact' => $fact]);
+        $this->post($method, "/api/jobs/{$id}{$path}", [
+            'version' => $this->api("/api/jobs/{$id}")['version'],
+            'request' => bin2hex(random_bytes(8)),
+            'fact' => $fact,
+        ]);
     }
 
     /** @param  array<string, mixed>  $state */
     protected function read(array $state, string $surface, string $typed, string $instrument, string $angle = '0'): void
     {
         $ids = array_column($state['facts']['surfaces'], 'id', 'name');
-        $this->change($state['facts']['id'], 'PUT', '/readings/r-'.bin2hex(random_bytes(6)), ['surface' => $ids[$surface], 'station' => 'mouth', 'angle' => $angle, 'value' => ['typed' => $typed, 'unit' => 'in'], 'instrument' => $instrument]);
+        $this->change($state['facts']['id'], 'PUT', '/readings/r-'.bin2hex(random_bytes(6)), [
+            'surface' => $ids[$surface],
+            'station' => 'mouth',
+            'angle' => $angle,
+            'value' => ['typed' => $typed, 'unit' => 'in'],
+            'instrument' => $instrument,
+        ]);
     }
 
     /** @return array<string, mixed> a plain bush read well enough for a press, its boss as stout as said */
@@ -44,7 +63,13 @@ trait BuildsJobs
         $state = $this->newJob('plain-bush');
         $id = $state['facts']['id'];
         $parts = array_column($state['facts']['parts'], 'id', 'name');
-        foreach (['Housing' => $material, 'Bush' => 'leaded tin bronze (bearing)', 'Shaft' => 'medium-carbon steel, normalised'] as $part => $made) {
+        foreach (
+            [
+                'Housing' => $material,
+                'Bush' => 'leaded tin bronze (bearing)',
+                'Shaft' => 'medium-carbon steel, normalised',
+            ] as $part => $made
+        ) {
             $this->change($id, 'PUT', "/parts/{$parts[$part]}", ['material' => $made]);
         }
         foreach (['0' => '1.2500', '90' => '1.2501'] as $angle => $typed) {

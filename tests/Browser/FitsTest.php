@@ -20,7 +20,8 @@ final class FitsTest extends BrowserTestCase
     }
 
     /**
-     * The novice knows three things: it must be tight, the housing is cast iron, the wall is thin. The metal is at Survey, the rest is
+     * The novice knows three things: it must be tight, the housing is cast iron, the wall is thin. The metal is at
+     * Survey, the rest is
      * asked; at most five taps to a bonded or a light-press fit with reasons.
      */
     public function test_a_novice_gets_to_a_safe_fit_in_five_taps(): void
@@ -77,11 +78,19 @@ final class FitsTest extends BrowserTestCase
             // The first cell is open for typing, the next one opens by a tap.
             $cell = $this->find("//*[starts-with(@aria-label, 'Housing bore, {$spot}')]", $spot);
             $cell->click();
-            $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL, ['1.2502', '1.2503'][$i], WebDriverKeys::ENTER);
+            $this->keys(
+                WebDriverKeys::CONTROL.'a',
+                WebDriverKeys::NULL,
+                ['1.2502', '1.2503'][$i],
+                WebDriverKeys::ENTER,
+            );
         }
         $this->stored();
         $this->visit("/job/{$id}/size?at={$state['facts']['joints'][0]['id']}");
-        $this->waitFor(fn (): bool => ! str_contains($this->text(), 'The reading is not good enough'), 'still in the dead end');
+        $this->waitFor(
+            fn (): bool => ! str_contains($this->text(), 'The reading is not good enough'),
+            'still in the dead end',
+        );
         self::assertNotNull($this->api("/api/jobs/{$id}")['answers']['joints'][0]['band']);
     }
 
@@ -93,7 +102,10 @@ final class FitsTest extends BrowserTestCase
         $this->read($state, 'Housing bore', '1.250', 'calliper');
         $this->visit("/job/{$id}/size?at={$state['facts']['joints'][0]['id']}");
         $this->press('Widen it');
-        $this->waitFor(fn (): bool => ($this->api("/api/jobs/{$id}")['answers']['joints'][0]['band'] ?? null) !== null, 'it made no size');
+        $this->waitFor(
+            fn (): bool => ($this->api("/api/jobs/{$id}")['answers']['joints'][0]['band'] ?? null) !== null,
+            'it made no size',
+        );
         $this->stored();
         $this->page->executeScript('document.activeElement.blur()');
         $this->page->getKeyboard()->sendKeys('z');

@@ -12,14 +12,35 @@ use PHPUnit\Framework\Attributes\DataProvider;
 final class HabitsTest extends BrowserTestCase
 {
     private const VIEWS = [
-        '/', '/?shelf=bin', '/shop', '/tables', '/job/demo-drill/size?at=demo-drill-end-float-of-the-shaft', '/job/demo-clock/size?at=demo-clock-lever-end-past-the-frame', '/job/demo-grinder/size?at=wrong', '/job/demo-grinder/size?at=demo-grinder-dial-off-the-screw-s-axis', '/job/demo-drill/take-in', '/job/demo-pump/take-in', '/job/demo-blower/take-in?view=quote', '/job/demo-carder/survey',
-        '/job/demo-cider/survey?at=demo-cider-3', '/job/demo-clock/survey?at=demo-clock-3', '/job/demo-drill/measure', '/job/demo-blower/size', '/job/demo-carder/size',
-        '/job/demo-carder/plan', '/job/demo-carder/make', '/job/demo-carder/assemble', '/job/demo-carder/hand-over',
+        '/',
+        '/?shelf=bin',
+        '/shop',
+        '/tables',
+        '/job/demo-drill/size?at=demo-drill-end-float-of-the-shaft',
+        '/job/demo-clock/size?at=demo-clock-lever-end-past-the-frame',
+        '/job/demo-grinder/size?at=wrong',
+        '/job/demo-grinder/size?at=demo-grinder-dial-off-the-screw-s-axis',
+        '/job/demo-drill/take-in',
+        '/job/demo-pump/take-in',
+        '/job/demo-blower/take-in?view=quote',
+        '/job/demo-carder/survey',
+        '/job/demo-cider/survey?at=demo-cider-3',
+        '/job/demo-clock/survey?at=demo-clock-3',
+        '/job/demo-drill/measure',
+        '/job/demo-blower/size',
+        '/job/demo-carder/size',
+        '/job/demo-carder/plan',
+        '/job/demo-carder/make',
+        '/job/demo-carder/assemble',
+        '/job/demo-carder/hand-over',
     ];
 
     private function cell(string $label): void
     {
-        $this->find('//*[self::input or self::button][starts-with(@aria-label, '.self::quote($label).')]', "cell “{$label}”")->click();
+        $this->find(
+            '//*[self::input or self::button][starts-with(@aria-label, '.self::quote($label).')]',
+            "cell “{$label}”",
+        )->click();
         $this->find('//input[@aria-label='.self::quote($label).']', "input “{$label}”");
     }
 
@@ -48,7 +69,12 @@ final class HabitsTest extends BrowserTestCase
         self::assertArrayHasKey('127.0.0.1', $hosts, 'the log was read');
         unset($hosts['127.0.0.1'], $hosts['inside the page'], $hosts['']);
         self::assertSame([], array_keys($hosts));
-        self::assertStringContainsString('Atkinson Hyperlegible Next', (string) $this->page->executeScript('return [...document.fonts].filter(f => f.status === "loaded").map(f => f.family).join()'));
+        self::assertStringContainsString(
+            'Atkinson Hyperlegible Next',
+            (string) $this->page->executeScript(
+                'return [...document.fonts].filter(f => f.status === "loaded").map(f => f.family).join()',
+            ),
+        );
     }
 
     /** The make card answers while the number is still being typed, and nothing is stored until Enter. */
@@ -59,36 +85,72 @@ final class HabitsTest extends BrowserTestCase
         $this->press('Shaft journal');
         $this->cell('Shaft journal, near end, 0°');
         $this->typeOver('1.2484');
-        $this->waitFor(fn (): bool => $this->card('Bush bore, after pressing') !== $before, 'the make card did not move');
+        $this->waitFor(
+            fn (): bool => $this->card('Bush bore, after pressing') !== $before,
+            'the make card did not move',
+        );
         $typed = array_column(array_column($this->api('/api/jobs/demo-carder')['facts']['readings'], 'value'), 'typed');
         self::assertNotContains('1.2484', $typed);
         $this->keys(WebDriverKeys::ENTER);
-        $this->waitFor(fn (): bool => in_array('1.2484', array_column(array_column($this->api('/api/jobs/demo-carder')['facts']['readings'], 'value'), 'typed'), true), 'Enter did not store it');
+        $this->waitFor(
+            fn (): bool => in_array(
+                '1.2484',
+                array_column(array_column($this->api('/api/jobs/demo-carder')['facts']['readings'], 'value'), 'typed'),
+                true,
+            ),
+            'Enter did not store it',
+        );
         // The old number stays visible, and undo brings it back.
         $this->cell('Shaft journal, near end, 0°');
-        self::assertSame('1.2481', $this->find("//*[@role='group'][starts-with(@aria-label, 'Readings at')]//s", 'struck-through number')->getText());
+        self::assertSame(
+            '1.2481',
+            $this->find(
+                "//*[@role='group'][starts-with(@aria-label, 'Readings at')]//s",
+                'struck-through number',
+            )->getText(),
+        );
         $this->page->executeScript('document.activeElement.blur()');
         $this->keys('z');
-        $this->waitFor(fn (): bool => ! in_array('1.2484', array_column(array_column($this->api('/api/jobs/demo-carder')['facts']['readings'], 'value'), 'typed'), true), 'Z did not undo it');
+        $this->waitFor(
+            fn (): bool => ! in_array(
+                '1.2484',
+                array_column(array_column($this->api('/api/jobs/demo-carder')['facts']['readings'], 'value'), 'typed'),
+                true,
+            ),
+            'Z did not undo it',
+        );
     }
 
     public function test_what_cannot_be_read_says_so_and_stays(): void
     {
         $this->visit('/job/demo-drill/measure');
         $this->cell('Housing bore, mouth, 0°');
-        foreach (['about an inch' => "can't be read as a size", '3/0' => 'divides by zero', '1,124.2' => 'both a comma and a point', '3 ells' => 'not a unit known here'] as $text => $sentence) {
+        foreach (
+            [
+                'about an inch' => "can't be read as a size",
+                '3/0' => 'divides by zero',
+                '1,124.2' => 'both a comma and a point',
+                '3 ells' => 'not a unit known here',
+            ] as $text => $sentence
+        ) {
             $this->typeOver($text);
             $this->sees($sentence);
             $this->keys(WebDriverKeys::ENTER);
             $this->sees($sentence);
-            self::assertSame($text, $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'cell')->getAttribute('value'));
+            self::assertSame(
+                $text,
+                $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'cell')->getAttribute('value'),
+            );
         }
         self::assertSame(21, count($this->api('/api/jobs/demo-drill')['facts']['readings']));
         // Gone elsewhere and come back, it is still there to be mended.
         $this->press('Boss outside');
         $this->sees('Boss outside, found');
         $this->press('Housing bore');
-        $this->find("//*[starts-with(@aria-label, 'Housing bore, mouth, 0°') and (self::input[@value='3 ells'] or contains(@aria-label, '3 ells'))]", 'the text that could not be read');
+        $this->find(
+            "//*[starts-with(@aria-label, 'Housing bore, mouth, 0°') and (self::input[@value='3 ells'] or contains(@aria-label, '3 ells'))]",
+            'the text that could not be read',
+        );
     }
 
     public function test_readings_go_in_as_fast_as_they_are_typed(): void
@@ -107,9 +169,19 @@ final class HabitsTest extends BrowserTestCase
         foreach ($keys as $key) {
             $this->keys($key);
         }
-        $this->waitFor(fn (): bool => array_slice(array_column(array_column($this->api('/api/jobs/demo-drill')['facts']['readings'], 'value'), 'typed'), 0, 12) === $typed, 'not every reading arrived, or not in its place');
+        $this->waitFor(
+            fn (): bool => array_slice(
+                array_column(array_column($this->api('/api/jobs/demo-drill')['facts']['readings'], 'value'), 'typed'),
+                0,
+                12,
+            ) === $typed,
+            'not every reading arrived, or not in its place',
+        );
         $this->sees('Bush outside');
-        $this->waitFor(fn (): bool => preg_match('/\d\.\d{4}/', $this->card('Bush outside')) === 1, 'no size for the outside');
+        $this->waitFor(
+            fn (): bool => preg_match('/\d\.\d{4}/', $this->card('Bush outside')) === 1,
+            'no size for the outside',
+        );
     }
 
     public function test_a_failed_save_says_so_keeps_the_text_and_tries_again(): void
@@ -122,7 +194,11 @@ final class HabitsTest extends BrowserTestCase
         $this->sees('Not saved yet');
         self::assertStringContainsString('in the wet', (string) $this->field('What it does')->getAttribute('value'));
         $this->rig->serve();
-        $this->waitFor(fn (): bool => str_contains((string) json_encode($this->api('/api/jobs/demo-drill')), 'in the wet'), 'it was not tried again', 20);
+        $this->waitFor(
+            fn (): bool => str_contains((string) json_encode($this->api('/api/jobs/demo-drill')), 'in the wet'),
+            'it was not tried again',
+            20,
+        );
         $this->stored();
     }
 
@@ -135,7 +211,14 @@ final class HabitsTest extends BrowserTestCase
         $this->sees('Not saved yet');
         $this->rig->serve();
         $this->visit('/');
-        $this->waitFor(fn (): bool => str_contains((string) json_encode($this->api('/api/jobs/demo-drill')), 'Typed while the power was out.'), 'it was lost', 20);
+        $this->waitFor(
+            fn (): bool => str_contains(
+                (string) json_encode($this->api('/api/jobs/demo-drill')),
+                'Typed while the power was out.',
+            ),
+            'it was lost',
+            20,
+        );
     }
 
     public function test_a_second_tab_shows_it_and_both_may_write(): void
@@ -149,7 +232,10 @@ final class HabitsTest extends BrowserTestCase
         $this->fill('How many', '5');
         $this->stored();
         $this->page->switchTo()->window($first);
-        $this->waitFor(fn (): bool => $this->field('How many')->getAttribute('value') === '5', 'the first tab does not show it');
+        $this->waitFor(
+            fn (): bool => $this->field('How many')->getAttribute('value') === '5',
+            'the first tab does not show it',
+        );
         $this->fill('What happens if it fails', 'Nothing much.');
         $this->stored();
         $take = $this->api('/api/jobs/demo-drill')['facts']['take_in'];
@@ -182,7 +268,10 @@ final class HabitsTest extends BrowserTestCase
         $body = $this->page->findElement(WebDriverBy::tagName('body'));
         foreach (['3' => '/measure', '4' => '/size', '8' => '/hand-over', '1' => '/take-in'] as $key => $address) {
             $body->sendKeys((string) $key);
-            $this->waitFor(fn (): bool => str_contains($this->page->getCurrentURL(), $address), "{$key} does not go to {$address}");
+            $this->waitFor(
+                fn (): bool => str_contains($this->page->getCurrentURL(), $address),
+                "{$key} does not go to {$address}",
+            );
         }
         $body->sendKeys('4');
         $this->sees('Bush in housing');
@@ -191,7 +280,12 @@ final class HabitsTest extends BrowserTestCase
         $body->sendKeys('u');
         $this->waitFor(fn (): bool => str_contains($this->card('Bush outside'), '41.3'), 'U does not change the units');
         $body->sendKeys('n');
-        $this->waitFor(fn (): bool => $this->page->executeScript('return getComputedStyle(document.querySelector("main").parentElement).backgroundColor') === 'rgb(20, 23, 28)', 'N does not turn the lights down');
+        $this->waitFor(
+            fn (): bool => $this->page->executeScript(
+                'return getComputedStyle(document.querySelector("main").parentElement).backgroundColor',
+            ) === 'rgb(20, 23, 28)',
+            'N does not turn the lights down',
+        );
         $body->sendKeys('?');
         $this->sees('All keys', 'night shift');
         $this->keys(WebDriverKeys::ESCAPE);
@@ -200,7 +294,10 @@ final class HabitsTest extends BrowserTestCase
         $this->find("//label[contains(., 'Find a job')]", 'find field');
         $this->keys('journal');
         $this->keys(WebDriverKeys::ENTER);
-        $this->waitFor(fn (): bool => str_contains($this->page->getCurrentURL(), '/measure?at='), 'find does not go there');
+        $this->waitFor(
+            fn (): bool => str_contains($this->page->getCurrentURL(), '/measure?at='),
+            'find does not go there',
+        );
         // In a field the keys are letters.
         $this->visit('/job/demo-drill/take-in');
         $this->fill('What it does', 'nuz 4?');
@@ -226,7 +323,13 @@ final class HabitsTest extends BrowserTestCase
             $this->visit($view);
             $this->sees('Find');
             usleep(250_000);
-            self::assertSame(0, $this->page->executeScript('const m = document.querySelector("main"); return Math.max(0, document.documentElement.scrollWidth - innerWidth) + Math.max(0, m.scrollWidth - m.clientWidth)'), "{$view} is wider than {$width}");
+            self::assertSame(
+                0,
+                $this->page->executeScript(
+                    'const m = document.querySelector("main"); return Math.max(0, document.documentElement.scrollWidth - innerWidth) + Math.max(0, m.scrollWidth - m.clientWidth)',
+                ),
+                "{$view} is wider than {$width}",
+            );
         }
     }
 
@@ -245,7 +348,9 @@ final class HabitsTest extends BrowserTestCase
         $this->visit('/');
         $this->sees('The bench');
         foreach (['What are you making?' => 'Flanged bush', '/' => 'Jobs'] as $button => $text) {
-            $button === '/' ? $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys('/') : $this->press($button);
+            $button === '/'
+                ? $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys('/')
+                : $this->press($button);
             $this->sees($text);
             usleep(300_000);
             $this->hasNoViolations($button);
@@ -257,7 +362,9 @@ final class HabitsTest extends BrowserTestCase
     private function hasNoViolations(string $where): void
     {
         $this->page->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
-        $found = $this->page->executeAsyncScript('const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]}).then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ") + " " + n.failureSummary).slice(0, 3).join("; "))))');
+        $found = $this->page->executeAsyncScript(
+            'const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]}).then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ") + " " + n.failureSummary).slice(0, 3).join("; "))))',
+        );
         self::assertSame([], $found, $where);
     }
 

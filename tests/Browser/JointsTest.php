@@ -20,9 +20,15 @@ final class JointsTest extends BrowserTestCase
         $this->sees('Ways to hold it', 'slip fit and bond');
         $this->press('4 more ways');
         $press = "//*[@role='group' and @aria-label='light press']";
-        self::assertStringContainsString('Nothing is pressed into thin cast iron', $this->find($press, 'light press')->getText());
+        self::assertStringContainsString(
+            'Nothing is pressed into thin cast iron',
+            $this->find($press, 'light press')->getText(),
+        );
         self::assertStringContainsString('not here', $this->find($press, 'light press')->getText());
-        $this->find("//*[@role='group' and @aria-label='slip fit and bond']//button[normalize-space(.)='Take it']", 'take the bond')->click();
+        $this->find(
+            "//*[@role='group' and @aria-label='slip fit and bond']//button[normalize-space(.)='Take it']",
+            'take the bond',
+        )->click();
         $this->stored();
         self::assertSame('bonded', $this->api("/api/jobs/{$id}")['facts']['joints'][0]['purpose']);
         $this->sees('what compounds fill');
@@ -54,8 +60,16 @@ final class JointsTest extends BrowserTestCase
         $this->page->navigate()->refresh();
         $this->sees('Again from the start');
         $after = $this->find("//*[@role='timer']", 'clock')->getText();
-        $seconds = static fn (string $text): int => (int) array_reduce(explode(':', $text), static fn (int $sum, string $part): int => 60 * $sum + (int) $part, 0);
-        self::assertLessThanOrEqual($seconds($before) - 2, $seconds($after), 'the clock went on while the page was away');
+        $seconds = static fn (string $text): int => (int) array_reduce(
+            explode(':', $text),
+            static fn (int $sum, string $part): int => 60 * $sum + (int) $part,
+            0,
+        );
+        self::assertLessThanOrEqual(
+            $seconds($before) - 2,
+            $seconds($after),
+            'the clock went on while the page was away',
+        );
     }
 
     public function test_the_press_leaves_its_band(): void
@@ -90,7 +104,10 @@ final class JointsTest extends BrowserTestCase
         $this->sees('does not answer');
         $this->rig->startRack();
         $this->press('Thermometer on the outer');
-        $this->waitFor(fn (): bool => ($this->api("/api/jobs/{$id}")['facts']['joints'][0]['outer_c'] ?? null) !== null, 'nothing was taken');
+        $this->waitFor(
+            fn (): bool => ($this->api("/api/jobs/{$id}")['facts']['joints'][0]['outer_c'] ?? null) !== null,
+            'nothing was taken',
+        );
         // The rack's own part lies at 23.4 °C, its thermometer scatters by a fifth of a degree.
         self::assertEqualsWithDelta(23.4, $this->api("/api/jobs/{$id}")['facts']['joints'][0]['outer_c'], 0.5);
         $this->rig->stopRack();
@@ -106,7 +123,10 @@ final class JointsTest extends BrowserTestCase
         $this->stored();
         $this->page->navigate()->refresh();
         $this->sees('The bond cures');
-        self::assertMatchesRegularExpression('/^2[34]:\d\d:\d\d$/', $this->find("//*[@role='timer']", 'clock')->getText());
+        self::assertMatchesRegularExpression(
+            '/^2[34]:\d\d:\d\d$/',
+            $this->find("//*[@role='timer']", 'clock')->getText(),
+        );
         $this->visit('/');
         $this->sees('curing');
     }
@@ -130,9 +150,15 @@ final class JointsTest extends BrowserTestCase
         $this->sees('a pin across');
         $this->find("//*[@role='group' and @aria-label='a pin across']//input", 'diameter of the pin')->click();
         $this->keys('1/4', WebDriverKeys::ENTER);
-        $this->sees('What counts is the cross pin', 'The set screws come in only once that has slipped or given, and are not added.');
+        $this->sees(
+            'What counts is the cross pin',
+            'The set screws come in only once that has slipped or given, and are not added.',
+        );
         $this->stored();
-        self::assertSame(['set-screws', 'cross-pin'], array_column($this->api("/api/jobs/{$id}")['facts']['joints'][0]['held'], 'kind'));
+        self::assertSame(
+            ['set-screws', 'cross-pin'],
+            array_column($this->api("/api/jobs/{$id}")['facts']['joints'][0]['held'], 'kind'),
+        );
     }
 
     public function test_a_loop_is_built_and_solved(): void
@@ -152,7 +178,10 @@ final class JointsTest extends BrowserTestCase
         $this->keys(WebDriverKeys::ENTER);
         // Housing 1.500: a washer of 1.480 to 1.496, less the doubt of the reading.
         $this->sees('Washer: 1.48');
-        $card = $this->find("//*[@aria-label='Make card']//button[contains(., 'Washer')]", 'the length on the card')->getText();
+        $card = $this->find(
+            "//*[@aria-label='Make card']//button[contains(., 'Washer')]",
+            'the length on the card',
+        )->getText();
         self::assertStringContainsString('anywhere from 1.48', $card);
         self::assertStringContainsString('for “Gap 2”', $card);
         // Too short by 0.010: what would close it is said, the size first as it costs nothing.

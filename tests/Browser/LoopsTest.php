@@ -17,7 +17,9 @@ final class LoopsTest extends BrowserTestCase
         $this->press('Lengths that add up');
         $this->press('Point at its faces');
         $this->sees('Point at the faces in order');
-        $face = fn (string $name) => $this->find("//button[@aria-label=\"{$name}\"]", $name)->sendKeys(WebDriverKeys::ENTER);
+        $face = fn (string $name) => $this->find("//button[@aria-label=\"{$name}\"]", $name)->sendKeys(
+            WebDriverKeys::ENTER,
+        );
         $face('Shaft: hub seat, shoulder looking right');
         $this->sees('Go on');
         // The wrong face next: it looks the same way, and the one that is missing is named.
@@ -27,7 +29,10 @@ final class LoopsTest extends BrowserTestCase
         $face('Shaft: right bearing seat, shoulder looking right');
         $face('Hub, left end');
         $face('Hub, right end');
-        $this->sees('It closes: “Hub, right end” beyond “Shaft: hub seat, shoulder looking right”', '− Hub seat length + Hub width');
+        $this->sees(
+            'It closes: “Hub, right end” beyond “Shaft: hub seat, shoulder looking right”',
+            '− Hub seat length + Hub width',
+        );
         $this->press('Take this loop');
         $this->stored();
         $this->fill('At least', '0.010');
@@ -45,11 +50,27 @@ final class LoopsTest extends BrowserTestCase
         $state = $this->newJob('stepped-shaft');
         $id = $state['facts']['id'];
         $inch = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'in'];
-        $length = static fn (string $name, bool $opens, string $size, array $more = []): array => ['name' => $name, 'surface' => null, 'size' => $inch($size), 'plus' => $inch('0.001'), 'minus' => $inch('0.001'), 'opens' => $opens, 'spread' => 'uniform', ...$more];
+        $length = static fn (string $name, bool $opens, string $size, array $more = []): array => [
+            'name' => $name,
+            'surface' => null,
+            'size' => $inch($size),
+            'plus' => $inch('0.001'),
+            'minus' => $inch('0.001'),
+            'opens' => $opens,
+            'spread' => 'uniform',
+            ...$more,
+        ];
         $loop = $state['facts']['loops'][0]['id'];
-        $this->change($id, 'PUT', "/loops/{$loop}", ['name' => 'Dial float', 'least' => $inch('0.004'), 'most' => $inch('0.012'), 'lengths' => [
-            $length('Socket to bracket', true, '2.500', ['origin' => 'there']), $length('Shaft in its socket', false, '0.800', ['reserve_least' => $inch('0.600')]), $length('Dial', false, '1.692', ['origin' => 'bought']),
-        ]]);
+        $this->change($id, 'PUT', "/loops/{$loop}", [
+            'name' => 'Dial float',
+            'least' => $inch('0.004'),
+            'most' => $inch('0.012'),
+            'lengths' => [
+                $length('Socket to bracket', true, '2.500', ['origin' => 'there']),
+                $length('Shaft in its socket', false, '0.800', ['reserve_least' => $inch('0.600')]),
+                $length('Dial', false, '1.692', ['origin' => 'bought']),
+            ],
+        ]);
         $this->visit("/job/{$id}/size?at={$loop}");
         $this->sees('closes at', '0.0080', 'as wanted');
         $this->find("//button[@aria-label='Socket to bracket was wrong']", 'was wrong')->click();
@@ -58,13 +79,31 @@ final class LoopsTest extends BrowserTestCase
         $this->sees('What is the right size?');
         $this->fill('It is', '2.400');
         $this->press('See what it does');
-        $this->sees('What was wrong', '0.1000 in smaller than was believed', 'Let “Shaft in its socket” go to 0.7000 in instead of 0.8000 in', '0.1000 in of its reserve is left', 'Then all is as wanted.', 'nothing is cut', 'same face');
+        $this->sees(
+            'What was wrong',
+            '0.1000 in smaller than was believed',
+            'Let “Shaft in its socket” go to 0.7000 in instead of 0.8000 in',
+            '0.1000 in of its reserve is left',
+            'Then all is as wanted.',
+            'nothing is cut',
+            'same face',
+        );
         $this->find("//button[starts-with(@aria-label, 'Take it: Let')]", 'take it')->click();
         $this->sees('Nothing has to be done.');
         $this->stored();
         $facts = $this->api("/api/jobs/{$id}")['facts'];
-        self::assertSame(['2.500', '2.400', 'wrong face'], [$facts['mistakes'][0]['old']['typed'], $facts['mistakes'][0]['new']['typed'], $facts['mistakes'][0]['cause']]);
-        self::assertSame(['2.400', '0.7000', '1.692'], array_map(static fn (array $l): string => $l['size']['typed'], $facts['loops'][0]['lengths']));
+        self::assertSame(
+            ['2.500', '2.400', 'wrong face'],
+            [
+                $facts['mistakes'][0]['old']['typed'],
+                $facts['mistakes'][0]['new']['typed'],
+                $facts['mistakes'][0]['cause'],
+            ],
+        );
+        self::assertSame(
+            ['2.400', '0.7000', '1.692'],
+            array_map(static fn (array $l): string => $l['size']['typed'], $facts['loops'][0]['lengths']),
+        );
     }
 
     public function test_shims_of_the_shop_close_a_gap(): void
@@ -72,7 +111,10 @@ final class LoopsTest extends BrowserTestCase
         $this->visit('/job/demo-drill/size?at=demo-drill-end-float-of-the-shaft');
         $this->sees('as wanted');
         // A thinner washer leaves 0.0195 where 0.002 to 0.010 is wanted: 0.0095 to 0.0175 of shims.
-        $this->find("//*[@role='group' and @aria-label='Thrust washer']//input", 'size of the washer')->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $this->find("//*[@role='group' and @aria-label='Thrust washer']//input", 'size of the washer')->sendKeys([
+            WebDriverKeys::CONTROL,
+            'a',
+        ]);
         $this->keys('0.050', WebDriverKeys::ENTER);
         $this->sees('Shim it with');
         self::assertSame(1, preg_match('/Shim it with (.+): it then closes at (0\.\d{4})/', $this->text(), $found));
@@ -89,7 +131,14 @@ final class LoopsTest extends BrowserTestCase
         $this->visit("/job/{$id}/size");
         $this->press('Rim beside the frame');
         $this->sees('Still to type: how wide it is, where its neighbour is.');
-        foreach (['⌀ of what moves' => '9', 'Wall at, across' => '4.45', 'Each measured to' => '0.02', 'Room wanted, at least' => '1/16'] as $label => $text) {
+        foreach (
+            [
+                '⌀ of what moves' => '9',
+                'Wall at, across' => '4.45',
+                'Each measured to' => '0.02',
+                'Room wanted, at least' => '1/16',
+            ] as $label => $text
+        ) {
             $this->fill($label, $text);
             $this->keys(WebDriverKeys::ENTER);
         }
@@ -117,7 +166,10 @@ final class LoopsTest extends BrowserTestCase
         $this->keys('1.635', WebDriverKeys::ENTER);
         $this->sees('Spacing washer: 0.13', 'Not stored.');
         // What it was stands struck out beside it, on the make card too.
-        self::assertStringContainsString('0.1225', $this->find("//*[@aria-label='Make card']//s", 'the old number')->getText());
+        self::assertStringContainsString(
+            '0.1225',
+            $this->find("//*[@aria-label='Make card']//s", 'the old number')->getText(),
+        );
         self::assertSame($before, $this->api('/api/jobs/demo-drill')['facts']['loops']);
         $this->press('Drop');
         $this->sees('Spacing washer: 0.12');

@@ -20,7 +20,18 @@ final class LostNothingTest extends BrowserTestCase
     private function elsewhere(string $job, array $fact): void
     {
         $version = $this->api("/api/jobs/{$job}")['version'];
-        $context = stream_context_create(['http' => ['method' => 'PATCH', 'header' => 'Content-Type: application/json', 'ignore_errors' => true, 'content' => (string) json_encode(['version' => $version, 'request' => bin2hex(random_bytes(6)), 'fact' => $fact])]]);
+        $context = stream_context_create([
+            'http' => [
+                'method' => 'PATCH',
+                'header' => 'Content-Type: application/json',
+                'ignore_errors' => true,
+                'content' => (string) json_encode([
+                    'version' => $version,
+                    'request' => bin2hex(random_bytes(6)),
+                    'fact' => $fact,
+                ]),
+            ],
+        ]);
         $answer = (string) file_get_contents("{$this->rig->url}/api/jobs/{$job}", false, $context);
         self::assertStringContainsString('"version"', substr($answer, 0, 40), substr($answer, 0, 300));
     }
@@ -43,7 +54,10 @@ final class LostNothingTest extends BrowserTestCase
     {
         $this->visit('/job/demo-blower/survey?at=demo-blower-4');
         $this->sees('is made of');
-        $this->find("//*[@id and normalize-space(.)='Disc to carry is made of']/following-sibling::*//*[@role='combobox']", 'list of metals')->click();
+        $this->find(
+            "//*[@id and normalize-space(.)='Disc to carry is made of']/following-sibling::*//*[@role='combobox']",
+            'list of metals',
+        )->click();
         $this->find("//ul[@role='listbox']", 'open list');
         $before = $this->page->getCurrentURL();
         foreach (['m', 'e', 'u', 'n', 'z', 'w', '3'] as $letter) {
@@ -51,8 +65,15 @@ final class LostNothingTest extends BrowserTestCase
         }
         usleep(300_000);
         self::assertSame($before, $this->page->getCurrentURL());
-        self::assertSame('true', $this->find("//button[normalize-space(.)='in']", 'inch')->getAttribute('aria-pressed'), 'still in inches');
-        self::assertSame('light', (string) $this->page->executeScript('return localStorage.getItem("mui-mode") ?? "light"'));
+        self::assertSame(
+            'true',
+            $this->find("//button[normalize-space(.)='in']", 'inch')->getAttribute('aria-pressed'),
+            'still in inches',
+        );
+        self::assertSame(
+            'light',
+            (string) $this->page->executeScript('return localStorage.getItem("mui-mode") ?? "light"'),
+        );
         $this->keys(WebDriverKeys::ESCAPE);
     }
 
@@ -81,11 +102,22 @@ final class LostNothingTest extends BrowserTestCase
         $before = count($this->facts('demo-blower')['operations']);
         $this->find("//button[starts-with(@aria-label, 'Remove ')]", 'a way to take it away')->click();
         $this->sees('taken away');
-        $this->waitFor(fn (): bool => count($this->facts('demo-blower')['operations']) + count($this->facts('demo-blower')['costs']) > 0, 'read');
+        $this->waitFor(
+            fn (): bool => count($this->facts('demo-blower')['operations']) +
+                count($this->facts('demo-blower')['costs']) >
+                0,
+            'read',
+        );
         $this->press('Bring it back');
-        $this->waitFor(fn (): bool => count($this->facts('demo-blower')['operations']) === $before, 'it did not come back');
+        $this->waitFor(
+            fn (): bool => count($this->facts('demo-blower')['operations']) === $before,
+            'it did not come back',
+        );
         $this->press('Redo');
-        $this->waitFor(fn (): bool => count($this->facts('demo-blower')['operations']) === $before - 1, 'it did not go again');
+        $this->waitFor(
+            fn (): bool => count($this->facts('demo-blower')['operations']) === $before - 1,
+            'it did not go again',
+        );
         $this->press('Undo');
         $this->waitFor(fn (): bool => count($this->facts('demo-blower')['operations']) === $before, 'undo as a button');
     }
@@ -113,27 +145,48 @@ final class LostNothingTest extends BrowserTestCase
         $this->sees('Not stored', 'mine', 'theirs', 'Clock, north tower', 'Clock, south tower');
         self::assertSame('Clock, south tower', $this->facts('demo-clock')['machine'], 'the newer one stands');
         $this->press('Keep mine');
-        $this->waitFor(fn (): bool => $this->facts('demo-clock')['machine'] === 'Clock, north tower', 'mine was not kept');
+        $this->waitFor(
+            fn (): bool => $this->facts('demo-clock')['machine'] === 'Clock, north tower',
+            'mine was not kept',
+        );
     }
 
     /** Where somebody else touched something else, what was typed simply goes on top. */
     public function test_17_what_was_typed_offline_is_stored_where_nothing_newer_stands(): void
     {
         $this->typedOfflineWhile(['part' => 'Hammer lever']);
-        $this->waitFor(fn (): bool => $this->facts('demo-clock')['machine'] === 'Clock, north tower' && $this->facts('demo-clock')['part'] === 'Hammer lever', 'both are not there');
+        $this->waitFor(
+            fn (): bool => $this->facts('demo-clock')['machine'] === 'Clock, north tower'
+                && $this->facts('demo-clock')['part'] === 'Hammer lever',
+            'both are not there',
+        );
     }
 
-    /** Kept entries, each under a key of its own: one that is refused after a reload is listed, one that was kept by another window is sent too. */
+    /**
+     * Kept entries, each under a key of its own: one that is refused after a reload is listed, one that was kept by
+     * another window is sent too.
+     */
     public function test_17_a_refusal_after_a_reload_is_listed_and_holds_nothing_up(): void
     {
         $this->visit('/');
         $this->sees('The bench');
         $keep = 'localStorage.setItem("oldpart-fit-unsaved:" + arguments[0].request, JSON.stringify(arguments[0]))';
-        $change = static fn (string $request, array $fact): array => ['request' => $request, 'job' => 'demo-clock', 'list' => null, 'thing' => '', 'fact' => $fact, 'was' => null, 'at' => '2026-11-28T10:00:0'.substr($request, -1).'.000Z'];
+        $change = static fn (string $request, array $fact): array => [
+            'request' => $request,
+            'job' => 'demo-clock',
+            'list' => null,
+            'thing' => '',
+            'fact' => $fact,
+            'was' => null,
+            'at' => '2026-11-28T10:00:0'.substr($request, -1).'.000Z',
+        ];
         $this->page->executeScript($keep, [$change('w-1', ['take_in' => ['wanted_by' => 'soon']])]);
         $this->page->executeScript($keep, [$change('w-2', ['part' => 'Hammer lever'])]);
         $this->visit('/job/demo-clock/take-in');
-        $this->waitFor(fn (): bool => $this->facts('demo-clock')['part'] === 'Hammer lever', 'the one behind was held up');
+        $this->waitFor(
+            fn (): bool => $this->facts('demo-clock')['part'] === 'Hammer lever',
+            'the one behind was held up',
+        );
         $this->sees('1 not stored');
         $this->page->navigate()->refresh();
         $this->sees('1 not stored', 'What failed');
@@ -142,7 +195,15 @@ final class LostNothingTest extends BrowserTestCase
         $this->sees('no day there is', 'soon');
         $this->press('Drop it');
         $this->seesNot('1 not stored');
-        self::assertSame([], array_values(array_filter((array) $this->page->executeScript('return Object.keys(localStorage)'), static fn (mixed $key): bool => is_string($key) && str_contains($key, ':w-'))));
+        self::assertSame(
+            [],
+            array_values(
+                array_filter(
+                    (array) $this->page->executeScript('return Object.keys(localStorage)'),
+                    static fn (mixed $key): bool => is_string($key) && str_contains($key, ':w-'),
+                ),
+            ),
+        );
     }
 
     /** Two windows keep what they have not sent: neither erases the other's. */
@@ -153,21 +214,31 @@ final class LostNothingTest extends BrowserTestCase
         $second = $this->rig->browser();
         $second->quit();
         $this->rig->pullThePlug();
-        $this->page->executeScript('localStorage.setItem("oldpart-fit-unsaved:other-window", JSON.stringify({request: "other-window", job: "demo-clock", list: null, thing: "", fact: {part: "Hammer lever"}, was: null, at: "2026-11-28T10:00:00.000Z"}))');
+        $this->page->executeScript(
+            'localStorage.setItem("oldpart-fit-unsaved:other-window", JSON.stringify({request: "other-window", job: "demo-clock", list: null, thing: "", fact: {part: "Hammer lever"}, was: null, at: "2026-11-28T10:00:00.000Z"}))',
+        );
         $this->fill('Machine', 'Clock, north tower');
         $this->keys(WebDriverKeys::TAB);
         $this->sees('Not saved yet');
-        $kept = (array) $this->page->executeScript('return Object.keys(localStorage).filter((key) => key.startsWith("oldpart-fit-unsaved:"))');
+        $kept = (array) $this->page->executeScript(
+            'return Object.keys(localStorage).filter((key) => key.startsWith("oldpart-fit-unsaved:"))',
+        );
         self::assertCount(2, $kept, 'each under a key of its own');
         $this->rig->serve();
         $this->page->navigate()->refresh();
-        $this->waitFor(fn (): bool => $this->facts('demo-clock')['machine'] === 'Clock, north tower' && $this->facts('demo-clock')['part'] === 'Hammer lever', 'one was lost');
+        $this->waitFor(
+            fn (): bool => $this->facts('demo-clock')['machine'] === 'Clock, north tower'
+                && $this->facts('demo-clock')['part'] === 'Hammer lever',
+            'one was lost',
+        );
     }
 
     /** A choice that is refused is listed, though no field shows it. */
     public function test_17_a_refused_choice_is_not_lost(): void
     {
-        (new ChromeDevToolsDriver($this->page))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => 'const fetch = window.fetch; window.fetch = (input, init) => { const request = new Request(input, init); return request.method === "PUT" ? Promise.resolve(new Response(JSON.stringify({error: {code: "kept", field: "", message: "That is kept for the record."}}), {status: 422, headers: {"Content-Type": "application/json"}})) : fetch(request); };']);
+        (new ChromeDevToolsDriver($this->page))->execute('Page.addScriptToEvaluateOnNewDocument', [
+            'source' => 'const fetch = window.fetch; window.fetch = (input, init) => { const request = new Request(input, init); return request.method === "PUT" ? Promise.resolve(new Response(JSON.stringify({error: {code: "kept", field: "", message: "That is kept for the record."}}), {status: 422, headers: {"Content-Type": "application/json"}})) : fetch(request); };',
+        ]);
         $this->visit('/job/demo-carder/survey');
         $this->sees('What meets what');
         $this->find("//main//*[@role='combobox'][1]", 'a list')->click();

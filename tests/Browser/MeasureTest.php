@@ -26,7 +26,10 @@ final class MeasureTest extends BrowserTestCase
         $this->visit('/');
         $this->sees('The bench');
         $id = 'bush-'.bin2hex(random_bytes(4));
-        $this->page->executeAsyncScript('const done = arguments[1]; fetch("/api/jobs", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({id: arguments[0], kind: "plain-bush", machine: "Straw cutter", part: "Bush", unit: "in"})}).then(() => done())', [$id]);
+        $this->page->executeAsyncScript(
+            'const done = arguments[1]; fetch("/api/jobs", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({id: arguments[0], kind: "plain-bush", machine: "Straw cutter", part: "Bush", unit: "in"})}).then(() => done())',
+            [$id],
+        );
         $this->visit("/job/{$id}/measure");
         $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'first cell');
 
@@ -43,7 +46,20 @@ final class MeasureTest extends BrowserTestCase
     {
         $id = $this->newBush();
         $keys = 0;
-        $typed = ['1.1242', '1.1246', '1.1251', '1.1247', '1.1239', '1.1243', '28.563mm', '1.1242', '1.1241', '1.1244', '1.1248', '1.1245'];
+        $typed = [
+            '1.1242',
+            '1.1246',
+            '1.1251',
+            '1.1247',
+            '1.1239',
+            '1.1243',
+            '28.563mm',
+            '1.1242',
+            '1.1241',
+            '1.1244',
+            '1.1248',
+            '1.1245',
+        ];
         $start = microtime(true);
         foreach ($typed as $text) {
             foreach ([...str_split($text), WebDriverKeys::ENTER] as $key) {
@@ -61,7 +77,10 @@ final class MeasureTest extends BrowserTestCase
         $this->find("//input[@aria-label='Shaft journal, near end, 0°']", 'journal cell');
         $this->keys('22.203', WebDriverKeys::ENTER);
         $this->stored();
-        self::assertSame(['typed' => '22.203', 'unit' => 'mm', 'mm' => 22.203], $this->readings($id, 'Shaft journal')[0]['value']);
+        self::assertSame(
+            ['typed' => '22.203', 'unit' => 'mm', 'mm' => 22.203],
+            $this->readings($id, 'Shaft journal')[0]['value'],
+        );
         $this->press('Housing bore');
         // By hand: station means 1.12465, 1.12423 and 1.12445 in, their mean 1.12444 in.
         $this->sees('1.1242 in', '28.561');
@@ -81,7 +100,9 @@ final class MeasureTest extends BrowserTestCase
         self::assertEqualsWithDelta(0.4995 * 25.4, $reading['value']['mm'], 1e-9);
     }
 
-    /** A centre-to-centre or a comparison is filled in, read back in both units, and stored as the sum one would type. */
+    /**
+     * A centre-to-centre or a comparison is filled in, read back in both units, and stored as the sum one would type.
+     */
     public function test_a_reading_made_of_several(): void
     {
         $id = $this->newBush();
@@ -103,7 +124,10 @@ final class MeasureTest extends BrowserTestCase
         self::assertCount(1, $this->readings($id, 'Shaft journal'));
     }
 
-    /** Typed and left with Enter before anybody could say that it is no size: it stays in its cell, marked there, and the next cell is not marked for it. */
+    /**
+     * Typed and left with Enter before anybody could say that it is no size: it stays in its cell, marked there, and
+     * the next cell is not marked for it.
+     */
     public function test_a_refusal_is_marked_where_it_was_typed(): void
     {
         $this->newBush();
@@ -113,9 +137,22 @@ final class MeasureTest extends BrowserTestCase
         $this->keys('not', WebDriverKeys::ENTER);
         $this->sees("“not” can't be read as a size");
         // Whether it was known in time to stay there, or the next cell is open by now.
-        self::assertSame([], $this->page->findElements(WebDriverBy::xpath("//input[@aria-invalid='true'][not(@aria-label='Shaft journal, near end, 0°')][starts-with(@aria-label, 'Shaft journal')]")));
+        self::assertSame(
+            [],
+            $this->page->findElements(
+                WebDriverBy::xpath(
+                    "//input[@aria-invalid='true'][not(@aria-label='Shaft journal, near end, 0°')][starts-with(@aria-label, 'Shaft journal')]",
+                ),
+            ),
+        );
         $this->find($cell('0°')." | //button//*[normalize-space(.)='not']", 'where it was typed')->click();
-        self::assertSame(['not', 'true'], [$this->find($cell('0°'), 'first cell')->getAttribute('value'), $this->find($cell('0°'), 'first cell')->getAttribute('aria-invalid')]);
+        self::assertSame(
+            ['not', 'true'],
+            [
+                $this->find($cell('0°'), 'first cell')->getAttribute('value'),
+                $this->find($cell('0°'), 'first cell')->getAttribute('aria-invalid'),
+            ],
+        );
     }
 
     /** A figure of an instrument mended in the shop moves how sure the reading is, at once. */
@@ -130,11 +167,17 @@ final class MeasureTest extends BrowserTestCase
         $this->visit('/shop');
         $group = "//*[@role='group' and @aria-label='Outside micrometer']";
         $this->find("{$group}//button[normalize-space(.)='Figures']", 'figures')->click();
-        $field = $this->find("{$group}//label[starts-with(., 'It may err by')]/following::input[1]", 'permissible error');
+        $field = $this->find(
+            "{$group}//label[starts-with(., 'It may err by')]/following::input[1]",
+            'permissible error',
+        );
         $field->click();
         $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL, '0.001 in', WebDriverKeys::ENTER);
         // By hand: 2 √(0.001²/12 + 0.0254²/3 + 0.001²) = 0.0294 mm, 0.0012 in.
-        $this->waitFor(fn (): bool => str_contains($this->find($group, 'micrometer')->getText(), 'at best sure to ±0.0012 in'), 'the micrometer is as sure as before');
+        $this->waitFor(
+            fn (): bool => str_contains($this->find($group, 'micrometer')->getText(), 'at best sure to ±0.0012 in'),
+            'the micrometer is as sure as before',
+        );
         $this->page->get($address);
         // What limits the reading is now the gauge itself.
         $this->sees('±0.0012 in');
@@ -149,12 +192,24 @@ final class MeasureTest extends BrowserTestCase
         $this->rig->startRack();
         $id = $this->newBush();
         $this->choose('Gauge', 'Three-point bore gauge');
-        $this->waitFor(fn (): bool => preg_match('/^1\.12\d\d$/', $this->find("//*[@aria-label='Gauge reading']", 'gauge reading')->getText()) === 1, 'the gauge shows nothing');
+        $this->waitFor(
+            fn (): bool => preg_match(
+                '/^1\.12\d\d$/',
+                $this->find("//*[@aria-label='Gauge reading']", 'gauge reading')->getText(),
+            ) === 1,
+            'the gauge shows nothing',
+        );
         $this->take()->click();
         $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === 1, 'nothing was taken');
         // T does the same where the cursor is.
         $this->find("//input[@aria-label='Housing bore, mouth, 45°']", 'second cell');
-        $this->waitFor(fn (): bool => str_contains($this->find("//*[@aria-label='Gauge reading']", 'gauge reading')->getText(), '1.12'), 'no reading at the second spot');
+        $this->waitFor(
+            fn (): bool => str_contains(
+                $this->find("//*[@aria-label='Gauge reading']", 'gauge reading')->getText(),
+                '1.12',
+            ),
+            'no reading at the second spot',
+        );
         $this->page->findElement(WebDriverBy::xpath("//input[@aria-label='Housing bore, mouth, 45°']"))->click();
         $this->keys('t');
         $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === 2, 'T took nothing');
@@ -175,14 +230,20 @@ final class MeasureTest extends BrowserTestCase
         $this->rig->startRack();
         $this->seesNot('The gauge does not answer');
         $this->take()->click();
-        $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === 3, 'nothing was taken after it came back');
+        $this->waitFor(
+            fn (): bool => count($this->readings($id, 'Housing bore')) === 3,
+            'nothing was taken after it came back',
+        );
     }
 
-    /** A stand-in for the browser's serial port plays recorded lines: in pieces, with noise between, unplugged and back. */
+    /**
+     * A stand-in for the browser's serial port plays recorded lines: in pieces, with noise between, unplugged and back.
+     */
     public function test_a_gauge_of_ones_own_on_a_serial_line(): void
     {
         $id = $this->newBush();
-        $this->page->executeScript(<<<'JS'
+        $this->page->executeScript(
+            <<<'JS'
             window.opened = [];
             const port = {
                 readable: null,
@@ -194,7 +255,9 @@ final class MeasureTest extends BrowserTestCase
             };
             window.hear = (text) => window.line.enqueue(new TextEncoder().encode(text));
             Object.defineProperty(navigator, 'serial', { configurable: true, value: { requestPort: async () => port, getPorts: async () => [] } });
-            JS);
+            JS
+            ,
+        );
         $this->choose('Gauge', 'my own, on a serial line');
         $this->choose('Parity', 'even');
         $this->press('Choose its port');
@@ -202,7 +265,10 @@ final class MeasureTest extends BrowserTestCase
         self::assertSame('even', $this->page->executeScript('return window.opened.at(-1).parity'));
         $hear = fn (string $text): mixed => $this->page->executeScript('window.hear(arguments[0])', [$text]);
         $stored = function (int $count) use ($id): void {
-            $this->waitFor(fn (): bool => count($this->readings($id, 'Housing bore')) === $count, "not {$count} readings");
+            $this->waitFor(
+                fn (): bool => count($this->readings($id, 'Housing bore')) === $count,
+                "not {$count} readings",
+            );
         };
         $hear('+28.5');
         $hear("63 mm\r");
@@ -218,14 +284,23 @@ final class MeasureTest extends BrowserTestCase
         $stored(4);
         $readings = $this->readings($id, 'Housing bore');
         self::assertSame([28.563, 28.571, 28.577, 28.569], array_column(array_column($readings, 'value'), 'mm'));
-        self::assertSame([['mouth', '0'], ['mouth', '45'], ['mouth', '90'], ['mouth', '135']], array_map(static fn (array $r): array => [$r['station'], $r['angle']], $readings));
+        self::assertSame(
+            [['mouth', '0'], ['mouth', '45'], ['mouth', '90'], ['mouth', '135']],
+            array_map(static fn (array $r): array => [$r['station'], $r['angle']], $readings),
+        );
     }
 
-    /** A bore gauge that reads 0.0002 in over on a ring of 1 in: what is read with it afterwards is put right, and says so. */
+    /**
+     * A bore gauge that reads 0.0002 in over on a ring of 1 in: what is read with it afterwards is put right, and says
+     * so.
+     */
     public function test_an_instrument_is_checked_and_its_readings_corrected(): void
     {
         $this->visit('/shop');
-        $this->find("//*[@role='group'][@aria-label='Three-point bore gauge, set on a ring']//button[normalize-space(.)='Check it']", 'Check it')->click();
+        $this->find(
+            "//*[@role='group'][@aria-label='Three-point bore gauge, set on a ring']//button[normalize-space(.)='Check it']",
+            'Check it',
+        )->click();
         $this->fill('The master is', '1');
         $this->fill('It reads', '1.0002');
         $this->press('Store the check');
@@ -247,11 +322,19 @@ final class MeasureTest extends BrowserTestCase
         $this->press('Bring in a table');
         $this->sees('or paste it here');
         $chooser = $this->page->findElement(WebDriverBy::xpath("//input[@aria-label='Table file']"));
-        $chooser->setFileDetector(new LocalFileDetector);
+        $chooser->setFileDetector(new LocalFileDetector());
         $chooser->sendKeys($file);
         $this->sees('Line 3: “smudge”', 'mouth, 0°: 1,1247 in');
-        self::assertFalse($this->find("//button[starts-with(normalize-space(.), 'Bring in') and not(contains(., 'table'))]", 'Bring in')->isEnabled());
-        file_put_contents($file, "Place;Angle;Measured;Who\nmouth;0;1,1247;me\nmouth;45;1.1249;me\nmiddle;90;28,571 mm;me\n");
+        self::assertFalse(
+            $this->find(
+                "//button[starts-with(normalize-space(.), 'Bring in') and not(contains(., 'table'))]",
+                'Bring in',
+            )->isEnabled(),
+        );
+        file_put_contents(
+            $file,
+            "Place;Angle;Measured;Who\nmouth;0;1,1247;me\nmouth;45;1.1249;me\nmiddle;90;28,571 mm;me\n",
+        );
         $chooser->sendKeys($file);
         $this->seesNot('Line 3');
         $this->press('Bring in 3 readings');
@@ -272,7 +355,12 @@ final class MeasureTest extends BrowserTestCase
         $this->press('It was 1.1246 in');
         $this->seesNot('is a turn of the thimble');
         $this->stored();
-        $reading = array_values(array_filter($this->readings('demo-drill', 'Housing bore'), static fn (array $r): bool => $r['station'] === 'mouth' && $r['angle'] === '45'))[0];
+        $reading = array_values(
+            array_filter(
+                $this->readings('demo-drill', 'Housing bore'),
+                static fn (array $r): bool => $r['station'] === 'mouth' && $r['angle'] === '45',
+            ),
+        )[0];
         self::assertSame(['1.1246', '1.1496'], [$reading['value']['typed'], $reading['was']['typed']]);
     }
 
@@ -286,7 +374,12 @@ final class MeasureTest extends BrowserTestCase
         $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL, '0.8746', WebDriverKeys::ENTER);
         $this->stored();
         // The reading was first taken long ago: taken again now it is warm.
-        $reading = array_values(array_filter($this->readings('demo-drill', 'Shaft journal'), static fn (array $r): bool => $r['station'] === 'far end' && $r['angle'] === '90'))[0];
+        $reading = array_values(
+            array_filter(
+                $this->readings('demo-drill', 'Shaft journal'),
+                static fn (array $r): bool => $r['station'] === 'far end' && $r['angle'] === '90',
+            ),
+        )[0];
         self::assertEqualsWithDelta(60.0, $reading['part_c'], 1e-9);
         $this->sees('Cooling down');
         $before = $this->find("//*[@role='timer']", 'countdown')->getText();
@@ -294,7 +387,10 @@ final class MeasureTest extends BrowserTestCase
         sleep(2);
         $this->page->navigate()->refresh();
         $this->sees('Cooling down');
-        $this->waitFor(fn (): bool => $this->find("//*[@role='timer']", 'countdown')->getText() < $before, 'it does not count down');
+        $this->waitFor(
+            fn (): bool => $this->find("//*[@role='timer']", 'countdown')->getText() < $before,
+            'it does not count down',
+        );
         $this->visit('/');
         $this->sees('Shaft journal cools: ready in');
     }

@@ -61,7 +61,25 @@ final class Rig
     public function serve(): void
     {
         $this->server = $this->spawn(
-            ['php', '-d', 'opcache.enable_cli=1', '-d', 'display_errors=0', '-d', 'max_execution_time=20', '-d', 'memory_limit=512M', '-d', 'post_max_size=24M', '-q', '-S', "127.0.0.1:{$this->port}", '-t', 'public', 'bin/lib/router.php'],
+            [
+                'php',
+                '-d',
+                'opcache.enable_cli=1',
+                '-d',
+                'display_errors=0',
+                '-d',
+                'max_execution_time=20',
+                '-d',
+                'memory_limit=512M',
+                '-d',
+                'post_max_size=24M',
+                '-q',
+                '-S',
+                "127.0.0.1:{$this->port}",
+                '-t',
+                'public',
+                'bin/lib/router.php',
+            ],
             $this->env() + ['PHP_CLI_SERVER_WORKERS' => '4'],
         );
         self::waitFor($this->port);
@@ -94,18 +112,33 @@ final class Rig
 
     public function browser(int $width = 1280, int $height = 800): RemoteWebDriver
     {
-        $options = new ChromeOptions;
+        $options = new ChromeOptions();
         $options->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-            '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--force-device-scale-factor=1', '--lang=en-GB',
-            "--window-size={$width},{$height}", '--user-data-dir='.$this->folder.'/profile-'.bin2hex(random_bytes(3)),
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--disable-dev-shm-usage',
+            '--force-device-scale-factor=1',
+            '--lang=en-GB',
+            "--window-size={$width},{$height}",
+            '--user-data-dir='.$this->folder.'/profile-'.bin2hex(random_bytes(3)),
         ]);
-        $options->setExperimentalOption('prefs', ['download.default_directory' => $this->downloads(), 'download.prompt_for_download' => false]);
+        $options->setExperimentalOption('prefs', [
+            'download.default_directory' => $this->downloads(),
+            'download.prompt_for_download' => false,
+        ]);
         $wanted = DesiredCapabilities::chrome();
         $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
         $wanted->setCapability('goog:loggingPrefs', ['performance' => 'ALL', 'browser' => 'ALL']);
         $driver = RemoteWebDriver::create("http://127.0.0.1:{$this->driverPort}", $wanted, 30000, 60000);
-        $inside = $driver->executeScript('return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]');
+        $inside = $driver->executeScript(
+            'return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]',
+        );
         $driver->manage()->window()->setSize(new WebDriverDimension($width + $inside[0], $height + $inside[1]));
 
         return $driver;
@@ -144,12 +177,25 @@ final class Rig
     /** @return array<string, string> */
     private function env(): array
     {
-        return ['DB_DATABASE' => $this->database(), 'PHOTO_DIR' => $this->folder.'/photos', 'GAUGE_PORT' => (string) $this->gaugePort, 'APP_ENV' => 'local', 'APP_DEBUG' => 'false'];
+        return [
+            'DB_DATABASE' => $this->database(),
+            'PHOTO_DIR' => $this->folder.'/photos',
+            'GAUGE_PORT' => (string) $this->gaugePort,
+            'APP_ENV' => 'local',
+            'APP_DEBUG' => 'false',
+        ];
     }
 
     private function artisan(string $command): void
     {
-        $env = implode(' ', array_map(static fn (string $k, string $v): string => $k.'='.escapeshellarg($v), array_keys($this->env()), $this->env()));
+        $env = implode(
+            ' ',
+            array_map(
+                static fn (string $k, string $v): string => $k.'='.escapeshellarg($v),
+                array_keys($this->env()),
+                $this->env(),
+            ),
+        );
         exec("{$env} php artisan {$command} 2>&1", $out, $code);
         if ($code !== 0) {
             throw new \RuntimeException(implode("\n", $out));
@@ -165,7 +211,13 @@ final class Rig
     {
         $log = ['file', $this->folder.'/log', 'a'];
         // A group of its own, so that its workers end with it.
-        $process = proc_open(['setsid', ...$command], [['file', '/dev/null', 'r'], $log, $log], $pipes, null, $env + getenv());
+        $process = proc_open(
+            ['setsid', ...$command],
+            [['file', '/dev/null', 'r'], $log, $log],
+            $pipes,
+            null,
+            $env + getenv(),
+        );
         if (! is_resource($process)) {
             throw new \RuntimeException('Could not start '.$command[0]);
         }

@@ -45,7 +45,10 @@ final class SurveyTest extends BrowserTestCase
         $this->tabTo('What are you making?');
         $this->type(WebDriverKeys::ENTER);
         $this->find("//label[contains(., 'Type a word')]", 'search field');
-        $this->waitFor(fn (): bool => $this->page->findElements(WebDriverBy::xpath("//*[@role='radio']")) !== [], 'no kinds');
+        $this->waitFor(
+            fn (): bool => $this->page->findElements(WebDriverBy::xpath("//*[@role='radio']")) !== [],
+            'no kinds',
+        );
         $this->type($search, WebDriverKeys::ENTER, $machine, WebDriverKeys::TAB, $part, WebDriverKeys::ENTER);
         $this->waitFor(fn (): bool => str_contains($this->page->getCurrentURL(), '/take-in'), 'the job was not started');
         $this->sees($machine);
@@ -80,7 +83,12 @@ final class SurveyTest extends BrowserTestCase
         $this->sees('Hub taper', 'Leave a draw-in gap');
         // Into the hub, open a surface, note its size.
         $this->tabTo('All together');
-        $this->type(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::SPACE);
+        $this->type(
+            WebDriverKeys::ARROW_RIGHT,
+            WebDriverKeys::ARROW_RIGHT,
+            WebDriverKeys::ARROW_RIGHT,
+            WebDriverKeys::SPACE,
+        );
         $this->sees('Surfaces', 'Hub hole circle');
         $this->tabTo('Hub hole circle');
         $this->type(WebDriverKeys::ENTER);
@@ -99,7 +107,9 @@ final class SurveyTest extends BrowserTestCase
         $id = $this->jobId();
         $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys('2');
         $this->sees('Nothing to draw yet');
-        foreach (['Part' => ['outside', 'Part outside diameter', 1], 'Mate' => ['bore', 'Mate bore', 2]] as $part => [$letters, $name, $steps]) {
+        foreach (
+            ['Part' => ['outside', 'Part outside diameter', 1], 'Mate' => ['bore', 'Mate bore', 2]] as $part => [$letters, $name, $steps]
+        ) {
             $this->tabTo('All together');
             $this->type(...array_fill(0, $steps, WebDriverKeys::ARROW_RIGHT), ...[WebDriverKeys::SPACE]);
             $this->tabTo('Add a surface');
@@ -108,7 +118,11 @@ final class SurveyTest extends BrowserTestCase
             $this->type(...str_split($letters), ...[WebDriverKeys::ENTER]);
             $this->sees($name);
             $this->stored();
-            self::assertContains($name, array_column($this->api("/api/jobs/{$id}")['facts']['surfaces'], 'name'), $part);
+            self::assertContains(
+                $name,
+                array_column($this->api("/api/jobs/{$id}")['facts']['surfaces'], 'name'),
+                $part,
+            );
             $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys('1');
             $this->sees('What came in');
             $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys('2');
@@ -123,11 +137,17 @@ final class SurveyTest extends BrowserTestCase
         $this->tabTo('Join');
         $this->type(WebDriverKeys::ENTER);
         $this->stored();
-        $this->waitFor(fn (): bool => count($this->api("/api/jobs/{$id}")['facts']['joints']) === 1, 'the joint is not there');
+        $this->waitFor(
+            fn (): bool => count($this->api("/api/jobs/{$id}")['facts']['joints']) === 1,
+            'the joint is not there',
+        );
         self::assertStringContainsString('Measure the mate bore', $this->card('Part outside diameter'));
         // Z takes it back.
         $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys('z');
-        $this->waitFor(fn (): bool => $this->api("/api/jobs/{$id}")['facts']['joints'] === [], 'undo did not take the joint back');
+        $this->waitFor(
+            fn (): bool => $this->api("/api/jobs/{$id}")['facts']['joints'] === [],
+            'undo did not take the joint back',
+        );
     }
 
     public function test_a_photograph_is_added_and_pinned(): void
@@ -140,7 +160,7 @@ final class SurveyTest extends BrowserTestCase
         $this->visit('/job/demo-drill/survey');
         $this->sees('Photographs', 'None yet.');
         $chooser = $this->page->findElement(WebDriverBy::xpath("//input[@aria-label='Photographs to add']"));
-        $chooser->setFileDetector(new \Facebook\WebDriver\Remote\LocalFileDetector);
+        $chooser->setFileDetector(new \Facebook\WebDriver\Remote\LocalFileDetector());
         $chooser->sendKeys($picture."\n".$this->rig->downloads().'/notes.jpg');
         $this->sees('notes.jpg: This is not a photograph');
         $this->press('Open photograph: Photograph');
@@ -149,14 +169,22 @@ final class SurveyTest extends BrowserTestCase
         $canvas = $this->find("//*[@role='application']", 'photograph');
         $canvas->click();
         $this->stored();
-        $this->waitFor(fn (): bool => ($this->api('/api/jobs/demo-drill')['facts']['photos'][0]['x'] ?? null) !== null, 'no pin');
+        $this->waitFor(
+            fn (): bool => ($this->api('/api/jobs/demo-drill')['facts']['photos'][0]['x'] ?? null) !== null,
+            'no pin',
+        );
         $this->page->executeScript('arguments[0].focus()', [$canvas]);
         $before = $this->api('/api/jobs/demo-drill')['facts']['photos'][0]['x'];
         $this->keys(WebDriverKeys::ARROW_RIGHT);
-        $this->waitFor(fn (): bool => $this->api('/api/jobs/demo-drill')['facts']['photos'][0]['x'] > $before, 'the arrow key does not move the pin');
+        $this->waitFor(
+            fn (): bool => $this->api('/api/jobs/demo-drill')['facts']['photos'][0]['x'] > $before,
+            'the arrow key does not move the pin',
+        );
         $this->press('Close');
         $this->sees('Housing bore: scored at the mouth');
-        $loaded = $this->page->executeScript('const i = document.querySelector("main img"); return i.complete && i.naturalWidth');
+        $loaded = $this->page->executeScript(
+            'const i = document.querySelector("main img"); return i.complete && i.naturalWidth',
+        );
         self::assertSame(320, $loaded);
     }
 
@@ -167,7 +195,10 @@ final class SurveyTest extends BrowserTestCase
         $this->press('Quarry pump set');
         $this->sees('licensed practice', 'Sizes are withheld');
         $this->press('Should we take it?');
-        $this->sees('This is work for licensed practice, and nobody has accepted responsibility for it.', 'We decline to make this part');
+        $this->sees(
+            'This is work for licensed practice, and nobody has accepted responsibility for it.',
+            'We decline to make this part',
+        );
         $this->press('What came in');
         $this->fill('Who accepts responsibility', 'the driveline engineer');
         $this->fill('In what capacity', 'works licence 4');
@@ -177,8 +208,14 @@ final class SurveyTest extends BrowserTestCase
         $this->seesNot('Sizes are withheld');
         // Another reason, and it is withheld again; the record stays.
         $this->tick('Rotors near people');
-        $this->sees('What was accepted before did not cover all of it', 'the driveline engineer, works licence 4, accepted responsibility');
-        self::assertStringContainsString('works licence 4', (string) json_encode($this->api('/api/jobs/demo-pump')['facts']['take_in']['acceptances']));
+        $this->sees(
+            'What was accepted before did not cover all of it',
+            'the driveline engineer, works licence 4, accepted responsibility',
+        );
+        self::assertStringContainsString(
+            'works licence 4',
+            (string) json_encode($this->api('/api/jobs/demo-pump')['facts']['take_in']['acceptances']),
+        );
     }
 
     public function test_a_job_is_declined_with_reasons(): void
@@ -222,8 +259,14 @@ final class SurveyTest extends BrowserTestCase
             $this->find("//label[contains(., 'Find a job')]", 'find field');
             $this->keys($typed);
             $this->sees('1.6252 · Housing bore');
-            $this->find("//*[@role='option'][starts-with(normalize-space(.), '1.6252 · Housing bore')]", 'the bore among what was found')->click();
-            $this->waitFor(fn (): bool => str_contains($this->page->getCurrentURL(), '/job/demo-carder/measure'), "{$typed} does not lead to the bore");
+            $this->find(
+                "//*[@role='option'][starts-with(normalize-space(.), '1.6252 · Housing bore')]",
+                'the bore among what was found',
+            )->click();
+            $this->waitFor(
+                fn (): bool => str_contains($this->page->getCurrentURL(), '/job/demo-carder/measure'),
+                "{$typed} does not lead to the bore",
+            );
         }
     }
 
@@ -238,14 +281,23 @@ final class SurveyTest extends BrowserTestCase
         $this->sees('Strike lever');
         $this->press('More for Wool carder, doffer roller');
         $this->pick('Start another like it');
-        $this->waitFor(fn (): bool => preg_match('~/job/[^/]+/take-in~', $this->page->getCurrentURL()) === 1, 'no new job');
+        $this->waitFor(
+            fn (): bool => preg_match('~/job/[^/]+/take-in~', $this->page->getCurrentURL()) === 1,
+            'no new job',
+        );
         $this->sees('Wool carder, doffer roller');
         $facts = $this->api("/api/jobs/{$this->jobId()}")['facts'];
-        self::assertSame([[], 'plain-bush', 'leaded tin bronze (bearing)'], [$facts['readings'], $facts['kind'], $facts['parts'][2]['material']]);
+        self::assertSame(
+            [[], 'plain-bush', 'leaded tin bronze (bearing)'],
+            [$facts['readings'], $facts['kind'], $facts['parts'][2]['material']],
+        );
     }
 
     private function pick(string $item): void
     {
-        $this->find('//li[@role="menuitem"][normalize-space(.)='.self::quote($item).']', "“{$item}” in the menu")->click();
+        $this->find(
+            '//li[@role="menuitem"][normalize-space(.)='.self::quote($item).']',
+            "“{$item}” in the menu",
+        )->click();
     }
 }

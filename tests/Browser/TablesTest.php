@@ -36,10 +36,15 @@ final class TablesTest extends BrowserTestCase
     {
         $this->visit('/tables');
         $this->fill('How tight, at what size?', '0.0009 to 0.0351 mm tight at 25 mm');
-        $this->find("//section[@aria-label='Find by what it gives']//button[starts-with(normalize-space(.), 'H7/p6')]", 'H7/p6 as found')->click();
+        $this->find(
+            "//section[@aria-label='Find by what it gives']//button[starts-with(normalize-space(.), 'H7/p6')]",
+            'H7/p6 as found',
+        )->click();
         $this->sees('H7/p6 at 0.9843 in');
         $this->press('Put it on the card');
-        $link = $this->find("//a[starts-with(normalize-space(.), 'Print the card')]", 'print the card')->getAttribute('href');
+        $link = $this->find("//a[starts-with(normalize-space(.), 'Print the card')]", 'print the card')->getAttribute(
+            'href',
+        );
         self::assertStringStartsWith('%PDF', (string) file_get_contents($this->rig->url.$link));
         $this->fill('Stamped', '6205-2RS');
         $this->sees('6205 0.9843 × 2.0472 × 0.5906', 'shaft shoulder at least');
@@ -51,14 +56,22 @@ final class TablesTest extends BrowserTestCase
         $this->visit('/tables');
         $this->sees('Are two bores on one line?');
         $this->press('mm');
-        foreach (['Between the two places' => '400', 'Swing at the first' => '0.02', 'Swing at the second' => '0.10'] as $label => $text) {
+        foreach (
+            ['Between the two places' => '400', 'Swing at the first' => '0.02', 'Swing at the second' => '0.10'] as $label => $text
+        ) {
             $this->fill($label, $text);
         }
         $this->sees('Turn it half round and sweep again');
-        foreach (['First, bar turned half round' => '0.00', 'Second, turned' => '0.08', 'Between the feet' => '250'] as $label => $text) {
+        foreach (
+            ['First, bar turned half round' => '0.00', 'Second, turned' => '0.08', 'Between the feet' => '250'] as $label => $text
+        ) {
             $this->fill($label, $text);
         }
-        $this->sees('Shim 0.025 mm under the first foot', 'Off by 0.005 mm at the first place and 0.045 mm at the second', '0.005 mm out of true');
+        $this->sees(
+            'Shim 0.025 mm under the first foot',
+            'Off by 0.005 mm at the first place and 0.045 mm at the second',
+            '0.005 mm out of true',
+        );
         $this->fill('Between the feet', 'wide');
         $this->sees('“wide”');
     }

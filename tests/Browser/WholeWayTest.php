@@ -66,7 +66,20 @@ final class WholeWayTest extends BrowserTestCase
         $this->sees('Housing bore');
         $this->choose('Read with', 'Three-point bore gauge');
         // 28.567 mm is 1.12469 in; the thou and the bare inches say nearly the same.
-        $typed = ['1.1247', '28.567 mm', '1124.6 thou', '1.1247', '1.1246', '1.1246', '1.1247', '1.1246', '1.1247', '1.1247', '1.1248', '1.1247'];
+        $typed = [
+            '1.1247',
+            '28.567 mm',
+            '1124.6 thou',
+            '1.1247',
+            '1.1246',
+            '1.1246',
+            '1.1247',
+            '1.1246',
+            '1.1247',
+            '1.1247',
+            '1.1248',
+            '1.1247',
+        ];
         $this->focusFirst('Housing bore, mouth, 0°');
         foreach ($typed as $i => $text) {
             $this->keys($text);
@@ -74,7 +87,10 @@ final class WholeWayTest extends BrowserTestCase
                 $this->sees('1.1247 in · 28.567 mm');
             }
             $this->keys(WebDriverKeys::ENTER);
-            $this->waitFor(fn (): bool => count($this->facts()['readings']) === $i + 1, "reading {$text} was not stored");
+            $this->waitFor(
+                fn (): bool => count($this->facts()['readings']) === $i + 1,
+                "reading {$text} was not stored",
+            );
         }
         $this->sees('Usable,');
         $this->press('Boss outside');
@@ -91,7 +107,10 @@ final class WholeWayTest extends BrowserTestCase
         $this->focusFirst('Shaft journal, near end, 0°');
         foreach (['0.8741', '0.8740', '0.8741', '0.8740', '0.8741', '0.8741'] as $i => $text) {
             $this->keys($text, WebDriverKeys::ENTER);
-            $this->waitFor(fn (): bool => count($this->facts()['readings']) === 16 + $i, "journal reading {$i} was not stored");
+            $this->waitFor(
+                fn (): bool => count($this->facts()['readings']) === 16 + $i,
+                "journal reading {$i} was not stored",
+            );
         }
         $values = array_column(array_column($this->facts()['readings'], 'value'), 'typed');
         self::assertContains('28.567 mm', $values);
@@ -153,10 +172,23 @@ final class WholeWayTest extends BrowserTestCase
     {
         $link = $this->find("//a[normalize-space(.)='Sheet, A4']", 'sheet')->getAttribute('href');
         $pdf = $this->rig->downloads().'/sheet.pdf';
-        file_put_contents($pdf, (string) file_get_contents(str_starts_with((string) $link, 'http') ? (string) $link : $this->rig->url.$link));
+        file_put_contents(
+            $pdf,
+            (string) file_get_contents(
+                str_starts_with((string) $link, 'http') ? (string) $link : $this->rig->url.$link,
+            ),
+        );
         $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($pdf).' -');
         $over = $this->api("/api/jobs/{$job}")['answers']['hand_over'];
-        foreach (['Hop press, lifting shaft', 'Make a stepped drift first.', $over['sizes'][0]['made']['in'], $over['sizes'][0]['lower']['in'], 'inside its limits'] as $wanted) {
+        foreach (
+            [
+                'Hop press, lifting shaft',
+                'Make a stepped drift first.',
+                $over['sizes'][0]['made']['in'],
+                $over['sizes'][0]['lower']['in'],
+                'inside its limits',
+            ] as $wanted
+        ) {
             self::assertStringContainsString($wanted, $text);
         }
     }
@@ -185,7 +217,10 @@ final class WholeWayTest extends BrowserTestCase
             self::assertSame($before, $after);
             // A damaged file says why and takes nothing in.
             $bad = $this->rig->downloads().'/bad.json';
-            file_put_contents($bad, str_replace('"1.1248"', '"one and a bit"', (string) file_get_contents((string) $file)));
+            file_put_contents(
+                $bad,
+                str_replace('"1.1248"', '"one and a bit"', (string) file_get_contents((string) $file)),
+            );
             $other->get($empty->url.'/');
             $this->sees('The bench');
             $other->findElement(WebDriverBy::xpath("//input[@aria-label='Job file']"))->sendKeys($bad);

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Takes the pictures in docs/screenshots from the demo data; `--to FOLDER`, `--only NAME`, `--size WxH` for a look in between.
+// Takes the pictures in docs/screenshots from the demo data; `--to FOLDER`, `--only NAME`, `--size WxH` for a look in
+// between.
 
 use Facebook\WebDriver\WebDriverBy;
 use Tests\Browser\Rig;
@@ -47,7 +48,11 @@ try {
         $driver->get($rig->url.$address);
         $driver->executeScript("localStorage.setItem('mui-mode', arguments[0])", [$dark || $night ? 'dark' : 'light']);
         $driver->get($rig->url.$address);
-        $driver->wait(10)->until(static fn ($d): bool => str_contains($d->findElement(WebDriverBy::tagName('body'))->getText(), $text));
+        $driver
+            ->wait(10)
+            ->until(
+                static fn ($d): bool => str_contains($d->findElement(WebDriverBy::tagName('body'))->getText(), $text),
+            );
         usleep(500_000);
         if ($name === 'gate') {
             $driver->executeScript('document.querySelector("main").scrollTo(0, 420)');
@@ -58,7 +63,14 @@ try {
     }
     if ($only === null || in_array('kinds', $only, true)) {
         $driver->get($rig->url.'/');
-        $driver->wait(10)->until(static fn ($d): bool => str_contains($d->findElement(WebDriverBy::tagName('body'))->getText(), 'The bench'));
+        $driver
+            ->wait(10)
+            ->until(
+                static fn ($d): bool => str_contains(
+                    $d->findElement(WebDriverBy::tagName('body'))->getText(),
+                    'The bench',
+                ),
+            );
         $driver->findElement(WebDriverBy::xpath("//button[contains(., 'What are you making')]"))->click();
         usleep(900_000);
         $driver->takeScreenshot("{$to}/kinds.png");

@@ -21,7 +21,12 @@ final class ConsoleTest extends TestCase
     private static function artisan(array $arguments, string $input = ''): array
     {
         // No database at all: sums and job files do not need one.
-        $process = new Process(['php', 'artisan', ...$arguments], dirname(__DIR__, 2), ['DB_DATABASE' => '/nowhere/at/all.sqlite'], $input);
+        $process = new Process(
+            ['php', 'artisan', ...$arguments],
+            dirname(__DIR__, 2),
+            ['DB_DATABASE' => '/nowhere/at/all.sqlite'],
+            $input,
+        );
         $process->run();
 
         return [(int) $process->getExitCode(), $process->getOutput()];
@@ -54,7 +59,14 @@ final class ConsoleTest extends TestCase
 
     public function test_bad_input_is_status_two_and_an_object(): void
     {
-        foreach ([[['sum', 'length'], 'hello'], [['sum', 'length'], '{"text":"","unit":"in"}'], [['sum', 'magic'], '{}'], [['job:answers', '/no/such/file'], '']] as [$arguments, $input]) {
+        foreach (
+            [
+                [['sum', 'length'], 'hello'],
+                [['sum', 'length'], '{"text":"","unit":"in"}'],
+                [['sum', 'magic'], '{}'],
+                [['job:answers', '/no/such/file'], ''],
+            ] as [$arguments, $input]
+        ) {
             [$code, $out] = self::artisan($arguments, $input);
             self::assertSame(2, $code);
             self::assertArrayHasKey('message', json_decode($out, true)['error']);
@@ -64,13 +76,23 @@ final class ConsoleTest extends TestCase
     public function test_a_job_file_is_answered_without_a_database(): void
     {
         $file = tempnam(sys_get_temp_dir(), 'job');
-        file_put_contents($file, JobFile::write(Kind::named('plain-bush')->layOut(
-            'job-1', 'Rig', 'Bush', Unit::Inch, new ShopFacts('Shop', 20, 0.01, 0.5, 9000), static function (): string {
-                static $n = 0;
+        file_put_contents(
+            $file,
+            JobFile::write(
+                Kind::named('plain-bush')->layOut(
+                    'job-1',
+                    'Rig',
+                    'Bush',
+                    Unit::Inch,
+                    new ShopFacts('Shop', 20, 0.01, 0.5, 9000),
+                    static function (): string {
+                        static $n = 0;
 
-                return 'id-'.++$n;
-            },
-        )));
+                        return 'id-'.++$n;
+                    },
+                ),
+            ),
+        );
         [$code, $out] = self::artisan(['job:answers', $file]);
         unlink($file);
         self::assertSame(0, $code);

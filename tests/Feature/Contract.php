@@ -20,12 +20,15 @@ final class Contract
 
     public function __construct(private readonly string $root)
     {
-        $this->validator = new Validator;
+        $this->validator = new Validator();
         $this->validator->setMaxErrors(3);
         foreach (glob("{$root}/openapi/*.yaml") ?: [] as $path) {
             $name = 'openapi/'.basename($path);
             $this->files[$name] = (array) Yaml::parseFile($path);
-            $this->register($name, json_decode((string) json_encode(Yaml::parseFile($path, Yaml::PARSE_OBJECT_FOR_MAP)), false));
+            $this->register(
+                $name,
+                json_decode((string) json_encode(Yaml::parseFile($path, Yaml::PARSE_OBJECT_FOR_MAP)), false),
+            );
         }
         $schema = json_decode((string) file_get_contents("{$root}/core/data/job-file.schema.json"));
         // Known here by where it lies, as the contract refers to it.
@@ -38,7 +41,10 @@ final class Contract
     {
         foreach ($this->files['openapi/openapi.yaml']['paths'] as $template => $item) {
             $pattern = '~^'.preg_replace('~\\\\\{\w+\\\\\}~', '[^/]+', preg_quote($template, '~')).'$~';
-            if (preg_match($pattern, $path) === 1 && ($template === $path || ! isset($this->files['openapi/openapi.yaml']['paths'][$path]))) {
+            if (
+                preg_match($pattern, $path) === 1
+                && ($template === $path || ! isset($this->files['openapi/openapi.yaml']['paths'][$path]))
+            ) {
                 return $this->against($item['$ref'], strtolower($method), $status, $body);
             }
         }
@@ -50,7 +56,7 @@ final class Contract
     {
         [$file, $pointer] = explode('#', 'openapi/'.ltrim($ref, './'));
         $operation = $this->at($file, $pointer)[$method] ?? null;
-        $response = $operation['responses'][(string) $status] ?? $operation['responses'][$status] ?? null;
+        $response = $operation['responses'][(string) $status] ?? ($operation['responses'][$status] ?? null);
         if ($response === null) {
             return "{$method} with status {$status} is not in the contract";
         }
@@ -63,10 +69,13 @@ final class Contract
         if (! isset($response['content']['application/json'])) {
             return null;
         }
-        $result = $this->validator->validate(json_decode($body), self::BASE."{$file}#{$at}/content/application~1json/schema");
+        $result = $this->validator->validate(
+            json_decode($body),
+            self::BASE."{$file}#{$at}/content/application~1json/schema",
+        );
         $error = $result->error();
 
-        return $error === null ? null : (string) json_encode((new ErrorFormatter)->format($error));
+        return $error === null ? null : (string) json_encode((new ErrorFormatter())->format($error));
     }
 
     /** @return array<string, mixed> */

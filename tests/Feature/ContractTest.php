@@ -12,10 +12,22 @@ final class ContractTest extends TestCase
     public function test_it_notices_what_is_not_in_the_contract(): void
     {
         $contract = new Contract(dirname(__DIR__, 2));
-        $shop = ['name' => 'S', 'temperature_c' => 20, 'lathe_holds_mm' => 0.01, 'rough_cut_mm' => 0.5, 'press_n' => 1, 'rate_per_h' => 40, 'currency' => '€', 'shims' => '', 'unit' => 'in'];
+        $shop = [
+            'name' => 'S',
+            'temperature_c' => 20,
+            'lathe_holds_mm' => 0.01,
+            'rough_cut_mm' => 0.5,
+            'press_n' => 1,
+            'rate_per_h' => 40,
+            'currency' => '€',
+            'shims' => '',
+            'unit' => 'in',
+        ];
         self::assertNull($contract->wrong('GET', '/api/shop', 200, (string) json_encode($shop)));
         self::assertNotNull($contract->wrong('GET', '/api/shop', 200, '{}'));
-        self::assertNotNull($contract->wrong('GET', '/api/shop', 200, (string) json_encode([...$shop, 'unit' => 'ell'])));
+        self::assertNotNull(
+            $contract->wrong('GET', '/api/shop', 200, (string) json_encode([...$shop, 'unit' => 'ell'])),
+        );
         self::assertNotNull($contract->wrong('GET', '/api/shop', 200, (string) json_encode([...$shop, 'more' => 1])));
         self::assertNotNull($contract->wrong('GET', '/api/shop', 418, (string) json_encode($shop)));
         self::assertNotNull($contract->wrong('GET', '/api/elsewhere', 200, '{}'));

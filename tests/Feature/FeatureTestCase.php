@@ -38,7 +38,10 @@ abstract class FeatureTestCase extends TestCase
         $content = (string) $response->getContent();
         self::assertSame($status, $response->getStatusCode(), substr($content, 0, 600));
         self::$contract ??= new Contract(base_path());
-        self::assertNull(self::$contract->wrong($method, (string) parse_url($path, PHP_URL_PATH), $status, $content), "{$method} {$path}");
+        self::assertNull(
+            self::$contract->wrong($method, (string) parse_url($path, PHP_URL_PATH), $status, $content),
+            "{$method} {$path}",
+        );
         self::assertStringNotContainsString('Stack trace', $content);
         self::assertStringNotContainsString('.php', $content);
 
@@ -48,9 +51,20 @@ abstract class FeatureTestCase extends TestCase
     /** @param  array<string, mixed>|string|null  $body */
     protected function send(string $method, string $path, array|string|null $body = null): TestResponse
     {
-        $text = is_array($body) ? (string) json_encode($body === [] ? new \stdClass : $body) : (string) $body;
+        $text = is_array($body) ? (string) json_encode($body === [] ? new \stdClass() : $body) : (string) $body;
 
-        return $this->call($method, $path, [], [], [], ['CONTENT_TYPE' => str_contains($path, '/pictures/') ? 'image/jpeg' : 'application/json', 'HTTP_ACCEPT' => 'application/json'], $text);
+        return $this->call(
+            $method,
+            $path,
+            [],
+            [],
+            [],
+            [
+                'CONTENT_TYPE' => str_contains($path, '/pictures/') ? 'image/jpeg' : 'application/json',
+                'HTTP_ACCEPT' => 'application/json',
+            ],
+            $text,
+        );
     }
 
     /**
@@ -65,7 +79,12 @@ abstract class FeatureTestCase extends TestCase
     /** @return array<string, mixed> */
     protected function startJob(string $id = 'job-1'): array
     {
-        return $this->api('POST', '/api/jobs', ['id' => $id, 'kind' => 'plain-bush', 'machine' => 'Test rig', 'part' => 'Bush', 'unit' => 'in'], 201);
+        return $this->api(
+            'POST',
+            '/api/jobs',
+            ['id' => $id, 'kind' => 'plain-bush', 'machine' => 'Test rig', 'part' => 'Bush', 'unit' => 'in'],
+            201,
+        );
     }
 
     /** @param  array<string, mixed>  $state */

@@ -12,7 +12,17 @@ final class GaugeApiTest extends FeatureTestCase
     public function test_the_rack_is_listed(): void
     {
         $gauges = $this->api('GET', '/api/gauges', null, 200)['gauges'];
-        foreach (['calliper', 'outside-micrometer', 'telescoping', 'three-point', 'dial-indicator', 'height-gauge', 'thermometer'] as $code) {
+        foreach (
+            [
+                'calliper',
+                'outside-micrometer',
+                'telescoping',
+                'three-point',
+                'dial-indicator',
+                'height-gauge',
+                'thermometer',
+            ] as $code
+        ) {
             self::assertContains($code, array_column($gauges, 'code'));
         }
     }
@@ -51,8 +61,17 @@ final class GaugeApiTest extends FeatureTestCase
 
     public function test_a_line_from_the_browsers_own_gauge(): void
     {
-        self::assertSame('28.571', $this->api('POST', '/api/gauges/line', ['text' => '+00028.571 mm', 'unit' => 'in'], 200)['typed']);
-        self::assertSame('1.1247', $this->api('POST', '/api/gauges/line', ['text' => "01A+1.1247\r", 'unit' => 'in'], 200)['shown']['in']);
-        self::assertSame('no-reading', $this->api('POST', '/api/gauges/line', ['text' => 'ERR 3', 'unit' => 'mm'], 422)['error']['code']);
+        self::assertSame(
+            '28.571',
+            $this->api('POST', '/api/gauges/line', ['text' => '+00028.571 mm', 'unit' => 'in'], 200)['typed'],
+        );
+        self::assertSame(
+            '1.1247',
+            $this->api('POST', '/api/gauges/line', ['text' => "01A+1.1247\r", 'unit' => 'in'], 200)['shown']['in'],
+        );
+        self::assertSame(
+            'no-reading',
+            $this->api('POST', '/api/gauges/line', ['text' => 'ERR 3', 'unit' => 'mm'], 422)['error']['code'],
+        );
     }
 }

@@ -18,7 +18,13 @@ final class JobApiTest extends FeatureTestCase
      */
     private function reading(array $state, string $typed, string $unit = 'in', string $surface = 'Housing bore'): array
     {
-        return ['surface' => self::idOf($state, 'surfaces', $surface), 'station' => 'mouth', 'angle' => '0', 'value' => ['typed' => $typed, 'unit' => $unit], 'instrument' => 'calliper'];
+        return [
+            'surface' => self::idOf($state, 'surfaces', $surface),
+            'station' => 'mouth',
+            'angle' => '0',
+            'value' => ['typed' => $typed, 'unit' => $unit],
+            'instrument' => 'calliper',
+        ];
     }
 
     public function test_a_started_job_answers_at_once_and_a_retry_is_harmless(): void
@@ -35,18 +41,32 @@ final class JobApiTest extends FeatureTestCase
     public function test_typed_text_and_canonical_value_are_stored_together(): void
     {
         $state = $this->startJob();
-        $after = $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, $this->reading($state, '1-1/8')), 200);
+        $after = $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(1, $this->reading($state, '1-1/8')),
+            200,
+        );
         self::assertSame('1-1/8', $after['facts']['readings'][0]['value']['typed']);
         self::assertEqualsWithDelta(28.575, $after['facts']['readings'][0]['value']['mm'], 1e-9);
         self::assertSame(2, $after['version']);
-        self::assertSame($after['facts'], $this->api('GET', '/api/jobs/job-1', null, 200)['facts'], 'reopened, it is the same');
+        self::assertSame(
+            $after['facts'],
+            $this->api('GET', '/api/jobs/job-1', null, 200)['facts'],
+            'reopened, it is the same',
+        );
     }
 
     public function test_a_changed_reading_keeps_what_it_was(): void
     {
         $state = $this->startJob();
         $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, $this->reading($state, '1.1247')), 200);
-        $after = $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(2, ['value' => ['typed' => '1.1249', 'unit' => 'in']]), 200);
+        $after = $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(2, ['value' => ['typed' => '1.1249', 'unit' => 'in']]),
+            200,
+        );
         self::assertSame('1.1247', $after['facts']['readings'][0]['was']['typed']);
         self::assertSame('calliper', $after['facts']['readings'][0]['instrument'], 'fields not given stay');
     }
@@ -83,7 +103,10 @@ final class JobApiTest extends FeatureTestCase
         $two = $this->api('POST', '/api/jobs/job-1/undo', ['version' => 4, 'request' => 'u2'], 200);
         self::assertSame('', $two['facts']['take_in']['failed']);
         self::assertFalse($two['can_undo']);
-        self::assertSame('nothing-to-undo', $this->api('POST', '/api/jobs/job-1/undo', ['version' => 5, 'request' => 'u3'], 422)['error']['code']);
+        self::assertSame(
+            'nothing-to-undo',
+            $this->api('POST', '/api/jobs/job-1/undo', ['version' => 5, 'request' => 'u3'], 422)['error']['code'],
+        );
     }
 
     public function test_bad_input_gets_a_sentence_and_changes_nothing(): void
@@ -104,7 +127,15 @@ final class JobApiTest extends FeatureTestCase
         }
         $missing = $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, ['station' => 'mouth']), 422);
         self::assertStringContainsString('readings', $missing['error']['field']);
-        foreach (['not json', '[1]', '{"version":1}', '{"version":1,"request":"x","fact":[]}', '{"version":1,"request":"x","fact":{},"zzz":1}'] as $body) {
+        foreach (
+            [
+                'not json',
+                '[1]',
+                '{"version":1}',
+                '{"version":1,"request":"x","fact":[]}',
+                '{"version":1,"request":"x","fact":{},"zzz":1}',
+            ] as $body
+        ) {
             $this->api('PUT', '/api/jobs/job-1/readings/r1', $body, 422);
         }
         self::assertSame(0, Reading::query()->count());
@@ -113,34 +144,68 @@ final class JobApiTest extends FeatureTestCase
 
     public function test_unknown_places_are_a_sentence_too(): void
     {
-        foreach ([['GET', '/api/jobs/none'], ['GET', '/api/jobs/none/file'], ['GET', '/api/jobs/none/sheet']] as [$method, $path]) {
+        foreach (
+            [['GET', '/api/jobs/none'], ['GET', '/api/jobs/none/file'], ['GET', '/api/jobs/none/sheet']] as [$method, $path]
+        ) {
             self::assertSame('not-found', $this->api($method, $path, null, 404)['error']['code']);
         }
         $this->startJob();
-        self::assertSame('unknown-list', $this->api('PUT', '/api/jobs/job-1/wishes/w1', $this->change(1, ['a' => 1]), 422)['error']['code']);
+        self::assertSame(
+            'unknown-list',
+            $this->api('PUT', '/api/jobs/job-1/wishes/w1', $this->change(1, ['a' => 1]), 422)['error']['code'],
+        );
         self::assertSame(404, $this->send('GET', '/api/nowhere')->getStatusCode());
-        self::assertSame(422, $this->send('POST', '/api/jobs', ['id' => 'x', 'kind' => 'teapot', 'machine' => '', 'part' => '', 'unit' => 'in'])->getStatusCode());
+        self::assertSame(
+            422,
+            $this->send('POST', '/api/jobs', [
+                'id' => 'x',
+                'kind' => 'teapot',
+                'machine' => '',
+                'part' => '',
+                'unit' => 'in',
+            ])->getStatusCode(),
+        );
     }
 
     public function test_what_is_kept_for_the_record_cannot_be_deleted(): void
     {
         $state = $this->startJob();
         $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, $this->reading($state, '1.1247')), 200);
-        self::assertSame('kept', $this->api('DELETE', '/api/jobs/job-1/readings/r1', ['version' => 2, 'request' => 'd1'], 422)['error']['code']);
+        self::assertSame(
+            'kept',
+            $this->api('DELETE', '/api/jobs/job-1/readings/r1', ['version' => 2, 'request' => 'd1'], 422)['error'][
+                'code'
+            ],
+        );
         $ticked = $this->api('PUT', '/api/jobs/job-1/ticks/t1', $this->change(2, ['code' => 'clean']), 200);
         self::assertCount(1, $ticked['facts']['ticks']);
-        self::assertCount(0, $this->api('DELETE', '/api/jobs/job-1/ticks/t1', ['version' => 3, 'request' => 'd2'], 200)['facts']['ticks']);
+        self::assertCount(
+            0,
+            $this->api('DELETE', '/api/jobs/job-1/ticks/t1', ['version' => 3, 'request' => 'd2'], 200)['facts'][
+                'ticks'
+            ],
+        );
     }
 
     public function test_preview_answers_and_stores_nothing(): void
     {
         $state = $this->startJob();
-        $answers = $this->api('POST', '/api/jobs/job-1/preview', ['list' => 'readings', 'thing' => 'r1', 'fact' => $this->reading($state, '1.1247')], 200)['answers'];
+        $answers = $this->api(
+            'POST',
+            '/api/jobs/job-1/preview',
+            ['list' => 'readings', 'thing' => 'r1', 'fact' => $this->reading($state, '1.1247')],
+            200,
+        )['answers'];
         $found = array_column($answers['surfaces'], 'found', 'id')[self::idOf($state, 'surfaces', 'Housing bore')];
         // A calliper's flat jaws read a bore of this size 0.0002 in small.
         self::assertSame('1.1249', $found['size']['in']);
         self::assertSame(0, Reading::query()->count());
-        $this->api('POST', '/api/jobs/job-1/preview', ['list' => 'readings', 'thing' => 'r1', 'fact' => $this->reading($state, 'x')], 422);
+        $this->api(
+            'POST',
+            '/api/jobs/job-1/preview',
+            ['list' => 'readings', 'thing' => 'r1', 'fact' => $this->reading($state, 'x')],
+            422,
+        );
     }
 
     public function test_a_file_goes_out_and_comes_into_an_empty_shop_with_the_same_answers(): void
@@ -163,7 +228,10 @@ final class JobApiTest extends FeatureTestCase
         $copy = $this->api('POST', '/api/jobs/import', $file, 201);
         self::assertNotSame('demo-drill', $copy['facts']['id']);
         $original = $this->api('GET', '/api/jobs/demo-drill', null, 200);
-        self::assertSame(array_column($original['answers']['make'], 'aim'), array_column($copy['answers']['make'], 'aim'));
+        self::assertSame(
+            array_column($original['answers']['make'], 'aim'),
+            array_column($copy['answers']['make'], 'aim'),
+        );
         self::assertSame($jobs + 1, Job::query()->count());
     }
 
@@ -188,8 +256,14 @@ final class JobApiTest extends FeatureTestCase
         foreach (['a4' => 841.89, 'letter' => 792.0] as $paper => $height) {
             $pdf = (string) $this->send('GET', "/api/jobs/demo-carder/sheet?paper={$paper}&unit=in")->getContent();
             self::assertStringStartsWith('%PDF', $pdf);
-            self::assertMatchesRegularExpression('~/MediaBox \[0\.000 0\.000 \d+\.\d+ '.number_format($height, 3).'~', $pdf);
+            self::assertMatchesRegularExpression(
+                '~/MediaBox \[0\.000 0\.000 \d+\.\d+ '.number_format($height, 3).'~',
+                $pdf,
+            );
         }
-        self::assertSame('paper', $this->api('GET', '/api/jobs/demo-carder/sheet?paper=napkin', null, 422)['error']['field']);
+        self::assertSame(
+            'paper',
+            $this->api('GET', '/api/jobs/demo-carder/sheet?paper=napkin', null, 422)['error']['field'],
+        );
     }
 }

@@ -21,11 +21,17 @@ final class PackagesTest extends TestCase
         $composer = self::json('composer.json');
         self::assertArrayNotHasKey('replace', $composer);
         self::assertStringStartsWith('3.', $composer['require']['dompdf/dompdf']);
-        $sources = (string) shell_exec('cat $(find '.escapeshellarg(dirname(__DIR__, 2).'/resources/js').' -name "*.ts" -o -name "*.tsx")');
+        $sources = (string) shell_exec(
+            'cat $(find '.escapeshellarg(dirname(__DIR__, 2).'/resources/js').' -name "*.ts" -o -name "*.tsx")',
+        );
         foreach (array_keys(self::json('package.json')['dependencies']) as $package) {
             // What builds the pages, and what the others bring to life, is not named in them.
             if (! in_array($package, ['vite', 'laravel-vite-plugin', '@vitejs/plugin-react', '@emotion/styled'], true)) {
-                self::assertMatchesRegularExpression('~from \''.preg_quote($package, '~').'|import \''.preg_quote($package, '~').'~', $sources, "{$package} is used by nothing");
+                self::assertMatchesRegularExpression(
+                    '~from \''.preg_quote($package, '~').'|import \''.preg_quote($package, '~').'~',
+                    $sources,
+                    "{$package} is used by nothing",
+                );
             }
         }
     }
@@ -37,7 +43,15 @@ final class PackagesTest extends TestCase
         self::assertMatchesRegularExpression('/^install_php$/m', $script);
         self::assertMatchesRegularExpression('/^build_front_end$/m', $script);
         $dev = array_keys(self::json('composer.json')['require-dev']);
-        exec('grep -rhoE "^use (PHPUnit|Facebook|PHPStan|Mockery|Symfony.Component.Yaml)" '.escapeshellarg(dirname(__DIR__, 2).'/app').' '.escapeshellarg(dirname(__DIR__, 2).'/core/src').' '.escapeshellarg(dirname(__DIR__, 2).'/database'), $found);
+        exec(
+            'grep -rhoE "^use (PHPUnit|Facebook|PHPStan|Mockery|Symfony.Component.Yaml)" '.
+                escapeshellarg(dirname(__DIR__, 2).'/app').
+                ' '.
+                escapeshellarg(dirname(__DIR__, 2).'/core/src').
+                ' '.
+                escapeshellarg(dirname(__DIR__, 2).'/database'),
+            $found,
+        );
         self::assertSame([], $found, 'used to run, but only there for '.implode(', ', $dev));
     }
 
@@ -47,7 +61,11 @@ final class PackagesTest extends TestCase
         self::assertSame(range(1, 22), array_keys($cases));
         foreach ($cases as $number => $files) {
             foreach ($files as $file) {
-                self::assertMatchesRegularExpression("/function test_{$number}_\\w+\\(/", (string) file_get_contents(dirname(__DIR__, 2)."/{$file}"), "case {$number} in {$file}");
+                self::assertMatchesRegularExpression(
+                    "/function test_{$number}_\\w+\\(/",
+                    (string) file_get_contents(dirname(__DIR__, 2)."/{$file}"),
+                    "case {$number} in {$file}",
+                );
             }
         }
     }

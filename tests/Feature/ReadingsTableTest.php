@@ -22,15 +22,29 @@ final class ReadingsTableTest extends FeatureTestCase
     {
         $state = $this->startJob();
         $look = $this->api('POST', '/api/jobs/job-1/readings-table/look', self::body(self::TABLE), 200);
-        self::assertSame([2, [], ['surface', 'station', 'angle', 'value', 'unit']], [$look['count'], $look['refused'], $look['columns']]);
+        self::assertSame(
+            [2, [], ['surface', 'station', 'angle', 'value', 'unit']],
+            [$look['count'], $look['refused'], $look['columns']],
+        );
         self::assertSame(0, Reading::query()->count());
-        $in = self::body(self::TABLE, ['columns' => $look['columns'], 'version' => $state['version'], 'request' => 'table-1']);
+        $in = self::body(self::TABLE, [
+            'columns' => $look['columns'],
+            'version' => $state['version'],
+            'request' => 'table-1',
+        ]);
         $after = $this->api('POST', '/api/jobs/job-1/readings-table', $in, 200);
         self::assertCount(2, $after['facts']['readings']);
         self::assertSame('1.1247', $after['answers']['surfaces'][0]['found']['mating']['in']);
-        self::assertCount(2, $this->api('POST', '/api/jobs/job-1/readings-table', $in, 200)['facts']['readings'], 'a retry does nothing');
+        self::assertCount(
+            2,
+            $this->api('POST', '/api/jobs/job-1/readings-table', $in, 200)['facts']['readings'],
+            'a retry does nothing',
+        );
         $this->api('POST', '/api/jobs/job-1/readings-table', [...$in, 'request' => 'table-2'], 409);
-        self::assertSame([], $this->api('POST', '/api/jobs/job-1/undo', ['version' => 2, 'request' => 'u'], 200)['facts']['readings']);
+        self::assertSame(
+            [],
+            $this->api('POST', '/api/jobs/job-1/undo', ['version' => 2, 'request' => 'u'], 200)['facts']['readings'],
+        );
     }
 
     public function test_one_bad_row_and_none_is_taken(): void
@@ -39,7 +53,12 @@ final class ReadingsTableTest extends FeatureTestCase
         $bad = self::TABLE."Housing bore,mouth,45,smudge,in\n";
         $look = $this->api('POST', '/api/jobs/job-1/readings-table/look', self::body($bad), 200);
         self::assertSame(4, $look['refused'][0]['line']);
-        $error = $this->api('POST', '/api/jobs/job-1/readings-table', self::body($bad, ['columns' => $look['columns'], 'version' => 1, 'request' => 'r']), 422)['error'];
+        $error = $this->api(
+            'POST',
+            '/api/jobs/job-1/readings-table',
+            self::body($bad, ['columns' => $look['columns'], 'version' => 1, 'request' => 'r']),
+            422,
+        )['error'];
         self::assertStringContainsString('Line 4', $error['message']);
         self::assertStringContainsString('None was taken in', $error['message']);
         self::assertSame(0, Reading::query()->count());
@@ -57,9 +76,17 @@ final class ReadingsTableTest extends FeatureTestCase
         $look = $this->api('POST', '/api/jobs/job-1/readings-table/look', self::body($text), 200);
         self::assertSame([], $look['refused']);
         $columns = array_map(static fn (?string $c): string => $c ?? '', $look['columns']);
-        $after = $this->api('POST', '/api/jobs/job-1/readings-table', self::body($text, ['columns' => $columns, 'version' => 1, 'request' => 'r']), 200);
+        $after = $this->api(
+            'POST',
+            '/api/jobs/job-1/readings-table',
+            self::body($text, ['columns' => $columns, 'version' => 1, 'request' => 'r']),
+            200,
+        );
         $old = $this->api('GET', '/api/jobs/demo-drill', null, 200);
-        self::assertSame(array_column(array_column($old['facts']['readings'], 'value'), 'mm'), array_column(array_column($after['facts']['readings'], 'value'), 'mm'));
+        self::assertSame(
+            array_column(array_column($old['facts']['readings'], 'value'), 'mm'),
+            array_column(array_column($after['facts']['readings'], 'value'), 'mm'),
+        );
     }
 
     /** A unit that is mended is a change of the reading too: what it was stays. */
@@ -67,8 +94,22 @@ final class ReadingsTableTest extends FeatureTestCase
     {
         $state = $this->startJob();
         $bore = self::idOf($state, 'surfaces', 'Housing bore');
-        $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, ['surface' => $bore, 'value' => ['typed' => '28.57', 'unit' => 'in'], 'instrument' => 'three-point']), 200);
-        $after = $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(2, ['value' => ['typed' => '28.57', 'unit' => 'mm']]), 200);
+        $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(1, [
+                'surface' => $bore,
+                'value' => ['typed' => '28.57', 'unit' => 'in'],
+                'instrument' => 'three-point',
+            ]),
+            200,
+        );
+        $after = $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(2, ['value' => ['typed' => '28.57', 'unit' => 'mm']]),
+            200,
+        );
         self::assertSame('in', $after['facts']['readings'][0]['was']['unit']);
     }
 }

@@ -17,7 +17,14 @@ final class RecordsTest extends FeatureTestCase
     /** @return array<string, mixed> */
     private function reading(string $surface, string $typed, array $more = []): array
     {
-        return ['surface' => $surface, 'station' => 'mouth', 'angle' => '0', 'value' => ['typed' => $typed, 'unit' => 'in'], 'instrument' => 'three-point', ...$more];
+        return [
+            'surface' => $surface,
+            'station' => 'mouth',
+            'angle' => '0',
+            'value' => ['typed' => $typed, 'unit' => 'in'],
+            'instrument' => 'three-point',
+            ...$more,
+        ];
     }
 
     /** @return array{typed: string, unit: string} */
@@ -40,10 +47,20 @@ final class RecordsTest extends FeatureTestCase
     public function test_15_when_a_reading_was_taken_is_a_moment_that_was(string $moment): void
     {
         $bore = self::idOf($this->startJob(), 'surfaces', 'Housing bore');
-        $error = $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, $this->reading($bore, '1.1', ['taken_at' => $moment])), 422)['error'];
+        $error = $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(1, $this->reading($bore, '1.1', ['taken_at' => $moment])),
+            422,
+        )['error'];
         self::assertContains($error['code'], ['time', 'future']);
         self::assertStringEndsWith('taken_at', $error['field']);
-        $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, $this->reading($bore, '1.1', ['taken_at' => now()->subHour()->toIso8601ZuluString()])), 200);
+        $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(1, $this->reading($bore, '1.1', ['taken_at' => now()->subHour()->toIso8601ZuluString()])),
+            200,
+        );
     }
 
     public function test_15_days_to_come_are_real_days(): void
@@ -52,27 +69,90 @@ final class RecordsTest extends FeatureTestCase
         foreach (['next week', '2026-13-01', '2026-02-30'] as $day) {
             $this->api('PATCH', '/api/jobs/job-1', $this->change(1, ['take_in' => ['wanted_by' => $day]]), 422);
         }
-        $this->api('PATCH', '/api/jobs/job-1', $this->change(1, ['waits' => ['for' => 'stock', 'until' => 'tomorrow', 'note' => '']]), 422);
-        $this->api('PATCH', '/api/jobs/job-1', $this->change(1, ['hand_over' => ['finished_at' => '2126-01-01T00:00:00Z']]), 422);
+        $this->api(
+            'PATCH',
+            '/api/jobs/job-1',
+            $this->change(1, ['waits' => ['for' => 'stock', 'until' => 'tomorrow', 'note' => '']]),
+            422,
+        );
+        $this->api(
+            'PATCH',
+            '/api/jobs/job-1',
+            $this->change(1, ['hand_over' => ['finished_at' => '2126-01-01T00:00:00Z']]),
+            422,
+        );
         $this->api('PATCH', '/api/jobs/job-1', $this->change(1, ['take_in' => ['wanted_by' => '2126-02-03']]), 200);
     }
 
-    /** A check a century ahead is refused; one that was mistyped is void with its reason, and what it corrected is as it was before. */
+    /**
+     * A check a century ahead is refused; one that was mistyped is void with its reason, and what it corrected is as it
+     * was before.
+     */
     public function test_15_a_mistyped_check_does_not_correct_for_good(): void
     {
         $bore = self::idOf($this->startJob(), 'surfaces', 'Housing bore');
-        $check = fn (string $id, string $read, string $at): array => ['id' => $id, 'read' => self::mm($read), 'true' => self::mm('25'), 'at' => $at];
-        self::assertSame('future', $this->api('POST', '/api/instruments/three-point/checks', $check('c1', '25.4', '2126-11-24'), 422)['error']['code']);
-        self::assertSame('time', $this->api('POST', '/api/instruments/three-point/checks', $check('c1', '25.4', 'tomorrow'), 422)['error']['code']);
-        self::assertSame('bad-id', $this->api('POST', '/api/instruments/three-point/checks', $check('c 1', '25.4', '2026-11-24'), 422)['error']['code']);
-        $this->api('POST', '/api/instruments/three-point/checks', $check('good', '25.002', now()->subDays(40)->format('Y-m-d')), 201);
-        $this->api('POST', '/api/instruments/three-point/checks', $check('bad', '25.400', now()->subDays(2)->format('Y-m-d')), 201);
-        $state = $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, $this->reading($bore, '1.1', ['taken_at' => now()->subDay()->toIso8601ZuluString()])), 200);
+        $check = fn (string $id, string $read, string $at): array => [
+            'id' => $id,
+            'read' => self::mm($read),
+            'true' => self::mm('25'),
+            'at' => $at,
+        ];
+        self::assertSame(
+            'future',
+            $this->api('POST', '/api/instruments/three-point/checks', $check('c1', '25.4', '2126-11-24'), 422)['error'][
+                'code'
+            ],
+        );
+        self::assertSame(
+            'time',
+            $this->api('POST', '/api/instruments/three-point/checks', $check('c1', '25.4', 'tomorrow'), 422)['error'][
+                'code'
+            ],
+        );
+        self::assertSame(
+            'bad-id',
+            $this->api('POST', '/api/instruments/three-point/checks', $check('c 1', '25.4', '2026-11-24'), 422)[
+                'error'
+            ]['code'],
+        );
+        $this->api(
+            'POST',
+            '/api/instruments/three-point/checks',
+            $check('good', '25.002', now()->subDays(40)->format('Y-m-d')),
+            201,
+        );
+        $this->api(
+            'POST',
+            '/api/instruments/three-point/checks',
+            $check('bad', '25.400', now()->subDays(2)->format('Y-m-d')),
+            201,
+        );
+        $state = $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(1, $this->reading($bore, '1.1', ['taken_at' => now()->subDay()->toIso8601ZuluString()])),
+            200,
+        );
         self::assertEqualsWithDelta(-0.4, $state['facts']['readings'][0]['correction_mm'], 1e-9);
-        $old = $this->api('PUT', '/api/jobs/job-1/readings/r0', $this->change(2, $this->reading($bore, '1.1', ['taken_at' => now()->subDays(10)->toIso8601ZuluString()])), 200);
-        self::assertEqualsWithDelta(-0.002, array_column($old['facts']['readings'], 'correction_mm', 'id')['r0'], 1e-9, 'a check corrects nothing older than itself');
+        $old = $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r0',
+            $this->change(2, $this->reading($bore, '1.1', ['taken_at' => now()->subDays(10)->toIso8601ZuluString()])),
+            200,
+        );
+        self::assertEqualsWithDelta(
+            -0.002,
+            array_column($old['facts']['readings'], 'correction_mm', 'id')['r0'],
+            1e-9,
+            'a check corrects nothing older than itself',
+        );
         $this->api('POST', '/api/instruments/three-point/checks/bad/void', ['why' => ''], 422);
-        $tool = $this->api('POST', '/api/instruments/three-point/checks/bad/void', ['why' => 'read the wrong block'], 200);
+        $tool = $this->api(
+            'POST',
+            '/api/instruments/three-point/checks/bad/void',
+            ['why' => 'read the wrong block'],
+            200,
+        );
         self::assertSame([null, 'read the wrong block'], array_column($tool['checks'], 'void'));
         self::assertSame(2, InstrumentCheck::query()->count(), 'it stays on record');
         $after = $this->api('GET', '/api/jobs/job-1', null, 200)['facts']['readings'];
@@ -86,8 +166,16 @@ final class RecordsTest extends FeatureTestCase
         $this->api('PATCH', '/api/jobs/job-1', $this->change(1, ['machine' => 'Loom']), 200);
         $this->api('PATCH', '/api/jobs/job-1', $this->change(2, ['machine' => 'Mill']), 200);
         $step = static fn (int $version, string $name): array => ['version' => $version, 'request' => $name];
-        self::assertSame('nothing-to-redo', $this->api('POST', '/api/jobs/job-1/redo', $step(3, 'x1'), 422)['error']['code']);
-        $machine = fn (string $what, int $version): array => $this->api('POST', "/api/jobs/job-1/{$what}", $step($version, "{$what}-{$version}"), 200);
+        self::assertSame(
+            'nothing-to-redo',
+            $this->api('POST', '/api/jobs/job-1/redo', $step(3, 'x1'), 422)['error']['code'],
+        );
+        $machine = fn (string $what, int $version): array => $this->api(
+            'POST',
+            "/api/jobs/job-1/{$what}",
+            $step($version, "{$what}-{$version}"),
+            200,
+        );
         self::assertSame('Loom', $machine('undo', 3)['facts']['machine']);
         self::assertSame('Test rig', $machine('undo', 4)['facts']['machine']);
         self::assertSame('Loom', $machine('redo', 5)['facts']['machine']);
@@ -95,7 +183,9 @@ final class RecordsTest extends FeatureTestCase
         self::assertSame(['Mill', true, false], [$last['facts']['machine'], $last['can_undo'], $last['can_redo']]);
         self::assertSame('Loom', $machine('undo', 7)['facts']['machine']);
         // Something new ends what could be done again.
-        self::assertFalse($this->api('PATCH', '/api/jobs/job-1', $this->change(8, ['machine' => 'Lathe']), 200)['can_redo']);
+        self::assertFalse(
+            $this->api('PATCH', '/api/jobs/job-1', $this->change(8, ['machine' => 'Lathe']), 200)['can_redo'],
+        );
     }
 
     /** A part taken away with all that hangs on it comes back, and goes again. */
@@ -113,7 +203,18 @@ final class RecordsTest extends FeatureTestCase
     public function test_20_undo_takes_back_ones_own_change(): void
     {
         $bore = self::idOf($this->startJob(), 'surfaces', 'Housing bore');
-        $as = fn (string $who, string $method, string $path, array $body): array => json_decode((string) $this->call($method, $path, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CLIENT' => $who], (string) json_encode($body))->getContent(), true);
+        $as = fn (string $who, string $method, string $path, array $body): array => json_decode(
+            (string) $this->call(
+                $method,
+                $path,
+                [],
+                [],
+                [],
+                ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CLIENT' => $who],
+                (string) json_encode($body),
+            )->getContent(),
+            true,
+        );
         $as('tablet', 'PUT', '/api/jobs/job-1/readings/r1', $this->change(1, $this->reading($bore, '1.1')));
         $as('laptop', 'PATCH', '/api/jobs/job-1', $this->change(2, ['machine' => 'Loom']));
         $undone = $as('tablet', 'POST', '/api/jobs/job-1/undo', ['version' => 3, 'request' => 'u1']);
@@ -121,21 +222,47 @@ final class RecordsTest extends FeatureTestCase
         self::assertSame('Loom', $undone['facts']['machine'], 'not what the laptop did');
         $as('tablet', 'PATCH', '/api/jobs/job-1', $this->change(4, ['part' => 'Bearing']));
         $as('laptop', 'PATCH', '/api/jobs/job-1', $this->change(5, ['part' => 'Sleeve']));
-        self::assertSame('gone-on', $as('tablet', 'POST', '/api/jobs/job-1/undo', ['version' => 6, 'request' => 'u2'])['error']['code']);
+        self::assertSame(
+            'gone-on',
+            $as('tablet', 'POST', '/api/jobs/job-1/undo', ['version' => 6, 'request' => 'u2'])['error']['code'],
+        );
     }
 
     /** What a reading was is added to, never lost; and it never moves to another surface. */
     public function test_20_the_history_of_a_reading_is_kept(): void
     {
         $state = $this->startJob();
-        [$bore, $shaft] = [self::idOf($state, 'surfaces', 'Housing bore'), self::idOf($state, 'surfaces', 'Shaft journal')];
+        [$bore, $shaft] = [
+            self::idOf($state, 'surfaces', 'Housing bore'),
+            self::idOf($state, 'surfaces', 'Shaft journal'),
+        ];
         $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(1, $this->reading($bore, '1.1')), 200);
-        $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(2, ['value' => ['typed' => '1.2', 'unit' => 'in']]), 200);
-        $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(3, ['value' => ['typed' => '1.3', 'unit' => 'in']]), 200);
-        $tried = $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(4, ['was' => null, 'history' => [], 'remark' => 'x']), 200)['facts']['readings'][0];
+        $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(2, ['value' => ['typed' => '1.2', 'unit' => 'in']]),
+            200,
+        );
+        $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(3, ['value' => ['typed' => '1.3', 'unit' => 'in']]),
+            200,
+        );
+        $tried = $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(4, ['was' => null, 'history' => [], 'remark' => 'x']),
+            200,
+        )['facts']['readings'][0];
         self::assertSame(['1.1', '1.2'], array_column($tried['history'], 'typed'));
         self::assertSame('1.2', $tried['was']['typed']);
-        self::assertSame('kept', $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(5, ['surface' => $shaft]), 422)['error']['code']);
+        self::assertSame(
+            'kept',
+            $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(5, ['surface' => $shaft]), 422)['error'][
+                'code'
+            ],
+        );
     }
 
     /** The same name for two requests: in another job it is another one, with other content it is refused. */
@@ -147,7 +274,10 @@ final class RecordsTest extends FeatureTestCase
         $this->api('PATCH', '/api/jobs/job-1', $body, 200);
         self::assertSame('Loom', $this->api('PATCH', '/api/jobs/job-2', $body, 200)['facts']['machine']);
         self::assertSame(2, $this->api('PATCH', '/api/jobs/job-1', $body, 200)['version'], 'sent twice it is one');
-        self::assertSame('request-used', $this->api('PATCH', '/api/jobs/job-1', [...$body, 'fact' => ['machine' => 'Mill']], 422)['error']['code']);
+        self::assertSame(
+            'request-used',
+            $this->api('PATCH', '/api/jobs/job-1', [...$body, 'fact' => ['machine' => 'Mill']], 422)['error']['code'],
+        );
     }
 
     /** With its job everything of it goes, so its file comes back as the same job. */
@@ -167,7 +297,12 @@ final class RecordsTest extends FeatureTestCase
     {
         $this->startJob();
         foreach ([['0' => 'x', '2' => 'y'], [5 => 'x', 'machine' => 'Loom']] as $fact) {
-            self::assertSame('bad-field', $this->api('PATCH', '/api/jobs/job-1', ['version' => 1, 'request' => 'n', 'fact' => $fact], 422)['error']['code']);
+            self::assertSame(
+                'bad-field',
+                $this->api('PATCH', '/api/jobs/job-1', ['version' => 1, 'request' => 'n', 'fact' => $fact], 422)[
+                    'error'
+                ]['code'],
+            );
         }
     }
 
@@ -175,8 +310,14 @@ final class RecordsTest extends FeatureTestCase
     public static function faults(): iterable
     {
         yield 'a full disk' => ['SQLSTATE[HY000]: General error: 13 database or disk is full', StorageFault::Full];
-        yield 'read-only' => ['SQLSTATE[HY000]: General error: 8 attempt to write a readonly database', StorageFault::ReadOnly];
-        yield 'damaged' => ['SQLSTATE[HY000]: General error: 11 database disk image is malformed', StorageFault::Corrupt];
+        yield 'read-only' => [
+            'SQLSTATE[HY000]: General error: 8 attempt to write a readonly database',
+            StorageFault::ReadOnly,
+        ];
+        yield 'damaged' => [
+            'SQLSTATE[HY000]: General error: 11 database disk image is malformed',
+            StorageFault::Corrupt,
+        ];
         yield 'no database' => ['SQLSTATE[HY000]: General error: 26 file is not a database', StorageFault::Corrupt];
         yield 'gone' => ['SQLSTATE[HY000] [14] unable to open database file', StorageFault::Missing];
         yield 'emptied' => ['SQLSTATE[HY000]: General error: 1 no such table: jobs', StorageFault::Missing];

@@ -12,8 +12,14 @@ final class ShopAndSumsTest extends FeatureTestCase
     {
         $this->api('GET', '/api/shop', null, 200);
         self::assertSame(5000, $this->api('PATCH', '/api/shop', ['press_n' => 5000], 200)['press_n']);
-        self::assertSame('temperature_c', $this->api('PATCH', '/api/shop', ['temperature_c' => 500], 422)['error']['field']);
-        self::assertSame('lathe_holds_mm', $this->api('PATCH', '/api/shop', ['lathe_holds_mm' => 'half'], 422)['error']['field']);
+        self::assertSame(
+            'temperature_c',
+            $this->api('PATCH', '/api/shop', ['temperature_c' => 500], 422)['error']['field'],
+        );
+        self::assertSame(
+            'lathe_holds_mm',
+            $this->api('PATCH', '/api/shop', ['lathe_holds_mm' => 'half'], 422)['error']['field'],
+        );
         self::assertSame('colour', $this->api('PATCH', '/api/shop', ['colour' => 'red'], 422)['error']['field']);
         self::assertSame(5000, $this->api('GET', '/api/shop', null, 200)['press_n']);
     }
@@ -35,8 +41,14 @@ final class ShopAndSumsTest extends FeatureTestCase
 
     public function test_sums_refuse_with_the_field(): void
     {
-        self::assertSame('text', $this->api('POST', '/api/sums/length', ['text' => '3/0', 'unit' => 'in'], 422)['error']['field']);
-        self::assertSame('unit', $this->api('POST', '/api/sums/length', ['text' => '3', 'unit' => 'ell'], 422)['error']['field']);
+        self::assertSame(
+            'text',
+            $this->api('POST', '/api/sums/length', ['text' => '3/0', 'unit' => 'in'], 422)['error']['field'],
+        );
+        self::assertSame(
+            'unit',
+            $this->api('POST', '/api/sums/length', ['text' => '3', 'unit' => 'ell'], 422)['error']['field'],
+        );
         self::assertSame('unknown-sum', $this->api('POST', '/api/sums/magic', ['a' => 1], 422)['error']['code']);
         $this->api('POST', '/api/sums/press', [], 422);
     }

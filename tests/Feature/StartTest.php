@@ -49,14 +49,30 @@ final class StartTest extends TestCase
         $this->end();
         $log = "{$this->folder}/said-".bin2hex(random_bytes(3));
         $env = [
-            'DB_DATABASE' => $this->database(), 'PHOTO_DIR' => "{$this->folder}/photos", 'SHOP_COPIES' => "{$this->folder}/copies", 'GAUGE_PORT' => '0', 'APP_ENV' => 'local',
-            'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'),
+            'DB_DATABASE' => $this->database(),
+            'PHOTO_DIR' => "{$this->folder}/photos",
+            'SHOP_COPIES' => "{$this->folder}/copies",
+            'GAUGE_PORT' => '0',
+            'APP_ENV' => 'local',
+            'PATH' => (string) getenv('PATH'),
+            'HOME' => (string) getenv('HOME'),
         ];
-        $this->running = proc_open(['bin/start', '--no-open', '--port', (string) $this->port, ...$options], [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']], $pipes, dirname(__DIR__, 2), $env) ?: null;
+        $this->running =
+            proc_open(
+                ['bin/start', '--no-open', '--port', (string) $this->port, ...$options],
+                [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']],
+                $pipes,
+                dirname(__DIR__, 2),
+                $env,
+            ) ?:
+            null;
         self::assertNotNull($this->running);
         for ($i = 0; $i < 400; $i++) {
             $said = (string) file_get_contents($log);
-            if (str_contains($said, 'Oldpart Fit is at') && $this->answers() || ! proc_get_status($this->running)['running']) {
+            if (
+                (str_contains($said, 'Oldpart Fit is at') && $this->answers())
+                || ! proc_get_status($this->running)['running']
+            ) {
                 break;
             }
             usleep(100_000);
@@ -92,7 +108,18 @@ final class StartTest extends TestCase
     {
         exec("pgrep -f '127.0.0.1:{$this->port}'", $pids);
 
-        return array_map(intval(...), array_values(array_filter($pids, fn (string $pid): bool => str_contains((string) @file_get_contents("/proc/{$pid}/cmdline"), 'router.php'))));
+        return array_map(
+            intval(...),
+            array_values(
+                array_filter(
+                    $pids,
+                    fn (string $pid): bool => str_contains(
+                        (string) @file_get_contents("/proc/{$pid}/cmdline"),
+                        'router.php',
+                    ),
+                ),
+            ),
+        );
     }
 
     private function jobs(): int
@@ -102,13 +129,19 @@ final class StartTest extends TestCase
         return count($jobs);
     }
 
-    /** A new shop says that it brings the demo; an empty one stays empty; what would be written over is copied first. */
+    /**
+     * A new shop says that it brings the demo; an empty one stays empty; what would be written over is copied first.
+     */
     public function test_21_a_new_shop_an_empty_one_and_a_fresh_one(): void
     {
         self::assertStringContainsString('--empty', $this->start('--empty', '--fresh'), 'one of the two');
         self::assertStringContainsString('A new shop, empty', $this->start('--empty'));
         self::assertSame(0, $this->jobs());
-        self::assertStringContainsString('Demo jobs come with bin/start --fresh', $this->start(), 'the demo does not come by itself over an empty shop');
+        self::assertStringContainsString(
+            'Demo jobs come with bin/start --fresh',
+            $this->start(),
+            'the demo does not come by itself over an empty shop',
+        );
         self::assertSame(0, $this->jobs());
         self::assertSame([], $this->copies());
         $this->start('--fresh');
@@ -144,7 +177,11 @@ final class StartTest extends TestCase
         self::assertFileDoesNotExist($this->database(), 'no demo in place of a lost shop');
 
         touch("{$this->folder}/copies/shop-20261101-080000-before-fresh.sqlite");
-        self::assertStringContainsString('shop-20261101-080000-before-fresh.sqlite', $this->start(), 'the copy to put back is named');
+        self::assertStringContainsString(
+            'shop-20261101-080000-before-fresh.sqlite',
+            $this->start(),
+            'the copy to put back is named',
+        );
     }
 
     /** A shop of an older version is copied before it is brought up to this one. */
@@ -157,7 +194,11 @@ final class StartTest extends TestCase
         $pdo = null;
         $said = $this->start();
         self::assertStringContainsString('before-migrating', implode(' ', $this->copies()), $said);
-        self::assertStringContainsString('could not be brought up', $said, 'what it would add is there already, and that is said');
+        self::assertStringContainsString(
+            'could not be brought up',
+            $said,
+            'what it would add is there already, and that is said',
+        );
     }
 
     /** A worker that is ended comes back; and nothing stays behind, also where the starter was killed. */
@@ -170,7 +211,11 @@ final class StartTest extends TestCase
         $first = $this->servers();
         self::assertGreaterThanOrEqual(5, count($first), 'one that listens and four that work');
         posix_kill(max($first), SIGKILL);
-        for ($i = 0; $i < 100 && (array_intersect($first, $this->servers()) !== [] || count($this->servers()) < 5); $i++) {
+        for (
+            $i = 0;
+            $i < 100 && (array_intersect($first, $this->servers()) !== [] || count($this->servers()) < 5);
+            $i++
+        ) {
             usleep(100_000);
         }
         self::assertCount(5, $this->servers());
@@ -181,7 +226,11 @@ final class StartTest extends TestCase
         $left = $this->servers();
         $this->end(SIGKILL);
         self::assertNotSame([], $this->servers(), 'a killed starter can end nobody');
-        self::assertStringContainsString('Oldpart Fit is at', $this->start(), 'the next start does, and takes the port');
+        self::assertStringContainsString(
+            'Oldpart Fit is at',
+            $this->start(),
+            'the next start does, and takes the port',
+        );
         self::assertSame([], array_intersect($left, $this->servers()));
         $this->end();
         for ($i = 0; $i < 50 && $this->servers() !== []; $i++) {

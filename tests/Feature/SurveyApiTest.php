@@ -28,7 +28,12 @@ final class SurveyApiTest extends FeatureTestCase
     #[DataProvider('kinds')]
     public function test_every_kind_opens(string $kind): void
     {
-        $state = $this->api('POST', '/api/jobs', ['id' => 'k', 'kind' => $kind, 'machine' => 'Rig', 'part' => 'Part', 'unit' => 'mm'], 201);
+        $state = $this->api(
+            'POST',
+            '/api/jobs',
+            ['id' => 'k', 'kind' => $kind, 'machine' => 'Rig', 'part' => 'Part', 'unit' => 'mm'],
+            201,
+        );
         self::assertSame($kind, $state['facts']['kind']);
         self::assertSame($state['facts'], $this->api('GET', '/api/jobs/k', null, 200)['facts'], 'stored as answered');
         self::assertSame('Rig', $this->api('GET', '/api/jobs', null, 200)['jobs'][0]['machine']);
@@ -45,23 +50,55 @@ final class SurveyApiTest extends FeatureTestCase
 
     public function test_parts_surfaces_and_joints_are_added_by_hand(): void
     {
-        $state = $this->api('POST', '/api/jobs', ['id' => 'free', 'kind' => 'free-form', 'machine' => 'Rig', 'part' => 'Part', 'unit' => 'mm'], 201);
+        $state = $this->api(
+            'POST',
+            '/api/jobs',
+            ['id' => 'free', 'kind' => 'free-form', 'machine' => 'Rig', 'part' => 'Part', 'unit' => 'mm'],
+            201,
+        );
         $part = self::idOf($state, 'parts', 'Part');
         $mate = self::idOf($state, 'parts', 'Mate');
         $put = function (string $path, array $fact) use (&$state): array {
             return $this->api('PUT', "/api/jobs/free/{$path}", $this->change($state['version'], $fact), 200);
         };
-        $state = $put('surfaces/s1', ['part' => $part, 'name' => 'Spigot', 'kind' => 'shaft', 'role' => 'locates', 'criticality' => 'critical']);
+        $state = $put('surfaces/s1', [
+            'part' => $part,
+            'name' => 'Spigot',
+            'kind' => 'shaft',
+            'role' => 'locates',
+            'criticality' => 'critical',
+        ]);
         $state = $put('surfaces/s2', ['part' => $mate, 'name' => 'Socket', 'kind' => 'bore']);
-        $state = $put('joints/j1', ['name' => 'Spigot in socket', 'inner' => 's1', 'outer' => 's2', 'purpose' => 'hand-fit']);
+        $state = $put('joints/j1', [
+            'name' => 'Spigot in socket',
+            'inner' => 's1',
+            'outer' => 's2',
+            'purpose' => 'hand-fit',
+        ]);
         self::assertSame('Spigot', $state['answers']['make'][0]['label']);
         self::assertStringContainsString('Measure the socket', $state['answers']['make'][0]['blocked']['in']);
         foreach (['0', '90'] as $i => $angle) {
-            $state = $put("readings/r{$i}", ['surface' => 's2', 'station' => 'near end', 'angle' => $angle, 'value' => ['typed' => '30.02', 'unit' => 'mm'], 'instrument' => 'three-point']);
+            $state = $put("readings/r{$i}", [
+                'surface' => 's2',
+                'station' => 'near end',
+                'angle' => $angle,
+                'value' => ['typed' => '30.02', 'unit' => 'mm'],
+                'instrument' => 'three-point',
+            ]);
         }
         self::assertNotNull($state['answers']['make'][0]['aim'], 'after the readings the make card has an answer');
-        $this->api('PUT', '/api/jobs/free/surfaces/s3', $this->change($state['version'], ['part' => 'gone', 'name' => 'X', 'kind' => 'bore']), 422);
-        $this->api('PUT', '/api/jobs/free/surfaces/s3', $this->change($state['version'], ['part' => $part, 'name' => 'X', 'kind' => 'cone']), 422);
+        $this->api(
+            'PUT',
+            '/api/jobs/free/surfaces/s3',
+            $this->change($state['version'], ['part' => 'gone', 'name' => 'X', 'kind' => 'bore']),
+            422,
+        );
+        $this->api(
+            'PUT',
+            '/api/jobs/free/surfaces/s3',
+            $this->change($state['version'], ['part' => $part, 'name' => 'X', 'kind' => 'cone']),
+            422,
+        );
     }
 
     /** A part goes with its surfaces and joints, in one change that can be taken back; what is on record stays. */
@@ -74,13 +111,28 @@ final class SurveyApiTest extends FeatureTestCase
         self::assertSame(['Housing', 'Bush'], array_column($after['facts']['parts'], 'name'));
         self::assertNotContains('Shaft journal', array_column($after['facts']['surfaces'], 'name'));
         self::assertNotContains('Shaft in bush', array_column($after['facts']['joints'], 'name'));
-        self::assertSame(2, $this->api('DELETE', "/api/jobs/job-1/parts/{$shaft}", ['version' => 1, 'request' => 'd1'], 200)['version'], 'a retry does nothing');
+        self::assertSame(
+            2,
+            $this->api('DELETE', "/api/jobs/job-1/parts/{$shaft}", ['version' => 1, 'request' => 'd1'], 200)['version'],
+            'a retry does nothing',
+        );
         $back = $this->api('POST', '/api/jobs/job-1/undo', ['version' => 2, 'request' => 'u1'], 200);
         self::assertSame($before, $back['facts']);
 
         $length = self::idOf($back, 'surfaces', 'Housing length');
-        $this->api('PUT', '/api/jobs/job-1/readings/r1', $this->change(3, ['surface' => $length, 'value' => ['typed' => '1.5', 'unit' => 'in'], 'instrument' => 'calliper']), 200);
-        $error = $this->api('DELETE', "/api/jobs/job-1/surfaces/{$length}", ['version' => 4, 'request' => 'd2'], 422)['error'];
+        $this->api(
+            'PUT',
+            '/api/jobs/job-1/readings/r1',
+            $this->change(3, [
+                'surface' => $length,
+                'value' => ['typed' => '1.5', 'unit' => 'in'],
+                'instrument' => 'calliper',
+            ]),
+            200,
+        );
+        $error = $this->api('DELETE', "/api/jobs/job-1/surfaces/{$length}", ['version' => 4, 'request' => 'd2'], 422)[
+            'error'
+        ];
         self::assertStringContainsString('1 readings', $error['message']);
         $this->api('DELETE', '/api/jobs/job-1/readings/r1', ['version' => 4, 'request' => 'd3'], 422);
         $this->api('DELETE', '/api/jobs/job-1/parts/nobody', ['version' => 4, 'request' => 'd4'], 422);
@@ -93,10 +145,16 @@ final class SurveyApiTest extends FeatureTestCase
         self::assertStringContainsString('We decline', $text);
         self::assertStringContainsString('no surface to hold or measure from', $text);
         foreach (['demo-turbine', 'demo-blower'] as $job) {
-            self::assertStringStartsWith('%PDF', (string) $this->send('GET', "/api/jobs/{$job}/letter?as=pdf&paper=letter")->getContent());
+            self::assertStringStartsWith(
+                '%PDF',
+                (string) $this->send('GET', "/api/jobs/{$job}/letter?as=pdf&paper=letter")->getContent(),
+            );
         }
         self::assertSame('as', $this->api('GET', '/api/jobs/demo-blower/letter?as=song', null, 422)['error']['field']);
-        self::assertSame('paper', $this->api('GET', '/api/jobs/demo-blower/letter?as=pdf&paper=napkin', null, 422)['error']['field']);
+        self::assertSame(
+            'paper',
+            $this->api('GET', '/api/jobs/demo-blower/letter?as=pdf&paper=napkin', null, 422)['error']['field'],
+        );
     }
 
     public function test_the_bench_sorts_by_what_can_be_done(): void
@@ -105,7 +163,10 @@ final class SurveyApiTest extends FeatureTestCase
         $bench = $this->api('GET', '/api/jobs', null, 200);
         $states = array_column($bench['jobs'], 'state', 'id');
         self::assertSame(['now' => 5, 'waits' => 2, 'done' => 2], $bench['counts']);
-        self::assertSame(['waits', 'waits', 'done', 'done'], [$states['demo-blower'], $states['demo-printer'], $states['demo-carder'], $states['demo-turbine']]);
+        self::assertSame(
+            ['waits', 'waits', 'done', 'done'],
+            [$states['demo-blower'], $states['demo-printer'], $states['demo-carder'], $states['demo-turbine']],
+        );
         $now = array_values(array_filter($bench['jobs'], static fn (array $j): bool => $j['state'] === 'now'));
         $wanted = array_column($now, 'wanted_by');
         $sorted = $wanted;
@@ -119,13 +180,19 @@ final class SurveyApiTest extends FeatureTestCase
     public function test_find_by_size_and_by_word(): void
     {
         $this->seed(DemoShop::class);
-        $names = fn (string $query): array => array_column($this->api('GET', "/api/find?{$query}", null, 200)['surfaces'], 'name');
+        $names = fn (string $query): array => array_column(
+            $this->api('GET', "/api/find?{$query}", null, 200)['surfaces'],
+            'name',
+        );
         self::assertContains('Housing bore', $names('q=1.6252'));
         self::assertContains('Housing bore', $names('q=41.28'));
         self::assertContains('Housing bore', $names('q=1-5/8&within_mm=0.05'));
         self::assertNotContains('Housing bore', $names('q=1.6290&within_mm=0.05'));
         self::assertSame([], $names('q=bush'));
-        $jobs = fn (string $query): array => array_column($this->api('GET', "/api/find?{$query}", null, 200)['jobs'], 'id');
+        $jobs = fn (string $query): array => array_column(
+            $this->api('GET', "/api/find?{$query}", null, 200)['jobs'],
+            'id',
+        );
         self::assertSame(['demo-carder'], $jobs('q=wool'));
         self::assertContains('demo-blower', $jobs('q=cast+iron+hub'));
         self::assertSame([], $jobs('q='));
@@ -140,8 +207,20 @@ final class SurveyApiTest extends FeatureTestCase
         $new = $this->api('POST', '/api/jobs/demo-carder/copy', ['id' => 'next'], 201)['facts'];
         self::assertSame(array_column($old['surfaces'], 'name'), array_column($new['surfaces'], 'name'));
         self::assertSame(array_column($old['parts'], 'material'), array_column($new['parts'], 'material'));
-        self::assertSame([[], [], [], null, false], [$new['readings'], $new['cuts'], $new['ticks'], $new['hand_over']['finished_at'], $new['take_in']['gates_answered']]);
-        self::assertSame([], array_intersect(array_column($old['surfaces'], 'id'), array_column($new['surfaces'], 'id')));
+        self::assertSame(
+            [[], [], [], null, false],
+            [
+                $new['readings'],
+                $new['cuts'],
+                $new['ticks'],
+                $new['hand_over']['finished_at'],
+                $new['take_in']['gates_answered'],
+            ],
+        );
+        self::assertSame(
+            [],
+            array_intersect(array_column($old['surfaces'], 'id'), array_column($new['surfaces'], 'id')),
+        );
         $count = Job::query()->count();
         $this->api('POST', '/api/jobs/demo-carder/copy', ['id' => 'next'], 201);
         self::assertSame($count, Job::query()->count(), 'a retry makes no second one');
@@ -151,7 +230,10 @@ final class SurveyApiTest extends FeatureTestCase
     public function test_archive_bin_and_back_for_thirty_days(): void
     {
         $this->seed(DemoShop::class);
-        $ids = fn (string $shelf): array => array_column($this->api('GET', "/api/jobs?shelf={$shelf}", null, 200)['jobs'], 'id');
+        $ids = fn (string $shelf): array => array_column(
+            $this->api('GET', "/api/jobs?shelf={$shelf}", null, 200)['jobs'],
+            'id',
+        );
         $this->api('PUT', '/api/jobs/demo-carder/shelf', ['shelf' => 'archive'], 200);
         self::assertSame(['demo-carder'], $ids('archive'));
         $this->api('PUT', '/api/jobs/demo-clock/shelf', ['shelf' => 'bin'], 200);
@@ -174,8 +256,19 @@ final class SurveyApiTest extends FeatureTestCase
     public function test_the_index_is_what_the_facts_say(): void
     {
         $this->seed(DemoShop::class);
-        $this->api('PATCH', '/api/jobs/demo-drill', $this->change(1, ['machine' => 'Root cutter', 'waits' => ['for' => 'customer', 'until' => null, 'note' => 'asks']]), 200);
-        $rows = fn (): array => [IndexedJob::query()->orderBy('job_id')->get()->toArray(), IndexedSurface::query()->orderBy('job_id')->orderBy('surface_id')->get()->makeHidden('id')->toArray()];
+        $this->api(
+            'PATCH',
+            '/api/jobs/demo-drill',
+            $this->change(1, [
+                'machine' => 'Root cutter',
+                'waits' => ['for' => 'customer', 'until' => null, 'note' => 'asks'],
+            ]),
+            200,
+        );
+        $rows = fn (): array => [
+            IndexedJob::query()->orderBy('job_id')->get()->toArray(),
+            IndexedSurface::query()->orderBy('job_id')->orderBy('surface_id')->get()->makeHidden('id')->toArray(),
+        ];
         $kept = $rows();
         self::assertContains('waits', array_column($kept[0], 'state'));
         BenchIndex::complete(true);
@@ -186,13 +279,39 @@ final class SurveyApiTest extends FeatureTestCase
     public function test_older_records_are_brought_forward(): void
     {
         $this->startJob();
-        DB::table('jobs')->update(['take_in' => json_encode(['failed' => 'worn', 'does' => '', 'quantity' => 2, 'wanted_by' => null, 'if_it_fails' => '', 'gates_answered' => true, 'gates' => ['road'], 'accepted_by' => 'the works engineer']),
-            'shop' => json_encode(['name' => 'Old', 'temperature_c' => 20, 'lathe_holds_mm' => 0.01, 'rough_cut_mm' => 0.5, 'press_n' => 1000]), 'quote' => null]);
-        DB::table('surfaces')->limit(1)->update(['role' => 'thinnest wall']);
+        DB::table('jobs')->update([
+            'take_in' => json_encode([
+                'failed' => 'worn',
+                'does' => '',
+                'quantity' => 2,
+                'wanted_by' => null,
+                'if_it_fails' => '',
+                'gates_answered' => true,
+                'gates' => ['road'],
+                'accepted_by' => 'the works engineer',
+            ]),
+            'shop' => json_encode([
+                'name' => 'Old',
+                'temperature_c' => 20,
+                'lathe_holds_mm' => 0.01,
+                'rough_cut_mm' => 0.5,
+                'press_n' => 1000,
+            ]),
+            'quote' => null,
+        ]);
+        DB::table('surfaces')
+            ->limit(1)
+            ->update(['role' => 'thinnest wall']);
         $migration = require database_path('migrations/2026_11_24_000002_take_in_and_survey.php');
         (new \ReflectionMethod($migration, 'bringForward'))->invoke($migration);
         $facts = $this->api('GET', '/api/jobs/job-1', null, 200)['facts'];
-        self::assertSame(['the works engineer', ['road']], [$facts['take_in']['acceptances'][0]['by'], $facts['take_in']['acceptances'][0]['gates']]);
-        self::assertSame([2, 'Old', null], [$facts['take_in']['quantity'], $facts['shop']['name'], $facts['surfaces'][0]['role']]);
+        self::assertSame(
+            ['the works engineer', ['road']],
+            [$facts['take_in']['acceptances'][0]['by'], $facts['take_in']['acceptances'][0]['gates']],
+        );
+        self::assertSame(
+            [2, 'Old', null],
+            [$facts['take_in']['quantity'], $facts['shop']['name'], $facts['surfaces'][0]['role']],
+        );
     }
 }

@@ -25,26 +25,172 @@ $length = ['typed' => '1.0605', 'unit' => 'in'];
 $jobs = ['demo-carder', 'demo-drill', 'demo-printer', 'demo-cider', 'nowhere', '..', 'ü'];
 /** @var list<array<string, mixed>> $seeds what a sensible body may hold */
 $seeds = [
-    ['version' => 1, 'request' => 'r', 'fact' => ['machine' => 'Loom', 'take_in' => ['failed' => 'worn', 'wanted_by' => '2027-01-01', 'runs_at_c' => 80, 'gates' => ['driveline']], 'waits' => ['for' => 'stock', 'until' => null, 'note' => '']]],
-    ['version' => 1, 'request' => 'r', 'fact' => ['surface' => 'demo-carder-4', 'station' => 'mouth', 'angle' => '0', 'value' => $length, 'instrument' => 'three-point', 'taken_at' => '2026-11-09T09:30:00Z', 'part_c' => 20]],
-    ['version' => 1, 'request' => 'r', 'fact' => ['purpose' => 'light-press', 'school' => 'iso', 'least' => $length, 'most' => $length, 'held' => [['kind' => 'dowels', 'size' => $length, 'size2' => null, 'long' => $length, 'circle' => null, 'count' => 2, 'tighten_nm' => 5, 'half_angle_deg' => null, 'material' => null]], 'bearing' => ['designation' => '6204K', 'bore_mm' => 20, 'outside_mm' => 47, 'width_mm' => 14, 'turning' => 'inner', 'load' => 'normal', 'housing' => 'solid', 'inner_warmer_k' => 0]]],
-    ['version' => 1, 'request' => 'r', 'fact' => ['name' => 'Float', 'least' => $length, 'most' => $length, 'lengths' => [['name' => 'A', 'surface' => null, 'size' => $length, 'plus' => $length, 'minus' => $length, 'opens' => true, 'spread' => 'uniform']], 'plane' => false]],
-    ['version' => 1, 'request' => 'r', 'fact' => ['kind' => 'shaft', 'size' => $length, 'finish' => 'ground', 'rz_um' => 3, 'count' => 3, 'hand' => 'left', 'angle_deg' => 30]],
-    ['changes' => [['list' => 'readings', 'thing' => 'x', 'fact' => ['value' => $length, 'surface' => 'demo-carder-4', 'instrument' => 'calliper']]]],
-    ['version' => 1, 'request' => 'r', 'id' => 'm', 'surface' => 'demo-carder-4', 'loop' => null, 'place' => 0, 'right' => $length, 'cause' => 'misread', 'note' => ''],
+    [
+        'version' => 1,
+        'request' => 'r',
+        'fact' => [
+            'machine' => 'Loom',
+            'take_in' => ['failed' => 'worn', 'wanted_by' => '2027-01-01', 'runs_at_c' => 80, 'gates' => ['driveline']],
+            'waits' => ['for' => 'stock', 'until' => null, 'note' => ''],
+        ],
+    ],
+    [
+        'version' => 1,
+        'request' => 'r',
+        'fact' => [
+            'surface' => 'demo-carder-4',
+            'station' => 'mouth',
+            'angle' => '0',
+            'value' => $length,
+            'instrument' => 'three-point',
+            'taken_at' => '2026-11-09T09:30:00Z',
+            'part_c' => 20,
+        ],
+    ],
+    [
+        'version' => 1,
+        'request' => 'r',
+        'fact' => [
+            'purpose' => 'light-press',
+            'school' => 'iso',
+            'least' => $length,
+            'most' => $length,
+            'held' => [
+                [
+                    'kind' => 'dowels',
+                    'size' => $length,
+                    'size2' => null,
+                    'long' => $length,
+                    'circle' => null,
+                    'count' => 2,
+                    'tighten_nm' => 5,
+                    'half_angle_deg' => null,
+                    'material' => null,
+                ],
+            ],
+            'bearing' => [
+                'designation' => '6204K',
+                'bore_mm' => 20,
+                'outside_mm' => 47,
+                'width_mm' => 14,
+                'turning' => 'inner',
+                'load' => 'normal',
+                'housing' => 'solid',
+                'inner_warmer_k' => 0,
+            ],
+        ],
+    ],
+    [
+        'version' => 1,
+        'request' => 'r',
+        'fact' => [
+            'name' => 'Float',
+            'least' => $length,
+            'most' => $length,
+            'lengths' => [
+                [
+                    'name' => 'A',
+                    'surface' => null,
+                    'size' => $length,
+                    'plus' => $length,
+                    'minus' => $length,
+                    'opens' => true,
+                    'spread' => 'uniform',
+                ],
+            ],
+            'plane' => false,
+        ],
+    ],
+    [
+        'version' => 1,
+        'request' => 'r',
+        'fact' => [
+            'kind' => 'shaft',
+            'size' => $length,
+            'finish' => 'ground',
+            'rz_um' => 3,
+            'count' => 3,
+            'hand' => 'left',
+            'angle_deg' => 30,
+        ],
+    ],
+    [
+        'changes' => [
+            [
+                'list' => 'readings',
+                'thing' => 'x',
+                'fact' => ['value' => $length, 'surface' => 'demo-carder-4', 'instrument' => 'calliper'],
+            ],
+        ],
+    ],
+    [
+        'version' => 1,
+        'request' => 'r',
+        'id' => 'm',
+        'surface' => 'demo-carder-4',
+        'loop' => null,
+        'place' => 0,
+        'right' => $length,
+        'cause' => 'misread',
+        'note' => '',
+    ],
     ['id' => 'fresh', 'kind' => 'plain-bush', 'machine' => 'M', 'part' => 'P', 'unit' => 'in'],
-    ['shelf' => 'bin'], ['why' => 'mistyped'], ['faces' => ['demo-carder-1.0', 'demo-carder-1.1']],
+    ['shelf' => 'bin'],
+    ['why' => 'mistyped'],
+    ['faces' => ['demo-carder-1.0', 'demo-carder-1.1']],
     ['id' => 'c', 'read' => $length, 'true' => $length, 'at' => '2026-11-01'],
     ['name' => 'Gauge', 'fits' => ['bore'], 'resolution' => $length, 'reach' => $length, 'in_shop' => true],
-    ['size' => $length, 'fit' => 'H7/p6'], ['text' => '0.01 to 0.03 mm tight at 40 mm', 'unit' => 'mm'], ['designation' => 'R8ZZ', 'bore' => $length],
-    ['version' => 1, 'request' => 'r', 'text' => "surface,value\nHousing bore,1.62\n", 'columns' => ['surface', 'value'], 'surface' => 'demo-carder-4', 'unit' => 'in', 'instrument' => 'calliper'],
+    ['size' => $length, 'fit' => 'H7/p6'],
+    ['text' => '0.01 to 0.03 mm tight at 40 mm', 'unit' => 'mm'],
+    ['designation' => 'R8ZZ', 'bore' => $length],
+    [
+        'version' => 1,
+        'request' => 'r',
+        'text' => "surface,value\nHousing bore,1.62\n",
+        'columns' => ['surface', 'value'],
+        'surface' => 'demo-carder-4',
+        'unit' => 'in',
+        'instrument' => 'calliper',
+    ],
     ['temperature_c' => 20, 'shims' => '0.05 x4', 'currency' => '€', 'unit' => 'mm'],
 ];
 $examples = [];
 foreach (Oldpart\Core\Sum\Sums::all() as $sum) {
     $seeds[] = $examples[$sum->name()] = $sum->example();
 }
-$nasty = [null, true, false, 0, -1, 1e308, -1e308, 1.5, PHP_INT_MAX, '', ' ', "\0", "a\u{202E}b", '1,200', '1/0', '../../etc/passwd', '=1+1', "'; drop table jobs; --", str_repeat('x', 300), '2126-13-45', 'NaN', 'M12', '№', [], [[]], [[[[]]]], ['typed' => [], 'unit' => 7], ['typed' => '1', 'unit' => 'ells'], new stdClass, ['0' => 1, '2' => 3], '9'.str_repeat('0', 400)];
+$nasty = [
+    null,
+    true,
+    false,
+    0,
+    -1,
+    1e308,
+    -1e308,
+    1.5,
+    PHP_INT_MAX,
+    '',
+    ' ',
+    "\0",
+    "a\u{202E}b",
+    '1,200',
+    '1/0',
+    '../../etc/passwd',
+    '=1+1',
+    "'; drop table jobs; --",
+    str_repeat('x', 300),
+    '2126-13-45',
+    'NaN',
+    'M12',
+    '№',
+    [],
+    [[]],
+    [[[[]]]],
+    ['typed' => [], 'unit' => 7],
+    ['typed' => '1', 'unit' => 'ells'],
+    new stdClass(),
+    ['0' => 1, '2' => 3],
+    '9'.str_repeat('0', 400),
+];
 $mangle = static function (mixed $value, int $deep = 0) use (&$mangle, $one, $nasty): mixed {
     if (mt_rand(1, 30) === 1) {
         return $one($nasty);
@@ -62,7 +208,10 @@ $mangle = static function (mixed $value, int $deep = 0) use (&$mangle, $one, $na
         }
     } elseif (is_string($value) && mt_rand(1, 10) === 1) {
         $at = mt_rand(0, strlen($value));
-        $value = substr($value, 0, $at).$one(['"', '\\', '0', '-', '.', ',', ' ', "\x7f", 'é', '/', '']).substr($value, $at);
+        $value =
+            substr($value, 0, $at).
+            $one(['"', '\\', '0', '-', '.', ',', ' ', "\x7f", 'é', '/', '']).
+            substr($value, $at);
         $value = mb_convert_encoding($value, 'UTF-8', 'UTF-8');
     } elseif ((is_int($value) || is_float($value)) && mt_rand(1, 6) === 1) {
         $value = $one([0, -$value, $value * 1e9, 1e-300, (string) $value]);
@@ -71,25 +220,78 @@ $mangle = static function (mixed $value, int $deep = 0) use (&$mangle, $one, $na
     return $value;
 };
 /** @var list<Route> $routes */
-$routes = array_values(array_filter(iterator_to_array(Routes::getRoutes(), false), static fn (Route $r): bool => array_intersect($r->methods(), ['POST', 'PUT', 'PATCH', 'DELETE']) !== [] && str_starts_with($r->uri(), 'api/') && ! str_contains($r->uri(), 'fallback')));
+$routes = array_values(
+    array_filter(
+        iterator_to_array(Routes::getRoutes(), false),
+        static fn (Route $r): bool => array_intersect($r->methods(), ['POST', 'PUT', 'PATCH', 'DELETE']) !== []
+            && str_starts_with($r->uri(), 'api/')
+            && ! str_contains($r->uri(), 'fallback'),
+    ),
+);
 $values = [
-    'job' => $jobs, 'list' => ['readings', 'joints', 'surfaces', 'parts', 'loops', 'cuts', 'ticks', 'pushes', 'photos', 'mistakes', 'costs', 'operations', 'wishes'], 'thing' => ['demo-carder-4', 'demo-carder-12', 'x', 'a b', str_repeat('y', 60)],
-    'photo' => ['p1', 'p1-small', '%00'], 'instrument' => ['calliper', 'three-point', 'mine', 'Ü'], 'check' => ['demo-check-0', 'none'], 'name' => [...array_map(static fn ($s) => $s->name(), Oldpart\Core\Sum\Sums::all()), 'none'], 'gauge' => ['bore'],
+    'job' => $jobs,
+    'list' => [
+        'readings',
+        'joints',
+        'surfaces',
+        'parts',
+        'loops',
+        'cuts',
+        'ticks',
+        'pushes',
+        'photos',
+        'mistakes',
+        'costs',
+        'operations',
+        'wishes',
+    ],
+    'thing' => ['demo-carder-4', 'demo-carder-12', 'x', 'a b', str_repeat('y', 60)],
+    'photo' => ['p1', 'p1-small', '%00'],
+    'instrument' => ['calliper', 'three-point', 'mine', 'Ü'],
+    'check' => ['demo-check-0', 'none'],
+    'name' => [...array_map(static fn ($s) => $s->name(), Oldpart\Core\Sum\Sums::all()), 'none'],
+    'gauge' => ['bore'],
 ];
 $statuses = $bad = [];
 $start = microtime(true);
 for ($i = 0; $i < $count; $i++) {
     $route = $one($routes);
-    $uri = '/'.preg_replace_callback('/\{(\w+)\??\}/', static fn (array $m): string => rawurlencode((string) $one($values[$m[1]] ?? ['x'])), $route->uri());
+    $uri =
+        '/'.
+        preg_replace_callback(
+            '/\{(\w+)\??\}/',
+            static fn (array $m): string => rawurlencode((string) $one($values[$m[1]] ?? ['x'])),
+            $route->uri(),
+        );
     $method = $one(array_values(array_intersect($route->methods(), ['POST', 'PUT', 'PATCH', 'DELETE'])));
     // Mostly what the endpoint asks for, so that the mangling gets past the door; now and then anything.
     $parts = explode('/', trim($uri, '/'));
     $fits = match (true) {
         mt_rand(1, 6) === 1 => $one($seeds),
-        str_ends_with($uri, '/undo'), str_ends_with($uri, '/redo'), $method === 'DELETE' => ['version' => 1, 'request' => 'r'],
-        str_ends_with($uri, '/preview'), str_ends_with($uri, '/changes') => ['version' => 1, 'request' => 'r', 'changes' => array_map(static fn (): array => mt_rand(0, 3) === 0 ? $seeds[5]['changes'][0] : [
-            'list' => $one(['joints', 'surfaces', 'loops', 'readings', 'parts', 'job']), 'thing' => $one(['demo-carder-12', 'demo-carder-4', 'x']), 'fact' => $one([$seeds[1]['fact'], $seeds[2]['fact'], $seeds[3]['fact'], $seeds[4]['fact'], null]),
-        ], range(1, mt_rand(1, 4)))],
+        str_ends_with($uri, '/undo'), str_ends_with($uri, '/redo'), $method === 'DELETE' => [
+            'version' => 1,
+            'request' => 'r',
+        ],
+        str_ends_with($uri, '/preview'), str_ends_with($uri, '/changes') => [
+            'version' => 1,
+            'request' => 'r',
+            'changes' => array_map(
+                static fn (): array => mt_rand(0, 3) === 0
+                    ? $seeds[5]['changes'][0]
+                    : [
+                        'list' => $one(['joints', 'surfaces', 'loops', 'readings', 'parts', 'job']),
+                        'thing' => $one(['demo-carder-12', 'demo-carder-4', 'x']),
+                        'fact' => $one([
+                            $seeds[1]['fact'],
+                            $seeds[2]['fact'],
+                            $seeds[3]['fact'],
+                            $seeds[4]['fact'],
+                            null,
+                        ]),
+                    ],
+                range(1, mt_rand(1, 4)),
+            ),
+        ],
         str_ends_with($uri, '/mistakes') => $seeds[6],
         str_ends_with($uri, '/faces') => $seeds[10],
         str_ends_with($uri, '/shelf') => $seeds[8],
@@ -105,23 +307,51 @@ for ($i = 0; $i < $count; $i++) {
         str_starts_with($uri, '/api/sums/') => $examples[$parts[2]] ?? $one($seeds),
         $uri === '/api/jobs' => [...$seeds[7], 'id' => "n{$i}"],
         count($parts) === 3 => $seeds[0],
-        count($parts) === 5 => $seeds[['readings' => 1, 'joints' => 2, 'loops' => 3, 'surfaces' => 4][$parts[3]] ?? mt_rand(1, 4)],
+        count($parts) === 5 => $seeds[
+            ['readings' => 1, 'joints' => 2, 'loops' => 3, 'surfaces' => 4][$parts[3]] ?? mt_rand(1, 4)
+        ],
         default => $one($seeds),
     };
     $body = $mangle($fits);
     if (is_array($body) && isset($body['version']) && mt_rand(0, 2) > 0) {
-        $body['version'] = (int) (App\Models\Job::query()->where('id', explode('/', $uri)[3] ?? '')->value('version') ?? 1);
+        $body['version'] =
+            (int) (App\Models\Job::query()
+                ->where('id', explode('/', $uri)[3] ?? '')
+                ->value('version') ?? 1);
         $body['request'] = "r{$i}";
     }
-    $text = mt_rand(1, 60) === 1 ? $one(['', '{', '[]', 'null', '"x"', "\xff\xfe", str_repeat('[', 600)]) : (string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
+    $text =
+        mt_rand(1, 60) === 1
+            ? $one(['', '{', '[]', 'null', '"x"', "\xff\xfe", str_repeat('[', 600)])
+            : (string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
     $type = str_contains($uri, '/pictures/') ? 'image/jpeg' : 'application/json';
     $query = str_contains($uri, '/pictures/') ? '?version=1&request=r'.$i : '';
     try {
-        $request = Request::create('http://127.0.0.1'.$uri.$query, $method, [], [], [], ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json', 'HTTP_HOST' => '127.0.0.1'], $text);
+        $request = Request::create(
+            'http://127.0.0.1'.$uri.$query,
+            $method,
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json', 'HTTP_HOST' => '127.0.0.1'],
+            $text,
+        );
         $response = $kernel->handle($request);
         $status = $response->getStatusCode();
         if ($status >= 500 && ! str_contains((string) $response->getContent(), 'gauge-silent')) {
-            $bad[] = "{$method} {$uri} {$status} ".substr($text, 0, 400).' => '.($response->exception ?? null ? get_class($response->exception).': '.$response->exception->getMessage().' at '.basename($response->exception->getFile()).':'.$response->exception->getLine() : substr((string) $response->getContent(), 0, 200));
+            $bad[] =
+                "{$method} {$uri} {$status} ".
+                substr($text, 0, 400).
+                ' => '.
+                ($response->exception ?? null
+                    ? get_class($response->exception).
+                        ': '.
+                        $response->exception->getMessage().
+                        ' at '.
+                        basename($response->exception->getFile()).
+                        ':'.
+                        $response->exception->getLine()
+                    : substr((string) $response->getContent(), 0, 200));
         }
     } catch (Throwable $e) {
         $status = 599;
@@ -133,7 +363,13 @@ for ($i = 0; $i < $count; $i++) {
     }
 }
 ksort($statuses);
-printf("%d bodies to %d endpoints in %.0f s: %s\n", array_sum($statuses), count($routes), microtime(true) - $start, implode(', ', array_map(static fn (int $s, int $n): string => "{$s}: {$n}", array_keys($statuses), $statuses)));
+printf(
+    "%d bodies to %d endpoints in %.0f s: %s\n",
+    array_sum($statuses),
+    count($routes),
+    microtime(true) - $start,
+    implode(', ', array_map(static fn (int $s, int $n): string => "{$s}: {$n}", array_keys($statuses), $statuses)),
+);
 foreach ($bad as $line) {
     echo $line, "\n";
 }

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Eight people write at once, each into a job of their own; wanted: under 1 % refused. Usage: writers.php [SECONDS] [WRITERS]
+// Eight people write at once, each into a job of their own; wanted: under 1 % refused. Usage: writers.php [SECONDS]
+// [WRITERS]
 
 use Tests\Browser\Rig;
 
@@ -12,11 +13,19 @@ $seconds = (float) ($argv[1] ?? 30);
 $writers = (int) ($argv[2] ?? 8);
 
 $send = static function (string $method, string $url, array $body): array {
-    $context = stream_context_create(['http' => ['method' => $method, 'header' => "Content-Type: application/json\r\nConnection: close", 'content' => (string) json_encode($body), 'ignore_errors' => true, 'timeout' => 30]]);
+    $context = stream_context_create([
+        'http' => [
+            'method' => $method,
+            'header' => "Content-Type: application/json\r\nConnection: close",
+            'content' => (string) json_encode($body),
+            'ignore_errors' => true,
+            'timeout' => 30,
+        ],
+    ]);
     $text = @file_get_contents($url, false, $context);
     preg_match('/ (\d{3}) /', $http_response_header[0] ?? '', $m);
 
-    return [(int) ($m[1] ?? 0), $text === false ? [] : (json_decode($text, true) ?? [])];
+    return [(int) ($m[1] ?? 0), $text === false ? [] : json_decode($text, true) ?? []];
 };
 $rig = new Rig(false);
 try {
@@ -27,7 +36,13 @@ try {
         $pid = pcntl_fork();
         if ($pid === 0) {
             fclose($pair[0]);
-            [, $state] = $send('POST', "{$rig->url}/api/jobs", ['id' => "job-{$i}", 'kind' => 'plain-bush', 'machine' => "Writer {$i}", 'part' => 'Bush', 'unit' => 'mm']);
+            [, $state] = $send('POST', "{$rig->url}/api/jobs", [
+                'id' => "job-{$i}",
+                'kind' => 'plain-bush',
+                'machine' => "Writer {$i}",
+                'part' => 'Bush',
+                'unit' => 'mm',
+            ]);
             $surface = $state['facts']['surfaces'][0]['id'] ?? '';
             $version = $state['version'] ?? 1;
             $counts = ['sent' => 0, 'stored' => 0, 'refused' => [], 'slowest' => 0.0];
@@ -35,9 +50,17 @@ try {
             while (microtime(true) < $end) {
                 $n = ++$counts['sent'];
                 $begun = microtime(true);
-                [$status, $answer] = $send('PUT', "{$rig->url}/api/jobs/job-{$i}/readings/w{$i}-{$n}", ['version' => $version, 'request' => "w{$i}-{$n}", 'fact' => [
-                    'surface' => $surface, 'station' => 'mouth', 'angle' => '0', 'value' => ['typed' => number_format(30 + $n / 10000, 4), 'unit' => 'mm'], 'instrument' => 'three-point',
-                ]]);
+                [$status, $answer] = $send('PUT', "{$rig->url}/api/jobs/job-{$i}/readings/w{$i}-{$n}", [
+                    'version' => $version,
+                    'request' => "w{$i}-{$n}",
+                    'fact' => [
+                        'surface' => $surface,
+                        'station' => 'mouth',
+                        'angle' => '0',
+                        'value' => ['typed' => number_format(30 + $n / 10000, 4), 'unit' => 'mm'],
+                        'instrument' => 'three-point',
+                    ],
+                ]);
                 $counts['slowest'] = max($counts['slowest'], microtime(true) - $begun);
                 if ($status === 200) {
                     $counts['stored']++;
@@ -70,11 +93,23 @@ try {
     }
     $kept = 0;
     for ($i = 0; $i < $writers; $i++) {
-        $kept += count(json_decode((string) file_get_contents("{$rig->url}/api/jobs/job-{$i}"), true)['facts']['readings'] ?? []);
+        $kept += count(
+            json_decode((string) file_get_contents("{$rig->url}/api/jobs/job-{$i}"), true)['facts']['readings'] ?? [],
+        );
     }
 } finally {
     $rig->close();
 }
 $share = $sent === 0 ? 1.0 : 1 - $stored / $sent;
-printf("%d writers for %.0f s: %d sent, %d stored, %.2f %% refused (%s), slowest %.1f s, wanted under 1 %%; %d of the stored are there\n", $writers, $seconds, $sent, $stored, 100 * $share, json_encode($refused), $slowest, $kept);
+printf(
+    "%d writers for %.0f s: %d sent, %d stored, %.2f %% refused (%s), slowest %.1f s, wanted under 1 %%; %d of the stored are there\n",
+    $writers,
+    $seconds,
+    $sent,
+    $stored,
+    100 * $share,
+    json_encode($refused),
+    $slowest,
+    $kept,
+);
 exit($share < 0.01 && $kept >= $stored ? 0 : 1);

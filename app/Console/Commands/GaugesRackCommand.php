@@ -22,7 +22,11 @@ final class GaugesRackCommand extends Command
         $port = $this->option('port') ?? config('shop.gauge_port');
         $server = is_numeric($port) ? @stream_socket_server("tcp://127.0.0.1:{$port}", $code, $message) : false;
         if ($server === false) {
-            $this->error('The rack can’t be served on port '.(is_scalar($port) ? $port : '').': it is in use or not a port. Try another one: --port=7791');
+            $this->error(
+                'The rack can’t be served on port '.
+                    (is_scalar($port) ? $port : '').
+                    ': it is in use or not a port. Try another one: --port=7791',
+            );
 
             return self::FAILURE;
         }

@@ -22,14 +22,27 @@ final class JobAnswersCommand extends Command
         $path = $this->argument('file');
         try {
             if (! is_string($path) || ! is_file($path) || ! is_readable($path)) {
-                throw new BadInput('no-file', 'file', 'There is no such file to read: '.(is_string($path) ? $path : '').'. Check the name.');
+                throw new BadInput(
+                    'no-file',
+                    'file',
+                    'There is no such file to read: '.(is_string($path) ? $path : '').'. Check the name.',
+                );
             }
             $answers = JobAnswers::of(JobFile::read((string) file_get_contents($path)));
-            $this->output->writeln(json_encode($answers, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $this->output->writeln(
+                json_encode(
+                    $answers,
+                    JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                ),
+                OutputInterface::OUTPUT_RAW,
+            );
 
             return self::SUCCESS;
         } catch (BadInput $bad) {
-            $this->output->writeln(json_encode(Sums::error($bad), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE), OutputInterface::OUTPUT_RAW);
+            $this->output->writeln(
+                json_encode(Sums::error($bad), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE),
+                OutputInterface::OUTPUT_RAW,
+            );
 
             return self::INVALID;
         }

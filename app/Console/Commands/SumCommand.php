@@ -32,7 +32,11 @@ final class SumCommand extends Command
             }
             $in = json_decode((string) stream_get_contents(STDIN), true, 64);
             if (! is_array($in) || ($in !== [] && array_is_list($in))) {
-                throw new BadInput('not-json', 'input', 'Give one JSON object on standard input. `--example` prints one that works.');
+                throw new BadInput(
+                    'not-json',
+                    'input',
+                    'Give one JSON object on standard input. `--example` prints one that works.',
+                );
             }
 
             return $this->print(Sums::run($name, $in));
@@ -46,7 +50,13 @@ final class SumCommand extends Command
     /** @param  array<string, mixed>  $out */
     private function print(array $out): int
     {
-        $this->output->writeln(json_encode($out, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+        $this->output->writeln(
+            json_encode(
+                $out,
+                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            ),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return self::SUCCESS;
     }

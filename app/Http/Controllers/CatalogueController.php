@@ -23,27 +23,80 @@ final class CatalogueController
     public function index(): JsonResponse
     {
         return new JsonResponse([
-            'materials' => array_map(static fn (Material $m): array => ['name' => $m->name, 'family' => $m->family, 'brittle' => $m->brittle, 'remark' => $m->remark], Material::all()),
-            'instruments' => array_map(static fn (Instrument $i): array => [
-                'code' => $i->code, 'name' => $i->name, 'fits' => $i->fits, 'sure_to' => LengthWriter::difference($i->bestU95Mm()),
-            ], array_values(array_filter(OwnInstrument::set()->all(), static fn (Instrument $i): bool => $i->inShop))),
-            'purposes' => array_map(static fn (Purpose $p): array => ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'tight' => $p->tight, 'length' => $p->isLength, 'shape' => $p->shape !== null], Purpose::all()),
-            'gates' => array_map(static fn (Gate $g): array => ['code' => $g->code, 'name' => $g->name, 'says' => $g->says], Gate::all()),
-            'surface_kinds' => array_map(static fn (SurfaceType $t): array => [
-                'code' => $t->value, 'name' => $t->label(), 'angle' => $t->angleLabel(), 'counted' => $t->isCounted(), 'thread' => $t->isThread(),
-                'sizes' => array_map(static fn (string $field, string $label): array => ['field' => $field, 'label' => $label], array_keys($t->sizes()), array_values($t->sizes())),
-            ], SurfaceType::cases()),
+            'materials' => array_map(
+                static fn (Material $m): array => [
+                    'name' => $m->name,
+                    'family' => $m->family,
+                    'brittle' => $m->brittle,
+                    'remark' => $m->remark,
+                ],
+                Material::all(),
+            ),
+            'instruments' => array_map(
+                static fn (Instrument $i): array => [
+                    'code' => $i->code,
+                    'name' => $i->name,
+                    'fits' => $i->fits,
+                    'sure_to' => LengthWriter::difference($i->bestU95Mm()),
+                ],
+                array_values(array_filter(OwnInstrument::set()->all(), static fn (Instrument $i): bool => $i->inShop)),
+            ),
+            'purposes' => array_map(
+                static fn (Purpose $p): array => [
+                    'code' => $p->code,
+                    'name' => $p->name,
+                    'says' => $p->says,
+                    'tight' => $p->tight,
+                    'length' => $p->isLength,
+                    'shape' => $p->shape !== null,
+                ],
+                Purpose::all(),
+            ),
+            'gates' => array_map(
+                static fn (Gate $g): array => ['code' => $g->code, 'name' => $g->name, 'says' => $g->says],
+                Gate::all(),
+            ),
+            'surface_kinds' => array_map(
+                static fn (SurfaceType $t): array => [
+                    'code' => $t->value,
+                    'name' => $t->label(),
+                    'angle' => $t->angleLabel(),
+                    'counted' => $t->isCounted(),
+                    'thread' => $t->isThread(),
+                    'sizes' => array_map(
+                        static fn (string $field, string $label): array => ['field' => $field, 'label' => $label],
+                        array_keys($t->sizes()),
+                        array_values($t->sizes()),
+                    ),
+                ],
+                SurfaceType::cases(),
+            ),
             'metal_tests' => MaterialTests::all(),
-            'causes' => array_map(static fn (Cause $c): array => ['code' => $c->value, 'says' => $c->advice()], Cause::cases()),
-            'criticalities' => array_map(static fn (Criticality $c): array => ['code' => $c->value, 'says' => $c->says()], Criticality::cases()),
+            'causes' => array_map(
+                static fn (Cause $c): array => ['code' => $c->value, 'says' => $c->advice()],
+                Cause::cases(),
+            ),
+            'criticalities' => array_map(
+                static fn (Criticality $c): array => ['code' => $c->value, 'says' => $c->says()],
+                Criticality::cases(),
+            ),
         ]);
     }
 
     /** The sheet of what can be made, each with its own picture. */
     public function kinds(): JsonResponse
     {
-        return new JsonResponse(['kinds' => array_map(static fn (Kind $k): array => [
-            'code' => $k->code, 'name' => $k->name, 'says' => $k->says, 'words' => $k->words, 'thumb' => KindThumb::of($k),
-        ], Kind::all())]);
+        return new JsonResponse([
+            'kinds' => array_map(
+                static fn (Kind $k): array => [
+                    'code' => $k->code,
+                    'name' => $k->name,
+                    'says' => $k->says,
+                    'words' => $k->words,
+                    'thumb' => KindThumb::of($k),
+                ],
+                Kind::all(),
+            ),
+        ]);
     }
 }

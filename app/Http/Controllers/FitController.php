@@ -42,16 +42,27 @@ final class FitController
     {
         $in = Body::of($request)->only(['designation', 'bore', 'outside', 'width']);
 
-        return new JsonResponse($in->has('designation')
-            ? BearingLookup::stamped($in->text('designation'))
-            : BearingLookup::like($in->lengthOrNull('bore')?->length->mm, $in->lengthOrNull('outside')?->length->mm, $in->lengthOrNull('width')?->length->mm));
+        return new JsonResponse(
+            $in->has('designation')
+                ? BearingLookup::stamped($in->text('designation'))
+                : BearingLookup::like(
+                    $in->lengthOrNull('bore')?->length->mm,
+                    $in->lengthOrNull('outside')?->length->mm,
+                    $in->lengthOrNull('width')?->length->mm,
+                ),
+        );
     }
 
     /** A card for the wall: chosen sizes and fits, on paper. */
     public function card(Request $request, ShopCard $card): Response
     {
-        $unit = Unit::tryFrom(self::text($request, 'unit')) ?? Unit::tryFrom(Shop::here()->unit) ?? Unit::Inch;
-        $rows = array_values(array_filter(array_map(trim(...), explode(';', self::text($request, 'rows'))), static fn (string $t): bool => $t !== ''));
+        $unit = Unit::tryFrom(self::text($request, 'unit')) ?? (Unit::tryFrom(Shop::here()->unit) ?? Unit::Inch);
+        $rows = array_values(
+            array_filter(
+                array_map(trim(...), explode(';', self::text($request, 'rows'))),
+                static fn (string $t): bool => $t !== '',
+            ),
+        );
         if ($rows === [] || count($rows) > self::MOST_ON_A_CARD) {
             throw new BadInput('card', 'rows', 'A card holds one to '.self::MOST_ON_A_CARD.' fits.');
         }
@@ -62,7 +73,8 @@ final class FitController
         }, $rows);
 
         return new Response($card->pdf($fits, $unit, Paper::named($request->query('paper', 'a4'))), 200, [
-            'Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="fits.pdf"',
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="fits.pdf"',
         ]);
     }
 

@@ -19,9 +19,17 @@ final class GaugeController
 {
     public function index(): JsonResponse
     {
-        return new JsonResponse(['gauges' => array_map(static fn (array $g): array => [
-            'code' => $g['code'], 'name' => $g['name'], 'instrument' => $g['kind'] === 'temperature' ? null : $g['instrument'], 'kind' => $g['kind'],
-        ], Rack::all())]);
+        return new JsonResponse([
+            'gauges' => array_map(
+                static fn (array $g): array => [
+                    'code' => $g['code'],
+                    'name' => $g['name'],
+                    'instrument' => $g['kind'] === 'temperature' ? null : $g['instrument'],
+                    'kind' => $g['kind'],
+                ],
+                Rack::all(),
+            ),
+        ]);
     }
 
     public function show(Request $request, LineGauge $line, string $gauge): JsonResponse
@@ -30,7 +38,12 @@ final class GaugeController
             throw new BadInput('unknown-gauge', 'gauge', "There is no gauge called “{$gauge}” on the rack.");
         }
         // Where it is held: a simulated part has to be told, a real one knows.
-        $held = sprintf('%s %.3f %.1f', $gauge, self::number($request, 'along', 0.5), self::number($request, 'angle', 0.0));
+        $held = sprintf(
+            '%s %.3f %.1f',
+            $gauge,
+            self::number($request, 'along', 0.5),
+            self::number($request, 'angle', 0.0),
+        );
 
         return new JsonResponse(self::shown($line->ask($held)));
     }
@@ -39,7 +52,13 @@ final class GaugeController
     public function line(Request $request): JsonResponse
     {
         $in = Body::of($request)->only(['text', 'unit']);
-        $reading = GaugeLine::read($in->text('text'), $in->choice('unit', Unit::class)) ?? throw new BadInput('no-reading', 'text', 'The gauge sent a line without a reading. Look at its display, and at the baud rate.');
+        $reading =
+            GaugeLine::read($in->text('text'), $in->choice('unit', Unit::class)) ??
+            throw new BadInput(
+                'no-reading',
+                'text',
+                'The gauge sent a line without a reading. Look at its display, and at the baud rate.',
+            );
 
         return new JsonResponse(self::shown($reading));
     }
@@ -48,7 +67,10 @@ final class GaugeController
     private static function shown(GaugeLine $reading): array
     {
         return [
-            'text' => $reading->text, 'typed' => $reading->typed, 'unit' => $reading->unit?->value, 'celsius' => $reading->celsius,
+            'text' => $reading->text,
+            'typed' => $reading->typed,
+            'unit' => $reading->unit?->value,
+            'celsius' => $reading->celsius,
             'shown' => $reading->length === null ? null : LengthWriter::size($reading->length->mm),
         ];
     }

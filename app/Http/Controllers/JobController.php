@@ -77,7 +77,16 @@ final class JobController
     {
         $in = Body::of($request)->only(['id', 'kind', 'machine', 'part', 'unit']);
 
-        return new JsonResponse($this->store->start(Id::of($in->text('id')), $in->text('kind'), $in->text('machine'), $in->text('part'), $in->choice('unit', Unit::class)), 201);
+        return new JsonResponse(
+            $this->store->start(
+                Id::of($in->text('id')),
+                $in->text('kind'),
+                $in->text('machine'),
+                $in->text('part'),
+                $in->choice('unit', Unit::class),
+            ),
+            201,
+        );
     }
 
     public function show(string $job): JsonResponse
@@ -99,7 +108,11 @@ final class JobController
     {
         $in = Body::of($request)->only(['version', 'request']);
 
-        return new JsonResponse($this->store->apply($job, self::version($in), $in->text('request'), [new FactChange(self::list($list), Id::of($thing), null)]));
+        return new JsonResponse(
+            $this->store->apply($job, self::version($in), $in->text('request'), [
+                new FactChange(self::list($list), Id::of($thing), null),
+            ]),
+        );
     }
 
     public function preview(Request $request, string $job): JsonResponse
@@ -116,7 +129,14 @@ final class JobController
         $body = Body::array($request);
         $in = (new Fields($body))->only(['version', 'request', 'changes']);
 
-        return new JsonResponse($this->store->apply($job, self::version($in), $in->text('request'), self::changes($body['changes'] ?? null)));
+        return new JsonResponse(
+            $this->store->apply(
+                $job,
+                self::version($in),
+                $in->text('request'),
+                self::changes($body['changes'] ?? null),
+            ),
+        );
     }
 
     /** @return non-empty-list<FactChange> */
@@ -131,7 +151,11 @@ final class JobController
             $in = (new Fields($row))->only(['list', 'thing', 'fact']);
             $list = $in->textOrNull('list');
 
-            return new FactChange($list === null ? null : self::list($list), $list === null ? '' : Id::of($in->text('thing'), 'thing'), array_key_exists('fact', $row) && $row['fact'] === null && $list !== null ? null : self::fact($row));
+            return new FactChange(
+                $list === null ? null : self::list($list),
+                $list === null ? '' : Id::of($in->text('thing'), 'thing'),
+                array_key_exists('fact', $row) && $row['fact'] === null && $list !== null ? null : self::fact($row),
+            );
         }, $rows);
     }
 
@@ -145,13 +169,33 @@ final class JobController
 
     public function mistake(Request $request, string $job): JsonResponse
     {
-        $in = Body::of($request)->only(['version', 'request', 'id', 'surface', 'loop', 'place', 'right', 'cause', 'note']);
+        $in = Body::of($request)->only([
+            'version',
+            'request',
+            'id',
+            'surface',
+            'loop',
+            'place',
+            'right',
+            'cause',
+            'note',
+        ]);
         $right = $in->lengthOrNull('right', reading: $in->textOrNull('surface') !== null);
 
-        return new JsonResponse($this->store->mistake(
-            $job, self::version($in), $in->text('request'), Id::of($in->text('id')), $in->textOrNull('surface'), $in->textOrNull('loop'), $in->has('place') ? (int) $in->number('place') : null,
-            $right === null ? null : ['typed' => $right->typed, 'unit' => $right->unit->value], $in->choice('cause', MistakeCause::class)->value, $in->label('note'),
-        ));
+        return new JsonResponse(
+            $this->store->mistake(
+                $job,
+                self::version($in),
+                $in->text('request'),
+                Id::of($in->text('id')),
+                $in->textOrNull('surface'),
+                $in->textOrNull('loop'),
+                $in->has('place') ? (int) $in->number('place') : null,
+                $right === null ? null : ['typed' => $right->typed, 'unit' => $right->unit->value],
+                $in->choice('cause', MistakeCause::class)->value,
+                $in->label('note'),
+            ),
+        );
     }
 
     public function undo(Request $request, string $job): JsonResponse
@@ -179,7 +223,8 @@ final class JobController
         $name = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower("{$facts->machine} {$facts->part}")), '-');
 
         return new Response(JobFile::write($facts), 200, [
-            'Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.($name === '' ? 'job' : $name).'.job.json"',
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => 'attachment; filename="'.($name === '' ? 'job' : $name).'.job.json"',
         ]);
     }
 
@@ -188,7 +233,11 @@ final class JobController
         $body = Body::array($request);
         $in = (new Fields($body))->only(['version', 'request', 'fact']);
 
-        return new JsonResponse($this->store->apply($job, self::version($in), $in->text('request'), [new FactChange($list, $thing, self::fact($body))]));
+        return new JsonResponse(
+            $this->store->apply($job, self::version($in), $in->text('request'), [
+                new FactChange($list, $thing, self::fact($body)),
+            ]),
+        );
     }
 
     /**
@@ -213,6 +262,7 @@ final class JobController
 
     private static function list(string $name): FactList
     {
-        return FactList::tryFrom($name) ?? throw new BadInput('unknown-list', 'list', "A job has no list called “{$name}”.");
+        return FactList::tryFrom($name) ??
+            throw new BadInput('unknown-list', 'list', "A job has no list called “{$name}”.");
     }
 }

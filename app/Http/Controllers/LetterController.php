@@ -19,8 +19,14 @@ final class LetterController
         $facts = $store->facts($job);
 
         return match ($request->query('as', 'text')) {
-            'text' => new Response($letter->text($facts), 200, ['Content-Type' => 'text/plain; charset=utf-8', 'Content-Disposition' => 'attachment; filename="quote.txt"']),
-            'pdf' => new Response($letter->pdf($facts, Paper::named($request->query('paper', 'a4'))), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="quote.pdf"']),
+            'text' => new Response($letter->text($facts), 200, [
+                'Content-Type' => 'text/plain; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="quote.txt"',
+            ]),
+            'pdf' => new Response($letter->pdf($facts, Paper::named($request->query('paper', 'a4'))), 200, [
+                'Content-Type' => 'application/pdf',
+                'Content-Disposition' => 'inline; filename="quote.pdf"',
+            ]),
             default => throw new BadInput('as', 'as', 'The letter comes as text or as pdf.'),
         };
     }

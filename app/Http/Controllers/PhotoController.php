@@ -29,9 +29,16 @@ final class PhotoController
         $version = $request->query('version');
         $change = $request->query('request');
         if (! is_string($version) || ! ctype_digit($version) || ! is_string($change) || $change === '') {
-            throw new BadInput('bad-field', 'version', 'A photograph needs the job’s version and a request id beside it.');
+            throw new BadInput(
+                'bad-field',
+                'version',
+                'A photograph needs the job’s version and a request id beside it.',
+            );
         }
-        $there = array_column(array_map(static fn (PhotoFacts $p): array => ['id' => $p->id], $this->store->facts($job)->photos), 'id');
+        $there = array_column(
+            array_map(static fn (PhotoFacts $p): array => ['id' => $p->id], $this->store->facts($job)->photos),
+            'id',
+        );
         if (in_array($id, $there, true)) {
             // Sent again, or by mistake under the name of another: what is there stays.
             return new JsonResponse($this->store->state($job), 201);
@@ -39,9 +46,14 @@ final class PhotoController
         $picture = $this->photographs->prepare($job, $id, $request->getContent());
         $surface = $request->query('surface');
         try {
-            $state = $this->store->apply($job, (int) $version, $change, [new FactChange(FactList::Photos, $id, [
-                'width' => $picture->width, 'height' => $picture->height, 'surface' => is_string($surface) && $surface !== '' ? $surface : null, 'taken_at' => now()->toIso8601ZuluString(),
-            ])]);
+            $state = $this->store->apply($job, (int) $version, $change, [
+                new FactChange(FactList::Photos, $id, [
+                    'width' => $picture->width,
+                    'height' => $picture->height,
+                    'surface' => is_string($surface) && $surface !== '' ? $surface : null,
+                    'taken_at' => now()->toIso8601ZuluString(),
+                ]),
+            ]);
             $picture->put();
         } catch (\Throwable $e) {
             $picture->drop();
@@ -55,8 +67,12 @@ final class PhotoController
     {
         $path = $this->photographs->find(Id::of($job), Id::of($photo), $request->query('small') === '1');
 
-        return $path === null ? throw new NotFoundHttpException : new BinaryFileResponse($path, 200, [
-            'Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400', 'X-Content-Type-Options' => 'nosniff',
-        ]);
+        return $path === null
+            ? throw new NotFoundHttpException()
+            : new BinaryFileResponse($path, 200, [
+                'Content-Type' => 'image/jpeg',
+                'Cache-Control' => 'private, max-age=86400',
+                'X-Content-Type-Options' => 'nosniff',
+            ]);
     }
 }

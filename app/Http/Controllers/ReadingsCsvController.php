@@ -32,7 +32,8 @@ final class ReadingsCsvController
         $facts = $this->store->facts($job);
 
         return new Response(ReadingsCsv::write($facts, is_string($surface) ? $surface : null), 200, [
-            'Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="readings.csv"',
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="readings.csv"',
         ]);
     }
 
@@ -42,32 +43,68 @@ final class ReadingsCsvController
         $in = Body::of($request, self::MAX_BYTES)->only(['text', 'columns', 'surface', 'unit', 'instrument']);
         $table = ReadingsCsv::table($in->text('text'));
         $columns = $in->has('columns') ? self::columns($in) : ReadingsCsv::guess($table['heading']);
-        $read = in_array('value', $columns, true) ? $this->read($in, $job, $columns) : ['readings' => [], 'refused' => [], 'shown' => []];
+        $read = in_array('value', $columns, true)
+            ? $this->read($in, $job, $columns)
+            : ['readings' => [], 'refused' => [], 'shown' => []];
 
         return new JsonResponse([
-            'heading' => $table['heading'], 'columns' => $columns, 'fields' => ReadingsCsv::FIELDS, 'count' => count($table['rows']),
-            'refused' => array_slice($read['refused'], 0, 50), 'shown' => array_slice($read['shown'], 0, 20),
+            'heading' => $table['heading'],
+            'columns' => $columns,
+            'fields' => ReadingsCsv::FIELDS,
+            'count' => count($table['rows']),
+            'refused' => array_slice($read['refused'], 0, 50),
+            'shown' => array_slice($read['shown'], 0, 20),
         ]);
     }
 
     /** Brings all of them in, or none. */
     public function store(Request $request, string $job): JsonResponse
     {
-        $in = Body::of($request, self::MAX_BYTES)->only(['version', 'request', 'text', 'columns', 'surface', 'unit', 'instrument']);
+        $in = Body::of($request, self::MAX_BYTES)->only([
+            'version',
+            'request',
+            'text',
+            'columns',
+            'surface',
+            'unit',
+            'instrument',
+        ]);
         $read = $this->read($in, $job, self::columns($in));
         if ($read['refused'] !== []) {
             $first = $read['refused'][0];
-            throw new BadInput('rows', 'text', 'Line '.$first['line'].': '.$first['says'].(count($read['refused']) > 1 ? ' And '.(count($read['refused']) - 1).' more. None was taken in.' : ' None was taken in.'));
+            throw new BadInput(
+                'rows',
+                'text',
+                'Line '.
+                    $first['line'].
+                    ': '.
+                    $first['says'].
+                    (count($read['refused']) > 1
+                        ? ' And '.(count($read['refused']) - 1).' more. None was taken in.'
+                        : ' None was taken in.'),
+            );
         }
         if ($read['readings'] === []) {
             throw new BadInput('empty', 'text', 'There is no reading in this table.');
         }
 
-        $changes = array_map(static fn (array $reading): FactChange => new FactChange(FactList::Readings, $reading['id'], array_diff_key($reading, ['id' => 0])), $read['readings']);
+        $changes = array_map(
+            static fn (array $reading): FactChange => new FactChange(
+                FactList::Readings,
+                $reading['id'],
+                array_diff_key($reading, ['id' => 0]),
+            ),
+            $read['readings'],
+        );
         // Ids are made here, afresh for each sending: the request is known by what was sent.
-        $content = ['table', array_map(static fn (array $reading): array => array_diff_key($reading, ['id' => 0]), $read['readings'])];
+        $content = [
+            'table',
+            array_map(static fn (array $reading): array => array_diff_key($reading, ['id' => 0]), $read['readings']),
+        ];
 
-        return new JsonResponse($this->store->apply($job, (int) $in->number('version'), $in->text('request'), $changes, $content));
+        return new JsonResponse(
+            $this->store->apply($job, (int) $in->number('version'), $in->text('request'), $changes, $content),
+        );
     }
 
     /**
@@ -77,7 +114,12 @@ final class ReadingsCsvController
     private function read(Fields $in, string $job, array $columns): array
     {
         return ReadingsCsv::read(
-            $in->text('text'), $columns, $this->store->facts($job), $in->textOrNull('surface'), $in->choice('unit', Unit::class), $in->text('instrument'),
+            $in->text('text'),
+            $columns,
+            $this->store->facts($job),
+            $in->textOrNull('surface'),
+            $in->choice('unit', Unit::class),
+            $in->text('instrument'),
             static fn (): string => (string) Str::ulid(),
         );
     }

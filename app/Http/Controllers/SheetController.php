@@ -20,7 +20,8 @@ final class SheetController
         $facts = $store->facts($job);
 
         return new Response($sheet->pdf($facts, $unit ?? $facts->unit, $paper), 200, [
-            'Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="as-built-sheet.pdf"',
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="as-built-sheet.pdf"',
         ]);
     }
 }

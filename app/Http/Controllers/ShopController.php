@@ -15,7 +15,13 @@ use Oldpart\Core\Quantity\Unit;
 final class ShopController
 {
     /** Least and most of each number, as in the job file's schema. */
-    private const RANGES = ['temperature_c' => [-30, 60], 'lathe_holds_mm' => [0.0001, 5], 'rough_cut_mm' => [0.001, 20], 'press_n' => [0, 1e8], 'rate_per_h' => [0, 1e5]];
+    private const RANGES = [
+        'temperature_c' => [-30, 60],
+        'lathe_holds_mm' => [0.0001, 5],
+        'rough_cut_mm' => [0.001, 20],
+        'press_n' => [0, 1e8],
+        'rate_per_h' => [0, 1e5],
+    ];
 
     public function show(): JsonResponse
     {
@@ -52,7 +58,9 @@ final class ShopController
     {
         $text = trim($text);
 
-        return $text !== '' && mb_strlen($text) <= 8 ? $text : throw new BadInput('currency', 'currency', 'A currency is 1 to 8 signs, such as € or GBP.');
+        return $text !== '' && mb_strlen($text) <= 8
+            ? $text
+            : throw new BadInput('currency', 'currency', 'A currency is 1 to 8 signs, such as € or GBP.');
     }
 
     /** @return array<string, mixed> */

@@ -14,7 +14,12 @@ final class SumController
 {
     public function index(): JsonResponse
     {
-        return new JsonResponse(['sums' => array_map(static fn (Sum $s): array => ['name' => $s->name(), 'says' => $s->says(), 'example' => $s->example()], Sums::all())]);
+        return new JsonResponse([
+            'sums' => array_map(
+                static fn (Sum $s): array => ['name' => $s->name(), 'says' => $s->says(), 'example' => $s->example()],
+                Sums::all(),
+            ),
+        ]);
     }
 
     public function run(Request $request, string $name): JsonResponse

@@ -22,14 +22,21 @@ final class OnlyFromHere
     public function handle(Request $request, Closure $next): Response
     {
         if (! in_array(strtolower(self::name((string) $request->headers->get('Host', ''))), self::hosts(), true)) {
-            return self::refuse('unknown-host', 'This shop does not go by that name. Open it by its own address; ALLOWED_HOSTS names others.', 421);
+            return self::refuse(
+                'unknown-host',
+                'This shop does not go by that name. Open it by its own address; ALLOWED_HOSTS names others.',
+                421,
+            );
         }
         if (! in_array($request->getRealMethod(), self::CHANGES, true)) {
             return $next($request);
         }
         $origin = $request->headers->get('Origin');
         $site = $request->headers->get('Sec-Fetch-Site');
-        if ($origin !== null && ! self::isOwn($origin, $request) || $site !== null && ! in_array($site, ['same-origin', 'none'], true)) {
+        if (
+            ($origin !== null && ! self::isOwn($origin, $request))
+            || ($site !== null && ! in_array($site, ['same-origin', 'none'], true))
+        ) {
             return self::refuse('from-elsewhere', 'Only the shop’s own pages may change anything here.', 403);
         }
         $type = strtolower(trim(explode(';', (string) $request->headers->get('Content-Type', ''))[0]));
@@ -39,7 +46,13 @@ final class OnlyFromHere
             return $next($request);
         }
         if (! in_array($type, $picture ? self::PICTURES : ['application/json'], true)) {
-            return self::refuse('not-json', $picture ? 'Send the photograph as JPEG, PNG or WebP.' : 'Send JSON, and say so: Content-Type application/json.', 415);
+            return self::refuse(
+                'not-json',
+                $picture
+                    ? 'Send the photograph as JPEG, PNG or WebP.'
+                    : 'Send JSON, and say so: Content-Type application/json.',
+                415,
+            );
         }
 
         return $next($request);
@@ -50,7 +63,19 @@ final class OnlyFromHere
     {
         $more = config('shop.hosts');
 
-        return ['127.0.0.1', 'localhost', '[::1]', ...array_values(array_filter(array_map(static fn (string $h): string => strtolower(trim($h)), explode(',', is_string($more) ? $more : ''))))];
+        return [
+            '127.0.0.1',
+            'localhost',
+            '[::1]',
+            ...array_values(
+                array_filter(
+                    array_map(
+                        static fn (string $h): string => strtolower(trim($h)),
+                        explode(',', is_string($more) ? $more : ''),
+                    ),
+                ),
+            ),
+        ];
     }
 
     /** The page's own scheme, name and port. */
@@ -59,7 +84,9 @@ final class OnlyFromHere
         $parts = parse_url($origin);
         $host = (string) $request->headers->get('Host', '');
 
-        return is_array($parts) && isset($parts['scheme'], $parts['host']) && in_array($parts['scheme'], ['http', 'https'], true)
+        return is_array($parts)
+            && isset($parts['scheme'], $parts['host'])
+            && in_array($parts['scheme'], ['http', 'https'], true)
             && strcasecmp($parts['host'].(isset($parts['port']) ? ":{$parts['port']}" : ''), $host) === 0;
     }
 

@@ -10,11 +10,8 @@ namespace Oldpart\Core\Advice;
  */
 final class BadInput extends \DomainException
 {
-    public function __construct(
-        public readonly string $reason,
-        public readonly string $field,
-        string $sentence,
-    ) {
+    public function __construct(public readonly string $reason, public readonly string $field, string $sentence)
+    {
         parent::__construct($sentence);
     }
 

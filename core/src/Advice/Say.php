@@ -9,11 +9,8 @@ namespace Oldpart\Core\Advice;
  */
 final readonly class Say implements \JsonSerializable
 {
-    public function __construct(
-        public string $in,
-        public string $mm,
-        public string $both,
-    ) {
+    public function __construct(public string $in, public string $mm, public string $both)
+    {
     }
 
     public static function plain(string $text): self

@@ -14,12 +14,8 @@ final readonly class WorkingStep implements \JsonSerializable
      * @param  Say|string  $numbers  the formula with its numbers, and the result
      * @param  string  $source  where the formula or the value comes from
      */
-    public function __construct(
-        public string $what,
-        public string $formula,
-        Say|string $numbers,
-        public string $source,
-    ) {
+    public function __construct(public string $what, public string $formula, Say|string $numbers, public string $source)
+    {
         $this->numbers = is_string($numbers) ? Say::plain($numbers) : $numbers;
     }
 

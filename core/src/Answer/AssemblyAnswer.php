@@ -22,17 +22,29 @@ final readonly class AssemblyAnswer implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'steps' => array_map(fn (Step $s): array => [...$s->jsonSerialize(), 'ticked' => $this->of->facts->isTicked($s->code)], $this->of->steps),
-            'cautions' => array_map(fn (Caution $c): array => ['code' => $c->code, 'says' => $c->says, 'ticked' => $this->of->facts->isTicked($c->code)], $this->of->cautions),
+            'steps' => array_map(
+                fn (Step $s): array => [...$s->jsonSerialize(), 'ticked' => $this->of->facts->isTicked($s->code)],
+                $this->of->steps,
+            ),
+            'cautions' => array_map(
+                fn (Caution $c): array => [
+                    'code' => $c->code,
+                    'says' => $c->says,
+                    'ticked' => $this->of->facts->isTicked($c->code),
+                ],
+                $this->of->cautions,
+            ),
             'curing' => $this->of->bonded ? Table::rows('curing-times') : [],
             'pressing' => $this->of->tight === null ? null : PressingAnswer::of($this->of->facts, $this->of->tight),
             'rehearsal' => $this->of->rehearsal === null ? null : new RehearsalAnswer($this->of->rehearsal, $this->of->facts),
-            'force' => $this->of->press === null ? null : [
-                'least' => Figure::forceAtLeast($this->of->press->pressForceLeastN),
-                'most' => Figure::forceUpTo($this->of->press->pressForceN),
-                'press' => Figure::forceAtLeast($this->of->facts->shop->pressN),
-                'enough' => $this->of->press->pressForceN <= $this->of->facts->shop->pressN,
-            ],
+            'force' => $this->of->press === null
+                    ? null
+                    : [
+                        'least' => Figure::forceAtLeast($this->of->press->pressForceLeastN),
+                        'most' => Figure::forceUpTo($this->of->press->pressForceN),
+                        'press' => Figure::forceAtLeast($this->of->facts->shop->pressN),
+                        'enough' => $this->of->press->pressForceN <= $this->of->facts->shop->pressN,
+                    ],
             'picture' => $this->of->press === null ? null : ForcePicture::draw($this->of->press, $this->of->facts->shop->pressN),
         ];
     }

@@ -27,7 +27,10 @@ final readonly class HandOverAnswer implements \JsonSerializable
     {
         $sizes = array_map($this->size(...), $this->making);
         $fits = array_map($this->fit(...), $this->joints);
-        $bad = array_filter([...$sizes, ...$fits], static fn (array $row): bool => in_array($row['verdict'], ['above', 'below', 'outside'], true));
+        $bad = array_filter(
+            [...$sizes, ...$fits],
+            static fn (array $row): bool => in_array($row['verdict'], ['above', 'below', 'outside'], true),
+        );
         $unsure = array_filter([...$sizes, ...$fits], static fn (array $row): bool => $row['verdict'] === 'cannot-tell');
         $open = array_filter($sizes, static fn (array $row): bool => $row['verdict'] === null);
 

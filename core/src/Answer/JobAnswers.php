@@ -76,7 +76,7 @@ final readonly class JobAnswers implements \JsonSerializable
     /** @throws BadInput for facts that contradict each other, with the field that does */
     public static function of(JobFacts $facts): self
     {
-        $evaluator = new Evaluator;
+        $evaluator = new Evaluator();
         $out = $evaluator->outcome($facts);
         $surfaces = JudgedSurface::all($facts, $out);
         $plan = MakePlan::of($facts, $out->joints, new MakeCard($facts, $out->joints), $out->make);
@@ -94,9 +94,15 @@ final readonly class JobAnswers implements \JsonSerializable
             joints: $out->joints,
             jointAnswers: self::jointAnswers($facts, $out),
             loops: $out->loops,
-            clearances: array_map(static fn (ClearanceFacts $c): ClearanceAnswer => ClearanceAnswer::of($c, $out->withheld), $facts->clearances),
+            clearances: array_map(
+                static fn (ClearanceFacts $c): ClearanceAnswer => ClearanceAnswer::of($c, $out->withheld),
+                $facts->clearances,
+            ),
             // Each looks back at the job as it was believed to be, in which no mistakes stand: one step, no further.
-            mistakes: array_map(static fn (MistakeFacts $m): Mistake => Mistake::of($m, $facts, $out, $evaluator), $facts->mistakes),
+            mistakes: array_map(
+                static fn (MistakeFacts $m): Mistake => Mistake::of($m, $facts, $out, $evaluator),
+                $facts->mistakes,
+            ),
             make: $out->make,
             plan: $plan,
             making: $out->making,
@@ -110,19 +116,24 @@ final readonly class JobAnswers implements \JsonSerializable
         );
     }
 
-    /** @return list<JointAnswer> each with what else would do, how it goes together warm, its thread, and what holds it beside the fit */
+    /**
+     * @return list<JointAnswer> each with what else would do, how it goes together warm, its thread, and what holds it beside the fit
+     */
     private static function jointAnswers(JobFacts $facts, Outcome $out): array
     {
         $ways = new JointWays($facts, $out->sizing, $out->study);
 
-        return array_map(static fn (SizedJoint $joint): JointAnswer => new JointAnswer(
-            of: $joint,
-            help: JointHelp::of($facts, $out, $joint),
-            ways: $ways->of($joint, JointConditions::of($facts, $out->found, $joint)),
-            hotAndCold: HotAndCold::of($joint, $facts->shop->temperatureC),
-            thread: JointThread::of($facts, $out->found, $joint),
-            held: HeldBy::of($facts, $out->found, $out->bands, $joint),
-        ), $out->joints);
+        return array_map(
+            static fn (SizedJoint $joint): JointAnswer => new JointAnswer(
+                of: $joint,
+                help: JointHelp::of($facts, $out, $joint),
+                ways: $ways->of($joint, JointConditions::of($facts, $out->found, $joint)),
+                hotAndCold: HotAndCold::of($joint, $facts->shop->temperatureC),
+                thread: JointThread::of($facts, $out->found, $joint),
+                held: HeldBy::of($facts, $out->found, $out->bands, $joint),
+            ),
+            $out->joints,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -133,10 +144,15 @@ final readonly class JobAnswers implements \JsonSerializable
             'withheld' => $this->withheld,
             'stages' => $this->stages,
             'next' => $this->next,
-            'surfaces' => array_map(static fn (JudgedSurface $s): SurfaceAnswer => new SurfaceAnswer($s), $this->surfaces),
+            'surfaces' => array_map(
+                static fn (JudgedSurface $s): SurfaceAnswer => new SurfaceAnswer($s),
+                $this->surfaces,
+            ),
             'joints' => $this->jointAnswers,
             'loops' => array_map(
-                static fn (SolvedLoop|SolvedPlane $l): LoopAnswer|PlaneAnswer => $l instanceof SolvedLoop ? new LoopAnswer($l) : new PlaneAnswer($l),
+                static fn (SolvedLoop|SolvedPlane $l): LoopAnswer|PlaneAnswer => $l instanceof SolvedLoop
+                    ? new LoopAnswer($l)
+                    : new PlaneAnswer($l),
                 $this->loops,
             ),
             'clearances' => $this->clearances,

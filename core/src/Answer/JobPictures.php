@@ -35,7 +35,10 @@ final readonly class JobPictures
     {
         $shape = $this->of->shapes[$partId];
 
-        return ['section' => AxisPicture::draw([$shape->onAxis(0.0, 0.0, true)], 'Half section'), 'face' => $shape->face()?->draw()];
+        return [
+            'section' => AxisPicture::draw([$shape->onAxis(0.0, 0.0, true)], 'Half section'),
+            'face' => $shape->face()?->draw(),
+        ];
     }
 
     private function plate(): ?FacePicture

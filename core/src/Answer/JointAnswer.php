@@ -24,7 +24,10 @@ use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Remedy\JointHelp;
 use Oldpart\Core\Remedy\JointWay;
 
-/** One joint as it is shown: its fit and size, and beside it what helps to choose, how it goes together, and what holds it. */
+/**
+ * One joint as it is shown: its fit and size, and beside it what helps to choose, how it goes together, and what holds
+ * it.
+ */
 final readonly class JointAnswer implements \JsonSerializable
 {
     /** @param  list<JointWay>  $ways */
@@ -45,7 +48,12 @@ final readonly class JointAnswer implements \JsonSerializable
 
         return [
             'id' => $this->of->joint->id,
-            'purpose' => ['code' => $this->of->purpose->code, 'name' => $this->of->purpose->name, 'says' => $this->of->purpose->says, 'shape' => $this->of->purpose->shape !== null],
+            'purpose' => [
+                'code' => $this->of->purpose->code,
+                'name' => $this->of->purpose->name,
+                'says' => $this->of->purpose->says,
+                'shape' => $this->of->purpose->shape !== null,
+            ],
             'tight' => $this->of->isTight(),
             'chosen' => $this->of->chosen,
             'wanted' => $this->of->wantedMm === null ? null : Words::range($this->of->wantedMm),
@@ -55,12 +63,27 @@ final readonly class JointAnswer implements \JsonSerializable
             'band' => $band,
             'lower' => $band === null ? null : LengthWriter::lower($band),
             'upper' => $band === null ? null : LengthWriter::upper($band),
-            'needed_u95' => $this->of->sized?->neededU95Mm === null ? null : LengthWriter::difference($this->of->sized->neededU95Mm),
+            'needed_u95' => $this->of->sized?->neededU95Mm === null
+                    ? null
+                    : LengthWriter::difference($this->of->sized->neededU95Mm),
             'good_enough' => $this->of->goodEnough,
             'blocked' => $this->of->blocked,
-            'notes' => [...$this->of->notes, ...($this->of->sized->notes ?? []), ...($this->of->press->notes ?? []), ...($this->of->seat->notes ?? [])],
-            'working' => $this->of->withheld ? [] : [...($this->of->sized->working->steps ?? []), ...($this->of->press->working->steps ?? []), ...($this->of->seat->working->steps ?? [])],
-            'press' => $this->of->press === null || $this->of->withheld ? null : PressTiles::of($this->of->press, $this->of->joint->needsTorqueNm),
+            'notes' => [
+                ...$this->of->notes,
+                ...$this->of->sized->notes ?? [],
+                ...$this->of->press->notes ?? [],
+                ...$this->of->seat->notes ?? [],
+            ],
+            'working' => $this->of->withheld
+                ? []
+                : [
+                    ...$this->of->sized->working->steps ?? [],
+                    ...$this->of->press->working->steps ?? [],
+                    ...$this->of->seat->working->steps ?? [],
+                ],
+            'press' => $this->of->press === null || $this->of->withheld
+                    ? null
+                    : PressTiles::of($this->of->press, $this->of->joint->needsTorqueNm),
             'press_blocked' => $this->of->pressBlocked,
             'help' => $this->help,
             'slide' => $this->slide(),
@@ -72,10 +95,17 @@ final readonly class JointAnswer implements \JsonSerializable
             'to_table' => $this->of->withheld ? null : $this->of->toTable,
             'seat' => $this->of->seat === null ? null : self::seat($this->of->seat),
             'picture' => $this->picture(),
-            'ring' => $band === null || $this->of->wantedMm === null || $this->of->purpose->isLength || $this->of->mateFound === null ? null : RingPicture::draw(
-                $band->middleMm(), $this->of->wantedMm, $this->of->makesInner(),
-                $this->of->press?->fit->isHollow() === true ? $this->of->press->fit->innerBoreMm : null,
-            ),
+            'ring' => $band === null
+                || $this->of->wantedMm === null
+                || $this->of->purpose->isLength
+                || $this->of->mateFound === null
+                    ? null
+                    : RingPicture::draw(
+                        $band->middleMm(),
+                        $this->of->wantedMm,
+                        $this->of->makesInner(),
+                        $this->of->press?->fit->isHollow() === true ? $this->of->press->fit->innerBoreMm : null,
+                    ),
         ];
     }
 
@@ -93,13 +123,17 @@ final readonly class JointAnswer implements \JsonSerializable
             'range' => Words::range($row['offer']->clearanceMm),
             'remark' => $row['offer']->remark,
             'source' => $row['offer']->source,
-            'makes' => $band === null ? null : Say::with('{a} … {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
+            'makes' => $band === null
+                    ? null
+                    : Say::with('{a} … {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
             'possible' => $row['sized'] === null || $row['sized']->band !== null,
             'chosen' => $row['chosen'],
         ];
     }
 
-    /** @return array<string, mixed>|null what the sum fit-at needs to answer as a size is dragged, and how far to drag */
+    /**
+     * @return array<string, mixed>|null what the sum fit-at needs to answer as a size is dragged, and how far to drag
+     */
     private function slide(): ?array
     {
         $band = $this->of->band();
@@ -111,10 +145,15 @@ final readonly class JointAnswer implements \JsonSerializable
         $reach = max($band->widthMm(), 0.01);
 
         return [
-            'from_mm' => $band->lowerMm - $reach, 'to_mm' => $band->upperMm + $reach, 'lower_mm' => $band->lowerMm, 'upper_mm' => $band->upperMm,
+            'from_mm' => $band->lowerMm - $reach,
+            'to_mm' => $band->upperMm + $reach,
+            'lower_mm' => $band->lowerMm,
+            'upper_mm' => $band->upperMm,
             'sum' => [
                 'make' => $this->of->makesInner() ? 'shaft' : 'bore',
-                'mate' => $tight ? ['size_mm' => $found->meanMm, 'u95_mm' => $found->u95MeanMm] : ['size_mm' => $found->matingMm, 'u95_mm' => $found->u95Mm, 'loose_mm' => $found->looseMm],
+                'mate' => $tight
+                    ? ['size_mm' => $found->meanMm, 'u95_mm' => $found->u95MeanMm]
+                    : ['size_mm' => $found->matingMm, 'u95_mm' => $found->u95Mm, 'loose_mm' => $found->looseMm],
                 'clearance_mm' => ['min' => $this->of->wantedMm->min, 'max' => $this->of->wantedMm->max],
             ],
         ];
@@ -123,14 +162,22 @@ final readonly class JointAnswer implements \JsonSerializable
     /** @return array<string, mixed> */
     private static function seat(BearingSeat $seat): array
     {
-        $range = static fn (Range $r): Say => Say::with('{a} to {b}', ['a' => LengthWriter::difference(max(0.0, $r->min)), 'b' => LengthWriter::difference($r->max)]);
+        $range = static fn (Range $r): Say => Say::with('{a} to {b}', [
+            'a' => LengthWriter::difference(max(0.0, $r->min)),
+            'b' => LengthWriter::difference($r->max),
+        ]);
         $left = $seat->left;
 
         return [
-            'bearing' => $seat->bearing->designation, 'shaft_class' => $seat->shaftClass, 'housing_class' => $seat->housingClass,
-            'on_shaft' => Words::range($seat->onShaftMm), 'in_housing' => Words::range($seat->inHousingMm), 'loss' => $range($seat->lossMm),
+            'bearing' => $seat->bearing->designation,
+            'shaft_class' => $seat->shaftClass,
+            'housing_class' => $seat->housingClass,
+            'on_shaft' => Words::range($seat->onShaftMm),
+            'in_housing' => Words::range($seat->inHousingMm),
+            'loss' => $range($seat->lossMm),
             'warm_loss' => $seat->warmLossMm > 0 ? LengthWriter::difference($seat->warmLossMm) : null,
-            'left' => $left === null ? null : ($left->max <= 0 ? Say::plain('none') : $range($left)), 'group' => $seat->group,
+            'left' => $left === null ? null : ($left->max <= 0 ? Say::plain('none') : $range($left)),
+            'group' => $seat->group,
             'shoulder' => BearingTable::shoulderInWords($seat->bearing),
         ];
     }
@@ -139,9 +186,15 @@ final readonly class JointAnswer implements \JsonSerializable
     {
         $onShaft = $this->of->makesInner();
         $size = $onShaft ? $seat->bearing->boreMm : $seat->bearing->outsideMm;
-        $says = Say::with('{part} to make for a {b} bearing: {r}.', ['part' => $this->of->makeName, 'b' => $seat->bearing->designation, 'r' => Words::range($onShaft ? $seat->onShaftMm : $seat->inHousingMm)]);
+        $says = Say::with('{part} to make for a {b} bearing: {r}.', [
+            'part' => $this->of->makeName,
+            'b' => $seat->bearing->designation,
+            'r' => Words::range($onShaft ? $seat->onShaftMm : $seat->inHousingMm),
+        ]);
 
-        return $onShaft ? BandsPicture::draw($size, BearingTable::bore($seat->bearing), $seat->shaft, $says) : BandsPicture::draw($size, $seat->housing, BearingTable::outside($seat->bearing), $says);
+        return $onShaft
+            ? BandsPicture::draw($size, BearingTable::bore($seat->bearing), $seat->shaft, $says)
+            : BandsPicture::draw($size, $seat->housing, BearingTable::outside($seat->bearing), $says);
     }
 
     private function picture(): mixed
@@ -153,15 +206,28 @@ final readonly class JointAnswer implements \JsonSerializable
         if ($band !== null && $this->of->toTable !== null) {
             $fit = $this->of->toTable->fit;
 
-            return BandsPicture::draw($fit->sizeMm, $fit->hole, $fit->shaft, Say::with('{label} at {s}: {r}.', ['label' => $fit->label, 's' => LengthWriter::sizeInWords($fit->sizeMm), 'r' => Words::range($fit->clearance())]));
+            return BandsPicture::draw(
+                $fit->sizeMm,
+                $fit->hole,
+                $fit->shaft,
+                Say::with('{label} at {s}: {r}.', [
+                    'label' => $fit->label,
+                    's' => LengthWriter::sizeInWords($fit->sizeMm),
+                    'r' => Words::range($fit->clearance()),
+                ]),
+            );
         }
         if ($band === null || $this->of->mateFound === null || $this->of->wantedMm === null) {
             return null;
         }
         $tight = $this->of->isTight();
         $says = Say::with('{mate} found at {m}; {part} to make from {a} to {b}; {range}.', [
-            'mate' => $this->of->mateName, 'm' => LengthWriter::sizeInWords($this->of->mateFound->meanMm), 'part' => $this->of->makeName,
-            'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band), 'range' => Words::range($this->of->wantedMm),
+            'mate' => $this->of->mateName,
+            'm' => LengthWriter::sizeInWords($this->of->mateFound->meanMm),
+            'part' => $this->of->makeName,
+            'a' => LengthWriter::lower($band),
+            'b' => LengthWriter::upper($band),
+            'range' => Words::range($this->of->wantedMm),
         ]);
 
         return FitPicture::draw(
@@ -169,7 +235,10 @@ final readonly class JointAnswer implements \JsonSerializable
             $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->smallestMm(),
             $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->largestMm(),
             $tight ? $this->of->mateFound->u95MeanMm : $this->of->mateFound->u95Mm,
-            $this->of->makeName, $band, $this->of->wantedMm, $says,
+            $this->of->makeName,
+            $band,
+            $this->of->wantedMm,
+            $says,
         );
     }
 }

@@ -17,9 +17,16 @@ final readonly class KindThumb
     public static function of(Kind $kind): ?Drawing
     {
         $next = 0;
-        $facts = $kind->layOut('sheet', '', '', Unit::Millimetre, new ShopFacts('', 20.0, 0.01, 0.5, 0.0), static function () use (&$next): string {
-            return 'k'.++$next;
-        });
+        $facts = $kind->layOut(
+            'sheet',
+            '',
+            '',
+            Unit::Millimetre,
+            new ShopFacts('', 20.0, 0.01, 0.5, 0.0),
+            static function () use (&$next): string {
+                return 'k'.++$next;
+            },
+        );
 
         return (new JobPictures(new JobShapes($facts, [], [])))->thumb();
     }

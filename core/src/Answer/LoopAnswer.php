@@ -77,7 +77,8 @@ final readonly class LoopAnswer implements \JsonSerializable
         $pile = $this->of->pile();
 
         return $pile === null || $pile === [] || $this->of->loop === null
-            ? null : ShimPicture::draw($pile, max(0.0, $this->of->loop->nominalMm() - array_sum($pile)));
+            ? null
+            : ShimPicture::draw($pile, max(0.0, $this->of->loop->nominalMm() - array_sum($pile)));
     }
 
     /** @return Working|array{} */
@@ -88,7 +89,11 @@ final readonly class LoopAnswer implements \JsonSerializable
         return match (true) {
             $of->blocked !== null => [],
             ! $of->withheld && $of->loop !== null => $of->loop->working(),
-            $of->rest !== null && $of->open !== null => $of->rest->solveWorking($of->open->direction(), $of->open->name, $of->open->weight()),
+            $of->rest !== null && $of->open !== null => $of->rest->solveWorking(
+                $of->open->direction(),
+                $of->open->name,
+                $of->open->weight(),
+            ),
             default => [],
         };
     }

@@ -22,7 +22,11 @@ final readonly class LoopRowAnswer implements \JsonSerializable
      */
     public static function all(array $rows, array $shares, bool $withheld): array
     {
-        return array_map(static fn (LoopRow $row, int $i): self => new self($row, $shares[$i] ?? null, $withheld), $rows, array_keys($rows));
+        return array_map(
+            static fn (LoopRow $row, int $i): self => new self($row, $shares[$i] ?? null, $withheld),
+            $rows,
+            array_keys($rows),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -31,8 +35,11 @@ final readonly class LoopRowAnswer implements \JsonSerializable
         $known = $this->withheld && $this->row->isToMake() ? null : $this->row->contributor;
 
         return [
-            'name' => $this->row->length->name, 'from' => $this->row->from, 'size' => $known === null ? null : LengthWriter::size($known->sizeMm),
-            'plus_minus' => $known === null ? null : LengthWriter::difference($known->ownHalfMm()), 'share' => $this->share,
+            'name' => $this->row->length->name,
+            'from' => $this->row->from,
+            'size' => $known === null ? null : LengthWriter::size($known->sizeMm),
+            'plus_minus' => $known === null ? null : LengthWriter::difference($known->ownHalfMm()),
+            'share' => $this->share,
         ];
     }
 }

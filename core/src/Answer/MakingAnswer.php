@@ -23,11 +23,17 @@ final readonly class MakingAnswer implements \JsonSerializable
     {
         $next = $this->of->next;
         if ($next === null) {
-            return $this->of->entry->band === null ? ($this->of->entry->blocked ?? Say::plain('No band yet.')) : Say::plain('Enter the size it has now.');
+            return $this->of->entry->band === null
+                ? $this->of->entry->blocked ?? Say::plain('No band yet.')
+                : Say::plain('Enter the size it has now.');
         }
 
         return match ($next->state) {
-            CutState::Inside => Say::plain($this->of->verdict === Acceptance::Inside ? 'Stop: inside the band.' : 'Stop: inside, but near a limit.'),
+            CutState::Inside => Say::plain(
+                $this->of->verdict === Acceptance::Inside
+                    ? 'Stop: inside the band.'
+                    : 'Stop: inside, but near a limit.',
+            ),
             CutState::Past => Say::plain('Past the band.'),
             CutState::Cut => Say::with('Dial {d} on the diameter.', ['d' => LengthWriter::difference($next->dialMm)]),
         };
@@ -74,7 +80,15 @@ final readonly class MakingAnswer implements \JsonSerializable
             'dial_per_side' => $next === null || $next->state !== CutState::Cut ? null : LengthWriter::size($next->dialMm / 2),
             'left' => $next === null ? null : LengthWriter::size(abs($next->leftMm)),
             'cuts' => $next === null ? null : $next->cuts,
-            'plan' => $next === null ? [] : array_map(static fn (PlannedCut $c): array => ['kind' => $c->kind, 'dial' => LengthWriter::size($c->dialMm)], $next->plan),
+            'plan' => $next === null
+                    ? []
+                    : array_map(
+                        static fn (PlannedCut $c): array => [
+                            'kind' => $c->kind,
+                            'dial' => LengthWriter::size($c->dialMm),
+                        ],
+                        $next->plan,
+                    ),
             'rough' => LengthWriter::size($this->of->roughMm),
             'rows' => $this->rows(),
             'notes' => $this->of->notes(),

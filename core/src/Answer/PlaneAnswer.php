@@ -49,6 +49,9 @@ final readonly class PlaneAnswer implements \JsonSerializable
 
     private static function between(Range $range): Say
     {
-        return Say::with('{a} to {b}', ['a' => LengthWriter::size($range->min), 'b' => LengthWriter::size($range->max)]);
+        return Say::with('{a} to {b}', [
+            'a' => LengthWriter::size($range->min),
+            'b' => LengthWriter::size($range->max),
+        ]);
     }
 }

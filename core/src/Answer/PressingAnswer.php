@@ -23,7 +23,9 @@ final readonly class PressingAnswer implements \JsonSerializable
 
     public static function of(JobFacts $facts, SizedJoint $joint): ?self
     {
-        return $joint->press === null || $joint->withheld ? null : new self($joint, $facts, new PressLog($joint->press));
+        return $joint->press === null || $joint->withheld
+            ? null
+            : new self($joint, $facts, new PressLog($joint->press));
     }
 
     /** @return array<string, mixed> */
@@ -34,8 +36,15 @@ final readonly class PressingAnswer implements \JsonSerializable
         $rows = array_map(fn (PushFacts $push): array => $this->row($push), $pushes);
 
         return [
-            'joint' => $this->joint->joint->id, 'name' => $this->joint->joint->name, 'rows' => $rows, 'notes' => $this->notes($pushes),
-            'picture' => ForcePicture::draw($press, $this->facts->shop->pressN, array_map(static fn (PushFacts $p): array => [$p->depth->length->mm, $p->forceN], $pushes)),
+            'joint' => $this->joint->joint->id,
+            'name' => $this->joint->joint->name,
+            'rows' => $rows,
+            'notes' => $this->notes($pushes),
+            'picture' => ForcePicture::draw(
+                $press,
+                $this->facts->shop->pressN,
+                array_map(static fn (PushFacts $p): array => [$p->depth->length->mm, $p->forceN], $pushes),
+            ),
         ];
     }
 
@@ -45,8 +54,11 @@ final readonly class PressingAnswer implements \JsonSerializable
         $expected = $this->log->expectedN($push->depth->length->mm);
 
         return [
-            'id' => $push->id, 'depth' => LengthWriter::size($push->depth->length->mm), 'force' => Figure::forceAtLeast($push->forceN),
-            'expected' => Figure::forceAtLeast($expected->min).' to '.Figure::forceUpTo($expected->max), 'verdict' => $this->log->verdict($push->depth->length->mm, $push->forceN),
+            'id' => $push->id,
+            'depth' => LengthWriter::size($push->depth->length->mm),
+            'force' => Figure::forceAtLeast($push->forceN),
+            'expected' => Figure::forceAtLeast($expected->min).' to '.Figure::forceUpTo($expected->max),
+            'verdict' => $this->log->verdict($push->depth->length->mm, $push->forceN),
         ];
     }
 
@@ -64,17 +76,38 @@ final readonly class PressingAnswer implements \JsonSerializable
         $notes = [];
         $verdict = $this->log->verdict($depth, $last->forceN);
         if ($verdict === 'over') {
-            $notes[] = Note::stop('force-jumped', Say::with('Stop. At {d} it takes {f}, and at most {m} was to be expected: a burr, a taper, or a crooked start. Press it back out, or go on only when you know which.', [
-                'd' => LengthWriter::sizeInWords($depth), 'f' => Figure::forceAtLeast($last->forceN), 'm' => Figure::forceUpTo($this->log->expectedN($depth)->max),
-            ]));
+            $notes[] = Note::stop(
+                'force-jumped',
+                Say::with(
+                    'Stop. At {d} it takes {f}, and at most {m} was to be expected: a burr, a taper, or a crooked start. Press it back out, or go on only when you know which.',
+                    [
+                        'd' => LengthWriter::sizeInWords($depth),
+                        'f' => Figure::forceAtLeast($last->forceN),
+                        'm' => Figure::forceUpTo($this->log->expectedN($depth)->max),
+                    ],
+                ),
+            );
         } elseif ($verdict === 'under') {
-            $notes[] = Note::caution('force-low', Say::with('It goes in easier than it should: at {d} at least {m} was to be expected. It will hold less; pin it or bond it if that is not enough.', [
-                'd' => LengthWriter::sizeInWords($depth), 'm' => Figure::forceAtLeast($this->log->expectedN($depth)->min),
-            ]));
+            $notes[] = Note::caution(
+                'force-low',
+                Say::with(
+                    'It goes in easier than it should: at {d} at least {m} was to be expected. It will hold less; pin it or bond it if that is not enough.',
+                    [
+                        'd' => LengthWriter::sizeInWords($depth),
+                        'm' => Figure::forceAtLeast($this->log->expectedN($depth)->min),
+                    ],
+                ),
+            );
         }
         $implied = $this->log->impliedMm($depth, $last->forceN);
         if ($implied !== null) {
-            $notes[] = Note::info('force-tells', Say::with('The force tells of {a} to {b} of interference.', ['a' => LengthWriter::difference($implied->min), 'b' => LengthWriter::difference($implied->max)]));
+            $notes[] = Note::info(
+                'force-tells',
+                Say::with('The force tells of {a} to {b} of interference.', [
+                    'a' => LengthWriter::difference($implied->min),
+                    'b' => LengthWriter::difference($implied->max),
+                ]),
+            );
         }
 
         return $notes;

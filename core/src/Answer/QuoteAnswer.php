@@ -17,7 +17,9 @@ final readonly class QuoteAnswer implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        $money = fn (?float $amount): string => $amount === null ? 'weight?' : Quote::money($amount, $this->of->facts->shop->currency);
+        $money = fn (?float $amount): string => $amount === null
+            ? 'weight?'
+            : Quote::money($amount, $this->of->facts->shop->currency);
 
         return [
             'hours_from' => $this->of->quote->hours->min,
@@ -32,7 +34,7 @@ final readonly class QuoteAnswer implements \JsonSerializable
             'advised' => $this->of->advised->verdict->value,
             'verdict' => $this->of->verdict()->value,
             'verdict_says' => $this->of->verdict()->label(),
-            'reasons' => [...$this->of->advised->reasons, ...($this->of->missing() === '' ? [] : [$this->of->missing()])],
+            'reasons' => [...$this->of->advised->reasons, ...$this->of->missing() === '' ? [] : [$this->of->missing()]],
             'letter' => $this->of->letter(),
             'working' => $this->of->quote->working->and(...$this->of->stock()),
         ];

@@ -7,12 +7,8 @@ namespace Oldpart\Core\Answer;
 /** One stage of the job: what is open in it, in a word or two. */
 final readonly class StageAnswer implements \JsonSerializable
 {
-    public function __construct(
-        public string $code,
-        public string $name,
-        public string $says,
-        public int $open,
-    ) {
+    public function __construct(public string $code, public string $name, public string $says, public int $open)
+    {
     }
 
     /** @return array{code: string, name: string, says: string, open: int} */

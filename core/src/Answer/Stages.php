@@ -41,7 +41,16 @@ final readonly class Stages
     /** @return list<StageAnswer> */
     public function all(): array
     {
-        return [$this->takeIn(), $this->survey(), $this->measure(), $this->size(), $this->planned(), $this->make(), $this->assemble(), $this->handedOver()];
+        return [
+            $this->takeIn(),
+            $this->survey(),
+            $this->measure(),
+            $this->size(),
+            $this->planned(),
+            $this->make(),
+            $this->assemble(),
+            $this->handedOver(),
+        ];
     }
 
     public function next(): NextStep
@@ -54,14 +63,42 @@ final readonly class Stages
 
         return match (true) {
             $this->declined() => new NextStep(Say::plain('Declined: send the letter'), 'take-in'),
-            Gatekeeper::withholds($this->facts->takeIn) && trim($this->facts->takeIn->failed) !== '' => new NextStep(Say::plain('Somebody named must accept responsibility before any size is issued'), 'take-in'),
-            $this->takeIn()->open > 0 => new NextStep(Say::plain($this->facts->takeIn->gatesAnswered ? 'Say what came in and what failed' : 'Answer the safety question'), 'take-in'),
-            $this->survey()->open > 0 => new NextStep(Say::plain($this->bareParts() === 0 ? 'Say what the parts are made of' : 'Lay out the surfaces that matter'), 'survey'),
-            $unmeasured !== [] => new NextStep(Say::plain('Measure the '.lcfirst($unmeasured[0]->surface->name)), 'measure', $unmeasured[0]->surface->id),
-            $repeat !== [] => new NextStep(Say::plain('Measure the '.lcfirst($repeat[0]->surface->name).' again: the reading is not good enough yet'), 'measure', $repeat[0]->surface->id),
+            Gatekeeper::withholds($this->facts->takeIn) && trim($this->facts->takeIn->failed) !== '' => new NextStep(
+                Say::plain('Somebody named must accept responsibility before any size is issued'),
+                'take-in',
+            ),
+            $this->takeIn()->open > 0 => new NextStep(
+                Say::plain(
+                    $this->facts->takeIn->gatesAnswered
+                        ? 'Say what came in and what failed'
+                        : 'Answer the safety question',
+                ),
+                'take-in',
+            ),
+            $this->survey()->open > 0 => new NextStep(
+                Say::plain(
+                    $this->bareParts() === 0 ? 'Say what the parts are made of' : 'Lay out the surfaces that matter',
+                ),
+                'survey',
+            ),
+            $unmeasured !== [] => new NextStep(
+                Say::plain('Measure the '.lcfirst($unmeasured[0]->surface->name)),
+                'measure',
+                $unmeasured[0]->surface->id,
+            ),
+            $repeat !== [] => new NextStep(
+                Say::plain(
+                    'Measure the '.lcfirst($repeat[0]->surface->name).' again: the reading is not good enough yet',
+                ),
+                'measure',
+                $repeat[0]->surface->id,
+            ),
             $this->size()->open > 0 => new NextStep(Say::plain('Choose the fits'), 'size'),
             $this->make()->open > 0 => $this->nextCut(),
-            $this->assembly->open() > 0 => new NextStep(Say::plain('Put it together: '.$this->assembly->open().' things to tick'), 'assemble'),
+            $this->assembly->open() > 0 => new NextStep(
+                Say::plain('Put it together: '.$this->assembly->open().' things to tick'),
+                'assemble',
+            ),
             default => new NextStep(Say::plain('Hand it over'), 'hand-over'),
         };
     }
@@ -77,9 +114,17 @@ final readonly class Stages
             if (! $this->isMade($making)) {
                 $next = $making->next;
                 $says = match (true) {
-                    $next !== null && $next->state === CutState::Cut => Say::with('{n}: dial {d}', ['n' => $making->entry->label, 'd' => LengthWriter::difference($next->dialMm)]),
-                    $next !== null && $next->state === CutState::Past => Say::with('{n} is past its band: decide what to do', ['n' => $making->entry->label]),
-                    $next !== null => Say::with('{n}: read it again with something surer', ['n' => $making->entry->label]),
+                    $next !== null && $next->state === CutState::Cut => Say::with('{n}: dial {d}', [
+                        'n' => $making->entry->label,
+                        'd' => LengthWriter::difference($next->dialMm),
+                    ]),
+                    $next !== null && $next->state === CutState::Past => Say::with(
+                        '{n} is past its band: decide what to do',
+                        ['n' => $making->entry->label],
+                    ),
+                    $next !== null => Say::with('{n}: read it again with something surer', [
+                        'n' => $making->entry->label,
+                    ]),
                     default => Say::with('Cut the {n}', ['n' => lcfirst($making->entry->label)]),
                 };
 
@@ -96,7 +141,11 @@ final readonly class Stages
         if ($this->declined()) {
             return new StageAnswer('take-in', 'Take in', 'declined', 0);
         }
-        $open = (int) (trim($this->facts->machine) === '') + (int) (trim($takeIn->failed) === '') + (int) ! $takeIn->gatesAnswered + (int) Gatekeeper::withholds($takeIn);
+        $open =
+            (int) (trim($this->facts->machine) === '') +
+            (int) (trim($takeIn->failed) === '') +
+            (int) ! $takeIn->gatesAnswered +
+            (int) Gatekeeper::withholds($takeIn);
 
         return new StageAnswer('take-in', 'Take in', $open === 0 ? 'done' : "{$open} to answer", $open);
     }
@@ -108,19 +157,31 @@ final readonly class Stages
 
     private function bareParts(): int
     {
-        return count(array_filter($this->facts->parts, fn (PartFacts $p): bool => $this->facts->surfacesOf($p->id) === []));
+        return count(
+            array_filter($this->facts->parts, fn (PartFacts $p): bool => $this->facts->surfacesOf($p->id) === []),
+        );
     }
 
     private function survey(): StageAnswer
     {
-        $open = count(array_filter($this->facts->parts, static fn (PartFacts $p): bool => $p->material === null && $p->origin !== Origin::Bought));
+        $open = count(
+            array_filter(
+                $this->facts->parts,
+                static fn (PartFacts $p): bool => $p->material === null && $p->origin !== Origin::Bought,
+            ),
+        );
         $bare = $this->bareParts();
 
-        return new StageAnswer('survey', 'Survey', match (true) {
-            $bare > 0 => self::of($bare, 'bare part'),
-            $open > 0 => self::of($open, 'material'),
-            default => 'done',
-        }, $open + $bare);
+        return new StageAnswer(
+            'survey',
+            'Survey',
+            match (true) {
+                $bare > 0 => self::of($bare, 'bare part'),
+                $open > 0 => self::of($open, 'material'),
+                default => 'done',
+            },
+            $open + $bare,
+        );
     }
 
     private function measure(): StageAnswer
@@ -128,23 +189,35 @@ final readonly class Stages
         $new = count($this->unmeasured());
         $repeat = count($this->toRepeat());
 
-        return new StageAnswer('measure', 'Measure', match (true) {
-            $new > 0 => "{$new} to measure",
-            $repeat > 0 => "{$repeat} to repeat",
-            default => 'done',
-        }, $new + $repeat);
+        return new StageAnswer(
+            'measure',
+            'Measure',
+            match (true) {
+                $new > 0 => "{$new} to measure",
+                $repeat > 0 => "{$repeat} to repeat",
+                default => 'done',
+            },
+            $new + $repeat,
+        );
     }
 
     /** @return list<JudgedSurface> */
     private function unmeasured(): array
     {
-        return array_values(array_filter($this->surfaces, static fn (JudgedSurface $s): bool => $s->found === null && $s->mustMeasure()));
+        return array_values(
+            array_filter($this->surfaces, static fn (JudgedSurface $s): bool => $s->found === null && $s->mustMeasure()),
+        );
     }
 
     /** @return list<JudgedSurface> */
     private function toRepeat(): array
     {
-        return array_values(array_filter($this->surfaces, static fn (JudgedSurface $s): bool => $s->goodEnough?->verdict === 'not-good-enough'));
+        return array_values(
+            array_filter(
+                $this->surfaces,
+                static fn (JudgedSurface $s): bool => $s->goodEnough?->verdict === 'not-good-enough',
+            ),
+        );
     }
 
     private function size(): StageAnswer
@@ -153,12 +226,22 @@ final readonly class Stages
         $all = count($toSize);
         $sized = count(array_filter($toSize, static fn (SizedJoint $j): bool => $j->band() !== null));
 
-        return new StageAnswer('size', 'Size', $sized === $all ? self::of($all, 'joint') : "{$sized} of {$all} sized", $all - $sized);
+        return new StageAnswer(
+            'size',
+            'Size',
+            $sized === $all ? self::of($all, 'joint') : "{$sized} of {$all} sized",
+            $all - $sized,
+        );
     }
 
     private function planned(): StageAnswer
     {
-        return new StageAnswer('plan', 'Plan', $this->plan === [] ? 'needs sizes' : self::of(count($this->plan), 'step'), 0);
+        return new StageAnswer(
+            'plan',
+            'Plan',
+            $this->plan === [] ? 'needs sizes' : self::of(count($this->plan), 'step'),
+            0,
+        );
     }
 
     private function make(): StageAnswer
@@ -167,16 +250,22 @@ final readonly class Stages
         $made = count(array_filter($this->making, $this->isMade(...)));
         $begun = array_filter($this->making, static fn (CutProgress $m): bool => $m->log->last() !== null);
 
-        return new StageAnswer('make', 'Make', match (true) {
-            $all > 0 && $made === $all => 'made',
-            $begun === [] => 'not begun',
-            default => "{$made} of {$all} made",
-        }, $all - $made);
+        return new StageAnswer(
+            'make',
+            'Make',
+            match (true) {
+                $all > 0 && $made === $all => 'made',
+                $begun === [] => 'not begun',
+                default => "{$made} of {$all} made",
+            },
+            $all - $made,
+        );
     }
 
     private function isMade(CutProgress $making): bool
     {
-        return $making->verdict === Acceptance::Inside || $making->verdict === Acceptance::CannotTell && $making->next?->state === CutState::Inside;
+        return $making->verdict === Acceptance::Inside
+            || ($making->verdict === Acceptance::CannotTell && $making->next?->state === CutState::Inside);
     }
 
     private function assemble(): StageAnswer
@@ -188,7 +277,12 @@ final readonly class Stages
 
     private function handedOver(): StageAnswer
     {
-        return new StageAnswer('hand-over', 'Hand over', $this->isFinished() ? 'done' : 'open', $this->isFinished() ? 0 : 1);
+        return new StageAnswer(
+            'hand-over',
+            'Hand over',
+            $this->isFinished() ? 'done' : 'open',
+            $this->isFinished() ? 0 : 1,
+        );
     }
 
     private static function of(int $count, string $what): string

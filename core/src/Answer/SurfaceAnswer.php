@@ -38,7 +38,9 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             ],
             'found' => $this->of->found === null ? null : $this->foundAnswer($this->of->found),
             'good_enough' => $this->of->goodEnough,
-            'notes' => array_values(array_filter(($this->of->found->notes ?? []), static fn (Note $n): bool => $n->code !== 'slip')),
+            'notes' => array_values(
+                array_filter($this->of->found->notes ?? [], static fn (Note $n): bool => $n->code !== 'slip'),
+            ),
             'slips' => $this->slips(),
             'cooling' => $this->of->coolDown,
             'meant' => $this->of->meant()->candidates ?? [],
@@ -47,7 +49,9 @@ final readonly class SurfaceAnswer implements \JsonSerializable
         ];
     }
 
-    /** @return list<array{reading: string, says: Say, mend: ?array{typed: string, unit: string}}> each with what one tap would store */
+    /**
+     * @return list<array{reading: string, says: Say, mend: ?array{typed: string, unit: string}}> each with what one tap would store
+     */
     private function slips(): array
     {
         $slips = [];
@@ -66,10 +70,17 @@ final readonly class SurfaceAnswer implements \JsonSerializable
     {
         $unit = $reading->value->unit;
         if ($slip->otherUnit) {
-            return is_numeric(str_replace(',', '.', $reading->value->typed)) ? ['typed' => $reading->value->typed, 'unit' => $unit === Unit::Inch ? Unit::Millimetre->value : Unit::Inch->value] : null;
+            return is_numeric(str_replace(',', '.', $reading->value->typed))
+                ? [
+                    'typed' => $reading->value->typed,
+                    'unit' => $unit === Unit::Inch ? Unit::Millimetre->value : Unit::Inch->value,
+                ]
+                : null;
         }
 
-        return $slip->mendedMm === null ? null : ['typed' => LengthWriter::size($slip->mendedMm)->{$unit->value}, 'unit' => $unit->value];
+        return $slip->mendedMm === null
+            ? null
+            : ['typed' => LengthWriter::size($slip->mendedMm)->{$unit->value}, 'unit' => $unit->value];
     }
 
     /** @return array<string, mixed> */
@@ -77,7 +88,10 @@ final readonly class SurfaceAnswer implements \JsonSerializable
     {
         $places = [];
         foreach ($found->spots as $spot) {
-            $places[(string) $spot['mm']] = trim($spot['station'].($spot['angle'] === '' ? '' : ", {$spot['angle']}°"), ', ');
+            $places[(string) $spot['mm']] = trim(
+                $spot['station'].($spot['angle'] === '' ? '' : ", {$spot['angle']}°"),
+                ', ',
+            );
         }
 
         return [
@@ -91,9 +105,15 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             'loose_at' => $places[(string) $found->looseMm] ?? '',
             'form' => $found->form(),
             'count' => $found->count,
-            'budget' => array_map(static fn ($share): array => [
-                'source' => $share->source, 'share' => $share->share, 'size' => LengthWriter::difference($share->uMm), 'improve' => $share->improve,
-            ], $found->budget),
+            'budget' => array_map(
+                static fn ($share): array => [
+                    'source' => $share->source,
+                    'share' => $share->share,
+                    'size' => LengthWriter::difference($share->uMm),
+                    'improve' => $share->improve,
+                ],
+                $found->budget,
+            ),
             'working' => $found->working(),
         ];
     }

@@ -19,7 +19,10 @@ final readonly class SurveyAnswer implements \JsonSerializable
     {
         return [
             'datums' => $this->of->datums,
-            'parts' => array_map(fn (JudgedPart $p): PartAnswer => new PartAnswer($p, $this->pictures), $this->of->parts),
+            'parts' => array_map(
+                fn (JudgedPart $p): PartAnswer => new PartAnswer($p, $this->pictures),
+                $this->of->parts,
+            ),
             'hints' => $this->of->hints,
             'minds' => $this->of->minds,
             'cause_says' => $this->of->causeSays,

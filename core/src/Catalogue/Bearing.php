@@ -30,17 +30,36 @@ final readonly class Bearing implements \JsonSerializable
     /** As stamped. */
     public function with(BearingStamp $stamp): self
     {
-        $wider = $stamp->isShielded ? ($this->shieldedWidthMm ?? $this->widthMm) : $this->widthMm;
+        $wider = $stamp->isShielded ? $this->shieldedWidthMm ?? $this->widthMm : $this->widthMm;
 
         return new self(
-            $this->designation, $this->series, $stamp->boreMm ?? $this->boreMm, $this->outsideMm, $wider, $this->chamferMinMm, $this->shieldedWidthMm, $stamp->group ?? 'CN', $stamp->class, $stamp->boreMm !== null,
+            $this->designation,
+            $this->series,
+            $stamp->boreMm ?? $this->boreMm,
+            $this->outsideMm,
+            $wider,
+            $this->chamferMinMm,
+            $this->shieldedWidthMm,
+            $stamp->group ?? 'CN',
+            $stamp->class,
+            $stamp->boreMm !== null,
         );
     }
 
     /** The wider one, with shields or seals; itself where both are alike. */
     public function shielded(): self
     {
-        return $this->shieldedWidthMm === null ? $this : new self($this->designation.' shielded', $this->series, $this->boreMm, $this->outsideMm, $this->shieldedWidthMm, $this->chamferMinMm, $this->shieldedWidthMm);
+        return $this->shieldedWidthMm === null
+            ? $this
+            : new self(
+                $this->designation.' shielded',
+                $this->series,
+                $this->boreMm,
+                $this->outsideMm,
+                $this->shieldedWidthMm,
+                $this->chamferMinMm,
+                $this->shieldedWidthMm,
+            );
     }
 
     /** Of a kind whose clearance is set when it is put together. */
@@ -70,6 +89,12 @@ final readonly class Bearing implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['designation' => $this->designation, 'series' => $this->series, 'bore_mm' => $this->boreMm, 'outside_mm' => $this->outsideMm, 'width_mm' => $this->widthMm];
+        return [
+            'designation' => $this->designation,
+            'series' => $this->series,
+            'bore_mm' => $this->boreMm,
+            'outside_mm' => $this->outsideMm,
+            'width_mm' => $this->widthMm,
+        ];
     }
 }

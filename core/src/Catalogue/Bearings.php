@@ -15,11 +15,23 @@ final class Bearings
         /** @var list<array{string, string, float, float, float, ?float, ?float}> $rows */
         $rows = Table::rows('bearings');
 
-        return array_map(static fn (array $r): Bearing => new Bearing($r[0], $r[1], (float) $r[2], (float) $r[3], (float) $r[4], $r[5] === null ? null : (float) $r[5], $r[6] === null ? null : (float) $r[6]), $rows);
+        return array_map(
+            static fn (array $r): Bearing => new Bearing(
+                $r[0],
+                $r[1],
+                (float) $r[2],
+                (float) $r[3],
+                (float) $r[4],
+                $r[5] === null ? null : (float) $r[5],
+                $r[6] === null ? null : (float) $r[6],
+            ),
+            $rows,
+        );
     }
 
     /**
-     * By what is stamped on it: its number, then what BearingStamp understands (`6204-2RS C3`, `R8ZZ`, `6203-5/8`); `SS`, `S` and `W` before it are stainless.
+     * By what is stamped on it: its number, then what BearingStamp understands (`6204-2RS C3`, `R8ZZ`, `6203-5/8`);
+     * `SS`, `S` and `W` before it are stainless.
      *
      * @throws BadInput when the table has no such bearing, or a suffix may change its sizes
      */
@@ -30,12 +42,19 @@ final class Bearings
         $found = null;
         foreach (self::all() as $bearing) {
             // A longer number that begins alike is another bearing: R4A is no R4, 62/22 no 62.
-            if (preg_match('~^'.preg_quote($bearing->designation, '~').'(?!\d)(.*)$~', $bare, $m) === 1 && ($found === null || strlen($bearing->designation) > strlen($found[0]->designation))) {
+            if (
+                preg_match('~^'.preg_quote($bearing->designation, '~').'(?!\d)(.*)$~', $bare, $m) === 1
+                && ($found === null || strlen($bearing->designation) > strlen($found[0]->designation))
+            ) {
                 $found = [$bearing, $m[1]];
             }
         }
         if ($found === null) {
-            throw new BadInput('unknown-bearing', $field, "“{$designation}” is not in the bearing table. Give its bore, outside and width instead.");
+            throw new BadInput(
+                'unknown-bearing',
+                $field,
+                "“{$designation}” is not in the bearing table. Give its bore, outside and width instead.",
+            );
         }
 
         return $found[0]->with(BearingStamp::read($found[1], $found[0], $stamped, $field));
@@ -52,17 +71,32 @@ final class Bearings
      */
     public static function like(?float $boreMm, ?float $outsideMm, ?float $widthMm, float $withinMm): array
     {
-        $given = array_filter(['boreMm' => $boreMm, 'outsideMm' => $outsideMm, 'widthMm' => $widthMm], static fn (?float $mm): bool => $mm !== null);
+        $given = array_filter(
+            ['boreMm' => $boreMm, 'outsideMm' => $outsideMm, 'widthMm' => $widthMm],
+            static fn (?float $mm): bool => $mm !== null,
+        );
         if ($given === []) {
             throw new BadInput('nothing-given', 'bore_mm', 'Give at least one of bore, outside and width.');
         }
-        if (array_filter($given, static fn (float $mm): bool => ! is_finite($mm) || $mm <= 0) !== [] || ! is_finite($withinMm) || $withinMm <= 0) {
+        if (
+            array_filter($given, static fn (float $mm): bool => ! is_finite($mm) || $mm <= 0) !== []
+            || ! is_finite($withinMm)
+            || $withinMm <= 0
+        ) {
             throw new BadInput('out-of-range', 'bore_mm', 'Sizes of a bearing are above zero.');
         }
-        $off = static fn (Bearing $b): float => max(array_map(static fn (string $which, float $mm): float => abs($b->{$which} - $mm), array_keys($given), $given));
+        $off = static fn (Bearing $b): float => max(
+            array_map(
+                static fn (string $which, float $mm): float => abs($b->{$which} - $mm),
+                array_keys($given),
+                $given,
+            ),
+        );
         $found = [];
         foreach (self::all() as $bearing) {
-            $either = array_values(array_filter([$bearing, $bearing->shielded()], static fn (Bearing $b): bool => $off($b) <= $withinMm));
+            $either = array_values(
+                array_filter([$bearing, $bearing->shielded()], static fn (Bearing $b): bool => $off($b) <= $withinMm),
+            );
             usort($either, static fn (Bearing $a, Bearing $b): int => $off($a) <=> $off($b));
             array_push($found, ...array_slice($either, 0, 1));
         }

@@ -26,7 +26,11 @@ final readonly class Friction
             $listed = $row['pair'];
             sort($listed);
             if ($listed === $pair && $row['state'] === 'oiled') {
-                return new self($row['low'], $row['high'], "{$row['pair'][0]} on {$row['pair'][1]}, oiled; common practice");
+                return new self(
+                    $row['low'],
+                    $row['high'],
+                    "{$row['pair'][0]} on {$row['pair'][1]}, oiled; common practice",
+                );
             }
         }
         /** @var array{low: float, high: float} $wide */

@@ -7,8 +7,12 @@ namespace Oldpart\Core\Catalogue;
 /** A group of metals and how likely it is after the tests, 0 to 1; `material` is its row in the material table. */
 final readonly class LikelyGroup implements \JsonSerializable
 {
-    public function __construct(public string $code, public string $says, public string $material, public float $share)
-    {
+    public function __construct(
+        public string $code,
+        public string $says,
+        public string $material,
+        public float $share,
+    ) {
     }
 
     public function confidence(): string
@@ -23,6 +27,12 @@ final readonly class LikelyGroup implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['code' => $this->code, 'says' => $this->says, 'material' => $this->material, 'share' => $this->share, 'confidence' => $this->confidence()];
+        return [
+            'code' => $this->code,
+            'says' => $this->says,
+            'material' => $this->material,
+            'share' => $this->share,
+            'confidence' => $this->confidence(),
+        ];
     }
 }

@@ -51,7 +51,11 @@ final readonly class Material
                 return self::fromRow($row);
             }
         }
-        throw new BadInput('unknown-material', $field, "“{$name}” is not in the material table. Choose one from the table, or give its properties.");
+        throw new BadInput(
+            'unknown-material',
+            $field,
+            "“{$name}” is not in the material table. Choose one from the table, or give its properties.",
+        );
     }
 
     /** @return list<Material> */
@@ -69,12 +73,25 @@ final readonly class Material
         $flag = static fn (string $key): bool => ($row[$key] ?? false) === true;
 
         return new self(
-            $text('name'), $text('family'), $number('e_gpa') ?? 0.0, $number('nu'), $number('alpha_per_k'),
-            $number('yield_mpa'), $number('tensile_mpa'), $flag('brittle'),
-            $number('density_kg_m3'), $number('specific_heat_j_kgk'), $number('heat_to_c'), $text('remark'),
-            $text('weld') === '' ? 'ask' : $text('weld'), $text('machine') === '' ? 'ask' : $text('machine'),
+            $text('name'),
+            $text('family'),
+            $number('e_gpa') ?? 0.0,
+            $number('nu'),
+            $number('alpha_per_k'),
+            $number('yield_mpa'),
+            $number('tensile_mpa'),
+            $flag('brittle'),
+            $number('density_kg_m3'),
+            $number('specific_heat_j_kgk'),
+            $number('heat_to_c'),
+            $text('remark'),
+            $text('weld') === '' ? 'ask' : $text('weld'),
+            $text('machine') === '' ? 'ask' : $text('machine'),
             $number('conductivity_w_mk'),
-            cast: $flag('cast'), guessed: $flag('guessed'), porous: $flag('porous'), hardnessConverts: $flag('hardness_converts'),
+            cast: $flag('cast'),
+            guessed: $flag('guessed'),
+            porous: $flag('porous'),
+            hardnessConverts: $flag('hardness_converts'),
         );
     }
 }

@@ -72,19 +72,27 @@ final class MaterialTests
         return $best < self::UNLIKELY;
     }
 
-    /** @return list<array{code: string, name: string, how: string, outcomes: list<array{code: string, says: string}>}> */
+    /**
+     * @return list<array{code: string, name: string, how: string, outcomes: list<array{code: string, says: string}>}>
+     */
     public static function all(): array
     {
-        /** @var list<array{code: string, name: string, how: string, outcomes: list<array{code: string, says: string}>}> $tests */
+        /**
+         * @var list<array{code: string, name: string, how: string, outcomes: list<array{code: string, says: string}>}> $tests
+         */
         $tests = Table::read('material-tests')['tests'];
 
         return $tests;
     }
 
-    /** @return list<array{code: string, says: string, material: string, prior: float, shows: array<string, non-empty-array<string, float>>}> */
+    /**
+     * @return list<array{code: string, says: string, material: string, prior: float, shows: array<string, non-empty-array<string, float>>}>
+     */
     private static function groups(): array
     {
-        /** @var list<array{code: string, says: string, material: string, prior: float, shows: array<string, non-empty-array<string, float>>}> $groups */
+        /**
+         * @var list<array{code: string, says: string, material: string, prior: float, shows: array<string, non-empty-array<string, float>>}> $groups
+         */
         $groups = Table::read('material-tests')['groups'];
 
         return $groups;
@@ -99,10 +107,18 @@ final class MaterialTests
         }
         foreach ($shown as $test => $outcome) {
             if (! isset($known[$test])) {
-                throw new BadInput('unknown-test', "tests.{$test}", "“{$test}” is not a test known here: ".implode(', ', array_keys($known)).' are.');
+                throw new BadInput(
+                    'unknown-test',
+                    "tests.{$test}",
+                    "“{$test}” is not a test known here: ".implode(', ', array_keys($known)).' are.',
+                );
             }
             if (! in_array($outcome, $known[$test], true)) {
-                throw new BadInput('unknown-outcome', "tests.{$test}", "“{$outcome}” is not a result of this test: ".implode(', ', $known[$test]).' are.');
+                throw new BadInput(
+                    'unknown-outcome',
+                    "tests.{$test}",
+                    "“{$outcome}” is not a result of this test: ".implode(', ', $known[$test]).' are.',
+                );
             }
         }
     }

@@ -20,7 +20,8 @@ use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Quantity\Band;
 
 /**
- * The steps from the facts of a job to what comes out of it. Each takes what earlier ones gave and gives one thing; nothing is stored,
+ * The steps from the facts of a job to what comes out of it. Each takes what earlier ones gave and gives one thing;
+ * nothing is stored,
  * nothing turns back. Ways out, what-ifs and mistakes run the same steps on changed facts.
  */
 final class Evaluator
@@ -36,11 +37,15 @@ final class Evaluator
         $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts), $sized);
         $joints = array_map($study->of(...), $sized);
         $lengths = new LoopLengths($facts, $found, $withheld ? [] : $bands);
-        $entries = [...(new MakeCard($facts, $joints))->entries(), ...MakeCard::lengths($facts, $lengths, $bands, $withheld)];
+        $entries = [
+            ...(new MakeCard($facts, $joints))->entries(),
+            ...MakeCard::lengths($facts, $lengths, $bands, $withheld),
+        ];
         $making = array_map(static fn (MakeEntry $entry): CutProgress => CutProgress::of($facts, $entry), $entries);
         $loops = array_map(
             static fn (LoopFacts $loop): SolvedLoop|SolvedPlane => $loop->plane
-                ? SolvedPlane::of($loop, $lengths, $withheld) : $lengths->answer($loop, $facts->shop, $withheld),
+                ? SolvedPlane::of($loop, $lengths, $withheld)
+                : $lengths->answer($loop, $facts->shop, $withheld),
             $facts->loops,
         );
 
@@ -51,7 +56,10 @@ final class Evaluator
             study: $study,
             joints: $joints,
             bands: [...array_map(static fn (array $length): Band => $length['band'], $lengths->bands()), ...$bands],
-            make: array_map(static fn (CutProgress $cut): MakeEntry => $cut->entry->made($cut->lastSize(), $cut->verdict?->value), $making),
+            make: array_map(
+                static fn (CutProgress $cut): MakeEntry => $cut->entry->made($cut->lastSize(), $cut->verdict?->value),
+                $making,
+            ),
             making: $making,
             loops: $loops,
         );

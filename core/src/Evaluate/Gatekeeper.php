@@ -30,10 +30,31 @@ final class Gatekeeper
         $accepted = $takeIn->acceptance();
 
         return match (true) {
-            $takeIn->gates === [] => $takeIn->gatesAnswered ? [] : [Note::caution('gate-unanswered', 'Answer the safety question at Take in before cutting.')],
-            $accepted !== null => [Note::caution('gate-accepted', "Work for licensed practice: {$what}. ".self::who($accepted).' accepts responsibility. Local codes and makers’ instructions come first.')],
-            $takeIn->acceptances !== [] => [Note::stop('gate-changed', "This is work for licensed practice: {$what}. What was accepted before did not cover all of it: accept it again. ".self::sentence()->in)],
-            default => [Note::stop('gate', "This is work for licensed practice: {$what}. It can be recorded and measured. ".self::sentence()->in)],
+            $takeIn->gates === [] => $takeIn->gatesAnswered
+                ? []
+                : [Note::caution('gate-unanswered', 'Answer the safety question at Take in before cutting.')],
+            $accepted !== null => [
+                Note::caution(
+                    'gate-accepted',
+                    "Work for licensed practice: {$what}. ".
+                        self::who($accepted).
+                        ' accepts responsibility. Local codes and makers’ instructions come first.',
+                ),
+            ],
+            $takeIn->acceptances !== [] => [
+                Note::stop(
+                    'gate-changed',
+                    "This is work for licensed practice: {$what}. What was accepted before did not cover all of it: accept it again. ".
+                        self::sentence()->in,
+                ),
+            ],
+            default => [
+                Note::stop(
+                    'gate',
+                    "This is work for licensed practice: {$what}. It can be recorded and measured. ".
+                        self::sentence()->in,
+                ),
+            ],
         };
     }
 

@@ -29,15 +29,28 @@ final class JobFile
         try {
             $object = json_decode($text, false, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException) {
-            throw new BadInput('not-json', 'file', 'This is not a job file: it can’t be read as JSON. Choose a file that was exported here.');
+            throw new BadInput(
+                'not-json',
+                'file',
+                'This is not a job file: it can’t be read as JSON. Choose a file that was exported here.',
+            );
         }
-        if (! $object instanceof \stdClass) {
-            throw new BadInput('not-a-job', 'file', 'This is not a job file: it holds no job. Choose a file that was exported here.');
+        if (! ($object instanceof \stdClass)) {
+            throw new BadInput(
+                'not-a-job',
+                'file',
+                'This is not a job file: it holds no job. Choose a file that was exported here.',
+            );
         }
         $object = self::emptyObjects(OlderJobFile::upgraded($object));
         self::check($object, true);
         /** @var array<string, mixed> $array */
-        $array = json_decode(json_encode($object, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), true, 64, JSON_THROW_ON_ERROR);
+        $array = json_decode(
+            json_encode($object, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
 
         return JobFacts::fromArray($array);
     }
@@ -57,7 +70,8 @@ final class JobFile
     }
 
     /**
-     * Holds some of a decoded job, what was changed, against the schema; what is not there is not asked for, and what it refers to is not
+     * Holds some of a decoded job, what was changed, against the schema; what is not there is not asked for, and what
+     * it refers to is not
      * looked at.
      *
      * @param  array<string, mixed>  $some
@@ -73,21 +87,33 @@ final class JobFile
     private static function object(array $decoded): \stdClass
     {
         /** @var \stdClass $object */
-        $object = json_decode(json_encode((object) $decoded, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), false, 64, JSON_THROW_ON_ERROR);
+        $object = json_decode(
+            json_encode((object) $decoded, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+            false,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
 
         return $object;
     }
 
     public static function write(JobFacts $facts): string
     {
-        return json_encode($facts, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n";
+        return json_encode(
+            $facts,
+            JSON_THROW_ON_ERROR |
+                JSON_PRETTY_PRINT |
+                JSON_UNESCAPED_UNICODE |
+                JSON_UNESCAPED_SLASHES |
+                JSON_PRESERVE_ZERO_FRACTION,
+        )."\n";
     }
 
     /** How many of a list a job takes. */
     public static function most(string $list): int
     {
         $schema = Table::read('job-file.schema');
-        $most = is_array($schema['properties'] ?? null) ? ($schema['properties'][$list]['maxItems'] ?? 5000) : 5000;
+        $most = is_array($schema['properties'] ?? null) ? $schema['properties'][$list]['maxItems'] ?? 5000 : 5000;
 
         return is_int($most) ? $most : 5000;
     }
@@ -107,7 +133,12 @@ final class JobFile
     public static function plain(array|\JsonSerializable $facts): array
     {
         /** @var array<string, mixed> $array */
-        $array = json_decode(json_encode($facts, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), true, 64, JSON_THROW_ON_ERROR);
+        $array = json_decode(
+            json_encode($facts, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
 
         return $array;
     }
@@ -129,11 +160,16 @@ final class JobFile
     {
         if (! isset(self::$schemas[(int) $whole])) {
             /** @var \stdClass $text */
-            $text = json_decode((string) file_get_contents(Table::path('job-file.schema')), false, 64, JSON_THROW_ON_ERROR);
+            $text = json_decode(
+                (string) file_get_contents(Table::path('job-file.schema')),
+                false,
+                64,
+                JSON_THROW_ON_ERROR,
+            );
             if (! $whole) {
                 unset($text->required);
             }
-            $validator = new Validator;
+            $validator = new Validator();
             self::$schemas[(int) $whole] = [$validator, $validator->loader()->loadObjectSchema($text)];
         }
         [$validator, $schema] = self::$schemas[(int) $whole];
@@ -153,13 +189,28 @@ final class JobFile
         $field = $field === '' ? 'file' : $field;
         if ($error->keyword() === 'format') {
             $date = ($error->args()['format'] ?? '') === 'date';
-            throw new BadInput('time', $field, "“{$field}” is no ".($date ? 'day there is. Write it as 2026-11-24.' : 'moment there is. Write it as 2026-11-24T09:30:00Z.'));
+            throw new BadInput(
+                'time',
+                $field,
+                "“{$field}” is no ".
+                    ($date
+                        ? 'day there is. Write it as 2026-11-24.'
+                        : 'moment there is. Write it as 2026-11-24T09:30:00Z.'),
+            );
         }
         if ($error->keyword() === 'maxItems') {
-            throw new BadInput('too-many', $field, "“{$field}” holds more than a job takes here. Start another job for the rest.");
+            throw new BadInput(
+                'too-many',
+                $field,
+                "“{$field}” holds more than a job takes here. Start another job for the rest.",
+            );
         }
-        $what = rtrim((new ErrorFormatter)->formatErrorMessage($error), '.');
-        throw new BadInput('job-file', $field, "This job file is not right at “{$field}”: ".lcfirst($what).'. Mend it there, or export it again.');
+        $what = rtrim((new ErrorFormatter())->formatErrorMessage($error), '.');
+        throw new BadInput(
+            'job-file',
+            $field,
+            "This job file is not right at “{$field}”: ".lcfirst($what).'. Mend it there, or export it again.',
+        );
     }
 
     private static function deepest(ValidationError $error): ValidationError

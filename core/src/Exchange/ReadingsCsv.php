@@ -13,10 +13,36 @@ use Oldpart\Core\Quantity\Unit;
 /** Readings as a table: RFC 4180 out; in with comma, semicolon or tab, columns chosen, bad rows named by their line. */
 final class ReadingsCsv
 {
-    public const COLUMNS = ['surface', 'station', 'angle', 'value', 'unit', 'value_mm', 'instrument', 'part_c', 'gauge_c', 'worn', 'set_aside', 'remark', 'taken_at'];
+    public const COLUMNS = [
+        'surface',
+        'station',
+        'angle',
+        'value',
+        'unit',
+        'value_mm',
+        'instrument',
+        'part_c',
+        'gauge_c',
+        'worn',
+        'set_aside',
+        'remark',
+        'taken_at',
+    ];
 
     /** What a column may hold when readings come in. */
-    public const FIELDS = ['surface', 'station', 'angle', 'value', 'unit', 'instrument', 'part_c', 'gauge_c', 'worn', 'remark', 'taken_at'];
+    public const FIELDS = [
+        'surface',
+        'station',
+        'angle',
+        'value',
+        'unit',
+        'instrument',
+        'part_c',
+        'gauge_c',
+        'worn',
+        'remark',
+        'taken_at',
+    ];
 
     public const MAX_ROWS = 2000;
 
@@ -25,9 +51,17 @@ final class ReadingsCsv
 
     /** What people call the columns. */
     private const ALSO = [
-        'surface' => ['surface', 'feature', 'name'], 'station' => ['station', 'place', 'position', 'where'], 'angle' => ['angle', 'deg', 'degrees'],
-        'value' => ['value', 'reading', 'size', 'measured', 'diameter', 'mm', 'in', 'inch'], 'unit' => ['unit', 'units'], 'instrument' => ['instrument', 'gauge', 'tool'],
-        'part_c' => ['part_c', 'part temperature', 'temperature', 'temp'], 'gauge_c' => ['gauge_c'], 'worn' => ['worn'], 'remark' => ['remark', 'note', 'comment'], 'taken_at' => ['taken_at', 'time', 'date'],
+        'surface' => ['surface', 'feature', 'name'],
+        'station' => ['station', 'place', 'position', 'where'],
+        'angle' => ['angle', 'deg', 'degrees'],
+        'value' => ['value', 'reading', 'size', 'measured', 'diameter', 'mm', 'in', 'inch'],
+        'unit' => ['unit', 'units'],
+        'instrument' => ['instrument', 'gauge', 'tool'],
+        'part_c' => ['part_c', 'part temperature', 'temperature', 'temp'],
+        'gauge_c' => ['gauge_c'],
+        'worn' => ['worn'],
+        'remark' => ['remark', 'note', 'comment'],
+        'taken_at' => ['taken_at', 'time', 'date'],
     ];
 
     /** All readings of a job, or of one surface, those set aside too; lines end as RFC 4180 says. */
@@ -39,8 +73,19 @@ final class ReadingsCsv
                 continue;
             }
             $lines[] = [
-                $facts->surface($r->surface)->name ?? '', $r->station, $r->angle, $r->value->typed, $r->value->unit->value, (string) round($r->value->length->mm, 6), $r->instrument,
-                (string) $r->partC, (string) $r->gaugeC, $r->worn === null ? '' : ($r->worn ? 'yes' : 'no'), $r->setAside ?? '', $r->remark ?? '', $r->takenAt ?? '',
+                $facts->surface($r->surface)->name ?? '',
+                $r->station,
+                $r->angle,
+                $r->value->typed,
+                $r->value->unit->value,
+                (string) round($r->value->length->mm, 6),
+                $r->instrument,
+                (string) $r->partC,
+                (string) $r->gaugeC,
+                $r->worn === null ? '' : ($r->worn ? 'yes' : 'no'),
+                $r->setAside ?? '',
+                $r->remark ?? '',
+                $r->takenAt ?? '',
             ];
         }
         $out = fopen('php://memory', 'r+');
@@ -55,7 +100,10 @@ final class ReadingsCsv
         return (string) stream_get_contents($out);
     }
 
-    /** A text that a spreadsheet would take for a formula is kept from being one, also behind a space, a tab or a line's end; a number stays a number. */
+    /**
+     * A text that a spreadsheet would take for a formula is kept from being one, also behind a space, a tab or a line's
+     * end; a number stays a number.
+     */
     private static function harmless(string $text): string
     {
         return preg_match(self::FORMULA, $text) === 1 && ! is_numeric($text) ? "'{$text}" : $text;
@@ -64,7 +112,9 @@ final class ReadingsCsv
     /** The mark before such a text is none of its own. */
     private static function asWritten(string $cell): string
     {
-        return str_starts_with($cell, "'") && preg_match(self::FORMULA, substr($cell, 1)) === 1 ? substr($cell, 1) : $cell;
+        return str_starts_with($cell, "'") && preg_match(self::FORMULA, substr($cell, 1)) === 1
+            ? substr($cell, 1)
+            : $cell;
     }
 
     /**
@@ -84,7 +134,11 @@ final class ReadingsCsv
         if ($first === false || trim($first) === '') {
             throw new BadInput('empty', 'text', 'There is no table here. Its first line names the columns.');
         }
-        $counts = array_map(static fn (string $d): int => substr_count($first, $d), ["\t" => "\t", ';' => ';', ',' => ',']);
+        $counts = array_map(static fn (string $d): int => substr_count($first, $d), [
+            "\t" => "\t",
+            ';' => ';',
+            ',' => ',',
+        ]);
         arsort($counts);
         $in = fopen('php://memory', 'r+');
         if ($in === false) {
@@ -102,10 +156,16 @@ final class ReadingsCsv
             } elseif (array_filter($cells, static fn (string $c): bool => $c !== '') !== []) {
                 $rows[$line] = $cells;
             }
-            $line += 1 + array_sum(array_map(static fn (string $c): int => substr_count($c, "\n"), array_map(strval(...), $row)));
+            $line +=
+                1 +
+                array_sum(array_map(static fn (string $c): int => substr_count($c, "\n"), array_map(strval(...), $row)));
         }
         if (count($rows) > self::MAX_ROWS) {
-            throw new BadInput('too-many', 'text', 'More than '.self::MAX_ROWS.' readings at once. Bring them in in parts.');
+            throw new BadInput(
+                'too-many',
+                'text',
+                'More than '.self::MAX_ROWS.' readings at once. Bring them in in parts.',
+            );
         }
 
         return ['heading' => $heading ?? [], 'rows' => $rows];
@@ -147,11 +207,22 @@ final class ReadingsCsv
      *
      * @throws BadInput when the columns make no sense
      */
-    public static function read(string $text, array $columns, JobFacts $facts, ?string $surfaceId, Unit $unit, string $instrument, callable $newId): array
-    {
+    public static function read(
+        string $text,
+        array $columns,
+        JobFacts $facts,
+        ?string $surfaceId,
+        Unit $unit,
+        string $instrument,
+        callable $newId,
+    ): array {
         foreach ($columns as $i => $field) {
             if ($field !== null && ! in_array($field, self::FIELDS, true)) {
-                throw new BadInput('column', "columns.{$i}", "“{$field}” is nothing a column can hold. It can hold: ".implode(', ', self::FIELDS).'.');
+                throw new BadInput(
+                    'column',
+                    "columns.{$i}",
+                    "“{$field}” is nothing a column can hold. It can hold: ".implode(', ', self::FIELDS).'.',
+                );
             }
         }
         if (! in_array('value', $columns, true)) {
@@ -168,7 +239,11 @@ final class ReadingsCsv
             try {
                 $reading = self::reading($row, $facts, $surfaceId, $unit, $instrument);
                 $readings[] = ['id' => $newId(), ...$reading];
-                $shown[] = ['line' => $line, 'surface' => $facts->surface($reading['surface'])->name ?? '', 'says' => "{$reading['station']}, {$reading['angle']}°: {$reading['value']['typed']} {$reading['value']['unit']}"];
+                $shown[] = [
+                    'line' => $line,
+                    'surface' => $facts->surface($reading['surface'])->name ?? '',
+                    'says' => "{$reading['station']}, {$reading['angle']}°: {$reading['value']['typed']} {$reading['value']['unit']}",
+                ];
             } catch (BadInput $bad) {
                 $refused[] = ['line' => $line, 'says' => $bad->getMessage()];
             }
@@ -181,8 +256,13 @@ final class ReadingsCsv
      * @param  array<string, string>  $row
      * @return array{surface: string, station: string, angle: string, value: array{typed: string, unit: string}, instrument: string, part_c: ?float, gauge_c: ?float, worn: ?bool, remark: ?string, taken_at: ?string}
      */
-    private static function reading(array $row, JobFacts $facts, ?string $surfaceId, Unit $unit, string $instrument): array
-    {
+    private static function reading(
+        array $row,
+        JobFacts $facts,
+        ?string $surfaceId,
+        Unit $unit,
+        string $instrument,
+    ): array {
         $surface = self::surface($row['surface'] ?? '', $facts, $surfaceId);
         $in = match (mb_strtolower($row['unit'] ?? '')) {
             '' => $unit,
@@ -220,7 +300,13 @@ final class ReadingsCsv
                 return $surface;
             }
         }
-        throw new BadInput('surface', 'surface', $name === '' ? 'It names no surface. Add a column for it, or bring it in at the surface.' : "There is no surface called “{$name}” in this job.");
+        throw new BadInput(
+            'surface',
+            'surface',
+            $name === ''
+                ? 'It names no surface. Add a column for it, or bring it in at the surface.'
+                : "There is no surface called “{$name}” in this job.",
+        );
     }
 
     private static function celsius(string $text): ?float
@@ -230,7 +316,9 @@ final class ReadingsCsv
             return null;
         }
 
-        return is_numeric($clean) && $clean > -60 && $clean < 400 ? (float) $clean : throw new BadInput('temperature', 'part_c', "“{$text}” is no temperature a part is measured at.");
+        return is_numeric($clean) && $clean > -60 && $clean < 400
+            ? (float) $clean
+            : throw new BadInput('temperature', 'part_c', "“{$text}” is no temperature a part is measured at.");
     }
 
     private static function time(string $text): ?string
@@ -239,13 +327,26 @@ final class ReadingsCsv
             return null;
         }
         try {
-            if (preg_match('/^(\d{4})-(\d\d)-(\d\d)(?:[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:?\d\d)?)?$/', $text, $m) !== 1 || ! checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
-                throw new \UnexpectedValueException;
+            if (
+                preg_match(
+                    '/^(\d{4})-(\d\d)-(\d\d)(?:[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:?\d\d)?)?$/',
+                    $text,
+                    $m,
+                ) !== 1
+                || ! checkdate((int) $m[2], (int) $m[3], (int) $m[1])
+            ) {
+                throw new \UnexpectedValueException();
             }
 
-            return (new \DateTimeImmutable($text, new \DateTimeZone('UTC')))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z');
+            return (new \DateTimeImmutable($text, new \DateTimeZone('UTC')))
+                ->setTimezone(new \DateTimeZone('UTC'))
+                ->format('Y-m-d\TH:i:s\Z');
         } catch (\Exception) {
-            throw new BadInput('time', 'taken_at', "“{$text}” is no time that can be read. Write it as 2026-11-24T09:30.");
+            throw new BadInput(
+                'time',
+                'taken_at',
+                "“{$text}” is no time that can be read. Write it as 2026-11-24T09:30.",
+            );
         }
     }
 }

@@ -6,7 +6,10 @@ namespace Oldpart\Core\Facts;
 
 use Oldpart\Core\Quantity\Fields;
 
-/** Somebody named took responsibility for work that is for licensed practice: who, in what capacity, when, for which gates. */
+/**
+ * Somebody named took responsibility for work that is for licensed practice: who, in what capacity, when, for which
+ * gates.
+ */
 final readonly class AcceptanceFacts implements \JsonSerializable
 {
     public function __construct(

@@ -34,13 +34,20 @@ final readonly class BearingFacts implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->textOrNull('designation'), $f->numberOrNull('bore_mm'), $f->numberOrNull('outside_mm'), $f->numberOrNull('width_mm'),
+            $f->textOrNull('designation'),
+            $f->numberOrNull('bore_mm'),
+            $f->numberOrNull('outside_mm'),
+            $f->numberOrNull('width_mm'),
             $f->text('turning') === 'outer' ? 'outer' : 'inner',
             match ($f->text('load')) {
-                'light' => 'light', 'heavy' => 'heavy', default => 'normal',
+                'light' => 'light',
+                'heavy' => 'heavy',
+                default => 'normal',
             },
             match ($f->text('housing')) {
-                'split' => 'split', 'thin' => 'thin', default => 'solid',
+                'split' => 'split',
+                'thin' => 'thin',
+                default => 'solid',
             },
             $f->number('inner_warmer_k'),
         );
@@ -52,8 +59,17 @@ final readonly class BearingFacts implements \JsonSerializable
         if ($this->designation !== null && trim($this->designation) !== '') {
             return Bearings::named($this->designation);
         }
-        if ($this->boreMm === null || $this->outsideMm === null || $this->widthMm === null || $this->outsideMm <= $this->boreMm) {
-            throw new BadInput('bearing', 'designation', 'Say what is stamped on the bearing, or its bore, outside and width.');
+        if (
+            $this->boreMm === null
+            || $this->outsideMm === null
+            || $this->widthMm === null
+            || $this->outsideMm <= $this->boreMm
+        ) {
+            throw new BadInput(
+                'bearing',
+                'designation',
+                'Say what is stamped on the bearing, or its bore, outside and width.',
+            );
         }
 
         return new Bearing('as measured', 'as measured', $this->boreMm, $this->outsideMm, $this->widthMm);
@@ -68,8 +84,14 @@ final readonly class BearingFacts implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'designation' => $this->designation, 'bore_mm' => $this->boreMm, 'outside_mm' => $this->outsideMm, 'width_mm' => $this->widthMm,
-            'turning' => $this->turning, 'load' => $this->load, 'housing' => $this->housing, 'inner_warmer_k' => $this->innerWarmerK,
+            'designation' => $this->designation,
+            'bore_mm' => $this->boreMm,
+            'outside_mm' => $this->outsideMm,
+            'width_mm' => $this->widthMm,
+            'turning' => $this->turning,
+            'load' => $this->load,
+            'housing' => $this->housing,
+            'inner_warmer_k' => $this->innerWarmerK,
         ];
     }
 }

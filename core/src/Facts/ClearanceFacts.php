@@ -43,9 +43,21 @@ final readonly class ClearanceFacts implements \JsonSerializable
         };
 
         return new self(
-            $f->text('id'), $f->text('name'), $f->choice('travel', Travel::class), $f->lengthOrNull('arm', true), $f->lengthOrNull('mover'), $deg('from_deg'), $deg('to_deg'),
-            $f->lengthOrNull('from', true), $f->lengthOrNull('to', true), $f->choice('other', Neighbour::class), $f->lengthOrNull('x', true), $f->lengthOrNull('y', true),
-            $f->lengthOrNull('other_size'), $f->lengthOrNull('doubt'), $f->lengthOrNull('least'),
+            $f->text('id'),
+            $f->text('name'),
+            $f->choice('travel', Travel::class),
+            $f->lengthOrNull('arm', true),
+            $f->lengthOrNull('mover'),
+            $deg('from_deg'),
+            $deg('to_deg'),
+            $f->lengthOrNull('from', true),
+            $f->lengthOrNull('to', true),
+            $f->choice('other', Neighbour::class),
+            $f->lengthOrNull('x', true),
+            $f->lengthOrNull('y', true),
+            $f->lengthOrNull('other_size'),
+            $f->lengthOrNull('doubt'),
+            $f->lengthOrNull('least'),
         );
     }
 
@@ -53,8 +65,21 @@ final readonly class ClearanceFacts implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'id' => $this->id, 'name' => $this->name, 'travel' => $this->travel->value, 'arm' => $this->arm, 'mover' => $this->mover, 'from_deg' => $this->fromDeg, 'to_deg' => $this->toDeg, 'from' => $this->from, 'to' => $this->to,
-            'other' => $this->other->value, 'x' => $this->x, 'y' => $this->y, 'other_size' => $this->otherSize, 'doubt' => $this->doubt, 'least' => $this->least,
+            'id' => $this->id,
+            'name' => $this->name,
+            'travel' => $this->travel->value,
+            'arm' => $this->arm,
+            'mover' => $this->mover,
+            'from_deg' => $this->fromDeg,
+            'to_deg' => $this->toDeg,
+            'from' => $this->from,
+            'to' => $this->to,
+            'other' => $this->other->value,
+            'x' => $this->x,
+            'y' => $this->y,
+            'other_size' => $this->otherSize,
+            'doubt' => $this->doubt,
+            'least' => $this->least,
         ];
     }
 }

@@ -23,8 +23,13 @@ final readonly class CostFacts implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->text('id'), $f->choice('kind', CostKind::class), $f->text('name'), $f->numberOrNull('amount'), $f->flag('each_piece'),
-            $f->numberOrNull('price_per_kg'), $f->numberOrNull('mass_kg'),
+            $f->text('id'),
+            $f->choice('kind', CostKind::class),
+            $f->text('name'),
+            $f->numberOrNull('amount'),
+            $f->flag('each_piece'),
+            $f->numberOrNull('price_per_kg'),
+            $f->numberOrNull('mass_kg'),
         );
     }
 
@@ -32,8 +37,13 @@ final readonly class CostFacts implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'id' => $this->id, 'kind' => $this->kind->value, 'name' => $this->name, 'amount' => $this->amount, 'each_piece' => $this->eachPiece,
-            'price_per_kg' => $this->pricePerKg, 'mass_kg' => $this->massKg,
+            'id' => $this->id,
+            'kind' => $this->kind->value,
+            'name' => $this->name,
+            'amount' => $this->amount,
+            'each_piece' => $this->eachPiece,
+            'price_per_kg' => $this->pricePerKg,
+            'mass_kg' => $this->massKg,
         ];
     }
 }

@@ -29,7 +29,9 @@ enum Criticality: string
     public function angles(SurfaceKind $kind): array
     {
         return match (true) {
-            $this === self::Critical => $kind === SurfaceKind::Length ? ['0', '90', '180', '270'] : ['0', '45', '90', '135'],
+            $this === self::Critical => $kind === SurfaceKind::Length
+                ? ['0', '90', '180', '270']
+                : ['0', '45', '90', '135'],
             $this === self::Fit => ['0', '90'],
             default => ['0'],
         };

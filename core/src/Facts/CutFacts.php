@@ -27,7 +27,17 @@ final readonly class CutFacts implements \JsonSerializable
     /** The same cut come out at another size, mm. */
     public function cameOut(float $mm): self
     {
-        return new self($this->id, $this->surface, $this->phase, $this->dialled, new TypedLength(Length::mm($mm), $this->after->typed, $this->after->unit), $this->instrument, null, $this->setAside, $this->at);
+        return new self(
+            $this->id,
+            $this->surface,
+            $this->phase,
+            $this->dialled,
+            new TypedLength(Length::mm($mm), $this->after->typed, $this->after->unit),
+            $this->instrument,
+            null,
+            $this->setAside,
+            $this->at,
+        );
     }
 
     public static function read(Fields $f): self

@@ -9,8 +9,10 @@ use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\TypedLength;
 
 /**
- * What drives or keeps a joint beside its fit. `size`: the key's width, the pin's or screw's diameter, the fillet's leg. `size2`: the key's
- * height. `long`: of the key, or of a dowel along the joint. `circle`: through a flange. `count`; `tighten_nm`: each screw; `half_angle_deg`:
+ * What drives or keeps a joint beside its fit. `size`: the key's width, the pin's or screw's diameter, the fillet's
+ * leg. `size2`: the key's
+ * height. `long`: of the key, or of a dowel along the joint. `circle`: through a flange. `count`; `tighten_nm`: each
+ * screw; `half_angle_deg`:
  * of a split bush. `material`: of the key or the pins.
  */
 final readonly class FasteningFacts implements \JsonSerializable
@@ -36,8 +38,15 @@ final readonly class FasteningFacts implements \JsonSerializable
         }
 
         return new self(
-            $f->choice('kind', FasteningKind::class), $f->lengthOrNull('size'), $f->lengthOrNull('size2'), $f->lengthOrNull('long'), $f->lengthOrNull('circle'), (int) $count,
-            $f->numberOrNull('tighten_nm'), $f->numberOrNull('half_angle_deg'), $f->textOrNull('material'),
+            $f->choice('kind', FasteningKind::class),
+            $f->lengthOrNull('size'),
+            $f->lengthOrNull('size2'),
+            $f->lengthOrNull('long'),
+            $f->lengthOrNull('circle'),
+            (int) $count,
+            $f->numberOrNull('tighten_nm'),
+            $f->numberOrNull('half_angle_deg'),
+            $f->textOrNull('material'),
         );
     }
 
@@ -45,8 +54,15 @@ final readonly class FasteningFacts implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'kind' => $this->kind->value, 'size' => $this->size, 'size2' => $this->size2, 'long' => $this->long, 'circle' => $this->circle, 'count' => $this->count,
-            'tighten_nm' => $this->tightenNm, 'half_angle_deg' => $this->halfAngleDeg, 'material' => $this->material,
+            'kind' => $this->kind->value,
+            'size' => $this->size,
+            'size2' => $this->size2,
+            'long' => $this->long,
+            'circle' => $this->circle,
+            'count' => $this->count,
+            'tighten_nm' => $this->tightenNm,
+            'half_angle_deg' => $this->halfAngleDeg,
+            'material' => $this->material,
         ];
     }
 }

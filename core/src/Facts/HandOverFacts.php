@@ -9,18 +9,13 @@ use Oldpart\Core\Quantity\Fields;
 /** How the job ended, and what to do differently next time. */
 final readonly class HandOverFacts implements \JsonSerializable
 {
-    public function __construct(
-        public ?string $finishedAt,
-        public string $nextTime,
-    ) {
+    public function __construct(public ?string $finishedAt, public string $nextTime)
+    {
     }
 
     public static function read(Fields $f): self
     {
-        return new self(
-            $f->textOrNull('finished_at'),
-            $f->textOrNull('next_time') ?? '',
-        );
+        return new self($f->textOrNull('finished_at'), $f->textOrNull('next_time') ?? '');
     }
 
     /** @return array<string, mixed> */

@@ -85,8 +85,13 @@ final readonly class JobFacts implements \JsonSerializable
         $must = static fn (string $name): Fields => $f->object($name) ?? throw $f->bad($name, 'is missing.');
 
         return new self(
-            $f->text('id'), $f->text('machine'), $f->text('part'), $f->text('kind'), $f->choice('unit', Unit::class),
-            TakeIn::read($must('take_in')), ShopFacts::read($must('shop')),
+            $f->text('id'),
+            $f->text('machine'),
+            $f->text('part'),
+            $f->text('kind'),
+            $f->choice('unit', Unit::class),
+            TakeIn::read($must('take_in')),
+            ShopFacts::read($must('shop')),
             array_map(PartFacts::read(...), $f->objects('parts')),
             array_map(SurfaceFacts::read(...), $f->objects('surfaces')),
             array_map(ReadingFacts::read(...), $f->objects('readings')),
@@ -115,11 +120,37 @@ final readonly class JobFacts implements \JsonSerializable
      * @param  ?list<LoopFacts>  $loops
      * @param  ?list<MistakeFacts>  $mistakes
      */
-    public function with(?array $readings = null, ?array $cuts = null, ?array $loops = null, ?array $mistakes = null): self
-    {
+    public function with(
+        ?array $readings = null,
+        ?array $cuts = null,
+        ?array $loops = null,
+        ?array $mistakes = null,
+    ): self {
         return new self(
-            $this->id, $this->machine, $this->part, $this->kind, $this->unit, $this->takeIn, $this->shop, $this->parts, $this->surfaces, $readings ?? $this->readings, $this->joints, $cuts ?? $this->cuts, $this->ticks,
-            $this->evidence, $this->photos, $this->operations, $this->costs, $this->quote, $this->waits, $this->handOver, $this->pushes, $loops ?? $this->loops, $mistakes ?? $this->mistakes, $this->clearances,
+            $this->id,
+            $this->machine,
+            $this->part,
+            $this->kind,
+            $this->unit,
+            $this->takeIn,
+            $this->shop,
+            $this->parts,
+            $this->surfaces,
+            $readings ?? $this->readings,
+            $this->joints,
+            $cuts ?? $this->cuts,
+            $this->ticks,
+            $this->evidence,
+            $this->photos,
+            $this->operations,
+            $this->costs,
+            $this->quote,
+            $this->waits,
+            $this->handOver,
+            $this->pushes,
+            $loops ?? $this->loops,
+            $mistakes ?? $this->mistakes,
+            $this->clearances,
         );
     }
 
@@ -160,7 +191,14 @@ final readonly class JobFacts implements \JsonSerializable
     /** @return list<CutFacts> those that count, oldest first */
     public function cutsOf(string $surfaceId, Phase $phase): array
     {
-        return array_values(array_filter($this->cuts, static fn (CutFacts $c): bool => $c->surface === $surfaceId && $c->phase === $phase && $c->setAside === null));
+        return array_values(
+            array_filter(
+                $this->cuts,
+                static fn (CutFacts $c): bool => $c->surface === $surfaceId
+                    && $c->phase === $phase
+                    && $c->setAside === null,
+            ),
+        );
     }
 
     public function isTicked(string $code): bool
@@ -185,19 +223,39 @@ final readonly class JobFacts implements \JsonSerializable
         }
         foreach ($this->loops as $i => $loop) {
             foreach ($loop->lengths as $k => $length) {
-                $this->need($length->surface === null || $this->surface($length->surface) !== null, "loops.{$i}.lengths.{$k}.surface", $length->name, 'surface');
+                $this->need(
+                    $length->surface === null || $this->surface($length->surface) !== null,
+                    "loops.{$i}.lengths.{$k}.surface",
+                    $length->name,
+                    'surface',
+                );
             }
         }
         foreach ($this->mistakes as $i => $mistake) {
-            $this->need($mistake->surface === null || $this->surface($mistake->surface) !== null, "mistakes.{$i}.surface", 'A number that was wrong', 'surface');
+            $this->need(
+                $mistake->surface === null || $this->surface($mistake->surface) !== null,
+                "mistakes.{$i}.surface",
+                'A number that was wrong',
+                'surface',
+            );
         }
         foreach ($this->photos as $i => $photo) {
-            $this->need($photo->surface === null || $this->surface($photo->surface) !== null, "photos.{$i}.surface", 'A photograph', 'surface');
+            $this->need(
+                $photo->surface === null || $this->surface($photo->surface) !== null,
+                "photos.{$i}.surface",
+                'A photograph',
+                'surface',
+            );
         }
         foreach ($this->joints as $i => $joint) {
             $this->need($this->surface($joint->inner) !== null, "joints.{$i}.inner", $joint->name, 'surface');
             $this->need($this->surface($joint->outer) !== null, "joints.{$i}.outer", $joint->name, 'surface');
-            $this->need($joint->along === null || $this->surface($joint->along) !== null, "joints.{$i}.along", $joint->name, 'surface');
+            $this->need(
+                $joint->along === null || $this->surface($joint->along) !== null,
+                "joints.{$i}.along",
+                $joint->name,
+                'surface',
+            );
         }
     }
 

@@ -55,7 +55,9 @@ final readonly class JointFacts implements \JsonSerializable
             $f->numberOrNull('needs_torque_nm'),
             $f->flagOrNull('finish_in_place'),
             $f->textMap('asked'),
-            $f->has('bearing') ? BearingFacts::read($f->object('bearing') ?? throw $f->bad('bearing', 'must be an object.')) : null,
+            $f->has('bearing')
+                ? BearingFacts::read($f->object('bearing') ?? throw $f->bad('bearing', 'must be an object.'))
+                : null,
             $f->numberOrNull('load_n'),
             $f->numberOrNull('speed_rpm'),
             $f->numberOrNull('outer_c'),

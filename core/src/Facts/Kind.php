@@ -8,7 +8,10 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Quantity\Unit;
 
-/** What can be made: a kind of job that lays out its parts, surfaces, joints, loops and clearances (data/kinds/, one file each). */
+/**
+ * What can be made: a kind of job that lays out its parts, surfaces, joints, loops and clearances (data/kinds/, one
+ * file each).
+ */
 final readonly class Kind
 {
     /** @param  array<string, mixed>  $layout */
@@ -31,7 +34,12 @@ final readonly class Kind
     /** @throws BadInput when there is no such kind */
     public static function named(string $code): self
     {
-        return self::orNull($code) ?? throw new BadInput('unknown-kind', 'kind', "“{$code}” is not a kind of job known here. Choose one from the sheet.");
+        return self::orNull($code) ??
+            throw new BadInput(
+                'unknown-kind',
+                'kind',
+                "“{$code}” is not a kind of job known here. Choose one from the sheet.",
+            );
     }
 
     /** Null where there is no such kind: a job from elsewhere may be of one that is not known here. */
@@ -51,18 +59,23 @@ final readonly class Kind
     {
         $kinds = [];
         foreach (glob(Table::path('kinds/*')) ?: [] as $file) {
-            /** @var array{code: string, name: string, place: int, says: string, words: list<string>, minds: list<string>, order?: string, casting?: bool} $layout */
+            /**
+             * @var array{code: string, name: string, place: int, says: string, words: list<string>, minds: list<string>, order?: string, casting?: bool} $layout
+             */
             $layout = Table::read('kinds/'.basename($file, '.json'));
-            $kinds[] = [$layout['place'], new self(
-                code: $layout['code'],
-                name: $layout['name'],
-                says: $layout['says'],
-                words: $layout['words'],
-                minds: $layout['minds'],
-                ownOrder: isset($layout['order']),
-                casting: $layout['casting'] ?? false,
-                layout: $layout,
-            )];
+            $kinds[] = [
+                $layout['place'],
+                new self(
+                    code: $layout['code'],
+                    name: $layout['name'],
+                    says: $layout['says'],
+                    words: $layout['words'],
+                    minds: $layout['minds'],
+                    ownOrder: isset($layout['order']),
+                    casting: $layout['casting'] ?? false,
+                    layout: $layout,
+                ),
+            ];
         }
         usort($kinds, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
@@ -75,8 +88,14 @@ final readonly class Kind
      *
      * @param  callable(): string  $newId  hands in a fresh id for each thing
      */
-    public function layOut(string $id, string $machine, string $part, Unit $unit, ShopFacts $shop, callable $newId): JobFacts
-    {
+    public function layOut(
+        string $id,
+        string $machine,
+        string $part,
+        Unit $unit,
+        ShopFacts $shop,
+        callable $newId,
+    ): JobFacts {
         $ids = [];
         foreach (['parts', 'surfaces', 'joints'] as $list) {
             foreach ($this->rows($list) as $row) {
@@ -86,18 +105,64 @@ final readonly class Kind
         $surface = static fn (?string $key): ?string => $key === null ? null : $ids["surfaces.{$key}"];
 
         return JobFacts::fromArray([
-            'id' => $id, 'machine' => $machine, 'part' => $part, 'kind' => $this->code, 'unit' => $unit->value,
-            'take_in' => ['quantity' => 1], 'shop' => $shop->jsonSerialize(), 'hand_over' => ['next_time' => ''],
-            'parts' => array_map(static fn (array $r): array => ['id' => $ids["parts.{$r['key']}"], ...$r], $this->rows('parts')),
-            'surfaces' => array_map(static fn (array $r): array => [...self::sketched($r), 'id' => $ids["surfaces.{$r['key']}"], 'part' => $ids["parts.{$r['part']}"]], $this->rows('surfaces')),
-            'joints' => array_map(static fn (array $r): array => [
-                ...$r, 'id' => $ids["joints.{$r['key']}"], 'inner' => $surface($r['inner']), 'outer' => $surface($r['outer']), 'along' => $surface($r['along']),
-            ], $this->rows('joints')),
-            'loops' => array_map(static fn (array $r): array => ['least' => null, 'most' => null, ...$r, 'id' => $newId(), 'lengths' => array_map(static fn (array $l): array => [
-                'size' => null, 'plus' => null, 'minus' => null, 'spread' => 'uniform', ...$l, 'surface' => $surface($l['surface'] ?? null),
-            ], is_array($r['lengths'] ?? null) ? $r['lengths'] : [])], $this->rows('loops')),
-            'clearances' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('clearances')),
-            'operations' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('operations')),
+            'id' => $id,
+            'machine' => $machine,
+            'part' => $part,
+            'kind' => $this->code,
+            'unit' => $unit->value,
+            'take_in' => ['quantity' => 1],
+            'shop' => $shop->jsonSerialize(),
+            'hand_over' => ['next_time' => ''],
+            'parts' => array_map(
+                static fn (array $r): array => ['id' => $ids["parts.{$r['key']}"], ...$r],
+                $this->rows('parts'),
+            ),
+            'surfaces' => array_map(
+                static fn (array $r): array => [
+                    ...self::sketched($r),
+                    'id' => $ids["surfaces.{$r['key']}"],
+                    'part' => $ids["parts.{$r['part']}"],
+                ],
+                $this->rows('surfaces'),
+            ),
+            'joints' => array_map(
+                static fn (array $r): array => [
+                    ...$r,
+                    'id' => $ids["joints.{$r['key']}"],
+                    'inner' => $surface($r['inner']),
+                    'outer' => $surface($r['outer']),
+                    'along' => $surface($r['along']),
+                ],
+                $this->rows('joints'),
+            ),
+            'loops' => array_map(
+                static fn (array $r): array => [
+                    'least' => null,
+                    'most' => null,
+                    ...$r,
+                    'id' => $newId(),
+                    'lengths' => array_map(
+                        static fn (array $l): array => [
+                            'size' => null,
+                            'plus' => null,
+                            'minus' => null,
+                            'spread' => 'uniform',
+                            ...$l,
+                            'surface' => $surface($l['surface'] ?? null),
+                        ],
+                        is_array($r['lengths'] ?? null) ? $r['lengths'] : [],
+                    ),
+                ],
+                $this->rows('loops'),
+            ),
+            'clearances' => array_map(
+                static fn (array $r): array => [...$r, 'id' => $newId()],
+                $this->rows('clearances'),
+            ),
+            'operations' => array_map(
+                static fn (array $r): array => [...$r, 'id' => $newId()],
+                $this->rows('operations'),
+            ),
             'costs' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('costs')),
         ]);
     }

@@ -26,10 +26,20 @@ final readonly class LoopFacts implements \JsonSerializable
 
     public static function read(Fields $f): self
     {
-        return new self($f->text('id'), $f->text('name'), $f->lengthOrNull('least', true), $f->lengthOrNull('most', true), array_map(LoopLength::read(...), $f->objects('lengths')), $f->flagOrNull('plane') ?? false);
+        return new self(
+            $f->text('id'),
+            $f->text('name'),
+            $f->lengthOrNull('least', true),
+            $f->lengthOrNull('most', true),
+            array_map(LoopLength::read(...), $f->objects('lengths')),
+            $f->flagOrNull('plane') ?? false,
+        );
     }
 
-    /** What is wanted of the gap, mm; far beyond Loop::FAR to a side where nothing is. Null where nothing is wanted at all. */
+    /**
+     * What is wanted of the gap, mm; far beyond Loop::FAR to a side where nothing is. Null where nothing is wanted at
+     * all.
+     */
     public function wanted(): ?Range
     {
         if ($this->least === null && $this->most === null) {
@@ -50,6 +60,13 @@ final readonly class LoopFacts implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'least' => $this->least, 'most' => $this->most, 'lengths' => $this->lengths, 'plane' => $this->plane];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'least' => $this->least,
+            'most' => $this->most,
+            'lengths' => $this->lengths,
+            'plane' => $this->plane,
+        ];
     }
 }

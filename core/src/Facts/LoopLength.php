@@ -13,8 +13,10 @@ use Oldpart\Core\Quantity\TypedLength;
 /**
  * One length of a loop: a surface of the job, whose own size and doubt count, or a size typed with its limits.
  *
- * `counts_half`: a diameter in a loop across the axis. `reserve_least` and `reserve_most`: between which sizes it may be moved
- * without harm. `in_use_c` and `material`: how warm it gets and what it is of, where its growth matters. `angle_deg`: which way
+ * `counts_half`: a diameter in a loop across the axis. `reserve_least` and `reserve_most`: between which sizes it may
+ * be moved
+ * without harm. `in_use_c` and `material`: how warm it gets and what it is of, where its growth matters. `angle_deg`:
+ * which way
  * it points, in a loop of two directions, from the first direction toward the second.
  */
 final readonly class LoopLength implements \JsonSerializable
@@ -49,8 +51,20 @@ final readonly class LoopLength implements \JsonSerializable
         }
 
         return new self(
-            $f->text('name'), $f->textOrNull('surface'), $f->lengthOrNull('size'), $f->lengthOrNull('plus'), $f->lengthOrNull('minus'), $f->flag('opens'), $f->choice('spread', Spread::class),
-            $f->flagOrNull('counts_half') ?? false, $f->lengthOrNull('reserve_least'), $f->lengthOrNull('reserve_most'), $celsius, $f->textOrNull('material'), $angle, $f->choiceOrNull('origin', LengthOrigin::class) ?? LengthOrigin::Plan,
+            $f->text('name'),
+            $f->textOrNull('surface'),
+            $f->lengthOrNull('size'),
+            $f->lengthOrNull('plus'),
+            $f->lengthOrNull('minus'),
+            $f->flag('opens'),
+            $f->choice('spread', Spread::class),
+            $f->flagOrNull('counts_half') ?? false,
+            $f->lengthOrNull('reserve_least'),
+            $f->lengthOrNull('reserve_most'),
+            $celsius,
+            $f->textOrNull('material'),
+            $angle,
+            $f->choiceOrNull('origin', LengthOrigin::class) ?? LengthOrigin::Plan,
         );
     }
 
@@ -60,10 +74,16 @@ final readonly class LoopLength implements \JsonSerializable
         return $this->surface ?? 'name:'.mb_strtolower(trim($this->name));
     }
 
-    /** The same piece as another: the same surface, or a typed length of the same name and size. Alike named ones of other sizes are others. */
+    /**
+     * The same piece as another: the same surface, or a typed length of the same name and size. Alike named ones of
+     * other sizes are others.
+     */
     public function isSamePiece(self $other): bool
     {
-        return $this->key() === $other->key() && ($this->surface !== null || ($this->size === null) === ($other->size === null) && abs(($this->size->length->mm ?? 0.0) - ($other->size->length->mm ?? 0.0)) < 1e-9);
+        return $this->key() === $other->key()
+            && ($this->surface !== null
+                || (($this->size === null) === ($other->size === null)
+                    && abs(($this->size->length->mm ?? 0.0) - ($other->size->length->mm ?? 0.0)) < 1e-9));
     }
 
     public function direction(): int
@@ -91,15 +111,42 @@ final readonly class LoopLength implements \JsonSerializable
     /** The same length with another size typed, and other limits where they are given. */
     public function withSize(TypedLength $size, ?TypedLength $plus = null, ?TypedLength $minus = null): self
     {
-        return new self($this->name, $this->surface, $size, $plus ?? $this->plus, $minus ?? $this->minus, $this->opens, $this->spread, $this->countsHalf, $this->reserveLeast, $this->reserveMost, $this->inUseC, $this->material, $this->angleDeg, $this->origin);
+        return new self(
+            $this->name,
+            $this->surface,
+            $size,
+            $plus ?? $this->plus,
+            $minus ?? $this->minus,
+            $this->opens,
+            $this->spread,
+            $this->countsHalf,
+            $this->reserveLeast,
+            $this->reserveMost,
+            $this->inUseC,
+            $this->material,
+            $this->angleDeg,
+            $this->origin,
+        );
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
         return [
-            'name' => $this->name, 'surface' => $this->surface, 'size' => $this->size, 'plus' => $this->plus, 'minus' => $this->minus, 'opens' => $this->opens, 'spread' => $this->spread->value,
-            'counts_half' => $this->countsHalf, 'reserve_least' => $this->reserveLeast, 'reserve_most' => $this->reserveMost, 'in_use_c' => $this->inUseC, 'material' => $this->material, 'angle_deg' => $this->angleDeg, 'origin' => $this->origin->value,
+            'name' => $this->name,
+            'surface' => $this->surface,
+            'size' => $this->size,
+            'plus' => $this->plus,
+            'minus' => $this->minus,
+            'opens' => $this->opens,
+            'spread' => $this->spread->value,
+            'counts_half' => $this->countsHalf,
+            'reserve_least' => $this->reserveLeast,
+            'reserve_most' => $this->reserveMost,
+            'in_use_c' => $this->inUseC,
+            'material' => $this->material,
+            'angle_deg' => $this->angleDeg,
+            'origin' => $this->origin->value,
         ];
     }
 }

@@ -6,7 +6,10 @@ namespace Oldpart\Core\Facts;
 
 use Oldpart\Core\Quantity\Fields;
 
-/** A photograph: what it shows and where on it a surface is pinned (fractions of width and height). The picture itself stays in the shop. */
+/**
+ * A photograph: what it shows and where on it a surface is pinned (fractions of width and height). The picture itself
+ * stays in the shop.
+ */
 final readonly class PhotoFacts implements \JsonSerializable
 {
     public function __construct(
@@ -39,8 +42,14 @@ final readonly class PhotoFacts implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'id' => $this->id, 'note' => $this->note, 'surface' => $this->surface, 'x' => $this->x, 'y' => $this->y,
-            'width' => $this->width, 'height' => $this->height, 'taken_at' => $this->takenAt,
+            'id' => $this->id,
+            'note' => $this->note,
+            'surface' => $this->surface,
+            'x' => $this->x,
+            'y' => $this->y,
+            'width' => $this->width,
+            'height' => $this->height,
+            'taken_at' => $this->takenAt,
         ];
     }
 }

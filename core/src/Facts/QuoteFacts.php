@@ -22,18 +22,28 @@ final readonly class QuoteFacts implements \JsonSerializable
 
     public static function read(?Fields $f): self
     {
-        return $f === null ? new self(null, null, '', null, '', true) : new self(
-            $f->numberOrNull('bought_price'), $f->numberOrNull('bought_lead_days'), $f->textOrNull('alternative') ?? '',
-            $f->choiceOrNull('decided', QuoteVerdict::class), $f->textOrNull('reason') ?? '', $f->flagOrNull('first_of_its_kind') ?? true,
-        );
+        return $f === null
+            ? new self(null, null, '', null, '', true)
+            : new self(
+                $f->numberOrNull('bought_price'),
+                $f->numberOrNull('bought_lead_days'),
+                $f->textOrNull('alternative') ?? '',
+                $f->choiceOrNull('decided', QuoteVerdict::class),
+                $f->textOrNull('reason') ?? '',
+                $f->flagOrNull('first_of_its_kind') ?? true,
+            );
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
         return [
-            'bought_price' => $this->boughtPrice, 'bought_lead_days' => $this->boughtLeadDays, 'alternative' => $this->alternative,
-            'decided' => $this->decided?->value, 'reason' => $this->reason, 'first_of_its_kind' => $this->firstOfItsKind,
+            'bought_price' => $this->boughtPrice,
+            'bought_lead_days' => $this->boughtLeadDays,
+            'alternative' => $this->alternative,
+            'decided' => $this->decided?->value,
+            'reason' => $this->reason,
+            'first_of_its_kind' => $this->firstOfItsKind,
         ];
     }
 }

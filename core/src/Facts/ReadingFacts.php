@@ -25,7 +25,9 @@ final readonly class ReadingFacts implements \JsonSerializable
         public ?string $setAside,
         public ?string $remark,
         public ?string $takenAt,
-        /** What to add to what the gauge showed, from its last check against a master when the reading was taken, mm. */
+        /**
+         * What to add to what the gauge showed, from its last check against a master when the reading was taken, mm.
+         */
         public ?float $correctionMm = null,
         /** @var list<TypedLength> what it was before each change, oldest first */
         public array $history = [],
@@ -35,15 +37,54 @@ final readonly class ReadingFacts implements \JsonSerializable
     /** The same reading set aside with a reason, or counting again. */
     public function setAside(?string $why): self
     {
-        return new self($this->id, $this->surface, $this->station, $this->angle, $this->value, $this->was, $this->instrument, $this->partC, $this->gaugeC, $this->worn, $why, $this->remark, $this->takenAt, $this->correctionMm, $this->history);
+        return new self(
+            $this->id,
+            $this->surface,
+            $this->station,
+            $this->angle,
+            $this->value,
+            $this->was,
+            $this->instrument,
+            $this->partC,
+            $this->gaugeC,
+            $this->worn,
+            $why,
+            $this->remark,
+            $this->takenAt,
+            $this->correctionMm,
+            $this->history,
+        );
     }
 
     /** The same reading of something so much larger, mm. */
     public function moved(float $mm): self
     {
-        $value = new TypedLength(Length::mm(max(0.0, $this->value->length->mm + $mm)), $this->value->typed, $this->value->unit, $this->value->betweenMm, $this->value->weights, $this->value->masterMm);
+        $value = new TypedLength(
+            Length::mm(max(0.0, $this->value->length->mm + $mm)),
+            $this->value->typed,
+            $this->value->unit,
+            $this->value->betweenMm,
+            $this->value->weights,
+            $this->value->masterMm,
+        );
 
-        return new self($this->id, $this->surface, $this->station, $this->angle, $value, $this->was, $this->instrument, $this->partC, $this->gaugeC, $this->worn, $this->setAside, $this->remark, $this->takenAt, $this->correctionMm, $this->history);
+        return new self(
+            $this->id,
+            $this->surface,
+            $this->station,
+            $this->angle,
+            $value,
+            $this->was,
+            $this->instrument,
+            $this->partC,
+            $this->gaugeC,
+            $this->worn,
+            $this->setAside,
+            $this->remark,
+            $this->takenAt,
+            $this->correctionMm,
+            $this->history,
+        );
     }
 
     public static function read(Fields $f): self

@@ -8,7 +8,10 @@ use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\InstrumentSet;
 use Oldpart\Core\Quantity\Fields;
 
-/** What the job needs to know of the shop: temperature in °C, what the lathe holds on diameter in mm, the press in N, an hour's work in its currency. */
+/**
+ * What the job needs to know of the shop: temperature in °C, what the lathe holds on diameter in mm, the press in N, an
+ * hour's work in its currency.
+ */
 final readonly class ShopFacts implements \JsonSerializable
 {
     public InstrumentSet $instruments;
@@ -55,7 +58,10 @@ final readonly class ShopFacts implements \JsonSerializable
             'rate_per_h' => $this->ratePerH,
             'currency' => $this->currency,
             'shims' => $this->shims,
-            'instruments' => array_map(static fn (Instrument $i): array => $i->jsonSerialize(), $this->instruments->own()),
+            'instruments' => array_map(
+                static fn (Instrument $i): array => $i->jsonSerialize(),
+                $this->instruments->own(),
+            ),
         ];
     }
 }

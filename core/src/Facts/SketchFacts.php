@@ -26,8 +26,14 @@ final readonly class SketchFacts implements \JsonSerializable
         $count = $f->numberOrNull('count');
 
         return new self(
-            $f->numberOrNull('size'), $f->numberOrNull('size2'), $f->numberOrNull('at'), $f->numberOrNull('long'), $f->numberOrNull('x'),
-            $f->numberOrNull('y'), $f->numberOrNull('pitch'), $count === null ? null : (int) $count,
+            $f->numberOrNull('size'),
+            $f->numberOrNull('size2'),
+            $f->numberOrNull('at'),
+            $f->numberOrNull('long'),
+            $f->numberOrNull('x'),
+            $f->numberOrNull('y'),
+            $f->numberOrNull('pitch'),
+            $count === null ? null : (int) $count,
         );
     }
 
@@ -35,8 +41,14 @@ final readonly class SketchFacts implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'size' => $this->size, 'size2' => $this->size2, 'at' => $this->at, 'long' => $this->long, 'x' => $this->x, 'y' => $this->y,
-            'pitch' => $this->pitch, 'count' => $this->count,
+            'size' => $this->size,
+            'size2' => $this->size2,
+            'at' => $this->at,
+            'long' => $this->long,
+            'x' => $this->x,
+            'y' => $this->y,
+            'pitch' => $this->pitch,
+            'count' => $this->count,
         ];
     }
 }

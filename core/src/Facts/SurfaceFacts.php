@@ -11,11 +11,14 @@ use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Shape\SurfaceType;
 
 /**
- * A surface of a part: what it is and does, where it is to be read, its sizes as noted until it is measured, and a sketch
+ * A surface of a part: what it is and does, where it is to be read, its sizes as noted until it is measured, and a
+ * sketch
  * to draw it by until anything is known.
  *
- * What the sizes mean: `size` is the diameter, width, length or radius (a taper's where it begins, a hole pattern's circle, a
- * thread's major diameter); `size2` the second one (a taper's at its far end, a pattern's hole, the depth of a groove or
+ * What the sizes mean: `size` is the diameter, width, length or radius (a taper's where it begins, a hole pattern's
+ * circle, a
+ * thread's major diameter); `size2` the second one (a taper's at its far end, a pattern's hole, the depth of a groove
+ * or
  * keyway); `at` where it begins, from the part's left face; `long` how far it runs; `x`, `y` its centre on a plate.
  */
 final readonly class SurfaceFacts implements \JsonSerializable
@@ -48,7 +51,9 @@ final readonly class SurfaceFacts implements \JsonSerializable
         public ?float $angleDeg,
         public ?SizeSource $source,
         public ?SketchFacts $sketch,
-        /** How it is finished, by its code in data/finishes.json; and its roughness Rz in µm where that was measured. */
+        /**
+         * How it is finished, by its code in data/finishes.json; and its roughness Rz in µm where that was measured.
+         */
         public ?string $finish = null,
         public ?float $rzUm = null,
     ) {

@@ -40,7 +40,8 @@ final readonly class Batch
     }
 
     /**
-     * Into how many classes both have to be sorted, smallest to smallest, so that every pair of like classes is within the
+     * Into how many classes both have to be sorted, smallest to smallest, so that every pair of like classes is within
+     * the
      * range; null when no sorting does it.
      */
     public function classesFor(Range $wanted): ?int
@@ -50,8 +51,9 @@ final readonly class Batch
         for ($n = 1; $n <= self::MOST_CLASSES; $n++) {
             $inside = true;
             for ($i = 0; $i < $n; $i++) {
-                $shift = $offset + $i * ($wh - $ws) / $n;
-                $inside = $inside && $shift - $ws / $n >= $wanted->min - 1e-9 && $shift + $wh / $n <= $wanted->max + 1e-9;
+                $shift = $offset + ($i * ($wh - $ws)) / $n;
+                $inside =
+                    $inside && $shift - $ws / $n >= $wanted->min - 1e-9 && $shift + $wh / $n <= $wanted->max + 1e-9;
             }
             if ($inside) {
                 return $n;
@@ -64,7 +66,10 @@ final readonly class Batch
     /** The chance of a clearance below x: the integral of the trapezoid. */
     private function below(float $x): float
     {
-        [$long, $short] = [max($this->hole->widthMm(), $this->shaft->widthMm()), min($this->hole->widthMm(), $this->shaft->widthMm())];
+        [$long, $short] = [
+            max($this->hole->widthMm(), $this->shaft->widthMm()),
+            min($this->hole->widthMm(), $this->shaft->widthMm()),
+        ];
         $z = $x - $this->extremes()->min;
         if ($z <= 0) {
             return 0.0;
@@ -85,6 +90,10 @@ final readonly class Batch
 
     private function quantile(float $chance): float
     {
-        return Bisection::place(fn (float $mm): bool => $this->below($mm) < $chance, $this->extremes()->min, $this->extremes()->max);
+        return Bisection::place(
+            fn (float $mm): bool => $this->below($mm) < $chance,
+            $this->extremes()->min,
+            $this->extremes()->max,
+        );
     }
 }

@@ -19,7 +19,10 @@ final class BearingTable
 {
     public const GROUPS = ['C2', 'CN', 'C3', 'C4', 'C5'];
 
-    /** The bore's mean diameter runs from this much under to zero, mm, above 0.6 to 500 mm; of an inch tapered one from zero to over. */
+    /**
+     * The bore's mean diameter runs from this much under to zero, mm, above 0.6 to 500 mm; of an inch tapered one from
+     * zero to over.
+     */
     public static function bore(Bearing $bearing): Limits
     {
         if ($bearing->isAdjusted()) {
@@ -29,7 +32,10 @@ final class BearingTable
         return self::under('bore_minus_um', $bearing->boreMm);
     }
 
-    /** The outside's mean diameter runs from this much under to zero, mm, to 500 mm; of an inch tapered one from zero to over. */
+    /**
+     * The outside's mean diameter runs from this much under to zero, mm, to 500 mm; of an inch tapered one from zero to
+     * over.
+     */
     public static function outside(Bearing $bearing): Limits
     {
         if ($bearing->isAdjusted()) {
@@ -59,7 +65,9 @@ final class BearingTable
         if (! $bearing->isBall()) {
             return null;
         }
-        /** @var array{rows: list<array{float, float, array{float, float}, array{float, float}, array{float, float}, array{float, float}, array{float, float}}>} $table */
+        /**
+         * @var array{rows: list<array{float, float, array{float, float}, array{float, float}, array{float, float}, array{float, float}, array{float, float}}>} $table
+         */
         $table = Table::read('bearing-tolerances')['radial_clearance_um'];
         foreach ($table['rows'] as $row) {
             if ($bearing->boreMm > $row[0] && $bearing->boreMm <= $row[1]) {
@@ -73,14 +81,20 @@ final class BearingTable
         return null;
     }
 
-    /** @return ?array{fillet_max_mm: float, shaft_shoulder_min_mm: float, housing_shoulder_max_mm: float} null where its chamfer is not known */
+    /**
+     * @return ?array{fillet_max_mm: float, shaft_shoulder_min_mm: float, housing_shoulder_max_mm: float} null where its chamfer is not known
+     */
     public static function shoulder(Bearing $bearing): ?array
     {
         /** @var array{rows: list<array{float, float, float}>} $table */
         $table = Table::read('bearing-tolerances')['shoulder'];
         foreach ($table['rows'] as [$chamfer, $fillet, $height]) {
             if ($bearing->chamferMinMm !== null && abs($chamfer - $bearing->chamferMinMm) < 1e-9) {
-                return ['fillet_max_mm' => $fillet, 'shaft_shoulder_min_mm' => $bearing->boreMm + 2 * $height, 'housing_shoulder_max_mm' => $bearing->outsideMm - 2 * $height];
+                return [
+                    'fillet_max_mm' => $fillet,
+                    'shaft_shoulder_min_mm' => $bearing->boreMm + 2 * $height,
+                    'housing_shoulder_max_mm' => $bearing->outsideMm - 2 * $height,
+                ];
             }
         }
 
@@ -92,9 +106,13 @@ final class BearingTable
     {
         $shoulder = self::shoulder($bearing);
 
-        return $shoulder === null ? null : Say::with('shaft shoulder at least {s}, housing shoulder at most {h}, fillets at most {f}', [
-            's' => LengthWriter::sizeInWords($shoulder['shaft_shoulder_min_mm']), 'h' => LengthWriter::sizeInWords($shoulder['housing_shoulder_max_mm']), 'f' => LengthWriter::sizeInWords($shoulder['fillet_max_mm']),
-        ]);
+        return $shoulder === null
+            ? null
+            : Say::with('shaft shoulder at least {s}, housing shoulder at most {h}, fillets at most {f}', [
+                's' => LengthWriter::sizeInWords($shoulder['shaft_shoulder_min_mm']),
+                'h' => LengthWriter::sizeInWords($shoulder['housing_shoulder_max_mm']),
+                'f' => LengthWriter::sizeInWords($shoulder['fillet_max_mm']),
+            ]);
     }
 
     private static function under(string $which, float $mm): Limits

@@ -13,8 +13,13 @@ final readonly class ClearanceHole
     /** A bolt measured this near under its nominal size is that bolt, mm. Common practice. */
     private const UNDER_MM = 0.35;
 
-    private function __construct(public string $thread, public float $majorMm, public float $fineMm, public float $mediumMm, public float $coarseMm)
-    {
+    private function __construct(
+        public string $thread,
+        public float $majorMm,
+        public float $fineMm,
+        public float $mediumMm,
+        public float $coarseMm,
+    ) {
     }
 
     /** @return list<ClearanceHole> smallest first */
@@ -23,14 +28,20 @@ final readonly class ClearanceHole
         /** @var list<array{string, float, float, float, float}> $rows */
         $rows = Table::rows('clearance-holes');
 
-        return array_map(static fn (array $r): self => new self($r[0], (float) $r[1], (float) $r[2], (float) $r[3], (float) $r[4]), $rows);
+        return array_map(
+            static fn (array $r): self => new self($r[0], (float) $r[1], (float) $r[2], (float) $r[3], (float) $r[4]),
+            $rows,
+        );
     }
 
     /** The row of a bolt by its outside as measured or typed; null where it is none of the table. */
     public static function for(float $boltMm): ?self
     {
         foreach (self::all() as $hole) {
-            if ($boltMm <= $hole->majorMm + 0.02 && $boltMm > $hole->majorMm - min(self::UNDER_MM, 0.05 * $hole->majorMm)) {
+            if (
+                $boltMm <= $hole->majorMm + 0.02
+                && $boltMm > $hole->majorMm - min(self::UNDER_MM, 0.05 * $hole->majorMm)
+            ) {
                 return $hole;
             }
         }

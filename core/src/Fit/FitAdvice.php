@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Fit;
 
-/** From answers in plain words to a purpose, with why, and what speaks against it. Source: common practice, no source. */
+/**
+ * From answers in plain words to a purpose, with why, and what speaks against it. Source: common practice, no source.
+ */
 final readonly class FitAdvice
 {
     /**
@@ -33,7 +35,11 @@ final readonly class FitAdvice
         $questions = [];
         foreach (FitQuestion::all() as $question) {
             if ($question->matters($answers)) {
-                $questions[] = ['question' => $question, 'answer' => $answers[$question->code] ?? null, 'known' => ! isset($asked[$question->code]) && isset($known[$question->code])];
+                $questions[] = [
+                    'question' => $question,
+                    'answer' => $answers[$question->code] ?? null,
+                    'known' => ! isset($asked[$question->code]) && isset($known[$question->code]),
+                ];
             }
         }
         [$code, $second, $why] = match ($answers['moves'] ?? null) {
@@ -44,7 +50,13 @@ final readonly class FitAdvice
         };
         $purpose = $code === null ? null : Purpose::named($code);
 
-        return new self($purpose, $second === null ? null : Purpose::named($second), $why, $purpose->against ?? [], $questions);
+        return new self(
+            $purpose,
+            $second === null ? null : Purpose::named($second),
+            $why,
+            $purpose->against ?? [],
+            $questions,
+        );
     }
 
     /**
@@ -54,8 +66,16 @@ final readonly class FitAdvice
     private static function turning(array $answers): array
     {
         return match ($answers['warm'] ?? 'usual') {
-            'hot' => ['free-running', 'running-journal', ['It turns warm or fast: a close fit would run dry and seize.']],
-            'dirty' => ['loose-running', 'free-running', ['Dirt, heat or a bent shaft take up room that must be there.']],
+            'hot' => [
+                'free-running',
+                'running-journal',
+                ['It turns warm or fast: a close fit would run dry and seize.'],
+            ],
+            'dirty' => [
+                'loose-running',
+                'free-running',
+                ['Dirt, heat or a bent shaft take up room that must be there.'],
+            ],
             default => ['running-journal', null, ['It turns in oil at a usual speed.']],
         };
     }
@@ -86,18 +106,43 @@ final readonly class FitAdvice
         $brittle = ($answers['metal'] ?? null) === 'brittle';
         $why = [];
         [$wish, $second, $why[]] = match (true) {
-            ($answers['held'] ?? null) === 'bond' => ['bonded', 'light-press', 'A compound holds it: it slips on with room for the film.'],
-            ($answers['held'] ?? null) === 'key' => ['light-press', 'tap-tight', 'The fit only has to place it: a key, a pin or screws drive it.'],
-            ($answers['held'] ?? null) === 'nothing' => ['light-press', 'bonded', 'Nothing pulls at it: a light press keeps it from creeping.'],
-            ($answers['carries'] ?? 'some') === 'little' => ['light-press', 'bonded', 'The fit alone holds it, against little.'],
-            ($answers['carries'] ?? 'some') === 'heavy' => ['heavy-press', 'medium-press', 'The fit alone holds it, against all it can take.'],
-            default => ['medium-press', 'light-press', isset($answers['held']) ? 'The fit alone holds it.' : 'As far as is said, the fit alone holds it.'],
+            ($answers['held'] ?? null) === 'bond' => [
+                'bonded',
+                'light-press',
+                'A compound holds it: it slips on with room for the film.',
+            ],
+            ($answers['held'] ?? null) === 'key' => [
+                'light-press',
+                'tap-tight',
+                'The fit only has to place it: a key, a pin or screws drive it.',
+            ],
+            ($answers['held'] ?? null) === 'nothing' => [
+                'light-press',
+                'bonded',
+                'Nothing pulls at it: a light press keeps it from creeping.',
+            ],
+            ($answers['carries'] ?? 'some') === 'little' => [
+                'light-press',
+                'bonded',
+                'The fit alone holds it, against little.',
+            ],
+            ($answers['carries'] ?? 'some') === 'heavy' => [
+                'heavy-press',
+                'medium-press',
+                'The fit alone holds it, against all it can take.',
+            ],
+            default => [
+                'medium-press',
+                'light-press',
+                isset($answers['held']) ? 'The fit alone holds it.' : 'As far as is said, the fit alone holds it.',
+            ],
         };
-        if ($wish === 'bonded' || ! $thin && ! $brittle) {
+        if ($wish === 'bonded' || (! $thin && ! $brittle)) {
             return [$wish, $second, $why];
         }
         if ($thin && $brittle) {
-            $why[] = 'The part around it is thin and brittle: a press of any weight may crack it, a bond does not load it.';
+            $why[] =
+                'The part around it is thin and brittle: a press of any weight may crack it, a bond does not load it.';
             if (($answers['carries'] ?? null) === 'heavy') {
                 $why[] = 'What it has to carry is more than a bond should be asked for: pin or key it too.';
             }
@@ -105,7 +150,9 @@ final readonly class FitAdvice
             return ['bonded', 'light-press', $why];
         }
         $lighter = ['heavy-press' => 'medium-press', 'medium-press' => 'light-press'][$wish] ?? 'light-press';
-        $why[] = ($brittle ? 'The part around it is brittle' : 'The wall around it is thin').($lighter === $wish ? ': no more than a light press.' : ': one step lighter than otherwise.');
+        $why[] =
+            ($brittle ? 'The part around it is brittle' : 'The wall around it is thin').
+            ($lighter === $wish ? ': no more than a light press.' : ': one step lighter than otherwise.');
 
         return [$lighter, 'bonded', $why];
     }

@@ -30,9 +30,17 @@ final readonly class FitAt
      *
      * @throws BadInput for a size that can't be
      */
-    public static function of(bool $makeShaft, float $sizeMm, float $matingMm, float $u95Mm, ?float $looseMm = null, ?Range $wantedMm = null): self
-    {
-        foreach (['size_mm' => $sizeMm, 'mate.size_mm' => $matingMm, 'mate.loose_mm' => $looseMm ?? $matingMm] as $field => $mm) {
+    public static function of(
+        bool $makeShaft,
+        float $sizeMm,
+        float $matingMm,
+        float $u95Mm,
+        ?float $looseMm = null,
+        ?Range $wantedMm = null,
+    ): self {
+        foreach (
+            ['size_mm' => $sizeMm, 'mate.size_mm' => $matingMm, 'mate.loose_mm' => $looseMm ?? $matingMm] as $field => $mm
+        ) {
             if (! is_finite($mm) || $mm <= 0) {
                 throw new BadInput('size', $field, 'A size must be above zero.');
             }
@@ -46,7 +54,8 @@ final readonly class FitAt
             : [$sizeMm - max($matingMm, $loose), $sizeMm - min($matingMm, $loose)];
         $range = new Range($least - $u95Mm, $most + $u95Mm);
         $verdict = match (true) {
-            $wantedMm === null, $range->min >= $wantedMm->min - 1e-9 && $range->max <= $wantedMm->max + 1e-9 => 'inside',
+            $wantedMm === null,
+            $range->min >= $wantedMm->min - 1e-9 && $range->max <= $wantedMm->max + 1e-9 => 'inside',
             // Out whatever the mate's true size is within its doubt.
             $least + $u95Mm < $wantedMm->min - 1e-9, $most - $u95Mm > $wantedMm->max + 1e-9 => 'outside',
             default => 'cannot-tell',

@@ -20,7 +20,9 @@ final readonly class FitQuestion
     /** @return list<FitQuestion> */
     public static function all(): array
     {
-        /** @var list<array{code: string, ask: string, if: array<string, list<string>>, choices: list<array{string, string}>}> $rows */
+        /**
+         * @var list<array{code: string, ask: string, if: array<string, list<string>>, choices: list<array{string, string}>}> $rows
+         */
         $rows = Table::rows('fit-questions');
 
         return array_map(static fn (array $r): self => new self($r['code'], $r['ask'], $r['if'], $r['choices']), $rows);

@@ -15,7 +15,8 @@ final class FitSearch
     private const HOLE_GRADES = [5, 6, 7, 8, 9, 10, 11];
 
     /**
-     * All fits at a size that people would use: hole basis H5 to H11 with any shaft of a grade up to one coarser and two finer,
+     * All fits at a size that people would use: hole basis H5 to H11 with any shaft of a grade up to one coarser and
+     * two finer,
      * shaft basis h5 to h9 likewise, and every inch class.
      *
      * @return list<NamedFit>
@@ -29,9 +30,13 @@ final class FitSearch
                     continue;
                 }
                 foreach (Iso286::LETTERS as $letter) {
-                    $fits[] = self::orNull(static fn (): NamedFit => NamedFit::iso($sizeMm, "H{$grade}", "{$letter}{$other}"));
+                    $fits[] = self::orNull(
+                        static fn (): NamedFit => NamedFit::iso($sizeMm, "H{$grade}", "{$letter}{$other}"),
+                    );
                     if ($other >= 5 && $other <= 9 && $letter !== 'h') {
-                        $fits[] = self::orNull(static fn (): NamedFit => NamedFit::iso($sizeMm, strtoupper($letter).$grade, "h{$other}"));
+                        $fits[] = self::orNull(
+                            static fn (): NamedFit => NamedFit::iso($sizeMm, strtoupper($letter).$grade, "h{$other}"),
+                        );
                     }
                 }
             }
@@ -44,15 +49,27 @@ final class FitSearch
     }
 
     /**
-     * The fits whose whole range lies inside the wanted one, the widest first since it is the easiest to make; of equally wide
+     * The fits whose whole range lies inside the wanted one, the widest first since it is the easiest to make; of
+     * equally wide
      * ones hole basis first.
      *
      * @return list<NamedFit> at most $most
      */
     public static function inside(float $sizeMm, Range $wantedMm, int $most = 12): array
     {
-        $inside = array_values(array_filter(self::all($sizeMm), static fn (NamedFit $f): bool => $f->clearance()->min >= $wantedMm->min - 1e-9 && $f->clearance()->max <= $wantedMm->max + 1e-9));
-        usort($inside, static fn (NamedFit $a, NamedFit $b): int => round($b->clearance()->width(), 6) <=> round($a->clearance()->width(), 6) ?: self::basis($a) <=> self::basis($b));
+        $inside = array_values(
+            array_filter(
+                self::all($sizeMm),
+                static fn (NamedFit $f): bool => $f->clearance()->min >= $wantedMm->min - 1e-9
+                    && $f->clearance()->max <= $wantedMm->max + 1e-9,
+            ),
+        );
+        usort(
+            $inside,
+            static fn (NamedFit $a, NamedFit $b): int => round($b->clearance()->width(), 6) <=>
+            round($a->clearance()->width(), 6) ?:
+            self::basis($a) <=> self::basis($b),
+        );
 
         return array_slice($inside, 0, $most);
     }
@@ -64,15 +81,26 @@ final class FitSearch
      */
     public static function like(float $sizeMm, Range $clearanceMm, ?School $school = null, int $most = 3): array
     {
-        $fits = array_values(array_filter(self::all($sizeMm), static fn (NamedFit $f): bool => $school === null || $f->school === $school));
-        $off = static fn (NamedFit $f): float => abs($f->clearance()->min - $clearanceMm->min) + abs($f->clearance()->max - $clearanceMm->max);
-        usort($fits, static fn (NamedFit $a, NamedFit $b): int => round($off($a), 6) <=> round($off($b), 6) ?: self::basis($a) <=> self::basis($b));
+        $fits = array_values(
+            array_filter(
+                self::all($sizeMm),
+                static fn (NamedFit $f): bool => $school === null || $f->school === $school,
+            ),
+        );
+        $off = static fn (NamedFit $f): float => abs($f->clearance()->min - $clearanceMm->min) +
+            abs($f->clearance()->max - $clearanceMm->max);
+        usort(
+            $fits,
+            static fn (NamedFit $a, NamedFit $b): int => round($off($a), 6) <=> round($off($b), 6) ?:
+            self::basis($a) <=> self::basis($b),
+        );
 
         return array_slice($fits, 0, $most);
     }
 
     /**
-     * The fits to either side of one, loosest first: for ISO other shafts of the same grade in the same hole, for an inch
+     * The fits to either side of one, loosest first: for ISO other shafts of the same grade in the same hole, for an
+     * inch
      * class the others of its family.
      *
      * @return list<NamedFit> itself among them
@@ -83,7 +111,9 @@ final class FitSearch
         if ($fit->school === School::Inch) {
             $family = substr($fit->label, 0, 2);
             $near = array_map(
-                static fn (string $class): ?NamedFit => str_starts_with($class, $family) ? self::orNull(static fn (): NamedFit => NamedFit::inch($size, $class)) : null,
+                static fn (string $class): ?NamedFit => str_starts_with($class, $family)
+                    ? self::orNull(static fn (): NamedFit => NamedFit::inch($size, $class))
+                    : null,
                 InchFit::classes(),
             );
             $near = array_values(array_filter($near));
@@ -96,7 +126,10 @@ final class FitSearch
             }
             $near = array_values(array_filter($near));
         }
-        usort($near, static fn (NamedFit $a, NamedFit $b): int => $b->clearance()->middle() <=> $a->clearance()->middle());
+        usort(
+            $near,
+            static fn (NamedFit $a, NamedFit $b): int => $b->clearance()->middle() <=> $a->clearance()->middle(),
+        );
 
         return $near;
     }

@@ -25,7 +25,13 @@ final readonly class InchFit
     {
         /** @var array<string, list<array{float, float, float, float, float, float}>> $classes */
         $classes = Table::read('ansi-b4-1')['classes'];
-        $rows = $classes[$class] ?? throw new BadInput('class', 'class', "“{$class}” is not carried here: ".implode(', ', array_keys($classes)).' are.');
+        $rows =
+            $classes[$class] ??
+            throw new BadInput(
+                'class',
+                'class',
+                "“{$class}” is not carried here: ".implode(', ', array_keys($classes)).' are.',
+            );
         $inches = $sizeMm / 25.4;
         foreach ($rows as [$over, $to, $holeUpper, $holeLower, $shaftUpper, $shaftLower]) {
             // An inch size came through millimetres: its end may be off by a rounding.
@@ -37,8 +43,16 @@ final readonly class InchFit
             }
         }
         throw $inches > 0 && $inches <= $rows[0][0]
-            ? new BadInput('size', 'size_in', "{$class} begins above {$rows[0][0]} in. Below it take the class before it.")
-            : new BadInput('size', 'size_in', 'The inch table runs from above 0 to 19.69 in. Check the size and its unit.');
+            ? new BadInput(
+                'size',
+                'size_in',
+                "{$class} begins above {$rows[0][0]} in. Below it take the class before it.",
+            )
+            : new BadInput(
+                'size',
+                'size_in',
+                'The inch table runs from above 0 to 19.69 in. Check the size and its unit.',
+            );
     }
 
     /** @return list<string> all classes, in the table's order */

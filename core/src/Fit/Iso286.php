@@ -15,9 +15,59 @@ use Oldpart\Core\Quantity\Range;
 final readonly class Iso286
 {
     /** All letters of shafts, loosest first; a hole has the same in capitals. */
-    public const LETTERS = ['a', 'b', 'c', 'cd', 'd', 'e', 'ef', 'f', 'fg', 'g', 'h', 'js', 'j', 'k', 'm', 'n', 'p', 'r', 's', 't', 'u', 'v', 'x', 'y', 'z', 'za', 'zb', 'zc'];
+    public const LETTERS = [
+        'a',
+        'b',
+        'c',
+        'cd',
+        'd',
+        'e',
+        'ef',
+        'f',
+        'fg',
+        'g',
+        'h',
+        'js',
+        'j',
+        'k',
+        'm',
+        'n',
+        'p',
+        'r',
+        's',
+        't',
+        'u',
+        'v',
+        'x',
+        'y',
+        'z',
+        'za',
+        'zb',
+        'zc',
+    ];
 
-    public const GRADES = ['01', '0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '10', '11', '12', '13', '14', '15', '16', '17', '18'];
+    public const GRADES = [
+        '01',
+        '0',
+        '1',
+        '2',
+        '3',
+        '4',
+        '5',
+        '6',
+        '7',
+        '8',
+        '9',
+        '10',
+        '11',
+        '12',
+        '13',
+        '14',
+        '15',
+        '16',
+        '17',
+        '18',
+    ];
 
     /** Above this size only the letters d to u are given, mm. */
     private const ALL_LETTERS_TO_MM = 500;
@@ -36,7 +86,12 @@ final readonly class Iso286
             return self::um($it / 2, -$it / 2);
         }
         if ($letter === 'j') {
-            $lower = self::ownValue('j_lower_um', $sizeMm, $grade) ?? throw self::notGiven("j is given for grades 5, 6 and 7, and 8 to 3 mm, up to 500 mm; {$class} is not. Take js{$grade} or k{$grade}", 'shaft');
+            $lower =
+                self::ownValue('j_lower_um', $sizeMm, $grade) ??
+                throw self::notGiven(
+                    "j is given for grades 5, 6 and 7, and 8 to 3 mm, up to 500 mm; {$class} is not. Take js{$grade} or k{$grade}",
+                    'shaft',
+                );
 
             return self::um($lower + $it, $lower);
         }
@@ -45,7 +100,9 @@ final readonly class Iso286
             $deviation = 0;
         }
 
-        return $deviation < 0 || $letter === 'h' ? self::um($deviation, $deviation - $it) : self::um($deviation + $it, $deviation);
+        return $deviation < 0 || $letter === 'h'
+            ? self::um($deviation, $deviation - $it)
+            : self::um($deviation + $it, $deviation);
     }
 
     /**
@@ -67,7 +124,12 @@ final readonly class Iso286
             return self::um($it / 2, -$it / 2);
         }
         if ($letter === 'j') {
-            $es = self::ownValue('hole_j_upper_um', $sizeMm, $grade) ?? throw self::notGiven("J is given for grades 6, 7 and 8, up to 500 mm; {$class} is not. Take JS{$grade} or K{$grade}", 'hole');
+            $es =
+                self::ownValue('hole_j_upper_um', $sizeMm, $grade) ??
+                throw self::notGiven(
+                    "J is given for grades 6, 7 and 8, up to 500 mm; {$class} is not. Take JS{$grade} or K{$grade}",
+                    'hole',
+                );
 
             return self::um($es, $es - $it);
         }
@@ -79,10 +141,15 @@ final readonly class Iso286
         $small = $sizeMm <= 3;
         $withinDelta = ! $small && $sizeMm <= self::ALL_LETTERS_TO_MM;
         if ($letter === 'k' && $n > 8 && $withinDelta) {
-            throw self::notGiven("K is given up to grade 8 between 3 and 500 mm; {$class} is not. Take JS{$grade}", 'hole');
+            throw self::notGiven(
+                "K is given up to grade 8 between 3 and 500 mm; {$class} is not. Take JS{$grade}",
+                'hole',
+            );
         }
         if ($letter === 'n' && $n > 8) {
-            return $sizeMm <= 1 ? throw self::notGiven("N above grade 8 is not used up to 1 mm; {$class} is not given", 'hole') : self::withUpper($withinDelta ? 0 : -$deviation, $it);
+            return $sizeMm <= 1
+                ? throw self::notGiven("N above grade 8 is not used up to 1 mm; {$class} is not given", 'hole')
+                : self::withUpper($withinDelta ? 0 : -$deviation, $it);
         }
         if ($letter === 'm' && $n === 6 && $sizeMm > 250 && $sizeMm <= 315) {
             // The table's own exception: −9 where the rule gives −11.
@@ -120,7 +187,9 @@ final readonly class Iso286
     {
         /** @var array{steps_mm: list<float>, tolerance_um: array<array-key, list<float>>} $table */
         $table = Table::read('iso286');
-        $row = $table['tolerance_um'][$grade] ?? throw new BadInput('grade', $field, "There is no grade {$grade}: 01, 0 and 1 to 18 are.");
+        $row =
+            $table['tolerance_um'][$grade] ??
+            throw new BadInput('grade', $field, "There is no grade {$grade}: 01, 0 and 1 to 18 are.");
         $step = self::step($sizeMm, $table['steps_mm']);
         if ((int) $grade >= 14 && $sizeMm <= 1) {
             throw self::notGiven("Grades 14 and up are not used up to 1 mm; {$grade} is not given", $field);
@@ -129,16 +198,22 @@ final readonly class Iso286
         return $row[$step] ?? throw self::notGiven("Grade {$grade} is given up to 500 mm", $field);
     }
 
-    /** The fundamental deviation of the shaft's letter, µm: the upper one where it is below zero, else the lower one. */
+    /**
+     * The fundamental deviation of the shaft's letter, µm: the upper one where it is below zero, else the lower one.
+     */
     private static function deviation(float $sizeMm, string $letter, string $field): float
     {
-        /** @var array{steps_mm: list<float>, fine_steps_mm: list<float>, shaft_deviation_um: array<string, list<float>>, shaft_deviation_fine_um: array<string, list<float|null>>} $table */
+        /**
+         * @var array{steps_mm: list<float>, fine_steps_mm: list<float>, shaft_deviation_um: array<string, list<float>>, shaft_deviation_fine_um: array<string, list<float|null>>} $table
+         */
         $table = Table::read('iso286');
         $shown = $field === 'hole' ? strtoupper($letter) : $letter;
         if (isset($table['shaft_deviation_um'][$letter])) {
             return $table['shaft_deviation_um'][$letter][self::step($sizeMm, $table['steps_mm'])];
         }
-        $row = $table['shaft_deviation_fine_um'][$letter] ?? throw self::notGiven("There is no letter {$shown} in ISO 286", $field);
+        $row =
+            $table['shaft_deviation_fine_um'][$letter] ??
+            throw self::notGiven("There is no letter {$shown} in ISO 286", $field);
         if (in_array($letter, ['a', 'b'], true) && $sizeMm <= 1) {
             throw self::notGiven("{$shown} is not used up to 1 mm. Take ".($field === 'hole' ? 'C' : 'c'), $field);
         }
@@ -152,12 +227,19 @@ final readonly class Iso286
         }
         $to = $table['fine_steps_mm'][count($row)];
         $under = $table['fine_steps_mm'][$from];
-        throw self::notGiven($sizeMm <= $under ? "{$shown} is given above {$under} mm. Below it take the letter after it" : "{$shown} is given up to {$to} mm", $field);
+        throw self::notGiven(
+            $sizeMm <= $under
+                ? "{$shown} is given above {$under} mm. Below it take the letter after it"
+                : "{$shown} is given up to {$to} mm",
+            $field,
+        );
     }
 
     private static function ownValue(string $which, float $sizeMm, string $grade): ?float
     {
-        /** @var array{steps_mm: list<float>, j_lower_um: array<array-key, list<float>>, hole_j_upper_um: array<array-key, list<float>>} $table */
+        /**
+         * @var array{steps_mm: list<float>, j_lower_um: array<array-key, list<float>>, hole_j_upper_um: array<array-key, list<float>>} $table
+         */
         $table = Table::read('iso286');
 
         return $table[$which][$grade][self::step($sizeMm, $table['steps_mm'])] ?? null;
@@ -171,7 +253,11 @@ final readonly class Iso286
                 return $i - 1;
             }
         }
-        throw new BadInput('size', 'size_mm', 'The ISO table runs from above 0 to 3150 mm. Check the size and its unit.');
+        throw new BadInput(
+            'size',
+            'size_mm',
+            'The ISO table runs from above 0 to 3150 mm. Check the size and its unit.',
+        );
     }
 
     /** @return array{string, string} */
@@ -179,9 +265,13 @@ final readonly class Iso286
     {
         $letters = $field === 'shaft' ? '[a-z]{1,2}' : '[A-Z]{1,2}';
         if (preg_match("/^({$letters})(\\d{1,2})$/", $class, $m) !== 1) {
-            throw new BadInput('class', $field, $field === 'shaft'
-                ? "“{$class}” is not a shaft class. Write it like p6, in small letters."
-                : "“{$class}” is not a hole class. Write it like H7, in capitals.");
+            throw new BadInput(
+                'class',
+                $field,
+                $field === 'shaft'
+                    ? "“{$class}” is not a shaft class. Write it like p6, in small letters."
+                    : "“{$class}” is not a hole class. Write it like H7, in capitals.",
+            );
         }
 
         return [$m[1], $m[2]];

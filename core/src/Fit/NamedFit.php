@@ -23,7 +23,14 @@ final readonly class NamedFit
     /** @throws BadInput for a class the standard does not give at the size */
     public static function iso(float $sizeMm, string $hole, string $shaft): self
     {
-        return new self(School::Iso, "{$hole}/{$shaft}", $sizeMm, Iso286::hole($sizeMm, $hole), Iso286::shaft($sizeMm, $shaft), 'ISO 286-2:2010');
+        return new self(
+            School::Iso,
+            "{$hole}/{$shaft}",
+            $sizeMm,
+            Iso286::hole($sizeMm, $hole),
+            Iso286::shaft($sizeMm, $shaft),
+            'ISO 286-2:2010',
+        );
     }
 
     /** @throws BadInput for a class the table does not carry at the size */

@@ -55,20 +55,44 @@ final readonly class PlainBearing
                 throw new BadInput('size', $field, 'A bearing has a diameter and a length above zero.');
             }
         }
-        if (! is_finite($loadN) || $loadN < 0 || $rpm !== null && (! is_finite($rpm) || $rpm < 0)) {
+        if (! is_finite($loadN) || $loadN < 0 || ($rpm !== null && (! is_finite($rpm) || $rpm < 0))) {
             throw new BadInput('load', $loadN < 0 ? 'load_n' : 'speed_rpm', 'Load and speed are zero or more.');
         }
         $p = $loadN / ($diameterMm * $lengthMm);
-        $v = $rpm === null ? null : M_PI * $diameterMm / 1000 * $rpm / 60;
+        $v = $rpm === null ? null : (((M_PI * $diameterMm) / 1000) * $rpm) / 60;
         $pv = $v === null ? null : $p * $v;
         $limits = self::limits($material);
         $ratio = $lengthMm / $diameterMm;
         $number = static fn (float $x): string => number_format($x, $x < 10 ? 2 : 1, '.', '');
 
-        return new self($p, $v, $pv, $ratio, $limits, self::notes($p, $v, $pv, $ratio, $limits), new Working([
-            new WorkingStep('Pressure', 'p = F / (d · L)', Say::plain("{$number($loadN)} N over {$number($diameterMm)} × {$number($lengthMm)} mm: {$number($p)} MPa"), 'Shigley, journal bearings'),
-            ...($v === null || $pv === null ? [] : [new WorkingStep('Speed and p·v', 'v = π · d · n', Say::plain("{$number($v)} m/s, p·v {$number($pv)} MPa·m/s"), 'Shigley, journal bearings')]),
-        ]));
+        return new self(
+            $p,
+            $v,
+            $pv,
+            $ratio,
+            $limits,
+            self::notes($p, $v, $pv, $ratio, $limits),
+            new Working([
+                new WorkingStep(
+                    'Pressure',
+                    'p = F / (d · L)',
+                    Say::plain(
+                        "{$number($loadN)} N over {$number($diameterMm)} × {$number($lengthMm)} mm: {$number($p)} MPa",
+                    ),
+                    'Shigley, journal bearings',
+                ),
+                ...$v === null || $pv === null
+                    ? []
+                    : [
+                        new WorkingStep(
+                            'Speed and p·v',
+                            'v = π · d · n',
+                            Say::plain("{$number($v)} m/s, p·v {$number($pv)} MPa·m/s"),
+                            'Shigley, journal bearings',
+                        ),
+                    ],
+            ]),
+        );
     }
 
     /** @return array{p_mpa: float, v_m_s: float, pv: float}|null */
@@ -93,17 +117,35 @@ final readonly class PlainBearing
     {
         $notes = [];
         if ($limits === null) {
-            $notes[] = Note::caution('limits-unknown', 'What this material stands as a bearing is not known here: ask its maker.');
+            $notes[] = Note::caution(
+                'limits-unknown',
+                'What this material stands as a bearing is not known here: ask its maker.',
+            );
         } else {
-            $over = array_keys(array_filter(['pressure' => $p > $limits['p_mpa'], 'speed' => $v !== null && $v > $limits['v_m_s'], 'p·v' => $pv !== null && $pv > $limits['pv']]));
+            $over = array_keys(
+                array_filter([
+                    'pressure' => $p > $limits['p_mpa'],
+                    'speed' => $v !== null && $v > $limits['v_m_s'],
+                    'p·v' => $pv !== null && $pv > $limits['pv'],
+                ]),
+            );
             if ($over !== []) {
-                $notes[] = Note::stop('bearing-overloaded', 'The '.implode(' and the ', $over).($over === ['p·v'] || count($over) === 1 ? ' is' : ' are').' more than this material stands: it wears fast or seizes. Make it longer, or of something better.');
+                $notes[] = Note::stop(
+                    'bearing-overloaded',
+                    'The '.
+                        implode(' and the ', $over).
+                        ($over === ['p·v'] || count($over) === 1 ? ' is' : ' are').
+                        ' more than this material stands: it wears fast or seizes. Make it longer, or of something better.',
+                );
             }
         }
         if ($ratio < self::RATIO[0] || $ratio > self::RATIO[1]) {
-            $notes[] = Note::caution('bearing-length', $ratio < self::RATIO[0]
-                ? 'It is shorter than 0.8 of its diameter: oil runs out at its ends.'
-                : 'It is longer than 1.5 times its diameter: it rubs at its ends unless the shaft is stiff and in line.');
+            $notes[] = Note::caution(
+                'bearing-length',
+                $ratio < self::RATIO[0]
+                    ? 'It is shorter than 0.8 of its diameter: oil runs out at its ends.'
+                    : 'It is longer than 1.5 times its diameter: it rubs at its ends unless the shaft is stiff and in line.',
+            );
         }
         $notes[] = Note::info('oil-groove', 'Oil hole and groove go on the side away from the load.');
 

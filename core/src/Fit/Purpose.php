@@ -16,7 +16,9 @@ final readonly class Purpose
     /** The fits of the purposes use letters that are given so far. */
     private const ISO_TO_MM = 500;
 
-    /** @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null  $thumb  null for a shape */
+    /**
+     * @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null  $thumb  null for a shape
+     */
     private function __construct(
         public string $code,
         public string $name,
@@ -37,7 +39,9 @@ final readonly class Purpose
         /** @var list<string> other inch classes that serve it as well */
         private array $inchAlso,
         private ?array $thumb,
-        /** @var array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}|null limits that are no class of either school */
+        /**
+         * @var array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}|null limits that are no class of either school
+         */
         private ?array $given,
         /** @var list<string> what speaks against it */
         public array $against,
@@ -52,33 +56,42 @@ final readonly class Purpose
                 return $purpose;
             }
         }
-        throw new BadInput('unknown-purpose', $field, "“{$code}” is not a purpose known here. Choose one from the list.");
+        throw new BadInput(
+            'unknown-purpose',
+            $field,
+            "“{$code}” is not a purpose known here. Choose one from the list.",
+        );
     }
 
     /** @return list<Purpose> */
     public static function all(): array
     {
-        /** @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows */
+        /**
+         * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
+         */
         $rows = Table::rows('purposes');
 
-        return array_map(static fn (array $r): self => new self(
-            code: $r['code'],
-            name: $r['name'],
-            says: $r['says'],
-            tight: $r['tight'],
-            runs: $r['runs'] ?? false,
-            isLength: $r['length'] ?? false,
-            shape: ShapeJoint::tryFrom($r['shape'] ?? ''),
-            seat: Seat::tryFrom($r['seat'] ?? ''),
-            stays: $r['stays'] ?? false,
-            bonds: $r['bonds'] ?? false,
-            iso: $r['iso'],
-            inch: $r['inch'],
-            inchAlso: $r['inch_also'] ?? [],
-            thumb: $r['thumb'],
-            given: $r['given'] ?? null,
-            against: $r['against'] ?? [],
-        ), $rows);
+        return array_map(
+            static fn (array $r): self => new self(
+                code: $r['code'],
+                name: $r['name'],
+                says: $r['says'],
+                tight: $r['tight'],
+                runs: $r['runs'] ?? false,
+                isLength: $r['length'] ?? false,
+                shape: ShapeJoint::tryFrom($r['shape'] ?? ''),
+                seat: Seat::tryFrom($r['seat'] ?? ''),
+                stays: $r['stays'] ?? false,
+                bonds: $r['bonds'] ?? false,
+                iso: $r['iso'],
+                inch: $r['inch'],
+                inchAlso: $r['inch_also'] ?? [],
+                thumb: $r['thumb'],
+                given: $r['given'] ?? null,
+                against: $r['against'] ?? [],
+            ),
+            $rows,
+        );
     }
 
     /** The class a school names for it; null where it names none. */
@@ -103,22 +116,54 @@ final readonly class Purpose
     {
         $offers = [];
         if ($this->iso !== null && $sizeMm <= self::ISO_TO_MM) {
-            $offers[] = new Offer(School::Iso, $this->iso, Iso286::clearance($sizeMm, $this->iso), Say::plain('hole basis'), 'ISO 286-2:2010');
+            $offers[] = new Offer(
+                School::Iso,
+                $this->iso,
+                Iso286::clearance($sizeMm, $this->iso),
+                Say::plain('hole basis'),
+                'ISO 286-2:2010',
+            );
         }
         foreach ($this->inch === null ? [] : [$this->inch, ...$this->inchAlso] as $class) {
             if (InchFit::covers($sizeMm, $class)) {
-                $offers[] = new Offer(School::Inch, $class, InchFit::of($sizeMm, $class)->clearance(), Say::plain($class === $this->inch ? 'inch system' : 'inch system, as well'), 'ANSI B4.1-1967 (R2009)');
+                $offers[] = new Offer(
+                    School::Inch,
+                    $class,
+                    InchFit::of($sizeMm, $class)->clearance(),
+                    Say::plain($class === $this->inch ? 'inch system' : 'inch system, as well'),
+                    'ANSI B4.1-1967 (R2009)',
+                );
             }
         }
         if ($this->given !== null) {
-            $offers[] = new Offer(School::Iso, 'film, metric', new Range($this->given['iso']['least_mm'], $this->given['iso']['most_mm']), Say::plain('what compounds fill'), 'common practice of compound makers, no source');
-            $offers[] = new Offer(School::Inch, 'film, inch', new Range(25.4 * $this->given['inch']['least_in'], 25.4 * $this->given['inch']['most_in']), Say::plain('what compounds fill'), 'common practice of compound makers, no source');
+            $offers[] = new Offer(
+                School::Iso,
+                'film, metric',
+                new Range($this->given['iso']['least_mm'], $this->given['iso']['most_mm']),
+                Say::plain('what compounds fill'),
+                'common practice of compound makers, no source',
+            );
+            $offers[] = new Offer(
+                School::Inch,
+                'film, inch',
+                new Range(25.4 * $this->given['inch']['least_in'], 25.4 * $this->given['inch']['most_in']),
+                Say::plain('what compounds fill'),
+                'common practice of compound makers, no source',
+            );
         }
         $hole = $this->code === 'clears' ? ClearanceHole::for($sizeMm) : null;
         if ($hole !== null) {
-            $offers[] = new Offer(School::Iso, "{$hole->thread} fine to medium", $hole->clearanceOver($sizeMm), Say::with('fine {f}, medium {m}, coarse {c}', [
-                'f' => LengthWriter::size($hole->fineMm), 'm' => LengthWriter::size($hole->mediumMm), 'c' => LengthWriter::size($hole->coarseMm),
-            ]), 'ISO 273:1979');
+            $offers[] = new Offer(
+                School::Iso,
+                "{$hole->thread} fine to medium",
+                $hole->clearanceOver($sizeMm),
+                Say::with('fine {f}, medium {m}, coarse {c}', [
+                    'f' => LengthWriter::size($hole->fineMm),
+                    'm' => LengthWriter::size($hole->mediumMm),
+                    'c' => LengthWriter::size($hole->coarseMm),
+                ]),
+                'ISO 273:1979',
+            );
         }
         if ($this->thumb !== null) {
             $offers[] = self::thumbOffer($this->thumb, $sizeMm);
@@ -127,7 +172,9 @@ final readonly class Purpose
         return $offers;
     }
 
-    /** @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}  $thumb */
+    /**
+     * @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}  $thumb
+     */
     private static function thumbOffer(array $thumb, float $sizeMm): Offer
     {
         $inches = $sizeMm / 25.4;
@@ -135,7 +182,9 @@ final readonly class Purpose
         $range = Range::of($at($thumb['least']), $at($thumb['most']));
         $remark = str_contains($thumb['says'], ' to ')
             ? Say::plain($thumb['says'])
-            : Say::with("{$thumb['says']}: {middle}; limits half and one and a half", ['middle' => LengthWriter::difference($range->middle())]);
+            : Say::with("{$thumb['says']}: {middle}; limits half and one and a half", [
+                'middle' => LengthWriter::difference($range->middle()),
+            ]);
 
         return new Offer(School::Thumb, 'Thumb', $range, $remark, 'common practice, no source');
     }

@@ -44,8 +44,13 @@ final readonly class SizeToMate
      *
      * @throws BadInput for a size not above 0, an uncertainty below 0, a loose size on the wrong side
      */
-    public static function of(bool $makeShaft, float $sizeMm, float $u95Mm, Range $clearanceMm, ?float $looseMm = null): self
-    {
+    public static function of(
+        bool $makeShaft,
+        float $sizeMm,
+        float $u95Mm,
+        Range $clearanceMm,
+        ?float $looseMm = null,
+    ): self {
         if (! ($sizeMm > 0)) {
             throw new BadInput('size', 'mate.size_mm', 'The mate needs a size above zero. Measure it first.');
         }
@@ -55,9 +60,13 @@ final readonly class SizeToMate
         $tight = $clearanceMm->max <= 0;
         $loose = $tight ? $sizeMm : $looseMm ?? $sizeMm;
         if ($makeShaft ? $loose < $sizeMm : $loose > $sizeMm) {
-            throw new BadInput('loose', 'mate.loose_mm', $makeShaft
-                ? 'The loose size of a bore is its largest: it cannot be below the mating size.'
-                : 'The loose size of a shaft is its smallest: it cannot be above the mating size.');
+            throw new BadInput(
+                'loose',
+                'mate.loose_mm',
+                $makeShaft
+                    ? 'The loose size of a bore is its largest: it cannot be below the mating size.'
+                    : 'The loose size of a shaft is its smallest: it cannot be above the mating size.',
+            );
         }
         [$lower, $upper] = $makeShaft
             ? [$loose - $clearanceMm->max + $u95Mm, $sizeMm - $clearanceMm->min - $u95Mm]
@@ -70,7 +79,21 @@ final readonly class SizeToMate
         return new self(
             $band,
             $needed > 0 || $form == 0.0 ? max(0.0, $needed) : null,
-            $tooLarge ? [Note::stop('clearance-too-large', 'The clearance asked for is larger than the part. Check the size and its unit.')] : self::notes($band, $form, $needed, $u95Mm, $clearanceMm, $tight && $looseMm !== null && $looseMm !== $sizeMm),
+            $tooLarge
+                ? [
+                    Note::stop(
+                        'clearance-too-large',
+                        'The clearance asked for is larger than the part. Check the size and its unit.',
+                    ),
+                ]
+                : self::notes(
+                    $band,
+                    $form,
+                    $needed,
+                    $u95Mm,
+                    $clearanceMm,
+                    $tight && $looseMm !== null && $looseMm !== $sizeMm,
+                ),
             self::working($makeShaft, $tight, $sizeMm, $loose, $u95Mm, $clearanceMm, $lower, $upper),
         );
     }
@@ -80,39 +103,90 @@ final readonly class SizeToMate
     {
         $band = new Band($sizeMm + $limits->lowerMm, $sizeMm + $limits->upperMm);
 
-        return new self($band, null, [], new Working([
-            new WorkingStep('Limits to make', 'nominal size with the class’s deviations', Say::with($class.' at {s}: {a} … {b}', [
-                's' => LengthWriter::size($sizeMm), 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band),
-            ]), $source),
-        ]));
+        return new self(
+            $band,
+            null,
+            [],
+            new Working([
+                new WorkingStep(
+                    'Limits to make',
+                    'nominal size with the class’s deviations',
+                    Say::with($class.' at {s}: {a} … {b}', [
+                        's' => LengthWriter::size($sizeMm),
+                        'a' => LengthWriter::lower($band),
+                        'b' => LengthWriter::upper($band),
+                    ]),
+                    $source,
+                ),
+            ]),
+        );
     }
 
     /** @return list<Note> */
-    private static function notes(?Band $band, float $form, float $needed, float $u95Mm, Range $clearance, bool $looseIgnored): array
-    {
+    private static function notes(
+        ?Band $band,
+        float $form,
+        float $needed,
+        float $u95Mm,
+        Range $clearance,
+        bool $looseIgnored,
+    ): array {
         $notes = [];
         $values = [
-            'width' => LengthWriter::difference($clearance->width()), 'u' => LengthWriter::atLeast($u95Mm),
-            'needed' => LengthWriter::atMost(max(0, $needed)), 'form' => LengthWriter::difference($form),
+            'width' => LengthWriter::difference($clearance->width()),
+            'u' => LengthWriter::atLeast($u95Mm),
+            'needed' => LengthWriter::atMost(max(0, $needed)),
+            'form' => LengthWriter::difference($form),
         ];
         if ($band === null && $needed <= 0 && $form > 0) {
-            $notes[] = Note::stop('mate-form', Say::with('The mate’s own form, {form}, is more than the fit’s whole width, {width}: no size fits everywhere, however well it is read. True the mate up, or choose a wider fit.', $values));
+            $notes[] = Note::stop(
+                'mate-form',
+                Say::with(
+                    'The mate’s own form, {form}, is more than the fit’s whole width, {width}: no size fits everywhere, however well it is read. True the mate up, or choose a wider fit.',
+                    $values,
+                ),
+            );
         } elseif ($band === null) {
-            $notes[] = Note::stop('reading-not-good-enough', Say::with('The reading is not good enough for this fit: it is sure to ±{u}, and ±{needed} is needed.', $values));
+            $notes[] = Note::stop(
+                'reading-not-good-enough',
+                Say::with(
+                    'The reading is not good enough for this fit: it is sure to ±{u}, and ±{needed} is needed.',
+                    $values,
+                ),
+            );
         } elseif ($form > 0.5 * $clearance->width()) {
-            $notes[] = Note::caution('mate-form', Say::with('The mate is out of round or tapered by {form}: that takes most of the fit’s width of {width}.', $values));
+            $notes[] = Note::caution(
+                'mate-form',
+                Say::with(
+                    'The mate is out of round or tapered by {form}: that takes most of the fit’s width of {width}.',
+                    $values,
+                ),
+            );
         }
         if ($looseIgnored) {
-            $notes[] = Note::info('loose-ignored', 'For interference the mean decides; the loose size is reported, not used.');
+            $notes[] = Note::info(
+                'loose-ignored',
+                'For interference the mean decides; the loose size is reported, not used.',
+            );
         }
 
         return $notes;
     }
 
-    private static function working(bool $makeShaft, bool $tight, float $sizeMm, float $loose, float $u, Range $c, float $lower, float $upper): Working
-    {
+    private static function working(
+        bool $makeShaft,
+        bool $tight,
+        float $sizeMm,
+        float $loose,
+        float $u,
+        Range $c,
+        float $lower,
+        float $upper,
+    ): Working {
         $size = static fn (float $mm): Say => LengthWriter::size($mm);
-        $clearance = static fn (float $mm): Say => Say::with($mm < 0 ? '−{d}' : '{d}', ['d' => LengthWriter::difference($mm)]);
+        $clearance = static fn (float $mm): Say => Say::with($mm < 0 ? '−{d}' : '{d}', [
+            'd' => LengthWriter::difference($mm),
+        ]);
         $formula = match (true) {
             $makeShaft && $tight => 'M + i_min + U … M + i_max − U',
             $tight => 'M − i_max + U … M − i_min − U',
@@ -122,10 +196,20 @@ final readonly class SizeToMate
         $mate = $tight ? 'M {m}' : 'M_mating {m}, M_loose {l}';
 
         return new Working([
-            new WorkingStep('Limits to make', $formula, Say::with($mate.', c {a} to {b}, U {u}: {lower} … {upper}', [
-                'm' => $size($sizeMm), 'l' => $size($loose), 'a' => $clearance($c->min), 'b' => $clearance($c->max), 'u' => LengthWriter::difference($u),
-                'lower' => $size($lower), 'upper' => $size($upper),
-            ]), 'the fit’s limits, each guarded by U as in ISO 14253-1'),
+            new WorkingStep(
+                'Limits to make',
+                $formula,
+                Say::with($mate.', c {a} to {b}, U {u}: {lower} … {upper}', [
+                    'm' => $size($sizeMm),
+                    'l' => $size($loose),
+                    'a' => $clearance($c->min),
+                    'b' => $clearance($c->max),
+                    'u' => LengthWriter::difference($u),
+                    'lower' => $size($lower),
+                    'upper' => $size($upper),
+                ]),
+                'the fit’s limits, each guarded by U as in ISO 14253-1',
+            ),
         ]);
     }
 }

@@ -37,7 +37,10 @@ final readonly class StandardSize
                 $sizes[] = new self('bearing', "{$bearing->designation} bearing", $mm);
             }
         }
-        usort($sizes, static fn (self $a, self $b): int => round(abs($a->mm - $sizeMm), 6) <=> round(abs($b->mm - $sizeMm), 6));
+        usort(
+            $sizes,
+            static fn (self $a, self $b): int => round(abs($a->mm - $sizeMm), 6) <=> round(abs($b->mm - $sizeMm), 6),
+        );
 
         return $sizes;
     }
@@ -51,7 +54,11 @@ final readonly class StandardSize
         foreach (['inch' => 25.4, 'mm' => 1.0] as $unit => $mm) {
             $begin = 0.0;
             foreach ($table[$unit] as [$end, $step]) {
-                for ($n = (int) ceil(max($begin + $step, $from / $mm) / $step - 1e-9); $n * $step <= min($end, $to / $mm) + 1e-9; $n++) {
+                for (
+                    $n = (int) ceil(max($begin + $step, $from / $mm) / $step - 1e-9);
+                    $n * $step <= min($end, $to / $mm) + 1e-9;
+                    $n++
+                ) {
                     $sizes[] = new self($what, self::label($unit, $n * $step), $n * $step * $mm);
                 }
                 $begin = $end;

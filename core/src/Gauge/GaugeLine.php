@@ -10,8 +10,13 @@ use Oldpart\Core\Quantity\Unit;
 /** One reading as a gauge sends it: the text of the line, and the length or temperature in it. */
 final readonly class GaugeLine
 {
-    private function __construct(public string $text, public ?Length $length, public ?float $celsius, public ?string $typed, public ?Unit $unit)
-    {
+    private function __construct(
+        public string $text,
+        public ?Length $length,
+        public ?float $celsius,
+        public ?string $typed,
+        public ?Unit $unit,
+    ) {
     }
 
     /**
@@ -23,11 +28,21 @@ final readonly class GaugeLine
     public static function read(string $line, Unit $unit): ?self
     {
         $clean = trim($line);
-        if (strlen($clean) > 80 || preg_match('/^(?:[A-Za-z0-9]{0,8}[A-Za-z][ :=]*)?([+-]?)\s*(\d{1,8}(?:[.,]\d{1,8})?)\s*(mm|in|inch|"|C|°C)?$/u', $clean, $m) !== 1) {
+        if (
+            strlen($clean) > 80
+            || preg_match(
+                '/^(?:[A-Za-z0-9]{0,8}[A-Za-z][ :=]*)?([+-]?)\s*(\d{1,8}(?:[.,]\d{1,8})?)\s*(mm|in|inch|"|C|°C)?$/u',
+                $clean,
+                $m,
+            ) !== 1
+        ) {
             return null;
         }
         // A bare whole number after a word is a fault code or a count, never a reading.
-        if (preg_match('/^(err|e\d|low|bat)/i', $clean) === 1 || ! str_contains(str_replace(',', '.', $m[2]), '.') && ($m[3] ?? '') === '') {
+        if (
+            preg_match('/^(err|e\d|low|bat)/i', $clean) === 1
+            || (! str_contains(str_replace(',', '.', $m[2]), '.') && ($m[3] ?? '') === '')
+        ) {
             return null;
         }
         $number = str_replace(',', '.', $m[2]);

@@ -6,7 +6,9 @@ namespace Oldpart\Core\Gauge;
 
 use Oldpart\Core\Quantity\Unit;
 
-/** Puts the pieces that arrive together to lines, whatever ends them, and reads each; half a line waits for its rest. */
+/**
+ * Puts the pieces that arrive together to lines, whatever ends them, and reads each; half a line waits for its rest.
+ */
 final class LineReader
 {
     /** More than this without an end of line is no gauge. */

@@ -19,7 +19,9 @@ final class Rack
     /** A cheap thermometer: half a degree of scatter in the last digit. */
     private const THERMOMETER_K = 0.2;
 
-    /** @var array<string, array{name: string, instrument: string, kind: string, shape: TrueShape, gauge: ?SimulatedGauge}> */
+    /**
+     * @var array<string, array{name: string, instrument: string, kind: string, shape: TrueShape, gauge: ?SimulatedGauge}>
+     */
     private array $gauges = [];
 
     private Randomizer $random;
@@ -29,17 +31,31 @@ final class Rack
         $this->random = new Randomizer(new Mt19937($seed));
         foreach (self::all() as $row) {
             $this->gauges[$row['code']] = [
-                'name' => $row['name'], 'instrument' => $row['instrument'], 'kind' => $row['kind'],
-                'shape' => new TrueShape($row['shape']['size_mm'], $row['shape']['ovality_mm'], $row['shape']['taper_mm'], $row['shape']['lobes_mm'], $row['shape']['temperature_c']),
-                'gauge' => $row['kind'] === 'temperature' ? null : new SimulatedGauge(Instrument::named($row['instrument']), $this->random),
+                'name' => $row['name'],
+                'instrument' => $row['instrument'],
+                'kind' => $row['kind'],
+                'shape' => new TrueShape(
+                    $row['shape']['size_mm'],
+                    $row['shape']['ovality_mm'],
+                    $row['shape']['taper_mm'],
+                    $row['shape']['lobes_mm'],
+                    $row['shape']['temperature_c'],
+                ),
+                'gauge' => $row['kind'] === 'temperature'
+                        ? null
+                        : new SimulatedGauge(Instrument::named($row['instrument']), $this->random),
             ];
         }
     }
 
-    /** @return list<array{code: string, name: string, instrument: string, kind: string, shape: array<string, float>}> */
+    /**
+     * @return list<array{code: string, name: string, instrument: string, kind: string, shape: array<string, float>}>
+     */
     public static function all(): array
     {
-        /** @var list<array{code: string, name: string, instrument: string, kind: string, shape: array<string, float>}> $rows */
+        /**
+         * @var list<array{code: string, name: string, instrument: string, kind: string, shape: array<string, float>}> $rows
+         */
         $rows = Table::rows('rack');
 
         return $rows;
@@ -56,9 +72,14 @@ final class Rack
         $along = min(1.0, max(0.0, (float) ($words[1] ?? 0.5)));
         $angle = (float) ($words[2] ?? 0.0);
         if ($entry['gauge'] === null) {
-            return sprintf('%+07.1f C', $entry['shape']->temperatureC + self::THERMOMETER_K * ($this->random->getInt(-1000, 1000) / 1000));
+            return sprintf(
+                '%+07.1f C',
+                $entry['shape']->temperatureC + self::THERMOMETER_K * ($this->random->getInt(-1000, 1000) / 1000),
+            );
         }
 
-        return SimulatedGauge::line($entry['gauge']->read($entry['shape'], $along, $angle, $entry['instrument'] === 'three-point'));
+        return SimulatedGauge::line(
+            $entry['gauge']->read($entry['shape'], $along, $angle, $entry['instrument'] === 'three-point'),
+        );
     }
 }

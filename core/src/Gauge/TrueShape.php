@@ -30,10 +30,12 @@ final readonly class TrueShape
      */
     public function twoPoint(float $along, float $angleDeg): float
     {
-        return $this->sizeMm + $this->ovalityMm / 2 * cos(2 * deg2rad($angleDeg)) + $this->taperMm * ($along - 0.5);
+        return $this->sizeMm + ($this->ovalityMm / 2) * cos(2 * deg2rad($angleDeg)) + $this->taperMm * ($along - 0.5);
     }
 
-    /** The diameter three points 120° apart give: they ride on three lobes or between them, so they see them doubled. */
+    /**
+     * The diameter three points 120° apart give: they ride on three lobes or between them, so they see them doubled.
+     */
     public function threePoint(float $along, float $angleDeg): float
     {
         return $this->sizeMm + $this->taperMm * ($along - 0.5) + 2 * $this->lobesMm * cos(3 * deg2rad($angleDeg));

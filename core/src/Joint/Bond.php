@@ -11,7 +11,10 @@ use Oldpart\Core\Quantity\Range;
 /** A slip fit held by a retaining compound. Torque N·m, force N. */
 final readonly class Bond
 {
-    /** Shear strength by grade, MPa (test after ISO 10123): the range of retaining compounds; typical, the maker's sheet comes first. */
+    /**
+     * Shear strength by grade, MPa (test after ISO 10123): the range of retaining compounds; typical, the maker's sheet
+     * comes first.
+     */
     private const STRENGTH = [12.0, 25.0];
 
     /** What may be asked of it: a third. Common practice. */
@@ -27,7 +30,7 @@ final readonly class Bond
     public const HEAT_NOTES = ['bond-too-hot', 'bond-hot'];
 
     /** Best gap on diameter, mm. Makers' common range. */
-    private const GAP = [0.02, 0.10];
+    private const GAP = [0.02, 0.1];
 
     /** @param  list<Note>  $notes */
     private function __construct(public Range $holdAxialN, public Range $holdTorqueNm, public array $notes)
@@ -55,17 +58,34 @@ final readonly class Bond
         }
         $area = M_PI * $diameterMm * $lengthMm;
         $keeps = $hottestC >= self::HOT_C ? 0.5 : 1.0;
-        $axial = new Range(self::STRENGTH[0] * self::SHARE * $keeps * $area, self::STRENGTH[1] * self::SHARE * $keeps * $area);
+        $axial = new Range(
+            self::STRENGTH[0] * self::SHARE * $keeps * $area,
+            self::STRENGTH[1] * self::SHARE * $keeps * $area,
+        );
         $notes = [];
         if ($hottestC > self::GONE_C) {
-            $notes[] = Note::stop('bond-too-hot', 'At '.number_format($hottestC).' °C a usual compound lets go: most stand 150 °C. Hold it another way, or take one sold for that heat and go by its sheet.');
+            $notes[] = Note::stop(
+                'bond-too-hot',
+                'At '.
+                    number_format($hottestC).
+                    ' °C a usual compound lets go: most stand 150 °C. Hold it another way, or take one sold for that heat and go by its sheet.',
+            );
         } elseif ($hottestC >= self::HOT_C) {
-            $notes[] = Note::caution('bond-hot', 'Above 120 °C a compound keeps half of its strength or less: it should not be all that holds.');
+            $notes[] = Note::caution(
+                'bond-hot',
+                'Above 120 °C a compound keeps half of its strength or less: it should not be all that holds.',
+            );
         }
         if ($gapMm->min < self::GAP[0] - 1e-9 || $gapMm->max > self::GAP[1] + 1e-9) {
-            $notes[] = Note::caution('bond-gap', 'The film is best 0.02 to 0.10 mm on diameter: thinner is wiped off, thicker cures slowly and holds less.');
+            $notes[] = Note::caution(
+                'bond-gap',
+                'The film is best 0.02 to 0.10 mm on diameter: thinner is wiped off, thicker cures slowly and holds less.',
+            );
         }
-        $notes[] = Note::info('bond-clean', 'Clean, degrease, let it cure as its sheet says; a passive metal wants a primer. It lets go with heat, and its fumes are not to be breathed.');
+        $notes[] = Note::info(
+            'bond-clean',
+            'Clean, degrease, let it cure as its sheet says; a passive metal wants a primer. It lets go with heat, and its fumes are not to be breathed.',
+        );
 
         return new self($axial, $axial->times($diameterMm / 2000), $notes);
     }

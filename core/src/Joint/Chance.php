@@ -8,7 +8,8 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Number\Normal;
 
 /**
- * The interference of a part made anywhere in its band with equal chance, in a mate measured with a normal doubt: a uniform and a normal
+ * The interference of a part made anywhere in its band with equal chance, in a mate measured with a normal doubt: a
+ * uniform and a normal
  * added, whose distribution is exact (elementary probability: the uniform's edge integrated over the normal).
  */
 final readonly class Chance
@@ -21,7 +22,11 @@ final readonly class Chance
     public function __construct(private float $lowMm, private float $highMm, private float $sigmaMm)
     {
         if (! is_finite($lowMm) || ! is_finite($highMm) || $highMm < $lowMm || ! is_finite($sigmaMm) || $sigmaMm < 0) {
-            throw new BadInput('out-of-range', 'interference_mm', 'The interference runs from its loose to its tight end, with a doubt of zero or more.');
+            throw new BadInput(
+                'out-of-range',
+                'interference_mm',
+                'The interference runs from its loose to its tight end, with a doubt of zero or more.',
+            );
         }
     }
 
@@ -36,8 +41,15 @@ final readonly class Chance
             return Normal::below(($x - $this->lowMm) / $this->sigmaMm);
         }
         // ∫ Φ((x − u)/σ) du over the band: G(z) = z Φ(z) + φ(z), differenced.
-        $g = static fn (float $z): float => $z * Normal::below($z) + exp(-$z * $z / 2) / sqrt(2 * M_PI);
+        $g = static fn (float $z): float => $z * Normal::below($z) + exp((-$z * $z) / 2) / sqrt(2 * M_PI);
 
-        return min(1.0, max(0.0, $this->sigmaMm / $width * ($g(($x - $this->lowMm) / $this->sigmaMm) - $g(($x - $this->highMm) / $this->sigmaMm))));
+        return min(
+            1.0,
+            max(
+                0.0,
+                ($this->sigmaMm / $width) *
+                    ($g(($x - $this->lowMm) / $this->sigmaMm) - $g(($x - $this->highMm) / $this->sigmaMm)),
+            ),
+        );
     }
 }

@@ -28,15 +28,25 @@ final readonly class DropIn
         private float $h = 10.0,
     ) {
         if (! is_finite($diameterMm) || $diameterMm <= 0 || ! is_finite($h) || $h <= 0) {
-            throw new BadInput('out-of-range', $h <= 0 ? 'h' : 'd_mm', 'Diameter and heat transfer must be above zero.');
+            throw new BadInput(
+                'out-of-range',
+                $h <= 0 ? 'h' : 'd_mm',
+                'Diameter and heat transfer must be above zero.',
+            );
         }
     }
 
     /** The gap after so many seconds in the air, mm on diameter; below zero it grips. Lumped cooling of both parts. */
     public function gapAfter(float $seconds): float
     {
-        $outer = Expansion::strain((float) $this->outer->material->alphaPerK, $this->outer->celsiusAfter($seconds, $this->roomC, $this->h));
-        $inner = Expansion::strain((float) $this->inner->material->alphaPerK, $this->inner->celsiusAfter($seconds, $this->roomC, $this->h));
+        $outer = Expansion::strain(
+            (float) $this->outer->material->alphaPerK,
+            $this->outer->celsiusAfter($seconds, $this->roomC, $this->h),
+        );
+        $inner = Expansion::strain(
+            (float) $this->inner->material->alphaPerK,
+            $this->inner->celsiusAfter($seconds, $this->roomC, $this->h),
+        );
 
         return $this->diameterMm * ($outer - $inner) - $this->interferenceMm;
     }
@@ -68,6 +78,9 @@ final readonly class DropIn
         $end = 1.3 * ($this->secondsUntil() ?? 600.0);
         $end = $end > 0 ? $end : 60.0;
 
-        return array_map(fn (int $i): array => [$end * $i / $points, $this->gapAfter($end * $i / $points)], range(0, $points));
+        return array_map(
+            fn (int $i): array => [($end * $i) / $points, $this->gapAfter(($end * $i) / $points)],
+            range(0, $points),
+        );
     }
 }

@@ -10,8 +10,10 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
 
 /**
- * What a key, pins, screws or a weld hold, at the load at which they give: torque N·m, and along the axis N. Shear at 0.577 of the yield
- * (distortion energy; Shigley), side pressure at the yield; screws by their tightening torque, F = T / (0.2 d) (common practice, dry).
+ * What a key, pins, screws or a weld hold, at the load at which they give: torque N·m, and along the axis N. Shear at
+ * 0.577 of the yield
+ * (distortion energy; Shigley), side pressure at the yield; screws by their tightening torque, F = T / (0.2 d) (common
+ * practice, dry).
  */
 final readonly class Fastening
 {
@@ -31,12 +33,19 @@ final readonly class Fastening
      * @param  list<WorkingStep>  $working
      * @param  list<Note>  $notes
      */
-    private function __construct(public FasteningKind $kind, public ?float $torqueNm, public ?float $axialN, public string $gives, public array $working, public array $notes)
-    {
+    private function __construct(
+        public FasteningKind $kind,
+        public ?float $torqueNm,
+        public ?float $axialN,
+        public string $gives,
+        public array $working,
+        public array $notes,
+    ) {
     }
 
     /**
-     * A parallel key: sheared over its width, pressed on half of its height by each side. T = τ w L d/2 and p (h/2) L d/2, the lesser.
+     * A parallel key: sheared over its width, pressed on half of its height by each side. T = τ w L d/2 and p (h/2) L
+     * d/2, the lesser.
      *
      * Source: Shigley's Mechanical Engineering Design, keys and pins.
      *
@@ -44,16 +53,45 @@ final readonly class Fastening
      *
      * @throws BadInput for sizes not above 0
      */
-    public static function key(float $shaftMm, float $widthMm, float $heightMm, float $lengthMm, float $yieldMpa, float $sideMpa): self
-    {
-        self::above(['shaft' => $shaftMm, 'width' => $widthMm, 'height' => $heightMm, 'length' => $lengthMm, 'yield' => $yieldMpa, 'side' => $sideMpa]);
-        $shear = self::SHEAR * $yieldMpa * $widthMm * $lengthMm * $shaftMm / 2 / 1000;
-        $crush = $sideMpa * $heightMm / 2 * $lengthMm * $shaftMm / 2 / 1000;
-        $notes = $lengthMm > 1.5 * $shaftMm ? [Note::caution('key-long', 'A key longer than one and a half shaft diameters is not loaded over its whole length.')] : [];
+    public static function key(
+        float $shaftMm,
+        float $widthMm,
+        float $heightMm,
+        float $lengthMm,
+        float $yieldMpa,
+        float $sideMpa,
+    ): self {
+        self::above([
+            'shaft' => $shaftMm,
+            'width' => $widthMm,
+            'height' => $heightMm,
+            'length' => $lengthMm,
+            'yield' => $yieldMpa,
+            'side' => $sideMpa,
+        ]);
+        $shear = (self::SHEAR * $yieldMpa * $widthMm * $lengthMm * $shaftMm) / 2 / 1000;
+        $crush = ((($sideMpa * $heightMm) / 2) * $lengthMm * $shaftMm) / 2 / 1000;
+        $notes =
+            $lengthMm > 1.5 * $shaftMm
+                ? [
+                    Note::caution(
+                        'key-long',
+                        'A key longer than one and a half shaft diameters is not loaded over its whole length.',
+                    ),
+                ]
+                : [];
 
-        return new self(FasteningKind::Key, min($shear, $crush), null, $shear <= $crush ? 'the key shears' : 'its sides crush', [
-            self::step('Sheared', '0.577 · yield · w · L · d/2', $shear, 'Shigley, keys and pins'), self::step('Crushed', 'yield · (h/2) · L · d/2', $crush, 'Shigley, keys and pins'),
-        ], $notes);
+        return new self(
+            FasteningKind::Key,
+            min($shear, $crush),
+            null,
+            $shear <= $crush ? 'the key shears' : 'its sides crush',
+            [
+                self::step('Sheared', '0.577 · yield · w · L · d/2', $shear, 'Shigley, keys and pins'),
+                self::step('Crushed', 'yield · (h/2) · L · d/2', $crush, 'Shigley, keys and pins'),
+            ],
+            $notes,
+        );
     }
 
     /**
@@ -66,19 +104,35 @@ final readonly class Fastening
     public static function crossPin(float $diameterMm, float $pinMm, int $count, float $yieldMpa): self
     {
         self::above(['diameter' => $diameterMm, 'pin' => $pinMm, 'count' => (float) $count, 'yield' => $yieldMpa]);
-        $area = M_PI / 4 * $pinMm ** 2;
+        $area = (M_PI / 4) * $pinMm ** 2;
         $notes = [];
         if ($pinMm > $diameterMm / 3) {
-            $notes[] = Note::caution('pin-thick', 'A cross pin thicker than a third of the shaft leaves too little of it: a quarter is usual.');
+            $notes[] = Note::caution(
+                'pin-thick',
+                'A cross pin thicker than a third of the shaft leaves too little of it: a quarter is usual.',
+            );
         }
 
-        return new self(FasteningKind::CrossPin, self::SHEAR * $yieldMpa * $area * $diameterMm * $count / 1000, 2 * self::SHEAR * $yieldMpa * $area * $count, 'the pin shears', [
-            self::step('Sheared twice', '0.577 · yield · A · D · n', self::SHEAR * $yieldMpa * $area * $diameterMm * $count / 1000, 'statics; distortion energy'),
-        ], $notes);
+        return new self(
+            FasteningKind::CrossPin,
+            (self::SHEAR * $yieldMpa * $area * $diameterMm * $count) / 1000,
+            2 * self::SHEAR * $yieldMpa * $area * $count,
+            'the pin shears',
+            [
+                self::step(
+                    'Sheared twice',
+                    '0.577 · yield · A · D · n',
+                    (self::SHEAR * $yieldMpa * $area * $diameterMm * $count) / 1000,
+                    'statics; distortion energy',
+                ),
+            ],
+            $notes,
+        );
     }
 
     /**
-     * Dowels: on a circle through a flange each is sheared once, along the joint half in each part over its length; and the sides of their holes
+     * Dowels: on a circle through a flange each is sheared once, along the joint half in each part over its length; and
+     * the sides of their holes
      * are crushed, along the joint p · (d/2) · L, through a flange p · d · L. The lesser: in cast iron mostly the side.
      *
      * @param  float  $circleMm  on which they stand; the joint's diameter where they lie along it
@@ -90,22 +144,68 @@ final readonly class Fastening
      *
      * @throws BadInput for sizes not above 0
      */
-    public static function dowels(float $circleMm, float $pinMm, int $count, float $yieldMpa, ?float $alongMm = null, ?float $sideMpa = null, ?float $deepMm = null): self
-    {
-        self::above(['circle' => $circleMm, 'pin' => $pinMm, 'count' => (float) $count, 'yield' => $yieldMpa, 'long' => $alongMm ?? 1.0, 'deep' => $deepMm ?? 1.0, 'side' => $sideMpa ?? 1.0]);
-        $arm = $count * $circleMm / 2 / 1000;
-        $shear = self::SHEAR * $yieldMpa * ($alongMm === null ? M_PI / 4 * $pinMm ** 2 : $pinMm * $alongMm) * $arm;
-        $bears = $alongMm !== null ? $pinMm / 2 * $alongMm : ($deepMm === null ? null : $pinMm * $deepMm);
+    public static function dowels(
+        float $circleMm,
+        float $pinMm,
+        int $count,
+        float $yieldMpa,
+        ?float $alongMm = null,
+        ?float $sideMpa = null,
+        ?float $deepMm = null,
+    ): self {
+        self::above([
+            'circle' => $circleMm,
+            'pin' => $pinMm,
+            'count' => (float) $count,
+            'yield' => $yieldMpa,
+            'long' => $alongMm ?? 1.0,
+            'deep' => $deepMm ?? 1.0,
+            'side' => $sideMpa ?? 1.0,
+        ]);
+        $arm = ($count * $circleMm) / 2 / 1000;
+        $shear = self::SHEAR * $yieldMpa * ($alongMm === null ? (M_PI / 4) * $pinMm ** 2 : $pinMm * $alongMm) * $arm;
+        $bears = $alongMm !== null ? ($pinMm / 2) * $alongMm : ($deepMm === null ? null : $pinMm * $deepMm);
         $crush = $sideMpa === null || $bears === null ? null : $sideMpa * $bears * $arm;
-        $notes = $count > 1 ? [Note::info('dowels-share', 'That all of them carry alike needs them reamed together in place.')] : [];
+        $notes =
+            $count > 1
+                ? [Note::info('dowels-share', 'That all of them carry alike needs them reamed together in place.')]
+                : [];
         if ($crush === null) {
-            $notes[] = Note::caution('dowel-side', 'Whether the sides of their holes stand it is not reckoned: '.($sideMpa === null ? 'say what both parts are made of' : 'say how deep they sit in the thinner part').'. In cast iron the side gives before the pin.');
+            $notes[] = Note::caution(
+                'dowel-side',
+                'Whether the sides of their holes stand it is not reckoned: '.
+                    ($sideMpa === null
+                        ? 'say what both parts are made of'
+                        : 'say how deep they sit in the thinner part').
+                    '. In cast iron the side gives before the pin.',
+            );
         }
 
-        return new self(FasteningKind::Dowels, min($shear, $crush ?? INF), null, $crush !== null && $crush < $shear ? 'the sides of their holes crush' : 'the dowels shear', [
-            self::step('Sheared once', $alongMm === null ? '0.577 · yield · πd²/4 · n · R' : '0.577 · yield · d · L · n · R', $shear, 'statics; distortion energy'),
-            ...($crush === null ? [] : [self::step('Sides crushed', $alongMm === null ? 'p · d · L · n · R' : 'p · (d/2) · L · n · R', $crush, 'statics')]),
-        ], $notes);
+        return new self(
+            FasteningKind::Dowels,
+            min($shear, $crush ?? INF),
+            null,
+            $crush !== null && $crush < $shear ? 'the sides of their holes crush' : 'the dowels shear',
+            [
+                self::step(
+                    'Sheared once',
+                    $alongMm === null ? '0.577 · yield · πd²/4 · n · R' : '0.577 · yield · d · L · n · R',
+                    $shear,
+                    'statics; distortion energy',
+                ),
+                ...$crush === null
+                    ? []
+                    : [
+                        self::step(
+                            'Sides crushed',
+                            $alongMm === null ? 'p · d · L · n · R' : 'p · (d/2) · L · n · R',
+                            $crush,
+                            'statics',
+                        ),
+                    ],
+            ],
+            $notes,
+        );
     }
 
     /**
@@ -117,13 +217,36 @@ final readonly class Fastening
      */
     public static function setScrews(float $diameterMm, float $screwMm, int $count, float $tightenNm): self
     {
-        self::above(['diameter' => $diameterMm, 'screw' => $screwMm, 'count' => (float) $count, 'tighten' => $tightenNm]);
-        $push = $tightenNm * 1000 / (self::NUT_FACTOR * $screwMm) * $count;
+        self::above([
+            'diameter' => $diameterMm,
+            'screw' => $screwMm,
+            'count' => (float) $count,
+            'tighten' => $tightenNm,
+        ]);
+        $push = (($tightenNm * 1000) / (self::NUT_FACTOR * $screwMm)) * $count;
         $friction = 2 * self::FRICTION * $push;
 
-        return new self(FasteningKind::SetScrews, $friction * $diameterMm / 2 / 1000, $friction, 'they slip', [
-            self::forceStep('Pushes', 'n · T / (0.2 d)', $push), self::step('Holds', '2 μ · push · D/2, μ 0.15', $friction * $diameterMm / 2 / 1000, 'common practice'),
-        ], [Note::caution('set-screw-off-centre', 'A set screw pushes a hub with clearance off centre by half of it, and backs out where it shakes: a flat under it, and something that locks it.')]);
+        return new self(
+            FasteningKind::SetScrews,
+            ($friction * $diameterMm) / 2 / 1000,
+            $friction,
+            'they slip',
+            [
+                self::forceStep('Pushes', 'n · T / (0.2 d)', $push),
+                self::step(
+                    'Holds',
+                    '2 μ · push · D/2, μ 0.15',
+                    ($friction * $diameterMm) / 2 / 1000,
+                    'common practice',
+                ),
+            ],
+            [
+                Note::caution(
+                    'set-screw-off-centre',
+                    'A set screw pushes a hub with clearance off centre by half of it, and backs out where it shakes: a flat under it, and something that locks it.',
+                ),
+            ],
+        );
     }
 
     /**
@@ -134,18 +257,32 @@ final readonly class Fastening
     public static function bolts(float $circleMm, float $boltMm, int $count, float $tightenNm): self
     {
         self::above(['circle' => $circleMm, 'bolt' => $boltMm, 'count' => (float) $count, 'tighten' => $tightenNm]);
-        $clamp = $tightenNm * 1000 / (self::NUT_FACTOR * $boltMm) * $count;
-        $torque = self::FRICTION * $clamp * $circleMm / 2 / 1000;
+        $clamp = (($tightenNm * 1000) / (self::NUT_FACTOR * $boltMm)) * $count;
+        $torque = (self::FRICTION * $clamp * $circleMm) / 2 / 1000;
 
-        return new self(FasteningKind::Bolts, $torque, self::FRICTION * $clamp, 'the faces slip', [
-            self::forceStep('Clamps', 'n · T / (0.2 d)', $clamp), self::step('Holds', 'μ · clamp · R, μ 0.15', $torque, 'common practice'),
-        ], [Note::info('bolts-lose', 'Paint, gaskets and soft washers between the faces lose the clamp: metal on metal, and look at it again after the first run.')]);
+        return new self(
+            FasteningKind::Bolts,
+            $torque,
+            self::FRICTION * $clamp,
+            'the faces slip',
+            [
+                self::forceStep('Clamps', 'n · T / (0.2 d)', $clamp),
+                self::step('Holds', 'μ · clamp · R, μ 0.15', $torque, 'common practice'),
+            ],
+            [
+                Note::info(
+                    'bolts-lose',
+                    'Paint, gaskets and soft washers between the faces lose the clamp: metal on metal, and look at it again after the first run.',
+                ),
+            ],
+        );
     }
 
     /**
      * A fillet all round a shaft: T = 0.707 · leg · π d²/2 · τ, with half of the shear yield of the weaker metal.
      *
-     * Source: Shigley's Mechanical Engineering Design, welds in torsion, throat 0.707 of the leg; the allowable common practice.
+     * Source: Shigley's Mechanical Engineering Design, welds in torsion, throat 0.707 of the leg; the allowable common
+     * practice.
      *
      * @param  float  $legMm  as left after machining
      *
@@ -154,12 +291,29 @@ final readonly class Fastening
     public static function weld(float $diameterMm, float $legMm, int $sides, float $yieldMpa): self
     {
         self::above(['diameter' => $diameterMm, 'leg' => $legMm, 'sides' => (float) $sides, 'yield' => $yieldMpa]);
-        $shear = self::SHEAR * $yieldMpa / 2;
-        $torque = 0.7071 * $legMm * M_PI * $diameterMm ** 2 / 2 * $shear * $sides / 1000;
+        $shear = (self::SHEAR * $yieldMpa) / 2;
+        $torque = (((0.7071 * $legMm * M_PI * $diameterMm ** 2) / 2) * $shear * $sides) / 1000;
 
-        return new self(FasteningKind::Weld, $torque, 0.7071 * $legMm * M_PI * $diameterMm * $shear * $sides, 'the throat tears', [
-            self::step('Throat sheared', '0.707 · leg · π d²/2 · 0.577 · yield / 2', $torque, 'Shigley, welds in torsion'),
-        ], [Note::caution('weld-licensed', 'A weld is as good as the one who made it: where somebody can be hurt it is for a qualified welder. What is machined off the fillet is off its throat.')]);
+        return new self(
+            FasteningKind::Weld,
+            $torque,
+            0.7071 * $legMm * M_PI * $diameterMm * $shear * $sides,
+            'the throat tears',
+            [
+                self::step(
+                    'Throat sheared',
+                    '0.707 · leg · π d²/2 · 0.577 · yield / 2',
+                    $torque,
+                    'Shigley, welds in torsion',
+                ),
+            ],
+            [
+                Note::caution(
+                    'weld-licensed',
+                    'A weld is as good as the one who made it: where somebody can be hurt it is for a qualified welder. What is machined off the fillet is off its throat.',
+                ),
+            ],
+        );
     }
 
     /**
@@ -169,26 +323,66 @@ final readonly class Fastening
      *
      * @throws BadInput for sizes not above 0
      */
-    public static function taperBush(float $shaftMm, float $halfAngleDeg, float $screwMm, int $count, float $tightenNm): self
-    {
-        self::above(['shaft' => $shaftMm, 'half_angle' => $halfAngleDeg, 'screw' => $screwMm, 'count' => (float) $count, 'tighten' => $tightenNm]);
+    public static function taperBush(
+        float $shaftMm,
+        float $halfAngleDeg,
+        float $screwMm,
+        int $count,
+        float $tightenNm,
+    ): self {
+        self::above([
+            'shaft' => $shaftMm,
+            'half_angle' => $halfAngleDeg,
+            'screw' => $screwMm,
+            'count' => (float) $count,
+            'tighten' => $tightenNm,
+        ]);
         if ($halfAngleDeg >= 45) {
             throw new BadInput('half_angle', 'half_angle', 'Half the taper’s angle is below 45°.');
         }
-        $draw = $tightenNm * 1000 / (self::NUT_FACTOR * $screwMm) * $count;
+        $draw = (($tightenNm * 1000) / (self::NUT_FACTOR * $screwMm)) * $count;
         $radial = $draw / (tan(deg2rad($halfAngleDeg)) + self::FRICTION);
-        $torque = self::FRICTION * $radial * $shaftMm / 2 / 1000;
-        $notes = tan(deg2rad($halfAngleDeg)) < self::FRICTION ? [Note::info('self-locking', 'It is self-locking: it stays when the screws are out, and wants jacking holes to come apart.')] : [];
+        $torque = (self::FRICTION * $radial * $shaftMm) / 2 / 1000;
+        $notes =
+            tan(deg2rad($halfAngleDeg)) < self::FRICTION
+                ? [
+                    Note::info(
+                        'self-locking',
+                        'It is self-locking: it stays when the screws are out, and wants jacking holes to come apart.',
+                    ),
+                ]
+                : [];
 
-        return new self(FasteningKind::TaperBush, $torque, self::FRICTION * $radial, 'it slips', [
-            self::forceStep('Drawn in by', 'n · T / (0.2 d)', $draw), self::forceStep('Presses on the shaft with', 'draw / (tan α + μ)', $radial), self::step('Holds', 'μ · radial · d/2, μ 0.15', $torque, 'statics'),
-        ], $notes);
+        return new self(
+            FasteningKind::TaperBush,
+            $torque,
+            self::FRICTION * $radial,
+            'it slips',
+            [
+                self::forceStep('Drawn in by', 'n · T / (0.2 d)', $draw),
+                self::forceStep('Presses on the shaft with', 'draw / (tan α + μ)', $radial),
+                self::step('Holds', 'μ · radial · d/2, μ 0.15', $torque, 'statics'),
+            ],
+            $notes,
+        );
     }
 
     /** A knurl drives, but how much is nobody's table: it is not counted. */
     public static function knurl(): self
     {
-        return new self(FasteningKind::Knurl, null, null, '', [], [Note::info('knurl', 'A knurl keeps a part from turning and a compound from being wiped off, but it is not reckoned: it counts for nothing here, and it centres poorly.')]);
+        return new self(
+            FasteningKind::Knurl,
+            null,
+            null,
+            '',
+            [],
+            [
+                Note::info(
+                    'knurl',
+                    'A knurl keeps a part from turning and a compound from being wiped off, but it is not reckoned: it counts for nothing here, and it centres poorly.',
+                ),
+            ],
+        );
     }
 
     /** @param  array<string, float>  $sizes */
@@ -203,11 +397,21 @@ final readonly class Fastening
 
     private static function step(string $name, string $formula, float $torqueNm, string $source): WorkingStep
     {
-        return new WorkingStep($name, $formula, Say::plain(number_format($torqueNm, $torqueNm < 10 ? 1 : 0).' N·m'), $source);
+        return new WorkingStep(
+            $name,
+            $formula,
+            Say::plain(number_format($torqueNm, $torqueNm < 10 ? 1 : 0).' N·m'),
+            $source,
+        );
     }
 
     private static function forceStep(string $name, string $formula, float $newton): WorkingStep
     {
-        return new WorkingStep($name, $formula, Say::plain(number_format($newton / 1000, 1).' kN'), 'common practice, dry');
+        return new WorkingStep(
+            $name,
+            $formula,
+            Say::plain(number_format($newton / 1000, 1).' kN'),
+            'common practice, dry',
+        );
     }
 }

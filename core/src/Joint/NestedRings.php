@@ -8,7 +8,8 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Material;
 
 /**
- * Three rings in each other: a bush in a liner in a housing, each fit with its own interference. Plane stress, elastic; diameters mm, pressures
+ * Three rings in each other: a bush in a liner in a housing, each fit with its own interference. Plane stress, elastic;
+ * diameters mm, pressures
  * MPa, movements on diameter mm. Source: Lamé thick cylinders, the two pressures from both fits meeting at once.
  */
 final readonly class NestedRings
@@ -20,8 +21,13 @@ final readonly class NestedRings
      * @param  float  $linerClosingMm  of the liner's bore when it is pressed in alone, before the bush
      * @param  float  $housingHoopMpa  at the housing's bore
      */
-    private function __construct(public float $innerPressureMpa, public float $outerPressureMpa, public float $boreClosingMm, public float $linerClosingMm, public float $housingHoopMpa)
-    {
+    private function __construct(
+        public float $innerPressureMpa,
+        public float $outerPressureMpa,
+        public float $boreClosingMm,
+        public float $linerClosingMm,
+        public float $housingHoopMpa,
+    ) {
     }
 
     /**
@@ -32,11 +38,19 @@ final readonly class NestedRings
      *
      * @throws BadInput for diameters that do not rise, or a material without stiffness
      */
-    public static function of(array $diametersMm, float $innerInterferenceMm, float $outerInterferenceMm, array $materials): self
-    {
+    public static function of(
+        array $diametersMm,
+        float $innerInterferenceMm,
+        float $outerInterferenceMm,
+        array $materials,
+    ): self {
         [$d0, $d1, $d2, $d3] = $diametersMm;
         if (! ($d0 >= 0 && $d1 > $d0 && $d2 > $d1 && $d3 > $d2 && is_finite($d3))) {
-            throw new BadInput('out-of-range', 'diameters_mm', 'Four diameters that rise, from the bore of the bush to the outside of the housing.');
+            throw new BadInput(
+                'out-of-range',
+                'diameters_mm',
+                'Four diameters that rise, from the bore of the bush to the outside of the housing.',
+            );
         }
         if (! ($innerInterferenceMm >= 0) || ! ($outerInterferenceMm >= 0)) {
             throw new BadInput('out-of-range', 'interference_mm', 'An interference is zero or more.');
@@ -48,7 +62,14 @@ final readonly class NestedRings
         }
         [$bush, $liner, $housing] = $materials;
         // How much each face moves outward on diameter for a MPa at either of the two joints.
-        $out = static fn (float $a, float $b, Material $m, float $at, float $inside, float $outside): float => self::movement($a, $b, $m, $at, $inside, $outside);
+        $out = static fn (
+            float $a,
+            float $b,
+            Material $m,
+            float $at,
+            float $inside,
+            float $outside,
+        ): float => self::movement($a, $b, $m, $at, $inside, $outside);
         $a11 = $out($d1, $d2, $liner, $d1, 1, 0) - $out($d0, $d1, $bush, $d1, 0, 1);
         $a12 = $out($d1, $d2, $liner, $d1, 0, 1);
         $a21 = -$out($d1, $d2, $liner, $d2, 1, 0);
@@ -62,7 +83,11 @@ final readonly class NestedRings
         $p2 = ($a11 * $outerInterferenceMm - $a21 * $first) / $determinant;
 
         return new self(
-            $p1, $p2, $d0 > 0 ? -$out($d0, $d1, $bush, $d0, 0, $p1) : 0.0, $closed, $p2 * ($d3 ** 2 + $d2 ** 2) / ($d3 ** 2 - $d2 ** 2),
+            $p1,
+            $p2,
+            $d0 > 0 ? -$out($d0, $d1, $bush, $d0, 0, $p1) : 0.0,
+            $closed,
+            ($p2 * ($d3 ** 2 + $d2 ** 2)) / ($d3 ** 2 - $d2 ** 2),
         );
     }
 
@@ -72,8 +97,8 @@ final readonly class NestedRings
         $e = $m->eGpa * 1000;
         $nu = (float) $m->nu;
         $wall = $b ** 2 - $a ** 2;
-        $even = (1 - $nu) / $e * ($inside * $a ** 2 - $outside * $b ** 2) / $wall * $at;
+        $even = ((((1 - $nu) / $e) * ($inside * $a ** 2 - $outside * $b ** 2)) / $wall) * $at;
 
-        return $even + ($a > 0 ? (1 + $nu) / $e * ($inside - $outside) * $a ** 2 * $b ** 2 / ($wall * $at) : 0.0);
+        return $even + ($a > 0 ? (((1 + $nu) / $e) * ($inside - $outside) * $a ** 2 * $b ** 2) / ($wall * $at) : 0.0);
     }
 }

@@ -45,12 +45,16 @@ final readonly class Press implements \JsonSerializable
     }
 
     /**
-     * Elastic. Holding: the low friction with what is left at the loosest spot, rough and in the worse of cold and running warm. Cracking and
-     * yield: the tightest spot, smooth, in the worse of both. Closing: from the loosest to the tightest station. Press force at full depth: the
-     * high friction with the mean over the stations. Factors: a ductile part's yield over von Mises, a brittle outer part's tensile strength
+     * Elastic. Holding: the low friction with what is left at the loosest spot, rough and in the worse of cold and
+     * running warm. Cracking and
+     * yield: the tightest spot, smooth, in the worse of both. Closing: from the loosest to the tightest station. Press
+     * force at full depth: the
+     * high friction with the mean over the stations. Factors: a ductile part's yield over von Mises, a brittle outer
+     * part's tensile strength
      * over its hoop stress; null where no limit is known or applies.
      *
-     * Sources: Lamé; Shigley, press and shrink fits; DIN 7190-1 for the loss to roughness, δ − 0.8 (Rz_i + Rz_o); linear expansion.
+     * Sources: Lamé; Shigley, press and shrink fits; DIN 7190-1 for the loss to roughness, δ − 0.8 (Rz_i + Rz_o);
+     * linear expansion.
      */
     public static function of(PressFit $fit): self
     {
@@ -60,33 +64,71 @@ final readonly class Press implements \JsonSerializable
         $warm = $fit->warmMm() ?? 0.0;
         $stiffness = ThickRing::stiffness($fit);
         $effective = new Range($left($least), $left($most));
-        $grip = new Range($left($least - $fit->form->looserMm + min(0.0, $warm)), $left($most + $fit->form->tighterMm + max(0.0, $warm)));
+        $grip = new Range(
+            $left($least - $fit->form->looserMm + min(0.0, $warm)),
+            $left($most + $fit->form->tighterMm + max(0.0, $warm)),
+        );
         $pressure = $grip->times($stiffness);
-        $stations = new Range($left($least + min($fit->form->alongMm)) * $stiffness, $left($most + max($fit->form->alongMm)) * $stiffness);
+        $stations = new Range(
+            $left($least + min($fit->form->alongMm)) * $stiffness,
+            $left($most + max($fit->form->alongMm)) * $stiffness,
+        );
         $area = M_PI * $fit->diameterMm * $fit->lengthMm;
         $force = $fit->friction->high * $stiffness * $fit->form->meanOf($most) * $area;
-        $axial = Range::of($fit->friction->low * $pressure->min * $area, max($force, $fit->friction->low * $pressure->min * $area));
+        $axial = Range::of(
+            $fit->friction->low * $pressure->min * $area,
+            max($force, $fit->friction->low * $pressure->min * $area),
+        );
         $outerFactor = self::outerFactor($fit, $pressure->max);
         $innerFactor = self::innerFactor($fit, $pressure->max);
-        $closing = new Range(ThickRing::boreClosing($fit, $stations->min), ThickRing::boreClosing($fit, $stations->max));
+        $closing = new Range(
+            ThickRing::boreClosing($fit, $stations->min),
+            ThickRing::boreClosing($fit, $stations->max),
+        );
         $torque = $axial->times($fit->diameterMm / 2000);
 
         return new self(
-            $fit, $effective, $grip, $pressure,
+            $fit,
+            $effective,
+            $grip,
+            $pressure,
             $pressure->times(ThickRing::outerRatio($fit)),
-            $fit->isHollow() ? Range::of(ThickRing::innerBoreHoop($fit, $pressure->max), ThickRing::innerBoreHoop($fit, $pressure->min)) : null,
+            $fit->isHollow()
+                ? Range::of(
+                    ThickRing::innerBoreHoop($fit, $pressure->max),
+                    ThickRing::innerBoreHoop($fit, $pressure->min),
+                )
+                : null,
             $closing,
             new Range(ThickRing::outerGrowth($fit, $stations->min), ThickRing::outerGrowth($fit, $stations->max)),
-            $axial, $torque, $force, $fit->friction->low * $stiffness * $fit->form->meanOf($least) * $area, $stiffness, $outerFactor, $innerFactor,
+            $axial,
+            $torque,
+            $force,
+            $fit->friction->low * $stiffness * $fit->form->meanOf($least) * $area,
+            $stiffness,
+            $outerFactor,
+            $innerFactor,
             PressAdvice::notes($fit, $effective, $grip, $outerFactor, $innerFactor),
-            PressAdvice::working($fit, $effective, $grip, $stiffness, $pressure, $closing, $axial, $torque, $outerFactor),
+            PressAdvice::working(
+                $fit,
+                $effective,
+                $grip,
+                $stiffness,
+                $pressure,
+                $closing,
+                $axial,
+                $torque,
+                $outerFactor,
+            ),
             [$fit],
         );
     }
 
     /**
-     * A joint whose walls step along it: each stretch presses as rings of its own thickness with the same interference; what they hold and ask
-     * for is added, the stretch that stands least decides. Source: Lamé, stretch by stretch; the steps' help to each other is left out, on the
+     * A joint whose walls step along it: each stretch presses as rings of its own thickness with the same interference;
+     * what they hold and ask
+     * for is added, the stretch that stands least decides. Source: Lamé, stretch by stretch; the steps' help to each
+     * other is left out, on the
      * safe side.
      *
      * @param  non-empty-list<PressFit>  $stretches
@@ -107,7 +149,10 @@ final readonly class Press implements \JsonSerializable
         $length = $sum(static fn (self $p): float => $p->fit->lengthMm);
         $weakest = $all[0];
         foreach ($all as $press) {
-            if (($press->outerFactor ?? INF) < ($weakest->outerFactor ?? INF) || $press->outerFactor === null && $press->outerHoopMpa->max > $weakest->outerHoopMpa->max) {
+            if (
+                ($press->outerFactor ?? INF) < ($weakest->outerFactor ?? INF)
+                || ($press->outerFactor === null && $press->outerHoopMpa->max > $weakest->outerHoopMpa->max)
+            ) {
                 $weakest = $press;
             }
         }
@@ -115,16 +160,33 @@ final readonly class Press implements \JsonSerializable
         $factors = array_values(array_filter(array_map(static fn (self $p): ?float => $p->innerFactor, $all)));
         $inner = $factors === [] ? null : min($factors);
         $fit = $weakest->fit->over($length);
-        $axial = new Range($sum(static fn (self $p): float => $p->holdAxialN->min), $sum(static fn (self $p): float => $p->holdAxialN->max));
+        $axial = new Range(
+            $sum(static fn (self $p): float => $p->holdAxialN->min),
+            $sum(static fn (self $p): float => $p->holdAxialN->max),
+        );
 
         return new self(
-            $fit, $weakest->effectiveMm, $weakest->gripMm, $hull(static fn (self $p): Range => $p->pressureMpa), $hull(static fn (self $p): Range => $p->outerHoopMpa),
+            $fit,
+            $weakest->effectiveMm,
+            $weakest->gripMm,
+            $hull(static fn (self $p): Range => $p->pressureMpa),
+            $hull(static fn (self $p): Range => $p->outerHoopMpa),
             $bores === [] ? null : new Range(min(array_column($bores, 'min')), max(array_column($bores, 'max'))),
-            $hull(static fn (self $p): Range => $p->boreClosingMm), $hull(static fn (self $p): Range => $p->outerGrowthMm), $axial, $axial->times($fit->diameterMm / 2000),
-            $sum(static fn (self $p): float => $p->pressForceN), $sum(static fn (self $p): float => $p->pressForceLeastN),
-            $sum(static fn (self $p): float => $p->stiffnessMpaMm * $p->fit->lengthMm) / $length, $weakest->outerFactor, $inner,
-            [...PressAdvice::notes($fit, $weakest->effectiveMm, $weakest->gripMm, $weakest->outerFactor, $inner), PressAdvice::stepped($stretches)],
-            PressAdvice::stretches($all)->and(...$weakest->working->steps), $stretches,
+            $hull(static fn (self $p): Range => $p->boreClosingMm),
+            $hull(static fn (self $p): Range => $p->outerGrowthMm),
+            $axial,
+            $axial->times($fit->diameterMm / 2000),
+            $sum(static fn (self $p): float => $p->pressForceN),
+            $sum(static fn (self $p): float => $p->pressForceLeastN),
+            $sum(static fn (self $p): float => $p->stiffnessMpaMm * $p->fit->lengthMm) / $length,
+            $weakest->outerFactor,
+            $inner,
+            [
+                ...PressAdvice::notes($fit, $weakest->effectiveMm, $weakest->gripMm, $weakest->outerFactor, $inner),
+                PressAdvice::stepped($stretches),
+            ],
+            PressAdvice::stretches($all)->and(...$weakest->working->steps),
+            $stretches,
         );
     }
 
@@ -135,10 +197,28 @@ final readonly class Press implements \JsonSerializable
      */
     public function noting(array $more): self
     {
-        return $more === [] ? $this : new self(
-            $this->fit, $this->effectiveMm, $this->gripMm, $this->pressureMpa, $this->outerHoopMpa, $this->innerBoreHoopMpa, $this->boreClosingMm, $this->outerGrowthMm, $this->holdAxialN, $this->holdTorqueNm,
-            $this->pressForceN, $this->pressForceLeastN, $this->stiffnessMpaMm, $this->outerFactor, $this->innerFactor, [...$this->notes, ...$more], $this->working, $this->stretches,
-        );
+        return $more === []
+            ? $this
+            : new self(
+                $this->fit,
+                $this->effectiveMm,
+                $this->gripMm,
+                $this->pressureMpa,
+                $this->outerHoopMpa,
+                $this->innerBoreHoopMpa,
+                $this->boreClosingMm,
+                $this->outerGrowthMm,
+                $this->holdAxialN,
+                $this->holdTorqueNm,
+                $this->pressForceN,
+                $this->pressForceLeastN,
+                $this->stiffnessMpaMm,
+                $this->outerFactor,
+                $this->innerFactor,
+                [...$this->notes, ...$more],
+                $this->working,
+                $this->stretches,
+            );
     }
 
     /** The force at each tenth of the depth, N, with the high friction and the greatest pressure: it rises straight. */
@@ -153,7 +233,9 @@ final readonly class Press implements \JsonSerializable
             return null;
         }
         if ($fit->outer->brittle) {
-            return $fit->outer->tensileMpa === null ? null : $fit->outer->tensileMpa / ($pressure * ThickRing::outerRatio($fit));
+            return $fit->outer->tensileMpa === null
+                ? null
+                : $fit->outer->tensileMpa / ($pressure * ThickRing::outerRatio($fit));
         }
 
         return $fit->outer->yieldMpa === null ? null : $fit->outer->yieldMpa / ThickRing::outerMises($fit, $pressure);

@@ -11,7 +11,8 @@ use Oldpart\Core\Quantity\Range;
 
 /**
  * The facts of a press fit: joint diameter, bore of the inner part (0: solid), outside of the outer part, engaged
- * length, all mm; interference on diameter in mm with the measuring uncertainty already in it, on the mean of the mate; how rough each side is,
+ * length, all mm; interference on diameter in mm with the measuring uncertainty already in it, on the mean of the mate;
+ * how rough each side is,
  * by how the mate differs from its mean, and how warm the joint runs.
  */
 final readonly class PressFit
@@ -43,17 +44,41 @@ final readonly class PressFit
     ) {
         $this->roughInner = $roughInner ?? Roughness::none();
         $this->roughOuter = $roughOuter ?? Roughness::none();
-        $this->form = $form ?? new MateForm;
+        $this->form = $form ?? new MateForm();
         $this->friction = $friction ?? Friction::between($inner, $outer);
         self::need($diameterMm > 0 && is_finite($diameterMm), 'd_mm', 'The joint diameter must be above zero.');
-        self::need($innerBoreMm >= 0 && $innerBoreMm < $diameterMm, 'inner_bore_mm', 'The bore of the inner part must be smaller than the joint diameter (0 when it is solid).');
-        self::need($outerOdMm > $diameterMm && is_finite($outerOdMm), 'outer_od_mm', 'The outside of the outer part must be larger than the joint diameter.');
+        self::need(
+            $innerBoreMm >= 0 && $innerBoreMm < $diameterMm,
+            'inner_bore_mm',
+            'The bore of the inner part must be smaller than the joint diameter (0 when it is solid).',
+        );
+        self::need(
+            $outerOdMm > $diameterMm && is_finite($outerOdMm),
+            'outer_od_mm',
+            'The outside of the outer part must be larger than the joint diameter.',
+        );
         self::need($lengthMm > 0 && is_finite($lengthMm), 'length_mm', 'The engaged length must be above zero.');
-        self::need(is_finite($runsAtC) && $runsAtC >= -200 && $runsAtC <= 1000, 'runs_at_c', 'It runs between −200 and 1,000 °C. Check the temperature.');
-        self::need($interferenceMm->max < $diameterMm / 10, 'interference_mm', 'An interference over a tenth of the diameter is no press fit. Check its unit.');
+        self::need(
+            is_finite($runsAtC) && $runsAtC >= -200 && $runsAtC <= 1000,
+            'runs_at_c',
+            'It runs between −200 and 1,000 °C. Check the temperature.',
+        );
+        self::need(
+            $interferenceMm->max < $diameterMm / 10,
+            'interference_mm',
+            'An interference over a tenth of the diameter is no press fit. Check its unit.',
+        );
         foreach (['inner' => $inner, 'outer' => $outer] as $which => $material) {
-            self::need($material->eGpa > 0, "{$which}.e_gpa", "The {$which} part’s material needs its stiffness E, above zero.");
-            self::need($material->nu !== null && $material->nu >= 0 && $material->nu < 0.5, "{$which}.nu", "The {$which} part’s material has no Poisson’s ratio between 0 and 0.5: it can’t be reckoned as a press fit.");
+            self::need(
+                $material->eGpa > 0,
+                "{$which}.e_gpa",
+                "The {$which} part’s material needs its stiffness E, above zero.",
+            );
+            self::need(
+                $material->nu !== null && $material->nu >= 0 && $material->nu < 0.5,
+                "{$which}.nu",
+                "The {$which} part’s material has no Poisson’s ratio between 0 and 0.5: it can’t be reckoned as a press fit.",
+            );
         }
     }
 
@@ -75,21 +100,46 @@ final readonly class PressFit
         return $this->with(null, null, $lengthMm, $this->backing);
     }
 
-    private function with(?float $innerBoreMm = null, ?float $outerOdMm = null, ?float $lengthMm = null, ?Backing $backing = null): self
-    {
+    private function with(
+        ?float $innerBoreMm = null,
+        ?float $outerOdMm = null,
+        ?float $lengthMm = null,
+        ?Backing $backing = null,
+    ): self {
         return new self(
-            $this->diameterMm, $innerBoreMm ?? $this->innerBoreMm, $outerOdMm ?? $this->outerOdMm, $lengthMm ?? $this->lengthMm, $this->interferenceMm, $this->inner, $this->outer, $this->friction,
-            $this->roughInner, $this->roughOuter, $backing, $this->form, $this->runsAtC,
+            $this->diameterMm,
+            $innerBoreMm ?? $this->innerBoreMm,
+            $outerOdMm ?? $this->outerOdMm,
+            $lengthMm ?? $this->lengthMm,
+            $this->interferenceMm,
+            $this->inner,
+            $this->outer,
+            $this->friction,
+            $this->roughInner,
+            $this->roughOuter,
+            $backing,
+            $this->form,
+            $this->runsAtC,
         );
     }
 
-    /** By how much running warm changes the interference, mm on diameter; null where an expansion is not known. Source: linear expansion. */
+    /**
+     * By how much running warm changes the interference, mm on diameter; null where an expansion is not known. Source:
+     * linear expansion.
+     */
     public function warmMm(): ?float
     {
         return match (true) {
             abs($this->runsAtC - 20) < 1e-9 => 0.0,
             $this->inner->alphaPerK === null || $this->outer->alphaPerK === null => null,
-            default => InUse::interferenceAt($this->diameterMm, 0.0, $this->inner, $this->outer, $this->runsAtC, $this->runsAtC),
+            default => InUse::interferenceAt(
+                $this->diameterMm,
+                0.0,
+                $this->inner,
+                $this->outer,
+                $this->runsAtC,
+                $this->runsAtC,
+            ),
         };
     }
 

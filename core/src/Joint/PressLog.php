@@ -7,7 +7,9 @@ namespace Oldpart\Core\Joint;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Quantity\Range;
 
-/** The force of the press seen at a depth, against what was to be expected there; and what it tells of the interference. */
+/**
+ * The force of the press seen at a depth, against what was to be expected there; and what it tells of the interference.
+ */
 final readonly class PressLog
 {
     /** A press's gauge may be off by so much of what it shows. Common practice. */
@@ -21,7 +23,8 @@ final readonly class PressLog
     }
 
     /**
-     * From the low friction with the least pressure to the high friction with the greatest, rising straight with the depth, widened by the gauge.
+     * From the low friction with the least pressure to the high friction with the greatest, rising straight with the
+     * depth, widened by the gauge.
      *
      * @param  float  $depthMm  0 or more
      */
@@ -32,7 +35,10 @@ final readonly class PressLog
         }
         $share = min(1.0, $depthMm / $this->press->fit->lengthMm);
 
-        return new Range($share * $this->press->pressForceLeastN * (1 - self::GAUGE), $share * $this->press->pressForceN * (1 + self::GAUGE));
+        return new Range(
+            $share * $this->press->pressForceLeastN * (1 - self::GAUGE),
+            $share * $this->press->pressForceN * (1 + self::GAUGE),
+        );
     }
 
     /** @return 'early'|'inside'|'over'|'under' */
@@ -49,7 +55,8 @@ final readonly class PressLog
     }
 
     /**
-     * The interference that a force at a depth is evidence of, mm: F = μ p π d L turned round, with the high friction at its least and the low
+     * The interference that a force at a depth is evidence of, mm: F = μ p π d L turned round, with the high friction
+     * at its least and the low
      * one at its most, the gauge's error in it; null too early to tell.
      */
     public function impliedMm(float $depthMm, float $forceN): ?Range
@@ -60,6 +67,9 @@ final readonly class PressLog
         }
         $perMm = $this->press->stiffnessMpaMm * M_PI * $fit->diameterMm * min($depthMm, $fit->lengthMm);
 
-        return new Range($forceN * (1 - self::GAUGE) / ($fit->friction->high * $perMm), $forceN * (1 + self::GAUGE) / ($fit->friction->low * $perMm));
+        return new Range(
+            ($forceN * (1 - self::GAUGE)) / ($fit->friction->high * $perMm),
+            ($forceN * (1 + self::GAUGE)) / ($fit->friction->low * $perMm),
+        );
     }
 }

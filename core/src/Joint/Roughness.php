@@ -15,8 +15,12 @@ final readonly class Roughness
     private const FLATTENS = 0.8;
 
     /** @param  bool  $assumed  nobody said so */
-    private function __construct(public Range $rzUm, public string $says, public bool $assumed, public bool $counted = true)
-    {
+    private function __construct(
+        public Range $rzUm,
+        public string $says,
+        public bool $assumed,
+        public bool $counted = true,
+    ) {
     }
 
     /** Left out of account. */
@@ -41,26 +45,49 @@ final readonly class Roughness
         /** @var array{code: string, name: string, rz_um: array{float, float}} $row */
         foreach (Table::rows('finishes') as $row) {
             if ($row['code'] === $finish) {
-                return new self(new Range($row['rz_um'][0], $row['rz_um'][1]), "{$row['name']}, Rz ".self::um($row['rz_um'][0]).' to '.self::um($row['rz_um'][1]), false);
+                return new self(
+                    new Range($row['rz_um'][0], $row['rz_um'][1]),
+                    "{$row['name']}, Rz ".self::um($row['rz_um'][0]).' to '.self::um($row['rz_um'][1]),
+                    false,
+                );
             }
         }
-        throw new BadInput('unknown-finish', $field, "“{$finish}” is not a finish known here: ".implode(', ', array_column(Table::rows('finishes'), 'code')).'.');
+        throw new BadInput(
+            'unknown-finish',
+            $field,
+            "“{$finish}” is not a finish known here: ".
+                implode(', ', array_column(Table::rows('finishes'), 'code')).
+                '.',
+        );
     }
 
-    /** Where nothing is said: at worst an outside as turned, a bore as bored, and at best smooth, as nobody knows. Common practice. */
+    /**
+     * Where nothing is said: at worst an outside as turned, a bore as bored, and at best smooth, as nobody knows.
+     * Common practice.
+     */
     public static function assumed(bool $bore): self
     {
         /** @var array{shaft: string, bore: string} $assumed */
         $assumed = Table::read('finishes')['assumed'];
         $worst = self::of($bore ? $assumed['bore'] : $assumed['shaft']);
 
-        return new self(new Range(0.0, $worst->rzUm->max), 'anything up to '.($bore ? $assumed['bore'] : $assumed['shaft']).', Rz '.self::um($worst->rzUm->max), true);
+        return new self(
+            new Range(0.0, $worst->rzUm->max),
+            'anything up to '.($bore ? $assumed['bore'] : $assumed['shaft']).', Rz '.self::um($worst->rzUm->max),
+            true,
+        );
     }
 
-    /** What both surfaces lose of an interference when their peaks flatten, mm on diameter: 0.8 (Rz_i + Rz_o). Source: DIN 7190-1. */
+    /**
+     * What both surfaces lose of an interference when their peaks flatten, mm on diameter: 0.8 (Rz_i + Rz_o). Source:
+     * DIN 7190-1.
+     */
     public static function loss(self $inner, self $outer): Range
     {
-        return new Range(self::FLATTENS * ($inner->rzUm->min + $outer->rzUm->min) / 1000, self::FLATTENS * ($inner->rzUm->max + $outer->rzUm->max) / 1000);
+        return new Range(
+            (self::FLATTENS * ($inner->rzUm->min + $outer->rzUm->min)) / 1000,
+            (self::FLATTENS * ($inner->rzUm->max + $outer->rzUm->max)) / 1000,
+        );
     }
 
     private static function um(float $um): string

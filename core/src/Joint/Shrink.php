@@ -13,7 +13,9 @@ use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Quantity\LengthWriter;
 
-/** How hot the outer part, or how cold the inner one, for it to drop in; and what each cold source leaves to be done. */
+/**
+ * How hot the outer part, or how cold the inner one, for it to drop in; and what each cold source leaves to be done.
+ */
 final readonly class Shrink
 {
     /**
@@ -46,13 +48,23 @@ final readonly class Shrink
      *
      * @throws BadInput for a size that can't be or a material without its expansion
      */
-    public static function of(float $diameterMm, float $interferenceMaxMm, Material $inner, Material $outer, float $roomC, ?float $clearanceMm = null): self
-    {
+    public static function of(
+        float $diameterMm,
+        float $interferenceMaxMm,
+        Material $inner,
+        Material $outer,
+        float $roomC,
+        ?float $clearanceMm = null,
+    ): self {
         if (! is_finite($diameterMm) || $diameterMm <= 0) {
             throw new BadInput('out-of-range', 'd_mm', 'The joint diameter must be above zero.');
         }
         if (! is_finite($interferenceMaxMm) || $interferenceMaxMm < 0 || $interferenceMaxMm > $diameterMm / 10) {
-            throw new BadInput('out-of-range', 'interference_max_mm', 'The interference must be from 0 to a tenth of the diameter.');
+            throw new BadInput(
+                'out-of-range',
+                'interference_max_mm',
+                'The interference must be from 0 to a tenth of the diameter.',
+            );
         }
         if ($roomC < -30 || $roomC > 60) {
             throw new BadInput('temperature', 'room_c', 'A shop is between −30 and 60 °C. Check the temperature.');
@@ -62,7 +74,11 @@ final readonly class Shrink
         }
         foreach (['inner' => $inner, 'outer' => $outer] as $which => $material) {
             if ($material->alphaPerK === null || $material->alphaPerK <= 0) {
-                throw new BadInput('material', "{$which}.alpha_per_k", "How far the {$which} part’s material expands is needed, above zero.");
+                throw new BadInput(
+                    'material',
+                    "{$which}.alpha_per_k",
+                    "How far the {$which} part’s material expands is needed, above zero.",
+                );
             }
         }
         $alphaInner = (float) $inner->alphaPerK;
@@ -78,16 +94,49 @@ final readonly class Shrink
             $celsius = (float) $row['celsius'];
             $opens = $diameterMm * (Expansion::strain($alphaInner, $roomC) - Expansion::strain($alphaInner, $celsius));
             $cold[] = [
-                'code' => $row['code'], 'name' => $row['name'], 'celsius' => $celsius, 'opens_mm' => $opens, 'left_mm' => max(0.0, $interferenceMaxMm - $opens),
+                'code' => $row['code'],
+                'name' => $row['name'],
+                'celsius' => $celsius,
+                'opens_mm' => $opens,
+                'left_mm' => max(0.0, $interferenceMaxMm - $opens),
                 'heat_outer_to_c' => $roomC + max(0.0, $needed - $opens / $diameterMm) / $alphaOuter,
             ];
         }
 
-        return new self($clearance, $heat, $chill, $allowed, $cold, self::notes($heat, $chill, $allowed, $outer), new Working([
-            new WorkingStep('Gap to open', 'δ_max + c', Say::with('{d} + {c} on {s}', ['d' => LengthWriter::difference($interferenceMaxMm), 'c' => LengthWriter::difference($clearance), 's' => LengthWriter::sizeInWords($diameterMm)]), 'clearance on assembly d/1000, at least 0.02 mm: common practice'),
-            new WorkingStep('Heat the outer part to', 'T = T_room + (δ_max + c)/(α_o d)', Say::plain(sprintf('%.1f + %.6f / %.2e = %.0f °C', $roomC, $needed, $alphaOuter, $heat)), 'linear expansion'),
-            new WorkingStep('Chill the inner part to', 'the same with α_i, its mean about a quarter lower by −196 °C', Say::plain($chill === null ? 'not even liquid nitrogen is cold enough' : sprintf('%.0f °C', $chill)), 'general handbook knowledge'),
-        ]));
+        return new self(
+            $clearance,
+            $heat,
+            $chill,
+            $allowed,
+            $cold,
+            self::notes($heat, $chill, $allowed, $outer),
+            new Working([
+                new WorkingStep(
+                    'Gap to open',
+                    'δ_max + c',
+                    Say::with('{d} + {c} on {s}', [
+                        'd' => LengthWriter::difference($interferenceMaxMm),
+                        'c' => LengthWriter::difference($clearance),
+                        's' => LengthWriter::sizeInWords($diameterMm),
+                    ]),
+                    'clearance on assembly d/1000, at least 0.02 mm: common practice',
+                ),
+                new WorkingStep(
+                    'Heat the outer part to',
+                    'T = T_room + (δ_max + c)/(α_o d)',
+                    Say::plain(sprintf('%.1f + %.6f / %.2e = %.0f °C', $roomC, $needed, $alphaOuter, $heat)),
+                    'linear expansion',
+                ),
+                new WorkingStep(
+                    'Chill the inner part to',
+                    'the same with α_i, its mean about a quarter lower by −196 °C',
+                    Say::plain(
+                        $chill === null ? 'not even liquid nitrogen is cold enough' : sprintf('%.0f °C', $chill),
+                    ),
+                    'general handbook knowledge',
+                ),
+            ]),
+        );
     }
 
     /** From the room's temperature, not from 20 °C. */
@@ -106,14 +155,25 @@ final readonly class Shrink
     {
         $notes = [];
         if ($allowed === false) {
-            $notes[] = Note::stop('too-hot', sprintf('%.0f °C is more than %s stands (%.0f °C): heat it less and chill the other, or take a lighter fit.', ceil($heat), $outer->name, (float) $outer->heatToC));
+            $notes[] = Note::stop(
+                'too-hot',
+                sprintf(
+                    '%.0f °C is more than %s stands (%.0f °C): heat it less and chill the other, or take a lighter fit.',
+                    ceil($heat),
+                    $outer->name,
+                    (float) $outer->heatToC,
+                ),
+            );
         } elseif ($allowed === null) {
             $notes[] = Note::caution('heat-unknown', 'How hot the outer part may get is not known.');
         }
         if ($chill === null) {
             $notes[] = Note::info('cold-not-enough', 'Cold alone does not open it: warm the outer part too.');
         } elseif ($chill < -100) {
-            $notes[] = Note::caution('nitrogen', 'Liquid nitrogen: open air or forced ventilation, goggles and loose gloves, never a closed vessel; hardened steel may turn brittle in it.');
+            $notes[] = Note::caution(
+                'nitrogen',
+                'Liquid nitrogen: open air or forced ventilation, goggles and loose gloves, never a closed vessel; hardened steel may turn brittle in it.',
+            );
         }
         $notes[] = Note::info('one-go', 'One go, stop at the shoulder, no second try: it grips in seconds.');
 

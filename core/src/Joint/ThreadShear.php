@@ -23,7 +23,13 @@ final readonly class ThreadShear
      */
     public function __construct(public float $majorMm, public float $pitchMm)
     {
-        if (! is_finite($majorMm) || $majorMm <= 0 || ! is_finite($pitchMm) || $pitchMm <= 0 || $pitchMm >= $majorMm / 1.2) {
+        if (
+            ! is_finite($majorMm)
+            || $majorMm <= 0
+            || ! is_finite($pitchMm)
+            || $pitchMm <= 0
+            || $pitchMm >= $majorMm / 1.2
+        ) {
             throw new BadInput('thread', 'pitch_mm', 'A thread has a diameter above zero and a pitch well below it.');
         }
         $this->pitchDiameterMm = $majorMm - 0.649519 * $pitchMm;
@@ -33,23 +39,30 @@ final readonly class ThreadShear
     /** Area at which the screw's threads strip, over an engaged length: π L K [1/2 + tan 30° (E − K)/P]. */
     public function externalMm2(float $engagedMm): float
     {
-        return M_PI * $engagedMm * $this->minorMm * (0.5 + self::TAN_30 * ($this->pitchDiameterMm - $this->minorMm) / $this->pitchMm);
+        return M_PI *
+            $engagedMm *
+            $this->minorMm *
+            (0.5 + (self::TAN_30 * ($this->pitchDiameterMm - $this->minorMm)) / $this->pitchMm);
     }
 
     /** Area at which the nut's or the casting's threads strip: π L D [1/2 + tan 30° (D − E)/P]. */
     public function internalMm2(float $engagedMm): float
     {
-        return M_PI * $engagedMm * $this->majorMm * (0.5 + self::TAN_30 * ($this->majorMm - $this->pitchDiameterMm) / $this->pitchMm);
+        return M_PI *
+            $engagedMm *
+            $this->majorMm *
+            (0.5 + (self::TAN_30 * ($this->majorMm - $this->pitchDiameterMm)) / $this->pitchMm);
     }
 
     /** Area that pulls apart: π/4 (D − 0.9382 P)². Source: ISO 898-1. */
     public function stressMm2(): float
     {
-        return M_PI / 4 * ($this->majorMm - 0.938194 * $this->pitchMm) ** 2;
+        return (M_PI / 4) * ($this->majorMm - 0.938194 * $this->pitchMm) ** 2;
     }
 
     /**
-     * Engagement needed so that the bolt breaks before either thread strips, mm; shear strength taken as 0.577 of tensile (von Mises).
+     * Engagement needed so that the bolt breaks before either thread strips, mm; shear strength taken as 0.577 of
+     * tensile (von Mises).
      *
      * @param  float  $boltMpa  tensile strength of the bolt, above 0
      * @param  float  $holeMpa  tensile strength of what it is screwed into, above 0
@@ -61,6 +74,9 @@ final readonly class ThreadShear
         }
         $breaks = $boltMpa * $this->stressMm2();
 
-        return max($breaks / (0.577 * $boltMpa * $this->externalMm2(1.0)), $breaks / (0.577 * $holeMpa * $this->internalMm2(1.0)));
+        return max(
+            $breaks / (0.577 * $boltMpa * $this->externalMm2(1.0)),
+            $breaks / (0.577 * $holeMpa * $this->internalMm2(1.0)),
+        );
     }
 }

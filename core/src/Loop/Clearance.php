@@ -14,7 +14,8 @@ use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
 /**
- * Whether a round thing clears what stands beside its way, over the whole of its travel and not at one place only. The pivot, or where the
+ * Whether a round thing clears what stands beside its way, over the whole of its travel and not at one place only. The
+ * pivot, or where the
  * slide's height is counted from, is the zero of x and y. Source: plane geometry; the doubt by JCGM 100:2008, 5.1.
  */
 final readonly class Clearance
@@ -37,12 +38,20 @@ final readonly class Clearance
      * @throws BadInput naming what is missing or out of range
      */
     public function __construct(
-        public Travel $kind, public float $armMm, public float $moverMm, public Range $travel, public Neighbour $other, public ?float $xMm, public ?float $yMm, public float $otherMm, public float $doubtMm,
+        public Travel $kind,
+        public float $armMm,
+        public float $moverMm,
+        public Range $travel,
+        public Neighbour $other,
+        public ?float $xMm,
+        public ?float $yMm,
+        public float $otherMm,
+        public float $doubtMm,
     ) {
         if (! ($moverMm > 0) || ! is_finite($moverMm)) {
             throw new BadInput('mover', 'mover', 'How wide is what moves? Type its diameter.');
         }
-        if (! is_finite($armMm) || $armMm < 0 && $kind === Travel::Swing) {
+        if (! is_finite($armMm) || ($armMm < 0 && $kind === Travel::Swing)) {
             throw new BadInput('arm', 'arm', 'How far is it from the pivot to the middle of what moves?');
         }
         if ($kind === Travel::Swing && $travel->width() > 360) {
@@ -52,7 +61,11 @@ final readonly class Clearance
             throw new BadInput('other', 'x', 'Where is the middle of what it passes? Type both its places.');
         }
         if ($other === Neighbour::Wall && ($xMm === null) === ($yMm === null)) {
-            throw new BadInput('other', 'x', 'A wall stands across the first direction or along it: type one of the two places.');
+            throw new BadInput(
+                'other',
+                'x',
+                'A wall stands across the first direction or along it: type one of the two places.',
+            );
         }
         if (! is_finite($doubtMm) || $doubtMm < 0) {
             throw new BadInput('doubt', 'doubt', 'The doubt of the places is zero or more.');
@@ -62,7 +75,9 @@ final readonly class Clearance
     /** @return array{float, float} the middle of what moves, at a place of its travel, mm */
     public function middle(float $at): array
     {
-        return $this->kind === Travel::Slide ? [$at, $this->armMm] : [$this->armMm * cos(deg2rad($at)), $this->armMm * sin(deg2rad($at))];
+        return $this->kind === Travel::Slide
+            ? [$at, $this->armMm]
+            : [$this->armMm * cos(deg2rad($at)), $this->armMm * sin(deg2rad($at))];
     }
 
     /** The room at a place of the travel, mm; below zero where the two are in each other. */
@@ -106,11 +121,19 @@ final readonly class Clearance
         }
         $step = 1e-4;
         $square = 0.0;
-        foreach (['armMm', 'moverMm', ...($this->xMm === null ? [] : ['xMm']), ...($this->yMm === null ? [] : ['yMm']), ...($this->other === Neighbour::Round && $this->otherMm > 0 ? ['otherMm'] : [])] as $size) {
+        foreach (
+            [
+                'armMm',
+                'moverMm',
+                ...$this->xMm === null ? [] : ['xMm'],
+                ...$this->yMm === null ? [] : ['yMm'],
+                ...$this->other === Neighbour::Round && $this->otherMm > 0 ? ['otherMm'] : [],
+            ] as $size
+        ) {
             if ($size === 'armMm' && $this->kind === Travel::Still) {
                 continue;
             }
-            $square += (($this->with($size, $step)->leastMm() - $this->leastMm()) / $step * $this->doubtMm) ** 2;
+            $square += ((($this->with($size, $step)->leastMm() - $this->leastMm()) / $step) * $this->doubtMm) ** 2;
         }
 
         return sqrt($square);
@@ -142,10 +165,16 @@ final readonly class Clearance
             $to += $step;
         }
 
-        return new Range($from - $step < $this->travel->min ? $this->travel->min : $from - $step, $to + $step > $this->travel->max ? $this->travel->max : $to + $step);
+        return new Range(
+            $from - $step < $this->travel->min ? $this->travel->min : $from - $step,
+            $to + $step > $this->travel->max ? $this->travel->max : $to + $step,
+        );
     }
 
-    /** How much too little room there is to be sure of it, mm; 0 where there is enough. Sure is the chance of Remedies::WANTED: its doubt counts 2.78 standard deviations, 1.39 of its U95. */
+    /**
+     * How much too little room there is to be sure of it, mm; 0 where there is enough. Sure is the chance of
+     * Remedies::WANTED: its doubt counts 2.78 standard deviations, 1.39 of its U95.
+     */
     public function shortMm(float $leastMm): float
     {
         return max(0.0, $leastMm - $this->leastMm() + self::SURE * $this->u95Mm());
@@ -155,30 +184,71 @@ final readonly class Clearance
     {
         $at = $this->nearestAt();
         [$x, $y] = $this->middle($at);
-        $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
+        $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', [
+            's' => LengthWriter::size(abs($mm)),
+        ]);
 
         return new Working([
-            new WorkingStep('Nearest at', 'where the distance turns, or an end of the travel', $this->place($at), 'plane geometry'),
-            new WorkingStep('Its middle there', $this->kind === Travel::Slide ? 'along, height' : 'arm · cos, arm · sin', Say::with('{x}, {y}', ['x' => $signed($x), 'y' => $signed($y)]), 'plane geometry'),
-            new WorkingStep('Room', $this->other === Neighbour::Round ? 'distance of the middles − half of both diameters' : 'distance to the wall − half the diameter', $signed($this->leastMm()), 'plane geometry'),
-            new WorkingStep('U95 of it', '√Σ(change with each size × its doubt)²', LengthWriter::plusMinus($this->u95Mm()), 'JCGM 100:2008, 5.1.2'),
-            new WorkingStep('Chance of the room wanted', 'Φ((room − wanted) / u)', Say::plain(number_format(100 * $this->chance($leastMm), 2).' %'), 'elementary probability'),
+            new WorkingStep(
+                'Nearest at',
+                'where the distance turns, or an end of the travel',
+                $this->place($at),
+                'plane geometry',
+            ),
+            new WorkingStep(
+                'Its middle there',
+                $this->kind === Travel::Slide ? 'along, height' : 'arm · cos, arm · sin',
+                Say::with('{x}, {y}', ['x' => $signed($x), 'y' => $signed($y)]),
+                'plane geometry',
+            ),
+            new WorkingStep(
+                'Room',
+                $this->other === Neighbour::Round
+                    ? 'distance of the middles − half of both diameters'
+                    : 'distance to the wall − half the diameter',
+                $signed($this->leastMm()),
+                'plane geometry',
+            ),
+            new WorkingStep(
+                'U95 of it',
+                '√Σ(change with each size × its doubt)²',
+                LengthWriter::plusMinus($this->u95Mm()),
+                'JCGM 100:2008, 5.1.2',
+            ),
+            new WorkingStep(
+                'Chance of the room wanted',
+                'Φ((room − wanted) / u)',
+                Say::plain(number_format(100 * $this->chance($leastMm), 2).' %'),
+                'elementary probability',
+            ),
         ]);
     }
 
     /** A place of the travel in words. */
     public function place(float $at): Say
     {
-        return $this->kind === Travel::Slide ? Say::with($at < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::sizeInWords(abs($at))]) : Say::plain(str_replace('-', '−', number_format($at, 1)).'°');
+        return $this->kind === Travel::Slide
+            ? Say::with($at < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::sizeInWords(abs($at))])
+            : Say::plain(str_replace('-', '−', number_format($at, 1)).'°');
     }
 
     /** @return list<float> places inside the travel where the distance is least or greatest */
     private function turningPoints(): array
     {
         if ($this->kind === Travel::Slide) {
-            return $this->xMm !== null && $this->other === Neighbour::Round && $this->xMm > $this->travel->min && $this->xMm < $this->travel->max ? [$this->xMm] : [];
+            return $this->xMm !== null
+                && $this->other === Neighbour::Round
+                && $this->xMm > $this->travel->min
+                && $this->xMm < $this->travel->max
+                ? [$this->xMm]
+                : [];
         }
-        $turns = $this->other === Neighbour::Round ? [rad2deg(atan2((float) $this->yMm, (float) $this->xMm))] : ($this->xMm !== null ? [0.0, 180.0] : [90.0, 270.0]);
+        $turns =
+            $this->other === Neighbour::Round
+                ? [rad2deg(atan2((float) $this->yMm, (float) $this->xMm))]
+                : ($this->xMm !== null
+                    ? [0.0, 180.0]
+                    : [90.0, 270.0]);
         $inside = [];
         foreach ($turns as $turn) {
             $at = $turn + 360 * ceil(($this->travel->min - $turn) / 360);
@@ -196,7 +266,15 @@ final readonly class Clearance
         $add = fn (string $which, ?float $mm): ?float => $mm === null || $which !== $size ? $mm : $mm + $by;
 
         return new self(
-            $this->kind, $add('armMm', $this->armMm) ?? 0.0, $add('moverMm', $this->moverMm) ?? 0.0, $this->travel, $this->other, $add('xMm', $this->xMm), $add('yMm', $this->yMm), $add('otherMm', $this->otherMm) ?? 0.0, $this->doubtMm,
+            $this->kind,
+            $add('armMm', $this->armMm) ?? 0.0,
+            $add('moverMm', $this->moverMm) ?? 0.0,
+            $this->travel,
+            $this->other,
+            $add('xMm', $this->xMm),
+            $add('yMm', $this->yMm),
+            $add('otherMm', $this->otherMm) ?? 0.0,
+            $this->doubtMm,
         );
     }
 }

@@ -6,7 +6,10 @@ namespace Oldpart\Core\Loop;
 
 use Oldpart\Core\Advice\BadInput;
 
-/** One length of a loop: its size with its limits, mm, whether it opens (1) or closes (−1) the gap, and how much of it counts (½ of a diameter, in a radial loop). */
+/**
+ * One length of a loop: its size with its limits, mm, whether it opens (1) or closes (−1) the gap, and how much of it
+ * counts (½ of a diameter, in a radial loop).
+ */
 final readonly class Contributor
 {
     /**
@@ -29,7 +32,11 @@ final readonly class Contributor
             throw new BadInput('size', "{$field}.size_mm", "The size of “{$name}” must be a length up to 20 m.");
         }
         if (! is_finite($plusMm) || ! is_finite($minusMm) || $plusMm < 0 || $minusMm < 0) {
-            throw new BadInput('limits', "{$field}.plus_mm", "The limits of “{$name}” are typed as magnitudes, zero or more.");
+            throw new BadInput(
+                'limits',
+                "{$field}.plus_mm",
+                "The limits of “{$name}” are typed as magnitudes, zero or more.",
+            );
         }
         if (abs($direction) !== 1) {
             throw new BadInput('direction', "{$field}.direction", "“{$name}” opens the gap (1) or closes it (−1).");
@@ -42,7 +49,15 @@ final readonly class Contributor
     /** The same length with another size and limits, mm. */
     public function resized(float $sizeMm, float $plusMm, float $minusMm): self
     {
-        return new self($this->name, $sizeMm, $plusMm, $minusMm, $this->direction, $this->spread, weight: $this->weight);
+        return new self(
+            $this->name,
+            $sizeMm,
+            $plusMm,
+            $minusMm,
+            $this->direction,
+            $this->spread,
+            weight: $this->weight,
+        );
     }
 
     /** What it adds to the gap at its size, mm. */
@@ -54,7 +69,7 @@ final readonly class Contributor
     /** What it adds midway between its ends, mm. */
     public function middleMm(): float
     {
-        return $this->addsMm() + $this->direction * $this->weight * ($this->plusMm - $this->minusMm) / 2;
+        return $this->addsMm() + ($this->direction * $this->weight * ($this->plusMm - $this->minusMm)) / 2;
     }
 
     /** Half of what the gap moves by between its ends, mm. */

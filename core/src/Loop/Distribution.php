@@ -9,13 +9,18 @@ use Oldpart\Core\Number\Bisection;
 use Oldpart\Core\Number\Normal;
 
 /**
- * The distribution of a sum of uniform, triangular and normal parts about zero, by numeric convolution: each uniform part is a moving mean of
- * what is there, taken exactly over a fine grid; a triangular part is two uniform ones; all normal parts are one. Cost is in the number of
+ * The distribution of a sum of uniform, triangular and normal parts about zero, by numeric convolution: each uniform
+ * part is a moving mean of
+ * what is there, taken exactly over a fine grid; a triangular part is two uniform ones; all normal parts are one. Cost
+ * is in the number of
  * parts, error in a chance below 0.0001. Source: elementary probability (the convolution of distributions).
  */
 final class Distribution
 {
-    /** Points of the grid: enough that what the straight lines between them add stays far below what is asked, more where many parts add up. */
+    /**
+     * Points of the grid: enough that what the straight lines between them add stays far below what is asked, more
+     * where many parts add up.
+     */
     private const POINTS = [1024, 4096];
 
     private const POINTS_EACH = 24;
@@ -94,10 +99,13 @@ final class Distribution
         if ($count < 2) {
             return;
         }
-        $reach = min(array_sum($this->widths) / 2 + self::SIGMAS * $this->sigma, self::SIGMAS * $deviation + $this->widths[$count - 1]);
+        $reach = min(
+            array_sum($this->widths) / 2 + self::SIGMAS * $this->sigma,
+            self::SIGMAS * $deviation + $this->widths[$count - 1],
+        );
         $this->from = -$reach;
         $this->points = min(self::POINTS[1], max(self::POINTS[0], self::POINTS_EACH * $count));
-        $this->step = 2 * $reach / ($this->points - 1);
+        $this->step = (2 * $reach) / ($this->points - 1);
         // The widest with the normal ones is known outright; the narrowest is left for the moment somebody asks.
         $half = $this->widths[$count - 1] / 2;
         $first = new Chance(-$half, $half, $this->sigma);
@@ -122,12 +130,15 @@ final class Distribution
         $sum = 0.0;
         $this->integral = [0.0];
         for ($i = 1; $i < $this->points; $i++) {
-            $sum += ($this->before[$i - 1] + $this->before[$i]) / 2 * $this->step;
+            $sum += (($this->before[$i - 1] + $this->before[$i]) / 2) * $this->step;
             $this->integral[] = $sum;
         }
     }
 
-    /** The integral of the distribution from the left to x: straight between the grid's points, 0 before it, 1 a mm beyond. */
+    /**
+     * The integral of the distribution from the left to x: straight between the grid's points, 0 before it, 1 a mm
+     * beyond.
+     */
     private function area(float $x): float
     {
         $at = ($x - $this->from) / $this->step;
@@ -141,6 +152,7 @@ final class Distribution
         $i = (int) $at;
         $t = $at - $i;
 
-        return $this->integral[$i] + $this->step * $t * ($this->before[$i] + $t / 2 * ($this->before[$i + 1] - $this->before[$i]));
+        return $this->integral[$i] +
+            $this->step * $t * ($this->before[$i] + ($t / 2) * ($this->before[$i + 1] - $this->before[$i]));
     }
 }

@@ -6,7 +6,10 @@ namespace Oldpart\Core\Loop;
 
 use Oldpart\Core\Quantity\Range;
 
-/** What to change so that a loop closes as wanted: a reserve used, another size, metal taken off, closer limits, or a better measurement, the least trouble first. */
+/**
+ * What to change so that a loop closes as wanted: a reserve used, another size, metal taken off, closer limits, or a
+ * better measurement, the least trouble first.
+ */
 final readonly class Remedies
 {
     /** Three standard deviations to either side: common practice for “it closes”. */
@@ -42,15 +45,23 @@ final readonly class Remedies
         foreach (array_slice(array_keys($shares), 0, self::LOOKED_AT) as $i) {
             $old = $this->loop->contributors[$i];
             $measured = $old->spread === Spread::Measured;
-            $held = $shares[$i] < self::LEAST_SHARE || ! ($measured || in_array($i, $limits, true)) ? null : $this->narrowed($i);
+            $held =
+                $shares[$i] < self::LEAST_SHARE || ! ($measured || in_array($i, $limits, true))
+                    ? null
+                    : $this->narrowed($i);
             if ($held !== null) {
-                $remedies[] = $measured ? Remedy::measure($old, $held['new'], $i, $held['chance'], self::WANTED) : Remedy::hold($old, $held['new'], $i, $held['chance'], self::WANTED, $this->holdsMm);
+                $remedies[] = $measured
+                    ? Remedy::measure($old, $held['new'], $i, $held['chance'], self::WANTED)
+                    : Remedy::hold($old, $held['new'], $i, $held['chance'], self::WANTED, $this->holdsMm);
             }
         }
         $shift = $this->shift();
         foreach ($shift === null ? [] : $reserves as $i => $between) {
             $old = $this->loop->contributors[$i];
-            $size = round(min($between->max, max($between->min, $old->sizeMm + $old->direction * $shift / $old->weight)), 3);
+            $size = round(
+                min($between->max, max($between->min, $old->sizeMm + ($old->direction * $shift) / $old->weight)),
+                3,
+            );
             if (abs($size - $old->sizeMm) > 5e-4) {
                 $new = $old->resized($size, $old->plusMm, $old->minusMm);
                 $remedies[] = Remedy::absorb($old, $new, $i, $between, $this->moved($old, $new), self::WANTED);
@@ -58,7 +69,7 @@ final readonly class Remedies
         }
         foreach ($shift === null ? [] : array_diff($sizes, array_keys($reserves)) as $i) {
             $old = $this->loop->contributors[$i];
-            $size = $old->sizeMm + $old->direction * $shift / $old->weight;
+            $size = $old->sizeMm + ($old->direction * $shift) / $old->weight;
             if ($size > 0) {
                 $new = $old->resized(round($size, 3), $old->plusMm, $old->minusMm);
                 $remedies[] = Remedy::aim($old, $new, $i, $this->moved($old, $new), self::WANTED);
@@ -77,13 +88,20 @@ final readonly class Remedies
             }
         }
         $remedies = array_values(array_filter($remedies, static fn (Remedy $r): bool => $r->chance > $now + 1e-4));
-        usort($remedies, static fn (Remedy $a, Remedy $b): int => [$b->enough, $a->enough ? $a->effort : -$a->chance] <=> [$a->enough, $b->enough ? $b->effort : -$b->chance]);
+        usort(
+            $remedies,
+            static fn (Remedy $a, Remedy $b): int => [$b->enough, $a->enough ? $a->effort : -$a->chance] <=> [
+                $a->enough,
+                $b->enough ? $b->effort : -$b->chance,
+            ],
+        );
 
         return $remedies;
     }
 
     /**
-     * The widest limits, in whole thousandths of a millimetre, with which the chance is as wanted; null where even none would do.
+     * The widest limits, in whole thousandths of a millimetre, with which the chance is as wanted; null where even none
+     * would do.
      *
      * @return ?array{new: Contributor, chance: float}
      */
@@ -93,10 +111,18 @@ final readonly class Remedies
         $others = $this->loop->contributors;
         unset($others[$i]);
         $rest = $others === [] ? null : Loop::of(array_values($others), $this->loop->wanted);
-        $at = static fn (float $half): Contributor => $old->resized($old->sizeMm + ($old->plusMm - $old->minusMm) / 2, $half / $old->weight, $half / $old->weight);
+        $at = static fn (float $half): Contributor => $old->resized(
+            $old->sizeMm + ($old->plusMm - $old->minusMm) / 2,
+            $half / $old->weight,
+            $half / $old->weight,
+        );
         $exactly = fn (float $half): float => $this->with($i, $at($half));
-        // The rest is convolved once and the length laid over it, which is quick; where that is too coarse, all is convolved each time.
-        $half = $rest === null || $rest->spreadMm2() <= 0 ? self::widest($exactly, $old->halfMm()) : self::widest(fn (float $half): float => $this->laidOver($rest, $old, $half), $old->halfMm());
+        // The rest is convolved once and the length laid over it, which is quick; where that is too coarse, all is
+        // convolved each time.
+        $half =
+            $rest === null || $rest->spreadMm2() <= 0
+                ? self::widest($exactly, $old->halfMm())
+                : self::widest(fn (float $half): float => $this->laidOver($rest, $old, $half), $old->halfMm());
         if ($half < 0.001) {
             return null;
         }
@@ -110,7 +136,8 @@ final readonly class Remedies
     }
 
     /**
-     * Where no one length does it: those with the widest limits held to common ones. Source: least cost where cost goes as one over the width (K. Chase,
+     * Where no one length does it: those with the widest limits held to common ones. Source: least cost where cost goes
+     * as one over the width (K. Chase,
      * Tolerance Allocation Methods for Designers, reciprocal cost; all lengths counting alike).
      *
      * @param  list<int>  $limits  places of those that may be held closer
@@ -123,7 +150,10 @@ final readonly class Remedies
             foreach ($limits as $i) {
                 $old = $this->loop->contributors[$i];
                 if ($old->ownHalfMm() > $half + 1e-9) {
-                    $held[$i] = ['old' => $old, 'new' => $old->resized($old->sizeMm + ($old->plusMm - $old->minusMm) / 2, $half, $half)];
+                    $held[$i] = [
+                        'old' => $old,
+                        'new' => $old->resized($old->sizeMm + ($old->plusMm - $old->minusMm) / 2, $half, $half),
+                    ];
                 }
             }
 
@@ -143,15 +173,19 @@ final readonly class Remedies
         return count($all) < 2 ? null : Remedy::together($all, $half, $chance($half), self::WANTED, $this->holdsMm);
     }
 
-    /** How much to take off a length so that the gap is as wanted: taking off widens a gap that the length closes, and narrows one it opens. */
+    /**
+     * How much to take off a length so that the gap is as wanted: taking off widens a gap that the length closes, and
+     * narrows one it opens.
+     */
     private function faced(int $i): ?Remedy
     {
         $old = $this->loop->contributors[$i];
         $worst = $this->loop->worst();
         [$min, $max] = [$this->loop->wanted->min, $this->loop->wanted->max];
-        [$from, $to] = $old->direction < 0 ? [$min - $worst->min, $max - $worst->max] : [$worst->max - $max, $worst->min - $min];
+        [$from, $to] =
+            $old->direction < 0 ? [$min - $worst->min, $max - $worst->max] : [$worst->max - $max, $worst->min - $min];
         [$least, $most] = [max(0.0, $from / $old->weight), $to / $old->weight];
-        if ($least <= 0 && $most <= 0 || $least > Loop::FAR) {
+        if (($least <= 0 && $most <= 0) || $least > Loop::FAR) {
             return null;
         }
         // Where the others spread more than is wanted there is no sure range: then to the middle.
@@ -163,7 +197,14 @@ final readonly class Remedies
         }
         $new = $old->resized($old->sizeMm - $by, $old->plusMm, $old->minusMm);
 
-        return Remedy::face($old, $new, $i, $sure ? new Range($least, $most) : null, $this->moved($old, $new), self::WANTED);
+        return Remedy::face(
+            $old,
+            $new,
+            $i,
+            $sure ? new Range($least, $most) : null,
+            $this->moved($old, $new),
+            self::WANTED,
+        );
     }
 
     /**
@@ -175,7 +216,7 @@ final readonly class Remedies
         [$low, $high] = [0.0, $most];
         for ($k = 0; $k < 16; $k++) {
             $half = ($low + $high) / 2;
-            $chance($half) >= self::WANTED ? $low = $half : $high = $half;
+            $chance($half) >= self::WANTED ? ($low = $half) : ($high = $half);
         }
 
         return floor($low * 1000 + 1e-2) / 1000;
@@ -188,15 +229,19 @@ final readonly class Remedies
         $reach = $old->spread->isNormal() ? 4 * $sigma : $half;
         $sum = $weights = 0.0;
         for ($k = 0; $k <= $steps; $k++) {
-            $x = -$reach + 2 * $reach * $k / $steps;
+            $x = -$reach + (2 * $reach * $k) / $steps;
             $simpson = $k === 0 || $k === $steps ? 1 : ($k % 2 === 1 ? 4 : 2);
-            $weight = $simpson * match (true) {
-                $old->spread->isNormal() => exp(-$x * $x / max(1e-30, 2 * $sigma * $sigma)),
-                $old->spread === Spread::Triangular => $half - abs($x),
-                default => 1.0,
-            };
+            $weight =
+                $simpson *
+                match (true) {
+                    $old->spread->isNormal() => exp((-$x * $x) / max(1e-30, 2 * $sigma * $sigma)),
+                    $old->spread === Spread::Triangular => $half - abs($x),
+                    default => 1.0,
+                };
             $shift = $old->middleMm() + $x;
-            $sum += $weight * ($rest->below($this->loop->wanted->max - $shift) - $rest->below($this->loop->wanted->min - $shift));
+            $sum +=
+                $weight *
+                ($rest->below($this->loop->wanted->max - $shift) - $rest->below($this->loop->wanted->min - $shift));
             $weights += $weight;
         }
 

@@ -20,56 +20,143 @@ final readonly class Remedy
      * @param  float  $effort  to be compared with others only
      * @param  array<int, Contributor>  $more  other lengths that change with it, by place
      */
-    private function __construct(public string $kind, public int $place, public Contributor $old, public Contributor $new, public Say $do, public float $chance, public bool $enough, public float $effort, public array $more = [])
-    {
+    private function __construct(
+        public string $kind,
+        public int $place,
+        public Contributor $old,
+        public Contributor $new,
+        public Say $do,
+        public float $chance,
+        public bool $enough,
+        public float $effort,
+        public array $more = [],
+    ) {
     }
 
     /** Make the length another size, with the limits it has. It costs nothing while it is not made. */
     public static function aim(Contributor $old, Contributor $new, int $place, float $chance, float $wanted): self
     {
-        return new self('aim', $place, $old, $new, Say::with('Make “{name}” {to} instead of {from}.', [
-            'name' => $old->name, 'to' => LengthWriter::sizeInWords($new->sizeMm), 'from' => LengthWriter::sizeInWords($old->sizeMm),
-        ]), $chance, $chance >= $wanted, 0.0);
+        return new self(
+            'aim',
+            $place,
+            $old,
+            $new,
+            Say::with('Make “{name}” {to} instead of {from}.', [
+                'name' => $old->name,
+                'to' => LengthWriter::sizeInWords($new->sizeMm),
+                'from' => LengthWriter::sizeInWords($old->sizeMm),
+            ]),
+            $chance,
+            $chance >= $wanted,
+            0.0,
+        );
     }
 
     /** Let a length that may be moved take it up: nothing is cut for it. */
-    public static function absorb(Contributor $old, Contributor $new, int $place, Range $between, float $chance, float $wanted): self
-    {
+    public static function absorb(
+        Contributor $old,
+        Contributor $new,
+        int $place,
+        Range $between,
+        float $chance,
+        float $wanted,
+    ): self {
         $left = $new->sizeMm < $old->sizeMm ? $new->sizeMm - $between->min : $between->max - $new->sizeMm;
 
-        return new self('absorb', $place, $old, $new, Say::with('Let “{name}” go to {to} instead of {from}: {left}.', [
-            'name' => $old->name, 'to' => LengthWriter::sizeInWords($new->sizeMm), 'from' => LengthWriter::sizeInWords($old->sizeMm),
-            'left' => $left < 5e-4 ? 'its reserve is then used up' : Say::with('{left} of its reserve is left', ['left' => LengthWriter::difference($left)]),
-        ]), $chance, $chance >= $wanted, 0.0);
+        return new self(
+            'absorb',
+            $place,
+            $old,
+            $new,
+            Say::with('Let “{name}” go to {to} instead of {from}: {left}.', [
+                'name' => $old->name,
+                'to' => LengthWriter::sizeInWords($new->sizeMm),
+                'from' => LengthWriter::sizeInWords($old->sizeMm),
+                'left' => $left < 5e-4
+                        ? 'its reserve is then used up'
+                        : Say::with('{left} of its reserve is left', ['left' => LengthWriter::difference($left)]),
+            ]),
+            $chance,
+            $chance >= $wanted,
+            0.0,
+        );
     }
 
     /** Take metal off a length that is there. */
-    public static function face(Contributor $old, Contributor $new, int $place, ?Range $off, float $chance, float $wanted): self
-    {
+    public static function face(
+        Contributor $old,
+        Contributor $new,
+        int $place,
+        ?Range $off,
+        float $chance,
+        float $wanted,
+    ): self {
         $by = $old->sizeMm - $new->sizeMm;
 
-        return new self('face', $place, $old, $new, $off === null
-            ? Say::with('Take {by} off “{name}”.', ['by' => LengthWriter::difference($by), 'name' => $old->name])
-            : Say::with('Take {by} off “{name}”: anywhere from {a} to {b}.', ['by' => LengthWriter::difference($by), 'name' => $old->name, 'a' => LengthWriter::atLeast($off->min), 'b' => LengthWriter::atMost($off->max)]), $chance, $chance >= $wanted, 2.0);
+        return new self(
+            'face',
+            $place,
+            $old,
+            $new,
+            $off === null
+                ? Say::with('Take {by} off “{name}”.', ['by' => LengthWriter::difference($by), 'name' => $old->name])
+                : Say::with('Take {by} off “{name}”: anywhere from {a} to {b}.', [
+                    'by' => LengthWriter::difference($by),
+                    'name' => $old->name,
+                    'a' => LengthWriter::atLeast($off->min),
+                    'b' => LengthWriter::atMost($off->max),
+                ]),
+            $chance,
+            $chance >= $wanted,
+            2.0,
+        );
     }
 
     /** Keep the length between closer limits about the same middle. */
-    public static function hold(Contributor $old, Contributor $new, int $place, float $chance, float $wanted, float $holdsMm): self
-    {
+    public static function hold(
+        Contributor $old,
+        Contributor $new,
+        int $place,
+        float $chance,
+        float $wanted,
+        float $holdsMm,
+    ): self {
         $hard = 2 * $new->ownHalfMm() < $holdsMm;
         $even = abs($old->plusMm - $old->minusMm) < 1e-9;
         $band = static fn (Contributor $c): Band => new Band($c->sizeMm - $c->minusMm, $c->sizeMm + $c->plusMm);
         [$to, $from] = [$band($new), $band($old)];
 
         // Limits that were not alike to both sides of the size are written out, as ± would be about another size.
-        return new self('hold', $place, $old, $new, Say::with('Hold “{name}” '.($even ? 'to ±{to} instead of ±{from}' : 'between {low} and {high} instead of {old low} and {old high}').($hard ? ': closer than your lathe holds.' : '.'), [
-            'name' => $old->name, 'to' => LengthWriter::atMost($new->ownHalfMm()), 'from' => LengthWriter::difference($old->ownHalfMm()),
-            'low' => LengthWriter::lower($to), 'high' => LengthWriter::upper($to), 'old low' => LengthWriter::lower($from), 'old high' => LengthWriter::upper($from),
-        ]), $chance, $chance >= $wanted, ($hard ? 10.0 : 1.0) * $old->halfMm() / $new->halfMm());
+        return new self(
+            'hold',
+            $place,
+            $old,
+            $new,
+            Say::with(
+                'Hold “{name}” '.
+                    ($even
+                        ? 'to ±{to} instead of ±{from}'
+                        : 'between {low} and {high} instead of {old low} and {old high}').
+                    ($hard ? ': closer than your lathe holds.' : '.'),
+                [
+                    'name' => $old->name,
+                    'to' => LengthWriter::atMost($new->ownHalfMm()),
+                    'from' => LengthWriter::difference($old->ownHalfMm()),
+                    'low' => LengthWriter::lower($to),
+                    'high' => LengthWriter::upper($to),
+                    'old low' => LengthWriter::lower($from),
+                    'old high' => LengthWriter::upper($from),
+                ],
+            ),
+            $chance,
+            $chance >= $wanted,
+            (($hard ? 10.0 : 1.0) * $old->halfMm()) / $new->halfMm(),
+        );
     }
 
     /**
-     * Hold several lengths to the same limits, those that are closer already left as they are: least work where half the width costs double.
+     * Hold several lengths to the same limits, those that are closer already left as they are: least work where half
+     * the width costs double.
      *
      * @param  non-empty-array<int, array{old: Contributor, new: Contributor}>  $held  by place
      */
@@ -81,16 +168,43 @@ final readonly class Remedy
         $first = $held[$places[0]];
         $hard = 2 * $halfMm < $holdsMm;
 
-        return new self('together', $places[0], $first['old'], $first['new'], Say::with('Hold {names} to ±{to}, each about the middle of its limits'.($hard ? ': closer than your lathe holds.' : '.'), [
-            'names' => ($names === [] ? '' : implode(', ', $names).' and ').$last, 'to' => LengthWriter::atMost($halfMm),
-        ]), $chance, $chance >= $wanted, ($hard ? 10.0 : 1.0) * array_sum(array_map(static fn (array $h): float => $h['old']->ownHalfMm() / $halfMm, $held)), array_map(static fn (array $h): Contributor => $h['new'], array_slice($held, 1, null, true)));
+        return new self(
+            'together',
+            $places[0],
+            $first['old'],
+            $first['new'],
+            Say::with(
+                'Hold {names} to ±{to}, each about the middle of its limits'.
+                    ($hard ? ': closer than your lathe holds.' : '.'),
+                [
+                    'names' => ($names === [] ? '' : implode(', ', $names).' and ').$last,
+                    'to' => LengthWriter::atMost($halfMm),
+                ],
+            ),
+            $chance,
+            $chance >= $wanted,
+            ($hard ? 10.0 : 1.0) *
+                array_sum(array_map(static fn (array $h): float => $h['old']->ownHalfMm() / $halfMm, $held)),
+            array_map(static fn (array $h): Contributor => $h['new'], array_slice($held, 1, null, true)),
+        );
     }
 
     /** Measure the length better. */
     public static function measure(Contributor $old, Contributor $new, int $place, float $chance, float $wanted): self
     {
-        return new self('measure', $place, $old, $new, Say::with('Measure “{name}” to ±{to} instead of ±{from}, should it come out the same.', [
-            'name' => $old->name, 'to' => LengthWriter::atMost($new->ownHalfMm()), 'from' => LengthWriter::difference($old->ownHalfMm()),
-        ]), $chance, $chance >= $wanted, 0.5 * $old->halfMm() / $new->halfMm());
+        return new self(
+            'measure',
+            $place,
+            $old,
+            $new,
+            Say::with('Measure “{name}” to ±{to} instead of ±{from}, should it come out the same.', [
+                'name' => $old->name,
+                'to' => LengthWriter::atMost($new->ownHalfMm()),
+                'from' => LengthWriter::difference($old->ownHalfMm()),
+            ]),
+            $chance,
+            $chance >= $wanted,
+            (0.5 * $old->halfMm()) / $new->halfMm(),
+        );
     }
 }

@@ -15,7 +15,8 @@ use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
 /**
- * Lengths in two directions at once: how far the end lies from the start, which way, how surely, and the chance that it is as
+ * Lengths in two directions at once: how far the end lies from the start, which way, how surely, and the chance that it
+ * is as
  * wanted. Source: the law of propagation of uncertainty (JCGM 100:2008, 5.1 and 5.2) and elementary probability.
  */
 final class Resultant
@@ -34,8 +35,14 @@ final class Resultant
      * @param  non-empty-list<Offset>  $offsets
      * @param  float  $axisDeg  the direction in which the two scatters are independent
      */
-    private function __construct(public readonly array $offsets, public readonly Range $wanted, public readonly float $xMm, public readonly float $yMm, private readonly float $axisDeg, private readonly bool $square)
-    {
+    private function __construct(
+        public readonly array $offsets,
+        public readonly Range $wanted,
+        public readonly float $xMm,
+        public readonly float $yMm,
+        private readonly float $axisDeg,
+        private readonly bool $square,
+    ) {
     }
 
     /**
@@ -51,12 +58,25 @@ final class Resultant
         }
         $x = array_sum(array_map(static fn (Offset $o): float => $o->along(0.0), $offsets));
         $y = array_sum(array_map(static fn (Offset $o): float => $o->along(90.0), $offsets));
-        // All along two directions at right angles: each is convolved on its own. Otherwise the scatter is taken as normal along its own two axes.
+        // All along two directions at right angles: each is convolved on its own. Otherwise the scatter is taken as
+        // normal along its own two axes.
         $first = $offsets[0]->angleDeg;
-        $square = array_filter($offsets, static fn (Offset $o): bool => $o->halfMm > 0 && abs(fmod(abs($o->angleDeg - $first) + 45.0, 90.0) - 45.0) > 1e-9) === [];
+        $square =
+            array_filter(
+                $offsets,
+                static fn (Offset $o): bool => $o->halfMm > 0
+                    && abs(fmod(abs($o->angleDeg - $first) + 45.0, 90.0) - 45.0) > 1e-9,
+            ) === [];
         [$xx, $yy, $xy] = self::covariance($offsets);
 
-        return new self($offsets, $wanted, $x, $y, $square ? $first : rad2deg(0.5 * atan2(2 * $xy, $xx - $yy)), $square);
+        return new self(
+            $offsets,
+            $wanted,
+            $x,
+            $y,
+            $square ? $first : rad2deg(0.5 * atan2(2 * $xy, $xx - $yy)),
+            $square,
+        );
     }
 
     /** How far the end lies from the start, mm. */
@@ -77,18 +97,27 @@ final class Resultant
         return 2 * sqrt($this->variance($this->angleDeg()));
     }
 
-    /** U95 of the direction, degrees, with k = 2; null where the distance is no longer than its own doubt and points anywhere. */
+    /**
+     * U95 of the direction, degrees, with k = 2; null where the distance is no longer than its own doubt and points
+     * anywhere.
+     */
     public function u95Deg(): ?float
     {
         $across = 2 * sqrt($this->variance($this->angleDeg() + 90.0));
 
-        return $this->sizeMm() <= max($across, $this->u95Mm(), 1e-9) ? null : rad2deg(asin(min(1.0, $across / $this->sizeMm())));
+        return $this->sizeMm() <= max($across, $this->u95Mm(), 1e-9)
+            ? null
+            : rad2deg(asin(min(1.0, $across / $this->sizeMm())));
     }
 
     /** The chance that the distance is as wanted; 0 to 1. */
     public function chance(): float
     {
-        return $this->chance ??= max(0.0, $this->within($this->wanted->max) - ($this->wanted->min > 0 ? $this->within($this->wanted->min - 2e-9) : 0.0));
+        return $this->chance ??= max(
+            0.0,
+            $this->within($this->wanted->max) -
+                ($this->wanted->min > 0 ? $this->within($this->wanted->min - 2e-9) : 0.0),
+        );
     }
 
     /** The chance that the end lies within a distance of the start, mm. */
@@ -108,8 +137,11 @@ final class Resultant
             return $this->sizeMm() <= $mm + 1e-9 ? 1.0 : 0.0;
         }
         if (! $this->square && $this->isLong()) {
-            // So far out the arc is as good as straight: what counts is the sum along the distance, convolved, and the little it grows by across.
-            return $this->straight()->below($mm - $this->sizeMm() - $this->variance($this->angleDeg() + 90.0) / (2 * $this->sizeMm()));
+            // So far out the arc is as good as straight: what counts is the sum along the distance, convolved, and the
+            // little it grows by across.
+            return $this->straight()->below(
+                $mm - $this->sizeMm() - $this->variance($this->angleDeg() + 90.0) / (2 * $this->sizeMm()),
+            );
         }
         [$along, $across] = [$this->below($this->axisDeg), $this->below($this->axisDeg + 90.0)];
         if ($sigma[0] < 1e-9) {
@@ -123,7 +155,9 @@ final class Resultant
         $step = ($to - $from) / $slices;
         for ($i = 0; $step > 0 && $i < $slices; $i++) {
             $x = $from + ($i + 0.5) * $step;
-            $chance += ($along($x + $step / 2 - $middle[0]) - $along($x - $step / 2 - $middle[0])) * self::in($across, $middle[1], sqrt(max(0.0, $mm ** 2 - $x ** 2)), $sigma[1]);
+            $chance +=
+                ($along($x + $step / 2 - $middle[0]) - $along($x - $step / 2 - $middle[0])) *
+                self::in($across, $middle[1], sqrt(max(0.0, $mm ** 2 - $x ** 2)), $sigma[1]);
         }
 
         return min(1.0, $chance);
@@ -138,12 +172,13 @@ final class Resultant
 
             return new Range($middle + $straight->quantile(0.025), $middle + $straight->quantile(0.975));
         }
-        $most = hypot($this->xMm, $this->yMm) + self::SIGMAS * sqrt($this->variance(0.0) + $this->variance(90.0)) + 1e-9;
+        $most =
+            hypot($this->xMm, $this->yMm) + self::SIGMAS * sqrt($this->variance(0.0) + $this->variance(90.0)) + 1e-9;
         $at = function (float $share) use ($most): float {
             [$low, $high] = [0.0, $most];
             for ($i = 0; $i < 24; $i++) {
                 $middle = ($low + $high) / 2;
-                $this->sliced($middle, self::ROUGH) < $share ? $low = $middle : $high = $middle;
+                $this->sliced($middle, self::ROUGH) < $share ? ($low = $middle) : ($high = $middle);
             }
 
             return ($low + $high) / 2;
@@ -152,10 +187,18 @@ final class Resultant
         return new Range($at(0.025), $at(0.975));
     }
 
-    /** The shortest and the longest it can be with every length at one of its ends, mm: the nearest and the farthest point of the many-sided field the end may lie in. */
+    /**
+     * The shortest and the longest it can be with every length at one of its ends, mm: the nearest and the farthest
+     * point of the many-sided field the end may lie in.
+     */
     public function worst(): Range
     {
-        $beyond = fn (float $deg): float => array_sum(array_map(static fn (Offset $o): float => $o->halfMm * abs(cos(deg2rad($o->angleDeg - $deg))), $this->offsets));
+        $beyond = fn (float $deg): float => array_sum(
+            array_map(
+                static fn (Offset $o): float => $o->halfMm * abs(cos(deg2rad($o->angleDeg - $deg))),
+                $this->offsets,
+            ),
+        );
         [$least, $most] = [$this->sizeMm() - $beyond($this->angleDeg()), $this->sizeMm()];
         foreach ($this->offsets as $side) {
             foreach ([90.0, -90.0] as $turn) {
@@ -187,12 +230,22 @@ final class Resultant
         return [$x, $y];
     }
 
-    /** @return list<array{name: string, share: float}> of the variance of the distance; they sum to 1, or are 0 where nothing varies */
+    /**
+     * @return list<array{name: string, share: float}> of the variance of the distance; they sum to 1, or are 0 where nothing varies
+     */
     public function shares(): array
     {
         $total = $this->variance($this->angleDeg());
 
-        return array_map(fn (Offset $o): array => ['name' => $o->name, 'share' => $total > 0 ? $o->varianceMm2() * cos(deg2rad($o->angleDeg - $this->angleDeg())) ** 2 / $total : 0.0], $this->offsets);
+        return array_map(
+            fn (Offset $o): array => [
+                'name' => $o->name,
+                'share' => $total > 0
+                        ? ($o->varianceMm2() * cos(deg2rad($o->angleDeg - $this->angleDeg())) ** 2) / $total
+                        : 0.0,
+            ],
+            $this->offsets,
+        );
     }
 
     /** @return list<Note> */
@@ -201,12 +254,21 @@ final class Resultant
         $notes = [];
         $doubt = $this->u95Deg();
         if ($doubt === null) {
-            $notes[] = Note::caution('no-direction', 'It is no longer than its own doubt: it may point anywhere. Measure better before you set anything by its direction.');
+            $notes[] = Note::caution(
+                'no-direction',
+                'It is no longer than its own doubt: it may point anywhere. Measure better before you set anything by its direction.',
+            );
         } elseif ($doubt > 10) {
-            $notes[] = Note::caution('vague-direction', 'Its direction is known to ±'.number_format($doubt, 0).'° only.');
+            $notes[] = Note::caution(
+                'vague-direction',
+                'Its direction is known to ±'.number_format($doubt, 0).'° only.',
+            );
         }
         if (! $this->square && ! $this->isLong()) {
-            $notes[] = Note::info('skew', 'The lengths are not at right angles: their scatter together is taken as normal.');
+            $notes[] = Note::info(
+                'skew',
+                'The lengths are not at right angles: their scatter together is taken as normal.',
+            );
         }
 
         return $notes;
@@ -214,15 +276,39 @@ final class Resultant
 
     public function working(): Working
     {
-        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
-        $sum = fn (string $of, float $deg): Say => Say::with('{s} = {n}', ['s' => Say::join(array_map(static fn (Offset $o): Say => Say::with("{s} {$of} {a}°", ['s' => $signed($o->sizeMm), 'a' => rtrim(rtrim(number_format($o->angleDeg, 2), '0'), '.')]), array_slice($this->offsets, 0, 8)), ' + '), 'n' => $signed($this->on($deg))]);
+        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', [
+            's' => LengthWriter::size(abs($mm)),
+        ]);
+        $sum = fn (string $of, float $deg): Say => Say::with('{s} = {n}', [
+            's' => Say::join(
+                array_map(
+                    static fn (Offset $o): Say => Say::with("{s} {$of} {a}°", [
+                        's' => $signed($o->sizeMm),
+                        'a' => rtrim(rtrim(number_format($o->angleDeg, 2), '0'), '.'),
+                    ]),
+                    array_slice($this->offsets, 0, 8),
+                ),
+                ' + ',
+            ),
+            'n' => $signed($this->on($deg)),
+        ]);
 
         return new Working([
             new WorkingStep('First direction', 'Σ size · cos angle', $sum('cos', 0.0), 'definition'),
             new WorkingStep('Second direction', 'Σ size · sin angle', $sum('sin', 90.0), 'definition'),
             new WorkingStep('Distance', '√(first² + second²)', $signed($this->sizeMm()), 'Pythagoras'),
-            new WorkingStep('Direction', 'atan2(second, first)', Say::plain(number_format($this->angleDeg(), 1).'°'), 'trigonometry'),
-            new WorkingStep('U95 of the distance', '2 √Σ(uᵢ cos(angle − direction))²', LengthWriter::plusMinus($this->u95Mm()), 'JCGM 100:2008, 5.1.2'),
+            new WorkingStep(
+                'Direction',
+                'atan2(second, first)',
+                Say::plain(number_format($this->angleDeg(), 1).'°'),
+                'trigonometry',
+            ),
+            new WorkingStep(
+                'U95 of the distance',
+                '2 √Σ(uᵢ cos(angle − direction))²',
+                LengthWriter::plusMinus($this->u95Mm()),
+                'JCGM 100:2008, 5.1.2',
+            ),
         ]);
     }
 
@@ -233,11 +319,13 @@ final class Resultant
 
     private function straight(): Distribution
     {
-        return new Distribution(array_map(function (Offset $o): Contributor {
-            $half = $o->halfMm * abs(cos(deg2rad($o->angleDeg - $this->angleDeg())));
+        return new Distribution(
+            array_map(function (Offset $o): Contributor {
+                $half = $o->halfMm * abs(cos(deg2rad($o->angleDeg - $this->angleDeg())));
 
-            return new Contributor($o->name, 0.0, $half, $half, 1, $o->spread);
-        }, $this->offsets));
+                return new Contributor($o->name, 0.0, $half, $half, 1, $o->spread);
+            }, $this->offsets),
+        );
     }
 
     private function on(float $deg): float
@@ -248,7 +336,12 @@ final class Resultant
     /** Of the sum along a direction, mm². */
     private function variance(float $deg): float
     {
-        return array_sum(array_map(static fn (Offset $o): float => $o->varianceMm2() * cos(deg2rad($o->angleDeg - $deg)) ** 2, $this->offsets));
+        return array_sum(
+            array_map(
+                static fn (Offset $o): float => $o->varianceMm2() * cos(deg2rad($o->angleDeg - $deg)) ** 2,
+                $this->offsets,
+            ),
+        );
     }
 
     /**
@@ -290,6 +383,10 @@ final class Resultant
     /** @param  \Closure(float): float  $below */
     private static function in(\Closure $below, float $middle, float $reach, float $sigma): float
     {
-        return $sigma < 1e-9 ? (abs($middle) <= $reach + 1e-9 ? 1.0 : 0.0) : max(0.0, $below($reach - $middle) - $below(-$reach - $middle));
+        return $sigma < 1e-9
+            ? (abs($middle) <= $reach + 1e-9
+                ? 1.0
+                : 0.0)
+            : max(0.0, $below($reach - $middle) - $below(-$reach - $middle));
     }
 }

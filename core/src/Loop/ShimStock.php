@@ -34,7 +34,11 @@ final class ShimStock
                 throw $bad->about('shims');
             }
             if ($mm <= 0 || $mm > 25) {
-                throw new BadInput('shims', 'shims', "“{$entry}”: a shim is thicker than nothing, and thinner than 25 mm.");
+                throw new BadInput(
+                    'shims',
+                    'shims',
+                    "“{$entry}”: a shim is thicker than nothing, and thinner than 25 mm.",
+                );
             }
             $stock[] = ['mm' => $mm, 'count' => isset($m[2]) ? (int) $m[2] : self::USUAL_COUNT];
         }

@@ -47,11 +47,22 @@ final class Shims
      * @param  list<float>  $pile
      * @param  list<float>|null  $best
      */
-    private static function search(array $stock, int $from, int $left, float $sum, array $pile, Range $wanted, ?array &$best): void
-    {
+    private static function search(
+        array $stock,
+        int $from,
+        int $left,
+        float $sum,
+        array $pile,
+        Range $wanted,
+        ?array &$best,
+    ): void {
         if ($left === 0) {
             $off = static fn (array $p): float => abs(array_sum($p) - $wanted->middle());
-            if ($sum >= $wanted->min - 1e-9 && $sum <= $wanted->max + 1e-9 && ($best === null || $off($pile) < $off($best) - 1e-12)) {
+            if (
+                $sum >= $wanted->min - 1e-9
+                && $sum <= $wanted->max + 1e-9
+                && ($best === null || $off($pile) < $off($best) - 1e-12)
+            ) {
                 $best = $pile;
             }
 
@@ -60,7 +71,11 @@ final class Shims
         for ($i = $from; $i < count($stock); $i++) {
             $used = count(array_filter($pile, static fn (float $mm): bool => $mm === $stock[$i]['mm']));
             // What is left can reach no farther than this thickness each time.
-            if ($used >= $stock[$i]['count'] || $sum + $stock[$i]['mm'] > $wanted->max + 1e-9 || $sum + $left * $stock[$i]['mm'] < $wanted->min - 1e-9) {
+            if (
+                $used >= $stock[$i]['count']
+                || $sum + $stock[$i]['mm'] > $wanted->max + 1e-9
+                || $sum + $left * $stock[$i]['mm'] < $wanted->min - 1e-9
+            ) {
                 continue;
             }
             self::search($stock, $i, $left - 1, $sum + $stock[$i]['mm'], [...$pile, $stock[$i]['mm']], $wanted, $best);

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Loop;
 
-/** A chance in a word, and how good it is: three standard deviations are enough (common practice), under 95 of 100 is too little. */
+/**
+ * A chance in a word, and how good it is: three standard deviations are enough (common practice), under 95 of 100 is
+ * too little.
+ */
 final readonly class Sureness implements \JsonSerializable
 {
     private const USABLE = 0.95;

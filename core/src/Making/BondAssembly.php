@@ -6,7 +6,10 @@ namespace Oldpart\Core\Making;
 
 use Oldpart\Core\Advice\Say;
 
-/** Putting together what a compound holds, and what to check after. Source: common practice of compound makers; their sheet comes first. */
+/**
+ * Putting together what a compound holds, and what to check after. Source: common practice of compound makers; their
+ * sheet comes first.
+ */
 final class BondAssembly
 {
     /**
@@ -17,14 +20,66 @@ final class BondAssembly
     public static function steps(bool $turns, bool $oilHole): array
     {
         return [
-            new Step('deburr', Say::plain('Deburr both, and try them dry: they slide together by hand.'), 'What is tight dry wipes the film off.', 'prepare'),
-            new Step('size-check', Say::plain('Measure both once more, at the shop’s temperature.'), 'The film wants its gap: too little is wiped off, too much does not cure.', 'prepare'),
-            new Step('degrease', Say::plain('Degrease both with a clean solvent and let them dry; no oil, no fingers. A primer where the metal is passive.'), 'A film of oil is the usual reason why a bond lets go.', 'prepare'),
-            new Step('compound', Say::plain('Compound on both, a full ring at the leading end; put together turning, to the shoulder or mark.'), 'Turning spreads it; what is missing at the mouth is missing all along.', 'bond'),
-            new Step('wipe', Say::plain($oilHole ? 'Wipe off what comes out, and out of the oil hole.' : 'Wipe off what comes out.'), 'Cured it is a tight spot.', 'bond'),
-            new Step('cure', Say::plain('Leave it alone until it has cured, by its sheet and the shop’s temperature.'), 'Moved while it cures it holds nothing; cold makes it slow.', 'bond'),
-            ...($turns ? [new Step('check-turns', Say::plain('Oil the shaft and turn it by hand through a full turn: no tight spot.'), 'A tight spot now is a hot spot later.', 'check')] : []),
-            ...($oilHole ? [new Step('check-oil', Say::plain('Oil hole open and in line.'), 'Compound in it starves the bearing.', 'check')] : []),
+            new Step(
+                'deburr',
+                Say::plain('Deburr both, and try them dry: they slide together by hand.'),
+                'What is tight dry wipes the film off.',
+                'prepare',
+            ),
+            new Step(
+                'size-check',
+                Say::plain('Measure both once more, at the shop’s temperature.'),
+                'The film wants its gap: too little is wiped off, too much does not cure.',
+                'prepare',
+            ),
+            new Step(
+                'degrease',
+                Say::plain(
+                    'Degrease both with a clean solvent and let them dry; no oil, no fingers. A primer where the metal is passive.',
+                ),
+                'A film of oil is the usual reason why a bond lets go.',
+                'prepare',
+            ),
+            new Step(
+                'compound',
+                Say::plain(
+                    'Compound on both, a full ring at the leading end; put together turning, to the shoulder or mark.',
+                ),
+                'Turning spreads it; what is missing at the mouth is missing all along.',
+                'bond',
+            ),
+            new Step(
+                'wipe',
+                Say::plain($oilHole ? 'Wipe off what comes out, and out of the oil hole.' : 'Wipe off what comes out.'),
+                'Cured it is a tight spot.',
+                'bond',
+            ),
+            new Step(
+                'cure',
+                Say::plain('Leave it alone until it has cured, by its sheet and the shop’s temperature.'),
+                'Moved while it cures it holds nothing; cold makes it slow.',
+                'bond',
+            ),
+            ...$turns
+                ? [
+                    new Step(
+                        'check-turns',
+                        Say::plain('Oil the shaft and turn it by hand through a full turn: no tight spot.'),
+                        'A tight spot now is a hot spot later.',
+                        'check',
+                    ),
+                ]
+                : [],
+            ...$oilHole
+                ? [
+                    new Step(
+                        'check-oil',
+                        Say::plain('Oil hole open and in line.'),
+                        'Compound in it starves the bearing.',
+                        'check',
+                    ),
+                ]
+                : [],
         ];
     }
 }

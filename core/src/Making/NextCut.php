@@ -56,12 +56,22 @@ final readonly class NextCut implements \JsonSerializable
      *
      * @throws BadInput for sizes or depths that are not above zero
      */
-    public static function toward(SurfaceKind $kind, Band $target, float $nowMm, float $roughMm, array $history = [], Aim $aim = Aim::MetalLeft): self
-    {
+    public static function toward(
+        SurfaceKind $kind,
+        Band $target,
+        float $nowMm,
+        float $roughMm,
+        array $history = [],
+        Aim $aim = Aim::MetalLeft,
+    ): self {
         self::need($nowMm > 0 && is_finite($nowMm), 'now_mm', 'Give the size the part has now, above zero.');
         self::need($roughMm > 0 && is_finite($roughMm), 'rough_mm', 'The roughing cut must be above zero.');
         foreach ($history as $i => $cut) {
-            self::need($cut->dialledMm >= 0 && is_finite($cut->dialledMm) && is_finite($cut->removedMm), "history.{$i}", 'Each cut needs what was dialled, zero or more, and what came off.');
+            self::need(
+                $cut->dialledMm >= 0 && is_finite($cut->dialledMm) && is_finite($cut->removedMm),
+                "history.{$i}",
+                'Each cut needs what was dialled, zero or more, and what came off.',
+            );
         }
         $bore = $kind === SurfaceKind::Bore;
         $aimMm = $aim->in($target, $kind);
@@ -74,7 +84,12 @@ final readonly class NextCut implements \JsonSerializable
             return self::past($bore, $target, $nowMm, $left, $notes);
         }
         if ($left / $roughMm > self::MANY) {
-            $notes[] = Note::caution('many-cuts', Say::with('{left} is a great deal to take off. Check the size and its unit.', ['left' => LengthWriter::difference($left)]));
+            $notes[] = Note::caution(
+                'many-cuts',
+                Say::with('{left} is a great deal to take off. Check the size and its unit.', [
+                    'left' => LengthWriter::difference($left),
+                ]),
+            );
         }
         $plan = [];
         foreach (self::takes($left, $roughMm, $history) as [$take, $what]) {
@@ -84,10 +99,36 @@ final readonly class NextCut implements \JsonSerializable
 
         $unlisted = max(0, self::roughing($left, $roughMm) - self::MANY);
 
-        return new self($left, $plan[0]->dialMm, count($plan) - 1 + $unlisted, CutState::Cut, $plan, $notes, new Working([
-            new WorkingStep('Left to the aim', $bore ? 'aim − now' : 'now − aim', Say::with('{aim}, now {now}: {left}', ['aim' => LengthWriter::size($aimMm), 'now' => LengthWriter::size($nowMm), 'left' => LengthWriter::difference($left)]), 'the band'),
-            new WorkingStep('Dial', 'take ÷ (removed ÷ dialled)', Say::with("{take} ÷ {ratio} ({$ratioSays}) = {dial}", ['take' => LengthWriter::difference($plan[0]->takeMm), 'ratio' => number_format($ratio, 3), 'dial' => LengthWriter::difference($plan[0]->dialMm)]), 'common practice'),
-        ]));
+        return new self(
+            $left,
+            $plan[0]->dialMm,
+            count($plan) - 1 + $unlisted,
+            CutState::Cut,
+            $plan,
+            $notes,
+            new Working([
+                new WorkingStep(
+                    'Left to the aim',
+                    $bore ? 'aim − now' : 'now − aim',
+                    Say::with('{aim}, now {now}: {left}', [
+                        'aim' => LengthWriter::size($aimMm),
+                        'now' => LengthWriter::size($nowMm),
+                        'left' => LengthWriter::difference($left),
+                    ]),
+                    'the band',
+                ),
+                new WorkingStep(
+                    'Dial',
+                    'take ÷ (removed ÷ dialled)',
+                    Say::with("{take} ÷ {ratio} ({$ratioSays}) = {dial}", [
+                        'take' => LengthWriter::difference($plan[0]->takeMm),
+                        'ratio' => number_format($ratio, 3),
+                        'dial' => LengthWriter::difference($plan[0]->dialMm),
+                    ]),
+                    'common practice',
+                ),
+            ]),
+        );
     }
 
     /**
@@ -98,13 +139,22 @@ final readonly class NextCut implements \JsonSerializable
     {
         $last = $history === [] ? null : $history[count($history) - 1];
         // The first of the two equal cuts is done: the second repeats it, corrected.
-        if ($last !== null && $last->removedMm > 0 && $last->removedMm < 0.9 * $rough && $left <= 1.25 * $last->removedMm) {
+        if (
+            $last !== null
+            && $last->removedMm > 0
+            && $last->removedMm < 0.9 * $rough
+            && $left <= 1.25 * $last->removedMm
+        ) {
             return [[$left, CutKind::Finish]];
         }
         $roughing = self::roughing($left, $rough);
         $rest = $left - $roughing * $rough;
 
-        return [...array_fill(0, min($roughing, self::MANY), [$rough, CutKind::Rough]), [$rest / 2, CutKind::Finish], [$rest / 2, CutKind::Finish]];
+        return [
+            ...array_fill(0, min($roughing, self::MANY), [$rough, CutKind::Rough]),
+            [$rest / 2, CutKind::Finish],
+            [$rest / 2, CutKind::Finish],
+        ];
     }
 
     /** Roughing cuts before the last two. */
@@ -128,12 +178,28 @@ final readonly class NextCut implements \JsonSerializable
         $last = $counted[count($counted) - 1];
         $ratio = $last->removedMm / $last->dialledMm;
         if (abs($ratio - 2) < 0.25 || abs($ratio - 0.5) < 0.08) {
-            $says = $ratio > 1 ? 'Twice what was dialled came off: this dial reads the radius.' : 'Half of what was dialled came off: check whether the amount is meant on the radius.';
+            $says =
+                $ratio > 1
+                    ? 'Twice what was dialled came off: this dial reads the radius.'
+                    : 'Half of what was dialled came off: check whether the amount is meant on the radius.';
 
-            return [$ratio > 1 ? 2.0 : 1.0, 'the last cut', [Note::caution('dial-radius', $says.' Dial and size here are on the diameter.')]];
+            return [
+                $ratio > 1 ? 2.0 : 1.0,
+                'the last cut',
+                [Note::caution('dial-radius', $says.' Dial and size here are on the diameter.')],
+            ];
         }
         if ($ratio < self::RATIO_LEAST || $ratio > self::RATIO_MOST) {
-            return [1.0, 'the last cut is not believed', [Note::caution('cut-unlikely', 'The last cut took off far more or less than dialled. Measure again before the next.')]];
+            return [
+                1.0,
+                'the last cut is not believed',
+                [
+                    Note::caution(
+                        'cut-unlikely',
+                        'The last cut took off far more or less than dialled. Measure again before the next.',
+                    ),
+                ],
+            ];
         }
 
         return [$ratio, 'what the last cut took off', []];
@@ -143,22 +209,65 @@ final readonly class NextCut implements \JsonSerializable
     private static function inside(bool $bore, Band $target, float $nowMm, float $left, array $notes): self
     {
         $metal = $bore ? $target->upperMm - $nowMm : $nowMm - $target->lowerMm;
-        $notes[] = Note::info('inside', Say::with('Stop: inside the band. {metal} could still come off before it is lost.', ['metal' => LengthWriter::atMost($metal)]));
+        $notes[] = Note::info(
+            'inside',
+            Say::with('Stop: inside the band. {metal} could still come off before it is lost.', [
+                'metal' => LengthWriter::atMost($metal),
+            ]),
+        );
 
-        return new self($left, 0.0, 0, CutState::Inside, [], $notes, new Working([
-            new WorkingStep('Inside?', 'lower ≤ now ≤ upper', Say::with('{l} ≤ {n} ≤ {u}', ['l' => LengthWriter::lower($target), 'n' => LengthWriter::size($nowMm), 'u' => LengthWriter::upper($target)]), 'the band'),
-        ]));
+        return new self(
+            $left,
+            0.0,
+            0,
+            CutState::Inside,
+            [],
+            $notes,
+            new Working([
+                new WorkingStep(
+                    'Inside?',
+                    'lower ≤ now ≤ upper',
+                    Say::with('{l} ≤ {n} ≤ {u}', [
+                        'l' => LengthWriter::lower($target),
+                        'n' => LengthWriter::size($nowMm),
+                        'u' => LengthWriter::upper($target),
+                    ]),
+                    'the band',
+                ),
+            ]),
+        );
     }
 
     /** @param  list<Note>  $notes */
     private static function past(bool $bore, Band $target, float $nowMm, float $left, array $notes): self
     {
         $over = $bore ? $nowMm - $target->upperMm : $target->lowerMm - $nowMm;
-        $notes[] = Note::stop('past', Say::with($bore ? 'Too large by {by}: no cut brings it back. See what that does to the joint before scrapping it.' : 'Too small by {by}: no cut brings it back. See what that does to the joint before scrapping it.', ['by' => LengthWriter::atLeast($over)]));
+        $notes[] = Note::stop(
+            'past',
+            Say::with(
+                $bore
+                    ? 'Too large by {by}: no cut brings it back. See what that does to the joint before scrapping it.'
+                    : 'Too small by {by}: no cut brings it back. See what that does to the joint before scrapping it.',
+                ['by' => LengthWriter::atLeast($over)],
+            ),
+        );
 
-        return new self($left, 0.0, 0, CutState::Past, [], $notes, new Working([
-            new WorkingStep('Past the band', $bore ? 'now − upper' : 'lower − now', LengthWriter::difference($over), 'the band'),
-        ]));
+        return new self(
+            $left,
+            0.0,
+            0,
+            CutState::Past,
+            [],
+            $notes,
+            new Working([
+                new WorkingStep(
+                    'Past the band',
+                    $bore ? 'now − upper' : 'lower − now',
+                    LengthWriter::difference($over),
+                    'the band',
+                ),
+            ]),
+        );
     }
 
     private static function need(bool $holds, string $field, string $sentence): void

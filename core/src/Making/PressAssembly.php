@@ -20,18 +20,79 @@ final class PressAssembly
      */
     public static function steps(?Press $press, float $shopPressN, bool $turns = true, bool $oilHole = false): array
     {
-        $force = $press === null ? 'how hard is not known yet' : 'it rises straight to '.Figure::forceAtLeast($press->pressForceLeastN).' to '.Figure::forceUpTo($press->pressForceN).' at full depth';
+        $force =
+            $press === null
+                ? 'how hard is not known yet'
+                : 'it rises straight to '.
+                    Figure::forceAtLeast($press->pressForceLeastN).
+                    ' to '.
+                    Figure::forceUpTo($press->pressForceN).
+                    ' at full depth';
 
         return [
-            new Step('chamfer', Say::with('Look at both lead-ins: 10 to 20° per side, {l} long, no burr.', ['l' => BushOrder::leadIn($press?->fit->innerWallMm())]), 'A sharp edge shaves the bore and starts crooked.', 'prepare'),
-            new Step('clean', Say::plain('Clean and degrease both, then a thin film of oil.'), 'Grit scores; a dry start jumps.', 'prepare'),
-            new Step('size-check', Say::plain('Measure outside and bore once more, both at the shop’s temperature.'), 'The last chance before it is stuck.', 'prepare'),
-            new Step('guide', Say::plain('Start it on a guide: a stepped drift or a bolt through both.'), 'It follows the way it starts.', 'press'),
+            new Step(
+                'chamfer',
+                Say::with('Look at both lead-ins: 10 to 20° per side, {l} long, no burr.', [
+                    'l' => BushOrder::leadIn($press?->fit->innerWallMm()),
+                ]),
+                'A sharp edge shaves the bore and starts crooked.',
+                'prepare',
+            ),
+            new Step(
+                'clean',
+                Say::plain('Clean and degrease both, then a thin film of oil.'),
+                'Grit scores; a dry start jumps.',
+                'prepare',
+            ),
+            new Step(
+                'size-check',
+                Say::plain('Measure outside and bore once more, both at the shop’s temperature.'),
+                'The last chance before it is stuck.',
+                'prepare',
+            ),
+            new Step(
+                'guide',
+                Say::plain('Start it on a guide: a stepped drift or a bolt through both.'),
+                'It follows the way it starts.',
+                'press',
+            ),
             new Step('press', Say::plain("Press in one go; {$force}."), self::canPress($press, $shopPressN), 'press'),
-            new Step('flush', Say::plain('Stop flush or a little below; look at both ends.'), 'A proud bush takes the thrust meant for the face.', 'press'),
-            ...($press === null || $press->fit->isHollow() ? [new Step('check-bore', Say::plain('Measure the bore again, at three places.'), 'It has closed; how far tells how tight it went in.', 'check')] : []),
-            ...($turns ? [new Step('check-turns', Say::plain('Oil the shaft and turn it by hand through a full turn: no tight spot.'), 'A tight spot now is a hot spot later.', 'check')] : []),
-            ...($oilHole ? [new Step('check-oil', Say::plain('Oil hole open and in line.'), 'A pressed bush may have turned on its way in.', 'check')] : []),
+            new Step(
+                'flush',
+                Say::plain('Stop flush or a little below; look at both ends.'),
+                'A proud bush takes the thrust meant for the face.',
+                'press',
+            ),
+            ...$press === null || $press->fit->isHollow()
+                ? [
+                    new Step(
+                        'check-bore',
+                        Say::plain('Measure the bore again, at three places.'),
+                        'It has closed; how far tells how tight it went in.',
+                        'check',
+                    ),
+                ]
+                : [],
+            ...$turns
+                ? [
+                    new Step(
+                        'check-turns',
+                        Say::plain('Oil the shaft and turn it by hand through a full turn: no tight spot.'),
+                        'A tight spot now is a hot spot later.',
+                        'check',
+                    ),
+                ]
+                : [],
+            ...$oilHole
+                ? [
+                    new Step(
+                        'check-oil',
+                        Say::plain('Oil hole open and in line.'),
+                        'A pressed bush may have turned on its way in.',
+                        'check',
+                    ),
+                ]
+                : [],
         ];
     }
 
@@ -39,8 +100,12 @@ final class PressAssembly
     {
         return match (true) {
             $press === null => 'Give the missing sizes and materials first.',
-            $press->pressForceN > $shopPressN => 'Your press gives '.Figure::forceAtLeast($shopPressN).': it may not be able to. Stop before it is half way in, or warm the housing instead.',
-            default => 'Your press gives '.Figure::forceAtLeast($shopPressN).': enough. A jump means crooked, a burr or a taper: stop.',
+            $press->pressForceN > $shopPressN => 'Your press gives '.
+                Figure::forceAtLeast($shopPressN).
+                ': it may not be able to. Stop before it is half way in, or warm the housing instead.',
+            default => 'Your press gives '.
+                Figure::forceAtLeast($shopPressN).
+                ': enough. A jump means crooked, a burr or a taper: stop.',
         };
     }
 }

@@ -37,8 +37,14 @@ final readonly class Quote
      *
      * @throws BadInput for a negative time, cost or rate, or less than one piece
      */
-    public static function of(array $operations, array $costs, float $ratePerH, int $quantity, array $risks, string $currency): self
-    {
+    public static function of(
+        array $operations,
+        array $costs,
+        float $ratePerH,
+        int $quantity,
+        array $risks,
+        string $currency,
+    ): self {
         if ($quantity < 1) {
             throw new BadInput('quantity', 'quantity', 'A quote needs one piece at least.');
         }
@@ -54,7 +60,7 @@ final readonly class Quote
             if ($cost['amount'] < 0) {
                 throw new BadInput('cost', "costs.{$i}", 'A cost can’t be below zero.');
             }
-            $cost['each'] ? $each += $cost['amount'] : $once += $cost['amount'];
+            $cost['each'] ? ($each += $cost['amount']) : ($once += $cost['amount']);
         }
         if ($ratePerH < 0) {
             throw new BadInput('rate', 'rate_per_h', 'The rate can’t be below zero.');
@@ -66,13 +72,52 @@ final readonly class Quote
         $price = new Range($labour + $bought, $labour * $factor + $bought * ($bought > 0 ? self::COST_SPREAD : 1.0));
         $money = static fn (float $amount): string => self::money($amount, $currency);
 
-        return new self(new Range($hours, $hours * $factor), $price, $labour, $bought, $factor, new Working([
-            new WorkingStep('Hours', '(set-up + run × pieces) ÷ 60', sprintf('(%s + %s × %d) ÷ 60 = %.1f h', self::plain($setup), self::plain($run), $quantity, $hours), 'common practice'),
-            new WorkingStep('Labour', 'hours × rate', sprintf('%.1f × %s = %s', $hours, $money($ratePerH), $money($labour)), 'the shop’s own rate'),
-            new WorkingStep('Bought', 'once + each × pieces', sprintf('%s + %s × %d = %s', $money($once), $money($each), $quantity, $money($bought)), 'as listed'),
-            new WorkingStep('Risk', 'product of the factors', $risks === [] ? 'none: 1.00' : implode(' × ', array_map(static fn (Risk $r): string => number_format($r->factor, 2), $risks)).' = '.number_format($factor, 2), 'data/risk.json; common practice, no source'),
-            new WorkingStep('Price', 'labour + bought … labour × risk + bought × 1.1', $money($price->min).' … '.$money($price->max), 'common practice'),
-        ]));
+        return new self(
+            new Range($hours, $hours * $factor),
+            $price,
+            $labour,
+            $bought,
+            $factor,
+            new Working([
+                new WorkingStep(
+                    'Hours',
+                    '(set-up + run × pieces) ÷ 60',
+                    sprintf('(%s + %s × %d) ÷ 60 = %.1f h', self::plain($setup), self::plain($run), $quantity, $hours),
+                    'common practice',
+                ),
+                new WorkingStep(
+                    'Labour',
+                    'hours × rate',
+                    sprintf('%.1f × %s = %s', $hours, $money($ratePerH), $money($labour)),
+                    'the shop’s own rate',
+                ),
+                new WorkingStep(
+                    'Bought',
+                    'once + each × pieces',
+                    sprintf('%s + %s × %d = %s', $money($once), $money($each), $quantity, $money($bought)),
+                    'as listed',
+                ),
+                new WorkingStep(
+                    'Risk',
+                    'product of the factors',
+                    $risks === []
+                        ? 'none: 1.00'
+                        : implode(
+                            ' × ',
+                            array_map(static fn (Risk $r): string => number_format($r->factor, 2), $risks),
+                        ).
+                            ' = '.
+                            number_format($factor, 2),
+                    'data/risk.json; common practice, no source',
+                ),
+                new WorkingStep(
+                    'Price',
+                    'labour + bought … labour × risk + bought × 1.1',
+                    $money($price->min).' … '.$money($price->max),
+                    'common practice',
+                ),
+            ]),
+        );
     }
 
     /** Whole units below 100, fives below 1000, tens above: nobody quotes cents. */

@@ -9,12 +9,8 @@ use Oldpart\Core\Advice\Say;
 /** One operation of a plan, with the reason it stands where it stands. */
 final readonly class Step implements \JsonSerializable
 {
-    public function __construct(
-        public string $code,
-        public Say $do,
-        public string $why,
-        public string $rule,
-    ) {
+    public function __construct(public string $code, public Say $do, public string $why, public string $rule)
+    {
     }
 
     /** @return array{code: string, do: Say, why: string, rule: string} */

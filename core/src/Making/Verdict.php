@@ -25,8 +25,14 @@ final readonly class Verdict
      *
      * Source: common practice of the trade.
      */
-    public static function of(Quote $quote, array $risks, bool $forLicensed, ?float $boughtPrice, string $alternative, string $currency): self
-    {
+    public static function of(
+        Quote $quote,
+        array $risks,
+        bool $forLicensed,
+        ?float $boughtPrice,
+        string $alternative,
+        string $currency,
+    ): self {
         $codes = array_map(static fn (Risk $r): string => $r->code, $risks);
         $reasons = array_map(static fn (Risk $r): string => ucfirst($r->says).'.', $risks);
         $from = Quote::money($quote->price->min, $currency);
@@ -34,11 +40,26 @@ final readonly class Verdict
         $blind = in_array('no-datum', $codes, true) && in_array('casting', $codes, true);
 
         return match (true) {
-            $forLicensed => new self(QuoteVerdict::Decline, ['This is work for licensed practice, and nobody has accepted responsibility for it.', ...$reasons]),
-            $boughtPrice !== null && $quote->price->min > self::TOO_DEAR * $boughtPrice => new self(QuoteVerdict::Decline, ["Made here it costs {$from} at the least; a bought one costs {$bought}.", ...$reasons]),
-            $blind && $boughtPrice === null && trim($alternative) === '' => new self(QuoteVerdict::Decline, ['A casting with no surface to hold or measure from: whatever is made may not fit.', ...$reasons]),
-            $boughtPrice !== null && $quote->price->min > $boughtPrice => new self(QuoteVerdict::Alternative, ["A bought one costs {$bought}; made here it is {$from} at the least.", ...$reasons]),
-            trim($alternative) !== '' && ($blind || $quote->factor >= 2) => new self(QuoteVerdict::Alternative, ["The risk is high; there is another way: {$alternative}.", ...$reasons]),
+            $forLicensed => new self(QuoteVerdict::Decline, [
+                'This is work for licensed practice, and nobody has accepted responsibility for it.',
+                ...$reasons,
+            ]),
+            $boughtPrice !== null && $quote->price->min > self::TOO_DEAR * $boughtPrice => new self(
+                QuoteVerdict::Decline,
+                ["Made here it costs {$from} at the least; a bought one costs {$bought}.", ...$reasons],
+            ),
+            $blind && $boughtPrice === null && trim($alternative) === '' => new self(QuoteVerdict::Decline, [
+                'A casting with no surface to hold or measure from: whatever is made may not fit.',
+                ...$reasons,
+            ]),
+            $boughtPrice !== null && $quote->price->min > $boughtPrice => new self(QuoteVerdict::Alternative, [
+                "A bought one costs {$bought}; made here it is {$from} at the least.",
+                ...$reasons,
+            ]),
+            trim($alternative) !== '' && ($blind || $quote->factor >= 2) => new self(QuoteVerdict::Alternative, [
+                "The risk is high; there is another way: {$alternative}.",
+                ...$reasons,
+            ]),
             $quote->factor >= self::RISKY => new self(QuoteVerdict::AtThisPrice, $reasons),
             default => new self(QuoteVerdict::Take, $reasons === [] ? ['Nothing speaks against it.'] : $reasons),
         };

@@ -57,8 +57,27 @@ final readonly class FoundSize implements \JsonSerializable
     public function withU95(float $u95Mm): self
     {
         return new self(
-            $this->kind, $this->meanMm, $this->matingMm, $this->looseMm, $this->ovalityMm, $this->taperMm, $this->bellMm, $this->repeatabilityMm, $u95Mm, $u95Mm, 2.0, null,
-            $this->count, $this->stations, $this->spots, $this->budget, $this->wornMeanMm, $this->unwornMeanMm, $this->notes, $this->workingLater, $this->slips,
+            $this->kind,
+            $this->meanMm,
+            $this->matingMm,
+            $this->looseMm,
+            $this->ovalityMm,
+            $this->taperMm,
+            $this->bellMm,
+            $this->repeatabilityMm,
+            $u95Mm,
+            $u95Mm,
+            2.0,
+            null,
+            $this->count,
+            $this->stations,
+            $this->spots,
+            $this->budget,
+            $this->wornMeanMm,
+            $this->unwornMeanMm,
+            $this->notes,
+            $this->workingLater,
+            $this->slips,
         );
     }
 
@@ -73,7 +92,8 @@ final readonly class FoundSize implements \JsonSerializable
     }
 
     /**
-     * Form, spread and wear in words, each by its name; what the readings can't show is left out. The larger end of a taper
+     * Form, spread and wear in words, each by its name; what the readings can't show is left out. The larger end of a
+     * taper
      * and of a bell-mouth is said, since a sign means nothing at the lathe.
      *
      * @return list<array{name: string, says: Say}>
@@ -87,24 +107,62 @@ final readonly class FoundSize implements \JsonSerializable
             $rows[] = ['name' => 'out of round', 'says' => $d($this->ovalityMm)];
         }
         if ($this->taperMm !== null) {
-            $rows[] = ['name' => 'taper', 'says' => Say::with('{d}, larger at '.($this->taperMm < 0 ? $ends[0] : $ends[count($ends) - 1]), ['d' => $d($this->taperMm)])];
+            $rows[] = [
+                'name' => 'taper',
+                'says' => Say::with('{d}, larger at '.($this->taperMm < 0 ? $ends[0] : $ends[count($ends) - 1]), [
+                    'd' => $d($this->taperMm),
+                ]),
+            ];
         }
         if ($this->bellMm !== null) {
-            $rows[] = ['name' => $this->bellMm < 0 ? 'barrel' : 'bell-mouth', 'says' => Say::with($this->bellMm < 0 ? '{d} larger in the middle' : '{d} larger at the ends', ['d' => $d($this->bellMm)])];
+            $rows[] = [
+                'name' => $this->bellMm < 0 ? 'barrel' : 'bell-mouth',
+                'says' => Say::with($this->bellMm < 0 ? '{d} larger in the middle' : '{d} larger at the ends', [
+                    'd' => $d($this->bellMm),
+                ]),
+            ];
         }
-        $face = $this->kind === SurfaceKind::Length ? Parallel::of(array_map(static fn (array $s): array => ['deg' => (float) $s['angle'], 'mm' => $s['mm']], array_values(array_filter($this->spots, static fn (array $s): bool => is_numeric($s['angle']))))) : null;
+        $face =
+            $this->kind === SurfaceKind::Length
+                ? Parallel::of(
+                    array_map(
+                        static fn (array $s): array => ['deg' => (float) $s['angle'], 'mm' => $s['mm']],
+                        array_values(array_filter($this->spots, static fn (array $s): bool => is_numeric($s['angle']))),
+                    ),
+                )
+                : null;
         if ($face !== null) {
-            $rows[] = ['name' => 'out of parallel', 'says' => Say::with('{d}, thickest at '.number_format($face->thickestDeg).'°', ['d' => $d($face->wedgeMm)])];
+            $rows[] = [
+                'name' => 'out of parallel',
+                'says' => Say::with('{d}, thickest at '.number_format($face->thickestDeg).'°', [
+                    'd' => $d($face->wedgeMm),
+                ]),
+            ];
             if ($face->offFlatMm !== null) {
                 $rows[] = ['name' => 'off flat', 'says' => $d($face->offFlatMm)];
             }
-            $rows[] = ['name' => 'cleans up', 'says' => Say::with('with {d} off the thick side', ['d' => $d($face->cleanUpMm)])];
+            $rows[] = [
+                'name' => 'cleans up',
+                'says' => Say::with('with {d} off the thick side', ['d' => $d($face->cleanUpMm)]),
+            ];
         }
         if ($this->repeatabilityMm !== null) {
-            $rows[] = ['name' => 'repeats to', 'says' => Say::with('{d} (1 s.d.)', ['d' => $d($this->repeatabilityMm)])];
+            $rows[] = [
+                'name' => 'repeats to',
+                'says' => Say::with('{d} (1 s.d.)', ['d' => $d($this->repeatabilityMm)]),
+            ];
         }
         if ($this->wornMeanMm !== null && $this->unwornMeanMm !== null) {
-            $rows[] = ['name' => 'worn', 'says' => Say::with('{d} '.($this->wornMeanMm < $this->unwornMeanMm ? 'smaller' : 'larger').' than unworn, {u}', ['d' => $d($this->wornMeanMm - $this->unwornMeanMm), 'u' => LengthWriter::sizeInWords($this->unwornMeanMm)])];
+            $rows[] = [
+                'name' => 'worn',
+                'says' => Say::with(
+                    '{d} '.($this->wornMeanMm < $this->unwornMeanMm ? 'smaller' : 'larger').' than unworn, {u}',
+                    [
+                        'd' => $d($this->wornMeanMm - $this->unwornMeanMm),
+                        'u' => LengthWriter::sizeInWords($this->unwornMeanMm),
+                    ],
+                ),
+            ];
         }
 
         return $rows;

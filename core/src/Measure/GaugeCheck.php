@@ -27,7 +27,11 @@ final readonly class GaugeCheck
     public function __construct(public float $readMm, public float $trueMm, public \DateTimeImmutable $at)
     {
         if (abs($readMm - $trueMm) > self::FARTHEST_MM) {
-            throw new BadInput('far-off', 'read', 'These are more than a millimetre apart: check both and their units.');
+            throw new BadInput(
+                'far-off',
+                'read',
+                'These are more than a millimetre apart: check both and their units.',
+            );
         }
     }
 
@@ -57,21 +61,43 @@ final readonly class GaugeCheck
         $last = $checks[count($checks) - 1];
         $off = -$last->correctionMm();
         $way = $off > 0 ? 'over' : 'under';
-        $notes = [Note::info('checked', match (true) {
-            abs($off) < 1e-9 => 'Reads true.',
-            $last->isRecent($now) => Say::with('Reads {d} '.$way.'; its readings are corrected for it.', ['d' => LengthWriter::difference($off)]),
-            default => Say::with('Read {d} '.$way.' then; too long ago to correct its readings by.', ['d' => LengthWriter::difference($off)]),
-        })];
+        $notes = [
+            Note::info(
+                'checked',
+                match (true) {
+                    abs($off) < 1e-9 => 'Reads true.',
+                    $last->isRecent($now) => Say::with('Reads {d} '.$way.'; its readings are corrected for it.', [
+                        'd' => LengthWriter::difference($off),
+                    ]),
+                    default => Say::with('Read {d} '.$way.' then; too long ago to correct its readings by.', [
+                        'd' => LengthWriter::difference($off),
+                    ]),
+                },
+            ),
+        ];
         $allowed = $tool->mpeMm + 2 * $tool->repeatabilityMm + $tool->resolutionMm;
         if (abs($off) > $allowed) {
-            $notes[] = Note::stop('beyond-its-limits', Say::with('That is more than such a gauge may err ({a}): have it mended before it decides a fit.', ['a' => LengthWriter::difference($allowed)]));
+            $notes[] = Note::stop(
+                'beyond-its-limits',
+                Say::with('That is more than such a gauge may err ({a}): have it mended before it decides a fit.', [
+                    'a' => LengthWriter::difference($allowed),
+                ]),
+            );
         }
         if (! $last->isRecent($now)) {
-            $notes[] = Note::caution('check-due', 'Not checked since '.$last->at->format('Y-m-d').': check it again.');
+            $notes[] = Note::caution(
+                'check-due',
+                'Not checked since '.$last->at->format('Y-m-d').': check it again.',
+            );
         }
         $before = $checks[count($checks) - 2] ?? null;
         if ($before !== null && abs($last->correctionMm() - $before->correctionMm()) > $tool->resolutionMm) {
-            $notes[] = Note::info('drift', Say::with('It moved by {d} since the check before.', ['d' => LengthWriter::difference($last->correctionMm() - $before->correctionMm())]));
+            $notes[] = Note::info(
+                'drift',
+                Say::with('It moved by {d} since the check before.', [
+                    'd' => LengthWriter::difference($last->correctionMm() - $before->correctionMm()),
+                ]),
+            );
         }
 
         return $notes;

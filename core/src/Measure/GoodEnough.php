@@ -11,12 +11,8 @@ use Oldpart\Core\Quantity\LengthWriter;
 final readonly class GoodEnough implements \JsonSerializable
 {
     /** @param  'good'|'usable'|'not-good-enough'  $verdict */
-    private function __construct(
-        public float $ratio,
-        public string $verdict,
-        public Say $say,
-        public Say $why,
-    ) {
+    private function __construct(public float $ratio, public string $verdict, public Say $say, public Say $why)
+    {
     }
 
     /**
@@ -32,16 +28,37 @@ final readonly class GoodEnough implements \JsonSerializable
         $width = LengthWriter::difference($widthMm);
         $u = LengthWriter::atLeast($u95Mm);
         if ($ratio >= 4) {
-            return new self($ratio, 'good', Say::plain('Yes'), Say::with('The fit allows {w}; this reading is sure to ±{u}.', ['w' => $width, 'u' => $u]));
+            return new self(
+                $ratio,
+                'good',
+                Say::plain('Yes'),
+                Say::with('The fit allows {w}; this reading is sure to ±{u}.', ['w' => $width, 'u' => $u]),
+            );
         }
         if ($ratio >= 2) {
-            return new self($ratio, 'usable', Say::plain('Usable'), Say::with('The fit allows {w}; ±{u} of it goes to doubt. A size near a limit may be on either side of it.', ['w' => $width, 'u' => $u]));
+            return new self(
+                $ratio,
+                'usable',
+                Say::plain('Usable'),
+                Say::with(
+                    'The fit allows {w}; ±{u} of it goes to doubt. A size near a limit may be on either side of it.',
+                    ['w' => $width, 'u' => $u],
+                ),
+            );
         }
         $able = array_filter($others, static fn (Instrument $i): bool => $widthMm / (2 * $i->bestU95Mm()) >= 2);
         $names = implode(', or the ', array_map(static fn (Instrument $i): string => lcfirst($i->name), $able));
-        $way = $names !== '' ? "Read it again with the {$names}." : 'Compare against a master or the mate itself, or choose a wider fit.';
+        $way =
+            $names !== ''
+                ? "Read it again with the {$names}."
+                : 'Compare against a master or the mate itself, or choose a wider fit.';
 
-        return new self($ratio, 'not-good-enough', Say::plain('No'), Say::with('The fit allows {w}, the reading is only sure to ±{u}. '.$way, ['w' => $width, 'u' => $u]));
+        return new self(
+            $ratio,
+            'not-good-enough',
+            Say::plain('No'),
+            Say::with('The fit allows {w}, the reading is only sure to ±{u}. '.$way, ['w' => $width, 'u' => $u]),
+        );
     }
 
     /** Such as "4.2 to 1"; rounded down, 3.96 is not yet 4. */
@@ -53,6 +70,11 @@ final readonly class GoodEnough implements \JsonSerializable
     /** @return array{ratio: float, verdict: string, say: Say, why: Say} */
     public function jsonSerialize(): array
     {
-        return ['ratio' => $this->ratio, 'verdict' => $this->verdict, 'say' => Say::plain("{$this->say->in}, {$this->short()}"), 'why' => $this->why];
+        return [
+            'ratio' => $this->ratio,
+            'verdict' => $this->verdict,
+            'say' => Say::plain("{$this->say->in}, {$this->short()}"),
+            'why' => $this->why,
+        ];
     }
 }

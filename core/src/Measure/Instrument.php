@@ -36,12 +36,21 @@ final readonly class Instrument implements \JsonSerializable
         /** Of a calliper's inside jaws: how wide their flats are, mm, known to a third; 0 where nothing is flat. */
         public float $jawFlatMm = 0.0,
     ) {
-        foreach ([
-            'resolution_mm' => $resolutionMm, 'mpe_mm' => $mpeMm, 'repeatability_mm' => $repeatabilityMm,
-            'feel_mm' => $feelMm, 'master_u_mm' => $masterUMm,
-        ] as $field => $value) {
+        foreach (
+            [
+                'resolution_mm' => $resolutionMm,
+                'mpe_mm' => $mpeMm,
+                'repeatability_mm' => $repeatabilityMm,
+                'feel_mm' => $feelMm,
+                'master_u_mm' => $masterUMm,
+            ] as $field => $value
+        ) {
             if (! is_finite($value) || $value < 0) {
-                throw new BadInput('instrument', "instrument.{$field}", "The instrument's {$field} must be zero or more.");
+                throw new BadInput(
+                    'instrument',
+                    "instrument.{$field}",
+                    "The instrument's {$field} must be zero or more.",
+                );
             }
         }
     }
@@ -49,9 +58,21 @@ final readonly class Instrument implements \JsonSerializable
     public static function read(Fields $f): self
     {
         $tool = new self(
-            $f->number('resolution_mm'), $f->number('mpe_mm'), $f->number('repeatability_mm'), $f->number('feel_mm'), $f->number('master_u_mm'),
-            $f->text('code'), $f->text('name'), $f->texts('fits'), $f->number('from_mm'), $f->number('to_mm'),
-            $f->numberOrNull('smallest_bore_mm') ?? 0.0, $f->numberOrNull('reach_mm'), $f->numberOrNull('travel_mm'), $f->flagOrNull('in_shop') ?? true, $f->numberOrNull('jaw_flat_mm') ?? 0.0,
+            $f->number('resolution_mm'),
+            $f->number('mpe_mm'),
+            $f->number('repeatability_mm'),
+            $f->number('feel_mm'),
+            $f->number('master_u_mm'),
+            $f->text('code'),
+            $f->text('name'),
+            $f->texts('fits'),
+            $f->number('from_mm'),
+            $f->number('to_mm'),
+            $f->numberOrNull('smallest_bore_mm') ?? 0.0,
+            $f->numberOrNull('reach_mm'),
+            $f->numberOrNull('travel_mm'),
+            $f->flagOrNull('in_shop') ?? true,
+            $f->numberOrNull('jaw_flat_mm') ?? 0.0,
         );
         if ($tool->fromMm > $tool->toMm) {
             throw $f->bad('from_mm', 'is above the largest size it measures. Swap the two.');
@@ -70,14 +91,27 @@ final readonly class Instrument implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'code' => $this->code, 'name' => $this->name, 'fits' => $this->fits,
-            'resolution_mm' => $this->resolutionMm, 'mpe_mm' => $this->mpeMm, 'repeatability_mm' => $this->repeatabilityMm, 'feel_mm' => $this->feelMm, 'master_u_mm' => $this->masterUMm,
-            'from_mm' => $this->fromMm, 'to_mm' => $this->toMm, 'smallest_bore_mm' => $this->smallestBoreMm, 'reach_mm' => $this->reachMm, 'travel_mm' => $this->travelMm, 'in_shop' => $this->inShop, 'jaw_flat_mm' => $this->jawFlatMm,
+            'code' => $this->code,
+            'name' => $this->name,
+            'fits' => $this->fits,
+            'resolution_mm' => $this->resolutionMm,
+            'mpe_mm' => $this->mpeMm,
+            'repeatability_mm' => $this->repeatabilityMm,
+            'feel_mm' => $this->feelMm,
+            'master_u_mm' => $this->masterUMm,
+            'from_mm' => $this->fromMm,
+            'to_mm' => $this->toMm,
+            'smallest_bore_mm' => $this->smallestBoreMm,
+            'reach_mm' => $this->reachMm,
+            'travel_mm' => $this->travelMm,
+            'in_shop' => $this->inShop,
+            'jaw_flat_mm' => $this->jawFlatMm,
         ];
     }
 
     /**
-     * By how much flat inside jaws read a bore small, mm: each flat stands on a chord, so d − √(d² − w²), about w²/(2d), for a flat from two to four
+     * By how much flat inside jaws read a bore small, mm: each flat stands on a chord, so d − √(d² − w²), about
+     * w²/(2d), for a flat from two to four
      * thirds of what is known of it. Zero for anything else. Source: geometry of a chord.
      *
      * @param  float  $sizeMm  above 0
@@ -90,15 +124,23 @@ final readonly class Instrument implements \JsonSerializable
         }
         $shift = static fn (float $w): float => $sizeMm - sqrt($sizeMm ** 2 - $w ** 2);
 
-        return new Range($shift(2 / 3 * $flat), $shift(4 / 3 * $flat));
+        return new Range($shift((2 / 3) * $flat), $shift((4 / 3) * $flat));
     }
 
-    /** @param  float  $deepMm  how far in the surface goes; a bore deeper than the gauge reaches can't be read all along */
+    /**
+     * @param  float  $deepMm  how far in the surface goes; a bore deeper than the gauge reaches can't be read all along
+     */
     public function canMeasure(SurfaceKind $kind, float $sizeMm, float $deepMm = 0.0): bool
     {
-        $gets = $kind !== SurfaceKind::Bore || ($sizeMm >= $this->smallestBoreMm && ($this->reachMm === null || $deepMm <= $this->reachMm));
+        $gets =
+            $kind !== SurfaceKind::Bore
+            || ($sizeMm >= $this->smallestBoreMm && ($this->reachMm === null || $deepMm <= $this->reachMm));
 
-        return $this->inShop && $gets && in_array($kind->value, $this->fits, true) && $sizeMm >= $this->fromMm && $sizeMm <= $this->toMm;
+        return $this->inShop
+            && $gets
+            && in_array($kind->value, $this->fits, true)
+            && $sizeMm >= $this->fromMm
+            && $sizeMm <= $this->toMm;
     }
 
     /**
@@ -107,9 +149,13 @@ final readonly class Instrument implements \JsonSerializable
      */
     public function bestU95Mm(): float
     {
-        return 2 * sqrt(
-            $this->repeatabilityMm ** 2 + $this->resolutionMm ** 2 / 12 + $this->mpeMm ** 2 / 3
-            + $this->feelMm ** 2 + ($this->masterUMm / 2) ** 2
-        );
+        return 2 *
+            sqrt(
+                $this->repeatabilityMm ** 2 +
+                    $this->resolutionMm ** 2 / 12 +
+                    $this->mpeMm ** 2 / 3 +
+                    $this->feelMm ** 2 +
+                    ($this->masterUMm / 2) ** 2,
+            );
     }
 }

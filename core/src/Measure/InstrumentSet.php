@@ -8,7 +8,9 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Quantity\Fields;
 
-/** A shop's instruments: the typical ones (data/instruments.json), with the shop's own in their place or beside them. */
+/**
+ * A shop's instruments: the typical ones (data/instruments.json), with the shop's own in their place or beside them.
+ */
 final readonly class InstrumentSet
 {
     /** @param  array<string, Instrument>  $byCode */
@@ -52,7 +54,12 @@ final readonly class InstrumentSet
     /** @throws BadInput when the shop has no such instrument */
     public function named(string $code, string $field = 'instrument'): Instrument
     {
-        return $this->byCode[$code] ?? throw new BadInput('unknown-instrument', $field, "“{$code}” is not an instrument of this shop. Choose one from the list.");
+        return $this->byCode[$code] ??
+            throw new BadInput(
+                'unknown-instrument',
+                $field,
+                "“{$code}” is not an instrument of this shop. Choose one from the list.",
+            );
     }
 
     /** @return list<Instrument> those that are not as in the table of typical ones */
@@ -60,6 +67,8 @@ final readonly class InstrumentSet
     {
         $typical = self::typical()->byCode;
 
-        return array_values(array_filter($this->byCode, static fn (Instrument $i): bool => ($typical[$i->code] ?? null) != $i));
+        return array_values(
+            array_filter($this->byCode, static fn (Instrument $i): bool => ($typical[$i->code] ?? null) != $i),
+        );
     }
 }

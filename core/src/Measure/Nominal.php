@@ -72,10 +72,17 @@ final readonly class Nominal
         $total = array_sum(array_column($weights, 1)) + $any;
         $candidates = self::merged($kind, $sizeMm, $weights, $total);
         $shown = array_slice($candidates, 0, self::SHOWN);
-        $notes = $shown === [] || $shown[0]->probability < 0.5 ? [Note::info('open', 'No one size stands out. Measure better, or look at the part’s other sizes.')] : [];
+        $notes =
+            $shown === [] || $shown[0]->probability < 0.5
+                ? [Note::info('open', 'No one size stands out. Measure better, or look at the part’s other sizes.')]
+                : [];
 
         return new self(
-            $shown, 1 - array_sum(array_map(static fn (NominalCandidate $c): float => $c->probability, $shown)), $system['inch'], $system['metric'], $notes,
+            $shown,
+            1 - array_sum(array_map(static fn (NominalCandidate $c): float => $c->probability, $shown)),
+            $system['inch'],
+            $system['metric'],
+            $notes,
             self::working($shown, $u95Mm, $wearPossible),
         );
     }
@@ -102,7 +109,10 @@ final readonly class Nominal
             $sizes = array_column($group, 0);
             $candidates[] = NominalCandidate::of($kind, $sizeMm, $sizes, $probability);
         }
-        usort($candidates, static fn (NominalCandidate $a, NominalCandidate $b): int => $b->probability <=> $a->probability);
+        usort(
+            $candidates,
+            static fn (NominalCandidate $a, NominalCandidate $b): int => $b->probability <=> $a->probability,
+        );
 
         return $candidates;
     }
@@ -111,10 +121,25 @@ final readonly class Nominal
     private static function working(array $shown, float $u95Mm, bool $wearPossible): Working
     {
         return new Working([
-            new WorkingStep('Weighing', 'how often it is chosen × how well it fits ÷ the sum', Say::with('±{u}, wear {w}: {c}', [
-                'u' => LengthWriter::difference($u95Mm), 'w' => $wearPossible ? 'possible' : 'none',
-                'c' => implode(', ', array_map(static fn (NominalCandidate $c): string => $c->label.' '.number_format(100 * $c->probability).' %', $shown)),
-            ]), 'Bayes’ rule; families and zones common practice, no source'),
+            new WorkingStep(
+                'Weighing',
+                'how often it is chosen × how well it fits ÷ the sum',
+                Say::with('±{u}, wear {w}: {c}', [
+                    'u' => LengthWriter::difference($u95Mm),
+                    'w' => $wearPossible ? 'possible' : 'none',
+                    'c' => implode(
+                        ', ',
+                        array_map(
+                            static fn (NominalCandidate $c): string => $c->label.
+                                ' '.
+                                number_format(100 * $c->probability).
+                                ' %',
+                            $shown,
+                        ),
+                    ),
+                ]),
+                'Bayes’ rule; families and zones common practice, no source',
+            ),
         ]);
     }
 }

@@ -26,25 +26,48 @@ final readonly class NominalCandidate implements \JsonSerializable
         // Named by its number; bearings, drills and threads of that size are mentioned after it.
         usort($sizes, static fn (NominalSize $a, NominalSize $b): int => $a->isBought() <=> $b->isBought());
         $first = $sizes[0];
-        $others = array_values(array_filter(array_slice($sizes, 1), static fn (NominalSize $s): bool => $s->family !== $first->family));
+        $others = array_values(
+            array_filter(array_slice($sizes, 1), static fn (NominalSize $s): bool => $s->family !== $first->family),
+        );
         $off = $foundMm - $first->mm;
-        $where = abs($off) < 0.0005 ? Say::plain('on size') : Say::with('{d} '.($off > 0 ? 'over' : 'under'), ['d' => LengthWriter::difference($off)]);
+        $where =
+            abs($off) < 0.0005
+                ? Say::plain('on size')
+                : Say::with('{d} '.($off > 0 ? 'over' : 'under'), ['d' => LengthWriter::difference($off)]);
         $state = match (true) {
             $off >= $first->zoneLowMm && $off <= $first->zoneHighMm => 'as made',
             $kind->wearSign() !== 0 && $off * $kind->wearSign() > 0 => 'worn',
             default => 'off its usual limits',
         };
-        $also = $others === [] ? '' : ', also '.implode(', ', array_slice(array_map(static fn (NominalSize $s): string => $s->label, $others), 0, 2));
+        $also =
+            $others === []
+                ? ''
+                : ', also '.
+                    implode(
+                        ', ',
+                        array_slice(array_map(static fn (NominalSize $s): string => $s->label, $others), 0, 2),
+                    );
 
-        return new self($first->label, $first->mm, $first->system, $first->family, $probability, Say::with("{label}, {where}: {$state}{$also}", ['label' => $first->label, 'where' => $where]));
+        return new self(
+            $first->label,
+            $first->mm,
+            $first->system,
+            $first->family,
+            $probability,
+            Say::with("{label}, {where}: {$state}{$also}", ['label' => $first->label, 'where' => $where]),
+        );
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
         return [
-            'label' => $this->label, 'nominal_mm' => $this->nominalMm, 'system' => $this->system, 'family' => $this->family,
-            'probability' => $this->probability, 'says' => $this->says,
+            'label' => $this->label,
+            'nominal_mm' => $this->nominalMm,
+            'system' => $this->system,
+            'family' => $this->family,
+            'probability' => $this->probability,
+            'says' => $this->says,
         ];
     }
 }

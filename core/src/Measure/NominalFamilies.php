@@ -7,7 +7,9 @@ namespace Oldpart\Core\Measure;
 use Oldpart\Core\Catalogue\Bearings;
 use Oldpart\Core\Catalogue\Table;
 
-/** The sizes people choose: fractions, decimals, millimetres, bearings, drills, threads (data/nominal-families.json). */
+/**
+ * The sizes people choose: fractions, decimals, millimetres, bearings, drills, threads (data/nominal-families.json).
+ */
 final class NominalFamilies
 {
     /** @return list<NominalSize> those between two sizes, mm */
@@ -33,12 +35,20 @@ final class NominalFamilies
     private static function fractions(NominalKind $kind, float $from, float $to): array
     {
         $sizes = [];
-        for ($n = (int) ceil($from / 25.4 * 64 - 1e-9); $n <= $to / 25.4 * 64 + 1e-9; $n++) {
+        for ($n = (int) ceil(($from / 25.4) * 64 - 1e-9); $n <= ($to / 25.4) * 64 + 1e-9; $n++) {
             if ($n < 1) {
                 continue;
             }
-            $mm = $n * 25.4 / 64;
-            $sizes[] = self::size($kind, self::fraction($n), $mm, 'inch', 'inch fraction', self::weightOfFraction($n), $kind->value);
+            $mm = ($n * 25.4) / 64;
+            $sizes[] = self::size(
+                $kind,
+                self::fraction($n),
+                $mm,
+                'inch',
+                'inch fraction',
+                self::weightOfFraction($n),
+                $kind->value,
+            );
         }
 
         return $sizes;
@@ -79,7 +89,15 @@ final class NominalFamilies
             if ($n < 1 || ($n * 64) % 200 === 0) {
                 continue;
             }
-            $sizes[] = self::size($kind, number_format($n * 0.005, $n % 2 === 0 ? 2 : 3).' in', $n * 0.127, 'inch', 'inch decimal', self::weightOfStep('inch_decimals', $n * 0.005), $kind->value);
+            $sizes[] = self::size(
+                $kind,
+                number_format($n * 0.005, $n % 2 === 0 ? 2 : 3).' in',
+                $n * 0.127,
+                'inch',
+                'inch decimal',
+                self::weightOfStep('inch_decimals', $n * 0.005),
+                $kind->value,
+            );
         }
 
         return $sizes;
@@ -93,7 +111,15 @@ final class NominalFamilies
             if ($n < 1) {
                 continue;
             }
-            $sizes[] = self::size($kind, rtrim(rtrim(number_format($n / 10, 1, '.', ''), '0'), '.').' mm', $n / 10, 'metric', $n % 10 === 0 ? 'whole millimetre' : ($n % 5 === 0 ? 'half millimetre' : 'tenth of a millimetre'), self::weightOfStep('metric_steps', $n / 10), $kind->value);
+            $sizes[] = self::size(
+                $kind,
+                rtrim(rtrim(number_format($n / 10, 1, '.', ''), '0'), '.').' mm',
+                $n / 10,
+                'metric',
+                $n % 10 === 0 ? 'whole millimetre' : ($n % 5 === 0 ? 'half millimetre' : 'tenth of a millimetre'),
+                self::weightOfStep('metric_steps', $n / 10),
+                $kind->value,
+            );
         }
 
         return $sizes;
@@ -112,7 +138,15 @@ final class NominalFamilies
                 NominalKind::Circle => [0.0, ''],
             };
             if ($mm >= $from && $mm <= $to) {
-                $sizes[] = self::size($kind, "{$bearing->designation} bearing {$what}", $mm, $bearing->isInch() ? 'inch' : 'metric', 'bearing', self::weight('bearing'), 'bearing');
+                $sizes[] = self::size(
+                    $kind,
+                    "{$bearing->designation} bearing {$what}",
+                    $mm,
+                    $bearing->isInch() ? 'inch' : 'metric',
+                    'bearing',
+                    self::weight('bearing'),
+                    'bearing',
+                );
             }
         }
         if ($kind === NominalKind::Bore) {
@@ -121,7 +155,15 @@ final class NominalFamilies
                 $drills = Table::read('drills')[$set];
                 foreach ($drills as $name => $inches) {
                     if ($inches * 25.4 >= $from && $inches * 25.4 <= $to) {
-                        $sizes[] = self::size($kind, "{$prefix}{$name} drill", $inches * 25.4, 'inch', 'drill', self::weight('drill'), 'drill');
+                        $sizes[] = self::size(
+                            $kind,
+                            "{$prefix}{$name} drill",
+                            $inches * 25.4,
+                            'inch',
+                            'drill',
+                            self::weight('drill'),
+                            'drill',
+                        );
                     }
                 }
             }
@@ -131,7 +173,15 @@ final class NominalFamilies
             $threads = Table::rows('threads');
             foreach ($threads as $thread) {
                 if ($thread['mm'] >= $from && $thread['mm'] <= $to) {
-                    $sizes[] = self::size($kind, $thread['label'], $thread['mm'], $thread['system'], 'thread', self::weight('thread'), 'thread');
+                    $sizes[] = self::size(
+                        $kind,
+                        $thread['label'],
+                        $thread['mm'],
+                        $thread['system'],
+                        'thread',
+                        self::weight('thread'),
+                        'thread',
+                    );
                 }
             }
         }
@@ -139,8 +189,15 @@ final class NominalFamilies
         return $sizes;
     }
 
-    private static function size(NominalKind $kind, string $label, float $mm, string $system, string $family, float $weight, string $zone): NominalSize
-    {
+    private static function size(
+        NominalKind $kind,
+        string $label,
+        float $mm,
+        string $system,
+        string $family,
+        float $weight,
+        string $zone,
+    ): NominalSize {
         /** @var array<string, array{float, float}> $zones */
         $zones = Table::read('nominal-families')['zones'];
         // ISO 286-1: the unit of tolerance, here in mm.

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Measure;
 
-/** How likely a found size is if a certain one was meant, per mm: made anywhere in its zone, perhaps worn, read with doubt. */
+/**
+ * How likely a found size is if a certain one was meant, per mm: made anywhere in its zone, perhaps worn, read with
+ * doubt.
+ */
 final readonly class NominalLikelihood
 {
     private const WEAR_SHARE = 0.01;
@@ -34,7 +37,7 @@ final readonly class NominalLikelihood
         $this->sigma = max(self::SIGMA_LEAST_MM, $u95Mm / 2);
         $this->sign = $wearPossible ? $kind->wearSign() : 0;
         $this->wear = max(self::WEAR_LEAST_MM, self::WEAR_SHARE * $sizeMm);
-        $widest = 0.16 * ($sizeMm ** (1 / 3)) * 0.45 + 0.00016 * $sizeMm;
+        $widest = 0.16 * $sizeMm ** (1 / 3) * 0.45 + 0.00016 * $sizeMm;
         $reach = $widest + self::TAIL * $this->sigma;
         $worn = 3.5 * $this->wear;
         $this->fromMm = max(0.01, $sizeMm - $reach - ($this->sign > 0 ? $worn : 0.0));
@@ -57,18 +60,22 @@ final readonly class NominalLikelihood
         if ($this->sign === 0) {
             return self::normal($y / $this->sigma);
         }
-        // Wear smaller than y − 4σ counts whole, more than y + 4σ not at all; between, Simpson's rule over wear × doubt.
+        // Wear smaller than y − 4σ counts whole, more than y + 4σ not at all; between, Simpson's rule over wear ×
+        // doubt.
         $from = max(0.0, $y - self::TAIL * $this->sigma);
         $to = max(0.0, $y + self::TAIL * $this->sigma);
         $sum = 0.0;
         $step = ($to - $from) / self::STEPS;
         for ($i = 0; $i <= self::STEPS; $i++) {
             $w = $from + $i * $step;
-            $density = sqrt(2 / M_PI) / $this->wear * exp(-0.5 * ($w / $this->wear) ** 2);
-            $sum += ($i === 0 || $i === self::STEPS ? 1 : ($i % 2 === 1 ? 4 : 2)) * $density * self::normal(($y - $w) / $this->sigma);
+            $density = (sqrt(2 / M_PI) / $this->wear) * exp(-0.5 * ($w / $this->wear) ** 2);
+            $sum +=
+                ($i === 0 || $i === self::STEPS ? 1 : ($i % 2 === 1 ? 4 : 2)) *
+                $density *
+                self::normal(($y - $w) / $this->sigma);
         }
 
-        return 2 * self::normal($from / $this->wear) - 1 + $sum * $step / 3;
+        return 2 * self::normal($from / $this->wear) - 1 + ($sum * $step) / 3;
     }
 
     /** The standard normal distribution, by Abramowitz and Stegun 7.1.26 (error below 1.5e-7). */
@@ -76,7 +83,10 @@ final readonly class NominalLikelihood
     {
         $x = abs($z) / M_SQRT2;
         $t = 1 / (1 + 0.3275911 * $x);
-        $tail = $t * (0.254829592 + $t * (-0.284496736 + $t * (1.421413741 + $t * (-1.453152027 + $t * 1.061405429)))) * exp(-$x * $x);
+        $tail =
+            $t *
+            (0.254829592 + $t * (-0.284496736 + $t * (1.421413741 + $t * (-1.453152027 + $t * 1.061405429)))) *
+            exp(-$x * $x);
 
         return $z < 0 ? $tail / 2 : 1 - $tail / 2;
     }

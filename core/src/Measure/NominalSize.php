@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Measure;
 
-/** A size somebody may have meant: its family, how often it is chosen, and the zone a made one lies in (deviations, mm). */
+/**
+ * A size somebody may have meant: its family, how often it is chosen, and the zone a made one lies in (deviations, mm).
+ */
 final readonly class NominalSize
 {
     public function __construct(

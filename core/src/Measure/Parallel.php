@@ -7,7 +7,8 @@ namespace Oldpart\Core\Measure;
 use Oldpart\Core\Number\LeastSquares;
 
 /**
- * A thickness or length read round a face: how far its two faces are from parallel and from flat, and what a facing cut takes to clean it up.
+ * A thickness or length read round a face: how far its two faces are from parallel and from flat, and what a facing cut
+ * takes to clean it up.
  * The wedge is the best plane through the readings on one circle, t(θ) = m + a cos θ + b sin θ, by least squares.
  */
 final readonly class Parallel
@@ -18,8 +19,12 @@ final readonly class Parallel
      * @param  ?float  $offFlatMm  from the highest to the lowest above that plane; null where three places always lie on one
      * @param  float  $cleanUpMm  from the thickest place to the thinnest: what facing parallel to the other face takes off there
      */
-    private function __construct(public float $wedgeMm, public float $thickestDeg, public ?float $offFlatMm, public float $cleanUpMm)
-    {
+    private function __construct(
+        public float $wedgeMm,
+        public float $thickestDeg,
+        public ?float $offFlatMm,
+        public float $cleanUpMm,
+    ) {
     }
 
     /**
@@ -44,13 +49,21 @@ final readonly class Parallel
         }
         $means = array_map(static fn (array $values): float => array_sum($values) / count($values), array_values($at));
         $of = array_map(floatval(...), array_keys($at));
-        [$m, $a, $b] = LeastSquares::three(array_map(static fn (float $d): array => [1.0, cos(deg2rad($d)), sin(deg2rad($d))], $of), $means);
+        [$m, $a, $b] = LeastSquares::three(
+            array_map(static fn (float $d): array => [1.0, cos(deg2rad($d)), sin(deg2rad($d))], $of),
+            $means,
+        );
         $residuals = [];
         foreach ($of as $i => $deg) {
             $residuals[] = $means[$i] - $m - $a * cos(deg2rad($deg)) - $b * sin(deg2rad($deg));
         }
 
-        return new self(2 * hypot($a, $b), fmod(rad2deg(atan2($b, $a)) + 360.0, 360.0), count($of) > 3 ? self::between($residuals) : null, self::between(array_column($spots, 'mm')));
+        return new self(
+            2 * hypot($a, $b),
+            fmod(rad2deg(atan2($b, $a)) + 360.0, 360.0),
+            count($of) > 3 ? self::between($residuals) : null,
+            self::between(array_column($spots, 'mm')),
+        );
     }
 
     /** @param  list<float>  $values */

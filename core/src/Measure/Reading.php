@@ -32,8 +32,12 @@ final readonly class Reading
     /** Nothing that counts in its uncertainty differs. */
     public function isAsSureAs(self $other): bool
     {
-        return $this->instrument === $other->instrument && $this->partC === $other->partC && $this->gaugeC === $other->gaugeC
-            && $this->betweenMm === $other->betweenMm && $this->masterMm === $other->masterMm && $this->weights === $other->weights;
+        return $this->instrument === $other->instrument
+            && $this->partC === $other->partC
+            && $this->gaugeC === $other->gaugeC
+            && $this->betweenMm === $other->betweenMm
+            && $this->masterMm === $other->masterMm
+            && $this->weights === $other->weights;
     }
 
     /** By how much what scatters from one size to the next counts: √Σw² (JCGM 100:2008, 5.1.2). */
@@ -42,7 +46,9 @@ final readonly class Reading
         return sqrt(array_sum(array_map(static fn (float $w): float => $w * $w, $this->weights)));
     }
 
-    /** By how much one gauge's permissible error counts: its errors may go the same way, and then add (5.2.2, note 1). */
+    /**
+     * By how much one gauge's permissible error counts: its errors may go the same way, and then add (5.2.2, note 1).
+     */
     public function sameGaugeFactor(): float
     {
         return max($this->scatterFactor(), abs(array_sum($this->weights)));

@@ -26,9 +26,11 @@ final readonly class Readings
         public SurfaceKind $kind,
         public array $readings,
         public Instrument $instrument,
-        public Warmth $warmth = new Warmth,
+        public Warmth $warmth = new Warmth(),
         private array $remarks = [],
-        /** @var array<string, array{squares: float, dof: int}> what the job's other surfaces say of how each instrument repeats, by its code; mm² */
+        /**
+         * @var array<string, array{squares: float, dof: int}> what the job's other surfaces say of how each instrument repeats, by its code; mm²
+         */
         private array $elsewhere = [],
     ) {
     }
@@ -62,7 +64,7 @@ final readonly class Readings
         $s = $fromRepeats ? $pooled : ($tool->repeatabilityMm > 0 ? $tool->repeatabilityMm : null);
         $n = min(count($spots[$mating]), count($spots[$loose]));
         $others = $this->otherComponents($mean, $deciding, $fromRepeats);
-        $own = $fromRepeats ? ($s ?? 0.0) : ($s ?? 0.0) * $deciding->scatterFactor();
+        $own = $fromRepeats ? $s ?? 0.0 : ($s ?? 0.0) * $deciding->scatterFactor();
         $repeat = $own / sqrt($n);
         $nu = $fromRepeats ? (float) $dof : INF;
         [$u95, $k, $effective] = $this->expanded($repeat, $nu, $others);
@@ -72,7 +74,11 @@ final readonly class Readings
         if ($fromRepeats) {
             $its = $poorestTool->code === $tool->code ? $own : max($own, $its);
         }
-        [$u95Mean] = $this->expanded($its / sqrt(count($this->readings)), $nu, $this->otherComponents($mean, $poorest, $fromRepeats && $poorestTool->code === $tool->code));
+        [$u95Mean] = $this->expanded(
+            $its / sqrt(count($this->readings)),
+            $nu,
+            $this->otherComponents($mean, $poorest, $fromRepeats && $poorestTool->code === $tool->code),
+        );
 
         $round = $this->kind !== SurfaceKind::Length;
         $ovality = $round ? $this->ovality($spots) : null;
@@ -83,17 +89,48 @@ final readonly class Readings
         $spotRows = [];
         foreach ($spots as $key => $values) {
             [$station, $angle] = explode("\0", (string) $key);
-            $spotRows[] = ['station' => $station, 'angle' => $angle, 'mm' => self::mean($values), 'n' => count($values)];
+            $spotRows[] = [
+                'station' => $station,
+                'angle' => $angle,
+                'mm' => self::mean($values),
+                'n' => count($values),
+            ];
         }
         $budget = $this->budget($repeat, $others, $fromRepeats);
         $slips = Slips::in($this);
 
         return new FoundSize(
-            $this->kind, $mean, $sizes[$mating], $sizes[$loose], $ovality, $taper, $round ? $this->bell($stations) : null, $s,
-            $u95, $u95Mean, $k, is_finite($effective) ? $effective : null, count($this->readings),
-            $stations, $spotRows, $budget, $worn, $unworn,
+            $this->kind,
+            $mean,
+            $sizes[$mating],
+            $sizes[$loose],
+            $ovality,
+            $taper,
+            $round ? $this->bell($stations) : null,
+            $s,
+            $u95,
+            $u95Mean,
+            $k,
+            is_finite($effective) ? $effective : null,
+            count($this->readings),
+            $stations,
+            $spotRows,
+            $budget,
+            $worn,
+            $unworn,
             $this->notes($ovality, $budget, $worn, $unworn, $s, $slips),
-            fn (): Working => $this->working($mean, $sizes[$mating], $s, $fromRepeats, $n, $budget, $k, $u95, $effective), $slips,
+            fn (): Working => $this->working(
+                $mean,
+                $sizes[$mating],
+                $s,
+                $fromRepeats,
+                $n,
+                $budget,
+                $k,
+                $u95,
+                $effective,
+            ),
+            $slips,
         );
     }
 
@@ -104,7 +141,11 @@ final readonly class Readings
         }
         foreach ($this->readings as $i => $reading) {
             if (! is_finite($reading->valueMm) || $reading->valueMm <= 0 || $reading->valueMm > 20000) {
-                throw new BadInput('reading', "readings.{$i}.value_mm", 'Reading '.($i + 1).' is not a size between 0 and 20 m.');
+                throw new BadInput(
+                    'reading',
+                    "readings.{$i}.value_mm",
+                    'Reading '.($i + 1).' is not a size between 0 and 20 m.',
+                );
             }
             $this->checkWarmth($reading->partC, $i, 'part_c');
             $this->checkWarmth($reading->gaugeC, $i, 'gauge_c');
@@ -114,7 +155,11 @@ final readonly class Readings
     private function checkWarmth(?float $celsius, int $i, string $field): void
     {
         if ($celsius !== null && ($celsius < -60 || $celsius > 400)) {
-            throw new BadInput('temperature', "readings.{$i}.{$field}", 'A part is measured between −60 and 400 °C. Check the temperature.');
+            throw new BadInput(
+                'temperature',
+                "readings.{$i}.{$field}",
+                'A part is measured between −60 and 400 °C. Check the temperature.',
+            );
         }
     }
 
@@ -199,17 +244,21 @@ final readonly class Readings
 
         return [
             // Anywhere between two pins is as likely as anywhere between two marks; a pair says its own step.
-            'last digit' => $reading->scatterFactor() * ($reading->betweenMm ?? $tool->resolutionMm) / sqrt(12),
+            'last digit' => ($reading->scatterFactor() * ($reading->betweenMm ?? $tool->resolutionMm)) / sqrt(12),
             // Set on a master near the size, its long-range error drops out.
             'gauge' => $compared ? 0.0 : $reading->sameGaugeFactor() * $tool->mpeMm * $third,
             'master' => ($compared && $tool->masterUMm <= 0 ? self::MASTER_U_MM : $tool->masterUMm) / 2,
             // One's own repeats say how one feels it, better than a table does.
             'feel' => $fromRepeats ? 0.0 : $reading->scatterFactor() * $tool->feelMm,
-            'jaws' => $tool->jawShiftMm($this->kind, $mean)->width() / 2 * $third,
-            'temperature' => $mean * $third * sqrt(
-                ($warmth->alphaPart * $warmth->halfWidthK) ** 2 + ($warmth->alphaGauge * $warmth->halfWidthK) ** 2
-                + (Warmth::ALPHA_UNSURE * $partOff) ** 2 + (Warmth::ALPHA_UNSURE * $gaugeOff) ** 2
-            ),
+            'jaws' => ($tool->jawShiftMm($this->kind, $mean)->width() / 2) * $third,
+            'temperature' => $mean *
+                $third *
+                sqrt(
+                    ($warmth->alphaPart * $warmth->halfWidthK) ** 2 +
+                        ($warmth->alphaGauge * $warmth->halfWidthK) ** 2 +
+                        (Warmth::ALPHA_UNSURE * $partOff) ** 2 +
+                        (Warmth::ALPHA_UNSURE * $gaugeOff) ** 2,
+                ),
         ];
     }
 
@@ -232,7 +281,8 @@ final readonly class Readings
         $square = function (Reading $r) use ($mean): float {
             $own = ($r->instrument ?? $this->instrument)->repeatabilityMm * $r->scatterFactor();
 
-            return $own ** 2 + array_sum(array_map(static fn (float $u): float => $u * $u, $this->otherComponents($mean, $r)));
+            return $own ** 2 +
+                array_sum(array_map(static fn (float $u): float => $u * $u, $this->otherComponents($mean, $r)));
         };
         $worst = $readings[0];
         $most = $square($worst);
@@ -269,7 +319,9 @@ final readonly class Readings
     private function budget(float $repeat, array $others, bool $fromRepeats): array
     {
         $improve = [
-            'repeats' => $fromRepeats ? 'Repeat the reading at the spot that decides.' : 'Repeat each spot two or three times, so that your own spread counts.',
+            'repeats' => $fromRepeats
+                ? 'Repeat the reading at the spot that decides.'
+                : 'Repeat each spot two or three times, so that your own spread counts.',
             'last digit' => 'Use an instrument with a finer last digit.',
             'gauge' => 'Set the gauge on a master of nearly the same size: its long-range error drops out.',
             'master' => 'Set it on a better master.',
@@ -282,7 +334,7 @@ final readonly class Readings
         $budget = [];
         foreach ($parts as $source => $u) {
             if ($u > 0) {
-                $budget[] = new Share($source, $u, $u * $u / $total, $improve[$source]);
+                $budget[] = new Share($source, $u, ($u * $u) / $total, $improve[$source]);
             }
         }
         usort($budget, static fn (Share $a, Share $b): int => $b->uMm <=> $a->uMm);
@@ -341,20 +393,34 @@ final readonly class Readings
     {
         $notes = $this->remarks;
         if (count($this->readings) === 1) {
-            $notes[] = Note::caution('one-reading', 'One reading only. Take it again at two or three places and angles.');
+            $notes[] = Note::caution(
+                'one-reading',
+                'One reading only. Take it again at two or three places and angles.',
+            );
         }
         if ($s === null) {
-            $notes[] = Note::caution('no-repeatability', 'Nothing is known of how well this repeats: no repeats, and the instrument has no figure for it.');
+            $notes[] = Note::caution(
+                'no-repeatability',
+                'Nothing is known of how well this repeats: no repeats, and the instrument has no figure for it.',
+            );
         }
         if ($this->kind !== SurfaceKind::Length && $ovality === null) {
             $notes[] = Note::info('form-unseen', 'Read it at several angles: out of round can’t be seen from one.');
         } elseif ($this->kind !== SurfaceKind::Length) {
-            $notes[] = Note::info('lobes-unseen', 'Two-point readings can’t see three lobes. Use a V-block or a three-point gauge when it came from a three-jaw chuck, centreless grinding or a reamer.');
+            $notes[] = Note::info(
+                'lobes-unseen',
+                'Two-point readings can’t see three lobes. Use a V-block or a three-point gauge when it came from a three-jaw chuck, centreless grinding or a reamer.',
+            );
         }
         if ($worn !== null && $unworn !== null) {
-            $notes[] = Note::info('wear', Say::with('Worn by {wear}: worn spots average {worn}, unworn {unworn}.', [
-                'wear' => LengthWriter::difference($worn - $unworn), 'worn' => LengthWriter::sizeInWords($worn), 'unworn' => LengthWriter::sizeInWords($unworn),
-            ]));
+            $notes[] = Note::info(
+                'wear',
+                Say::with('Worn by {wear}: worn spots average {worn}, unworn {unworn}.', [
+                    'wear' => LengthWriter::difference($worn - $unworn),
+                    'worn' => LengthWriter::sizeInWords($worn),
+                    'unworn' => LengthWriter::sizeInWords($unworn),
+                ]),
+            );
         }
         if ($budget !== []) {
             $notes[] = Note::info('improve', $budget[0]->improve);
@@ -365,19 +431,63 @@ final readonly class Readings
     }
 
     /** @param  list<Share>  $budget */
-    private function working(float $mean, float $mating, ?float $s, bool $fromRepeats, int $n, array $budget, float $k, float $u95, float $effective): Working
-    {
+    private function working(
+        float $mean,
+        float $mating,
+        ?float $s,
+        bool $fromRepeats,
+        int $n,
+        array $budget,
+        float $k,
+        float $u95,
+        float $effective,
+    ): Working {
         $micro = static fn (float $mm): Say => LengthWriter::difference($mm);
-        $parts = array_map(static fn (Share $b): Say => Say::with($b->source.' {u}', ['u' => $micro($b->uMm)]), $budget);
+        $parts = array_map(
+            static fn (Share $b): Say => Say::with($b->source.' {u}', ['u' => $micro($b->uMm)]),
+            $budget,
+        );
         $steps = [
-            new WorkingStep('Found size at 20 °C', 'mean of the station means of spot means', Say::with('{n} readings, mean {mean}', ['n' => count($this->readings), 'mean' => LengthWriter::sizeInWords($mean)]), 'common practice; ISO 1 for 20 °C'),
-            new WorkingStep('Mating size', $this->kind === SurfaceKind::Bore ? 'smallest spot of the bore' : 'largest spot', LengthWriter::sizeInWords($mating), 'common practice'),
+            new WorkingStep(
+                'Found size at 20 °C',
+                'mean of the station means of spot means',
+                Say::with('{n} readings, mean {mean}', [
+                    'n' => count($this->readings),
+                    'mean' => LengthWriter::sizeInWords($mean),
+                ]),
+                'common practice; ISO 1 for 20 °C',
+            ),
+            new WorkingStep(
+                'Mating size',
+                $this->kind === SurfaceKind::Bore ? 'smallest spot of the bore' : 'largest spot',
+                LengthWriter::sizeInWords($mating),
+                'common practice',
+            ),
         ];
         if ($s !== null) {
-            $steps[] = new WorkingStep('Repeatability of one reading', $fromRepeats ? 's = √(Σ(x − x̄)² / Σ(n − 1))' : 'the instrument’s own figure', Say::with('s = {s}, n = {n} at the spot that decides', ['s' => $micro($s), 'n' => $n]), 'JCGM 100:2008, 4.2');
+            $steps[] = new WorkingStep(
+                'Repeatability of one reading',
+                $fromRepeats ? 's = √(Σ(x − x̄)² / Σ(n − 1))' : 'the instrument’s own figure',
+                Say::with('s = {s}, n = {n} at the spot that decides', ['s' => $micro($s), 'n' => $n]),
+                'JCGM 100:2008, 4.2',
+            );
         }
-        $steps[] = new WorkingStep('Uncertainty budget', 'u = √(Σ uᵢ²); rectangular a/√3, last digit r/√12', Say::join($parts, ', '), 'JCGM 100:2008, 4.3 and 5.1');
-        $steps[] = new WorkingStep('U95', 'U = k · u, k from Student’s t for νeff, 2 above 30', Say::with('k = {k} (ν {nu}), U = {u}', ['k' => number_format($k, 3), 'nu' => is_finite($effective) ? number_format($effective, 1) : '∞', 'u' => $micro($u95)]), 'JCGM 100:2008, G.4 and table G.2');
+        $steps[] = new WorkingStep(
+            'Uncertainty budget',
+            'u = √(Σ uᵢ²); rectangular a/√3, last digit r/√12',
+            Say::join($parts, ', '),
+            'JCGM 100:2008, 4.3 and 5.1',
+        );
+        $steps[] = new WorkingStep(
+            'U95',
+            'U = k · u, k from Student’s t for νeff, 2 above 30',
+            Say::with('k = {k} (ν {nu}), U = {u}', [
+                'k' => number_format($k, 3),
+                'nu' => is_finite($effective) ? number_format($effective, 1) : '∞',
+                'u' => $micro($u95),
+            ]),
+            'JCGM 100:2008, G.4 and table G.2',
+        );
 
         return new Working($steps);
     }

@@ -15,8 +15,12 @@ final readonly class Slip
      * @param  ?float  $mendedMm  the size it likely was; null where nobody can say
      * @param  bool  $otherUnit  the same digits in the other unit mend it
      */
-    public function __construct(public int $index, public Say $says, public ?float $mendedMm = null, public bool $otherUnit = false)
-    {
+    public function __construct(
+        public int $index,
+        public Say $says,
+        public ?float $mendedMm = null,
+        public bool $otherUnit = false,
+    ) {
     }
 
     public function note(): Note

@@ -32,7 +32,11 @@ final class Slips
         $slips = [];
         $n = count($sorted);
         // Readings that lie close together accuse nobody: most sets end here.
-        if ($sorted[$n - 1] - $sorted[0] < 0.4 && ($n < 4 || 0.6745 * max($sorted[$n - 1] - $median, $median - $sorted[0]) <= 3.5 * $spread) && $sorted[$n - 1] <= 20 * $sorted[0]) {
+        if (
+            $sorted[$n - 1] - $sorted[0] < 0.4
+            && ($n < 4 || 0.6745 * max($sorted[$n - 1] - $median, $median - $sorted[0]) <= 3.5 * $spread)
+            && $sorted[$n - 1] <= 20 * $sorted[0]
+        ) {
             return [];
         }
         foreach ($values as $i => $value) {
@@ -52,15 +56,33 @@ final class Slips
         $middle = self::middleWithout($value, $sorted);
         $which = static fn (): array => ['n' => $i + 1, 'value' => LengthWriter::sizeInWords($value)];
         if ($value > 20 * $middle || $value * 20 < $middle) {
-            return new Slip($i, Say::with('Reading {n}, {value}, looks typed in the other unit.', $which()), $value > $middle ? $value / 25.4 : $value * 25.4, true);
+            return new Slip(
+                $i,
+                Say::with('Reading {n}, {value}, looks typed in the other unit.', $which()),
+                $value > $middle ? $value / 25.4 : $value * 25.4,
+                true,
+            );
         }
         foreach (self::TURNS as $turn => $mm) {
             if (count($sorted) > 2 && abs(abs($off) - $mm) < 0.02) {
-                return new Slip($i, Say::with("Reading {n}, {value}, is a turn of the thimble ({$turn}) from the others. Read it again.", $which()), $value - ($off <=> 0) * $mm);
+                return new Slip(
+                    $i,
+                    Say::with(
+                        "Reading {n}, {value}, is a turn of the thimble ({$turn}) from the others. Read it again.",
+                        $which(),
+                    ),
+                    $value - ($off <=> 0) * $mm,
+                );
             }
         }
-        if (count($sorted) >= 4 && $spread > 0 && 0.6745 * abs($off) / $spread > 3.5) {
-            return new Slip($i, Say::with('Reading {n}, {value}, stands apart from the others by {off}. Read it again, or set it aside with a reason.', [...$which(), 'off' => LengthWriter::difference($off)]));
+        if (count($sorted) >= 4 && $spread > 0 && (0.6745 * abs($off)) / $spread > 3.5) {
+            return new Slip(
+                $i,
+                Say::with(
+                    'Reading {n}, {value}, stands apart from the others by {off}. Read it again, or set it aside with a reason.',
+                    [...$which(), 'off' => LengthWriter::difference($off)],
+                ),
+            );
         }
 
         return null;

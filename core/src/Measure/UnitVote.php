@@ -21,8 +21,12 @@ final readonly class UnitVote
      * @param  list<string>  $against
      * @param  list<Note>  $notes
      */
-    private function __construct(public float $inchProbability, public array $against, public array $notes, public Working $working)
-    {
+    private function __construct(
+        public float $inchProbability,
+        public array $against,
+        public array $notes,
+        public Working $working,
+    ) {
     }
 
     /**
@@ -38,7 +42,10 @@ final readonly class UnitVote
             $any = NominalFamilies::anySizePerMm();
             [$inch, $metric] = [$nominal->inch + $any, $nominal->metric + $any];
             $both = $inch + $metric;
-            $logs[$i] = log(((1 - self::STRAY) * $inch + self::STRAY * $both / 2) / ((1 - self::STRAY) * $metric + self::STRAY * $both / 2));
+            $logs[$i] = log(
+                ((1 - self::STRAY) * $inch + (self::STRAY * $both) / 2) /
+                    ((1 - self::STRAY) * $metric + (self::STRAY * $both) / 2),
+            );
             $sum += $logs[$i];
         }
         $inch = 1 / (1 + exp(-$sum));
@@ -49,13 +56,37 @@ final readonly class UnitVote
             }
         }
         $notes = match (true) {
-            count($against) === 1 => [Note::caution('breaks-the-vote', "{$against[0]} breaks the vote: measure it again, or it was changed once.")],
-            $dimensions === [] || abs($inch - 0.5) < 0.3 => [Note::info('undecided', 'Too little to tell inches from millimetres: measure another dimension.')],
+            count($against) === 1 => [
+                Note::caution(
+                    'breaks-the-vote',
+                    "{$against[0]} breaks the vote: measure it again, or it was changed once.",
+                ),
+            ],
+            $dimensions === [] || abs($inch - 0.5) < 0.3 => [
+                Note::info('undecided', 'Too little to tell inches from millimetres: measure another dimension.'),
+            ],
             default => [],
         };
 
-        return new self($inch, $against, $notes, new Working([
-            new WorkingStep('Vote', 'odds = Π (evidence for inches ÷ evidence for millimetres)', implode(', ', array_map(static fn (array $d, float $log): string => sprintf('%s %.2g', $d['label'], exp($log)), $dimensions, $logs)).sprintf(': inches %.0f %%', 100 * $inch), 'Bayes’ rule, even odds to begin with; common practice'),
-        ]));
+        return new self(
+            $inch,
+            $against,
+            $notes,
+            new Working([
+                new WorkingStep(
+                    'Vote',
+                    'odds = Π (evidence for inches ÷ evidence for millimetres)',
+                    implode(
+                        ', ',
+                        array_map(
+                            static fn (array $d, float $log): string => sprintf('%s %.2g', $d['label'], exp($log)),
+                            $dimensions,
+                            $logs,
+                        ),
+                    ).sprintf(': inches %.0f %%', 100 * $inch),
+                    'Bayes’ rule, even odds to begin with; common practice',
+                ),
+            ]),
+        );
     }
 }

@@ -34,6 +34,6 @@ final readonly class Warmth
         $part = $reading->partC ?? 20.0;
         $gauge = $reading->gaugeC ?? $part;
 
-        return $reading->valueMm * (1 + $this->alphaGauge * ($gauge - 20)) / (1 + $this->alphaPart * ($part - 20));
+        return ($reading->valueMm * (1 + $this->alphaGauge * ($gauge - 20))) / (1 + $this->alphaPart * ($part - 20));
     }
 }

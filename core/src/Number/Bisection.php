@@ -20,7 +20,7 @@ final class Bisection
     {
         for ($i = 0; $i < self::HALVINGS; $i++) {
             $middle = ($low + $high) / 2;
-            $holds($middle) ? $low = $middle : $high = $middle;
+            $holds($middle) ? ($low = $middle) : ($high = $middle);
         }
 
         return [$low, $high];

@@ -26,7 +26,9 @@ final class LeastSquares
                 }
             }
         }
-        $det = static fn (array $q): float => $q[0][0] * ($q[1][1] * $q[2][2] - $q[1][2] * $q[2][1]) - $q[0][1] * ($q[1][0] * $q[2][2] - $q[1][2] * $q[2][0]) + $q[0][2] * ($q[1][0] * $q[2][1] - $q[1][1] * $q[2][0]);
+        $det = static fn (array $q): float => $q[0][0] * ($q[1][1] * $q[2][2] - $q[1][2] * $q[2][1]) -
+            $q[0][1] * ($q[1][0] * $q[2][2] - $q[1][2] * $q[2][0]) +
+            $q[0][2] * ($q[1][0] * $q[2][1] - $q[1][1] * $q[2][0]);
         $d = $det($n);
         $with = static function (int $column) use ($n, $r): array {
             foreach ([0, 1, 2] as $j) {

@@ -23,14 +23,14 @@ final class Normal
             // Series of erf: Σ (−1)^n x^(2n+1)/(n! (2n+1)).
             $sum = $term = $x;
             for ($n = 1; $n < 80; $n++) {
-                $term *= -$x * $x / $n;
+                $term *= (-$x * $x) / $n;
                 $add = $term / (2 * $n + 1);
                 $sum += $add;
                 if (abs($add) < 1e-17) {
                     break;
                 }
             }
-            $tail = (1 - 2 / sqrt(M_PI) * $sum) / 2;
+            $tail = (1 - (2 / sqrt(M_PI)) * $sum) / 2;
         } else {
             // Continued fraction of erfc, from the inside out.
             $f = 0.0;

@@ -31,8 +31,8 @@ final class StudentT
         $t = $t > $low && $t < $high ? $t : ($low + $high) / 2;
         for ($i = 0; $i < 60; $i++) {
             $off = self::outside($t, $dof, $gammas) - 0.05;
-            $off > 0 ? $low = $t : $high = $t;
-            $next = $t + $off / (2 * $density * (1 + $t * $t / $dof) ** (-($dof + 1) / 2));
+            $off > 0 ? ($low = $t) : ($high = $t);
+            $next = $t + $off / (2 * $density * (1 + ($t * $t) / $dof) ** (-($dof + 1) / 2));
             $next = $next > $low && $next < $high ? $next : ($low + $high) / 2;
             // Each step squares the error: this one's is far below what is asked.
             if (abs($next - $t) < 1e-5 * $t) {
@@ -55,25 +55,25 @@ final class StudentT
         }
 
         return $x < ($a + 1) / ($a + $b + 2)
-            ? $front * self::fraction($x, $a, $b) / $a
-            : 1 - $front * self::fraction(1 - $x, $b, $a) / $b;
+            ? ($front * self::fraction($x, $a, $b)) / $a
+            : 1 - ($front * self::fraction(1 - $x, $b, $a)) / $b;
     }
 
     private static function fraction(float $x, float $a, float $b): float
     {
         $tiny = 1e-300;
         $c = 1.0;
-        $d = 1 - ($a + $b) * $x / ($a + 1);
+        $d = 1 - (($a + $b) * $x) / ($a + 1);
         $d = 1 / (abs($d) < $tiny ? $tiny : $d);
         $h = $d;
         for ($m = 1; $m <= 300; $m++) {
-            $even = $m * ($b - $m) * $x / (($a + 2 * $m - 1) * ($a + 2 * $m));
+            $even = ($m * ($b - $m) * $x) / (($a + 2 * $m - 1) * ($a + 2 * $m));
             $d = 1 + $even * $d;
             $d = 1 / (abs($d) < $tiny ? $tiny : $d);
             $c = 1 + $even / $c;
             $c = abs($c) < $tiny ? $tiny : $c;
             $h *= $c * $d;
-            $odd = -($a + $m) * ($a + $b + $m) * $x / (($a + 2 * $m) * ($a + 2 * $m + 1));
+            $odd = (-($a + $m) * ($a + $b + $m) * $x) / (($a + 2 * $m) * ($a + 2 * $m + 1));
             $d = 1 + $odd * $d;
             $d = 1 / (abs($d) < $tiny ? $tiny : $d);
             $c = 1 + $odd / $c;
@@ -90,8 +90,17 @@ final class StudentT
     /** Lanczos' approximation, g = 7. */
     private static function logGamma(float $x): float
     {
-        $g = [0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313,
-            -176.61502916214059, 12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7];
+        $g = [
+            0.99999999999980993,
+            676.5203681218851,
+            -1259.1392167224028,
+            771.32342877765313,
+            -176.61502916214059,
+            12.507343278686905,
+            -0.13857109526572012,
+            9.9843695780195716e-6,
+            1.5056327351493116e-7,
+        ];
         if ($x < 0.5) {
             return log(M_PI / sin(M_PI * $x)) - self::logGamma(1 - $x);
         }

@@ -22,13 +22,17 @@ final readonly class AlongPicture
         $bore = $found->kind === SurfaceKind::Bore;
         [$axis, $half, $left, $right] = [64.0, 30.0, 58.0, 466.0];
         $perMm = $half / ($found->meanMm / 2);
-        $factor = $span > 0 ? Scale::exaggeration(14 / ($span / 2 * $perMm)) : 1.0;
-        $drawing = new Drawing(524, 138, Say::with('Mean sizes along it differ by {span}.', ['span' => LengthWriter::difference($span)]));
+        $factor = $span > 0 ? Scale::exaggeration(14 / (($span / 2) * $perMm)) : 1.0;
+        $drawing = new Drawing(
+            524,
+            138,
+            Say::with('Mean sizes along it differ by {span}.', ['span' => LengthWriter::difference($span)]),
+        );
         $upper = $lower = [];
         $i = 0;
         foreach ($found->stations as $name => $mean) {
-            $x = $left + ($right - $left) * $i / ($n - 1);
-            $r = $half + ($mean - $found->meanMm) / 2 * $perMm * $factor;
+            $x = $left + (($right - $left) * $i) / ($n - 1);
+            $r = $half + (($mean - $found->meanMm) / 2) * $perMm * $factor;
             $upper[] = [$x, $axis - $r];
             $lower[] = [$x, $axis + $r];
             $drawing->text($x, $axis - 6, $name === '' ? 'here' : (string) $name, 13, Anchor::Middle, Tone::Soft);

@@ -22,11 +22,17 @@ final readonly class Area implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        $short = static fn (array $points): array => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $points);
+        $short = static fn (array $points): array => array_map(
+            static fn (array $p): array => [round($p[0], 2), round($p[1], 2)],
+            $points,
+        );
 
         return [
-            'type' => 'area', 'rings' => array_map($short, [$this->points, ...$this->holes]),
-            'tone' => $this->tone->value, 'fill' => $this->fill->value, 'width' => $this->width,
+            'type' => 'area',
+            'rings' => array_map($short, [$this->points, ...$this->holes]),
+            'tone' => $this->tone->value,
+            'fill' => $this->fill->value,
+            'width' => $this->width,
         ];
     }
 }

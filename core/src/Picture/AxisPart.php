@@ -7,7 +7,10 @@ namespace Oldpart\Core\Picture;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Shape\Profile;
 
-/** A turned part for a drawing along one axis: its profile, where its zero lies along it and how far its own axis lies above, and what to write at it; mm. */
+/**
+ * A turned part for a drawing along one axis: its profile, where its zero lies along it and how far its own axis lies
+ * above, and what to write at it; mm.
+ */
 final readonly class AxisPart
 {
     /**

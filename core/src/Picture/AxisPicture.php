@@ -9,7 +9,8 @@ use Oldpart\Core\Shape\Cell;
 use Oldpart\Core\Shape\Segment;
 
 /**
- * Turned parts on one axis in half section: cut above the axis, seen from outside below it. Solid shafts are not cut, as
+ * Turned parts on one axis in half section: cut above the axis, seen from outside below it. Solid shafts are not cut,
+ * as
  * drawing offices do; threads, teeth and splines by a thin line at their root.
  */
 final class AxisPicture
@@ -25,8 +26,14 @@ final class AxisPicture
     private float $left;
 
     /** @param  non-empty-list<AxisPart>  $parts */
-    private function __construct(private array $parts, float $width, float $height, private float $fromMm, float $toMm, private float $line)
-    {
+    private function __construct(
+        private array $parts,
+        float $width,
+        float $height,
+        private float $fromMm,
+        float $toMm,
+        private float $line,
+    ) {
         $largest = max(array_map(static fn (AxisPart $p): float => $p->profile->largestMm(), $parts));
         $this->perMm = min($width / max(1e-6, $toMm - $fromMm), $height / (2 * max(1e-6, $largest)));
         $this->axis = $height / 2;
@@ -52,11 +59,21 @@ final class AxisPicture
         $picture->left += 14;
         $spans = new SpanRows($picture->spans(), 12, 480);
         $names = implode(', ', array_map(static fn (AxisPart $p): string => lcfirst($p->name), $parts));
-        $drawing = new Drawing(self::WIDTH, max($height, $picture->lowest() + $spans->height() + 14), Say::plain("{$what}: {$names}."));
+        $drawing = new Drawing(
+            self::WIDTH,
+            max($height, $picture->lowest() + $spans->height() + 14),
+            Say::plain("{$what}: {$names}."),
+        );
         $picture->parts($drawing);
         foreach ($picture->parts as $part) {
             foreach ($part->faces as $face) {
-                $drawing->tap($face->id, $face->name, $picture->x($part, $face->atMm), $picture->axis - ($part->riseMm + $face->outerMm) * $picture->perMm, $picture->axis - ($part->riseMm + $face->innerMm) * $picture->perMm);
+                $drawing->tap(
+                    $face->id,
+                    $face->name,
+                    $picture->x($part, $face->atMm),
+                    $picture->axis - ($part->riseMm + $face->outerMm) * $picture->perMm,
+                    $picture->axis - ($part->riseMm + $face->innerMm) * $picture->perMm,
+                );
             }
         }
         LabelColumn::draw($drawing, $picture->labels(), self::COLUMN, self::WIDTH - 6, $height);
@@ -118,7 +135,10 @@ final class AxisPicture
             $this->upper($drawing, $part);
         }
         $bySize = $this->parts;
-        usort($bySize, static fn (AxisPart $a, AxisPart $b): int => $a->profile->largestMm() <=> $b->profile->largestMm());
+        usort(
+            $bySize,
+            static fn (AxisPart $a, AxisPart $b): int => $a->profile->largestMm() <=> $b->profile->largestMm(),
+        );
         foreach ($bySize as $part) {
             $this->lower($drawing, $part);
         }
@@ -131,12 +151,28 @@ final class AxisPicture
             }
             foreach ($part->slots as $slot) {
                 $x = $this->x($part, $slot['from_mm']);
-                $drawing->box($x, $this->axis - $slot['top_mm'] * $this->perMm, $this->x($part, $slot['to_mm']) - $x, ($slot['top_mm'] - $slot['bottom_mm']) * $this->perMm, $part->tone, Fill::Blank, 0.8 * $this->line);
+                $drawing->box(
+                    $x,
+                    $this->axis - $slot['top_mm'] * $this->perMm,
+                    $this->x($part, $slot['to_mm']) - $x,
+                    ($slot['top_mm'] - $slot['bottom_mm']) * $this->perMm,
+                    $part->tone,
+                    Fill::Blank,
+                    0.8 * $this->line,
+                );
             }
         }
         [$from, $to] = self::extent($this->parts);
         $over = min(14.0, 0.04 * ($to - $from) * $this->perMm + 4);
-        $drawing->line($this->left - $over, $this->axis, $this->left + ($to - $from) * $this->perMm + $over, $this->axis, Tone::Ink, 0.8, true);
+        $drawing->line(
+            $this->left - $over,
+            $this->axis,
+            $this->left + ($to - $from) * $this->perMm + $over,
+            $this->axis,
+            Tone::Ink,
+            0.8,
+            true,
+        );
     }
 
     private function upper(Drawing $drawing, AxisPart $part): void
@@ -144,12 +180,29 @@ final class AxisPicture
         foreach ($part->profile->runs() as $run) {
             $outer = $inner = [];
             foreach ($run as $cell) {
-                $outer[] = [$this->x($part, $cell->fromMm), $this->axis - ($part->riseMm + $cell->outerStartMm) * $this->perMm];
-                $outer[] = [$this->x($part, $cell->toMm), $this->axis - ($part->riseMm + $cell->outerEndMm) * $this->perMm];
-                $inner[] = [$this->x($part, $cell->fromMm), $this->axis - self::edge($part, $cell, $cell->innerStartMm) * $this->perMm];
-                $inner[] = [$this->x($part, $cell->toMm), $this->axis - self::edge($part, $cell, $cell->innerEndMm) * $this->perMm];
+                $outer[] = [
+                    $this->x($part, $cell->fromMm),
+                    $this->axis - ($part->riseMm + $cell->outerStartMm) * $this->perMm,
+                ];
+                $outer[] = [
+                    $this->x($part, $cell->toMm),
+                    $this->axis - ($part->riseMm + $cell->outerEndMm) * $this->perMm,
+                ];
+                $inner[] = [
+                    $this->x($part, $cell->fromMm),
+                    $this->axis - self::edge($part, $cell, $cell->innerStartMm) * $this->perMm,
+                ];
+                $inner[] = [
+                    $this->x($part, $cell->toMm),
+                    $this->axis - self::edge($part, $cell, $cell->innerEndMm) * $this->perMm,
+                ];
             }
-            $drawing->area([...self::distinct($outer), ...array_reverse(self::distinct($inner))], $part->tone, $part->profile->isHollow() ? Fill::Hatch : Fill::Tint, $this->line);
+            $drawing->area(
+                [...self::distinct($outer), ...array_reverse(self::distinct($inner))],
+                $part->tone,
+                $part->profile->isHollow() ? Fill::Hatch : Fill::Tint,
+                $this->line,
+            );
         }
     }
 
@@ -169,11 +222,23 @@ final class AxisPicture
             }
             $from = $this->x($part, $run[0]->fromMm);
             $to = $this->x($part, $run[count($run) - 1]->toMm);
-            $drawing->area([[$from, $this->axis], ...self::distinct($outer), [$to, $this->axis]], $part->tone, $part->profile->isHollow() ? Fill::Blank : Fill::Tint, $this->line);
+            $drawing->area(
+                [[$from, $this->axis], ...self::distinct($outer), [$to, $this->axis]],
+                $part->tone,
+                $part->profile->isHollow() ? Fill::Blank : Fill::Tint,
+                $this->line,
+            );
             foreach ($run as $i => $cell) {
                 if ($i > 0 && abs($cell->outerStartMm - $run[$i - 1]->outerEndMm) > 1e-6) {
                     $at = $this->x($part, $cell->fromMm);
-                    $drawing->line($at, $this->axis, $at, $this->axis + max($cell->outerStartMm, $run[$i - 1]->outerEndMm) * $this->perMm, $part->tone, 0.7 * $this->line);
+                    $drawing->line(
+                        $at,
+                        $this->axis,
+                        $at,
+                        $this->axis + max($cell->outerStartMm, $run[$i - 1]->outerEndMm) * $this->perMm,
+                        $part->tone,
+                        0.7 * $this->line,
+                    );
                 }
             }
         }
@@ -190,15 +255,23 @@ final class AxisPicture
         foreach ($inside ? [-1] : [-1, 1] as $side) {
             $r1 = $mark->startMm + ($inside ? $depth : -$depth);
             $r2 = $mark->endMm + ($inside ? $depth : -$depth);
-            $drawing->line($x1, $this->axis + $side * $r1 * $this->perMm, $x2, $this->axis + $side * $r2 * $this->perMm, $part->tone, 0.7 * $this->line, $mark->mark === 'teeth');
+            $drawing->line(
+                $x1,
+                $this->axis + $side * $r1 * $this->perMm,
+                $x2,
+                $this->axis + $side * $r2 * $this->perMm,
+                $part->tone,
+                0.7 * $this->line,
+                $mark->mark === 'teeth',
+            );
         }
     }
 
     /** @param  array{circle_mm: float, hole_mm: float, from_mm: float, to_mm: float}  $hole */
     private function hole(Drawing $drawing, AxisPart $part, array $hole): void
     {
-        $r = $hole['circle_mm'] / 2 * $this->perMm;
-        $half = $hole['hole_mm'] / 2 * $this->perMm;
+        $r = ($hole['circle_mm'] / 2) * $this->perMm;
+        $half = ($hole['hole_mm'] / 2) * $this->perMm;
         [$x1, $x2] = [$this->x($part, $hole['from_mm']), $this->x($part, $hole['to_mm'])];
         $drawing->box($x1, $this->axis - $r - $half, $x2 - $x1, 2 * $half, $part->tone, Fill::Blank, 0.8 * $this->line);
         $drawing->line($x1 - 5, $this->axis - $r, $x2 + 5, $this->axis - $r, Tone::Ink, 0.7, true);
@@ -210,7 +283,8 @@ final class AxisPicture
         $labels = [];
         foreach ($this->parts as $part) {
             foreach ($part->diameters as $d) {
-                // A solid shaft is seen below the axis too, so its leader need not cross what lies round it, unless that hides it there.
+                // A solid shaft is seen below the axis too, so its leader need not cross what lies round it, unless
+                // that hides it there.
                 $above = $part->profile->isHollow() || $this->isHidden($part, $d['at_mm']);
                 $y = $this->axis + ($above ? -1 : 1) * ($part->riseMm + $d['radius_mm']) * $this->perMm;
                 $labels[] = new Label($this->x($part, $d['at_mm']), $y, $d['name'], $d['says'], $part->tone);
@@ -224,7 +298,12 @@ final class AxisPicture
     {
         foreach ($this->parts as $other) {
             $at = $part->offsetMm + $atMm - $other->offsetMm;
-            if ($other !== $part && $other->profile->isHollow() && $at > $other->profile->fromMm() && $at < $other->profile->toMm()) {
+            if (
+                $other !== $part
+                && $other->profile->isHollow()
+                && $at > $other->profile->fromMm()
+                && $at < $other->profile->toMm()
+            ) {
                 return true;
             }
         }
@@ -238,7 +317,14 @@ final class AxisPicture
         $spans = [];
         foreach ($this->parts as $part) {
             foreach ($part->lengths as $l) {
-                $spans[] = new Span($this->x($part, $l['from_mm']), $this->x($part, $l['to_mm']), $this->edgeBelow($part), $l['name'], $l['says'], $part->tone);
+                $spans[] = new Span(
+                    $this->x($part, $l['from_mm']),
+                    $this->x($part, $l['to_mm']),
+                    $this->edgeBelow($part),
+                    $l['name'],
+                    $l['says'],
+                    $part->tone,
+                );
             }
         }
 

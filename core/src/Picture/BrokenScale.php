@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Picture;
 
 /**
- * Maps places along one line onto the drawing, to one scale, but with a piece left out where one stretch dwarfs all the smaller ones
+ * Maps places along one line onto the drawing, to one scale, but with a piece left out where one stretch dwarfs all the
+ * smaller ones
  * together. What is left out is marked by a break.
  */
 final readonly class BrokenScale
@@ -58,7 +59,9 @@ final readonly class BrokenScale
             if ($value <= $this->values[$i] + 1e-6) {
                 $span = $this->values[$i] - $this->values[$i - 1];
 
-                return $this->places[$i - 1] + min(1.0, max(0.0, ($value - $this->values[$i - 1]) / $span)) * ($this->places[$i] - $this->places[$i - 1]);
+                return $this->places[$i - 1] +
+                    min(1.0, max(0.0, ($value - $this->values[$i - 1]) / $span)) *
+                        ($this->places[$i] - $this->places[$i - 1]);
             }
         }
 

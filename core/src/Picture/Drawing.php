@@ -26,8 +26,16 @@ final class Drawing implements \JsonSerializable
     ) {
     }
 
-    public function line(float $x1, float $y1, float $x2, float $y2, Tone $tone = Tone::Ink, float $width = 1.0, bool $dashed = false, ?Unit $only = null): self
-    {
+    public function line(
+        float $x1,
+        float $y1,
+        float $x2,
+        float $y2,
+        Tone $tone = Tone::Ink,
+        float $width = 1.0,
+        bool $dashed = false,
+        ?Unit $only = null,
+    ): self {
         $this->shapes[] = new Line($x1, $y1, $x2, $y2, $tone, $width, $dashed, $only);
 
         return $this;
@@ -37,21 +45,57 @@ final class Drawing implements \JsonSerializable
      * @param  list<array{float, float}>  $points
      * @param  list<list<array{float, float}>>  $holes
      */
-    public function area(array $points, Tone $tone, Fill $fill = Fill::Hatch, float $width = 1.5, array $holes = []): self
-    {
+    public function area(
+        array $points,
+        Tone $tone,
+        Fill $fill = Fill::Hatch,
+        float $width = 1.5,
+        array $holes = [],
+    ): self {
         $this->shapes[] = new Area($points, $holes, $tone, $fill, $width);
 
         return $this;
     }
 
-    public function box(float $x, float $y, float $width, float $height, Tone $tone, Fill $fill = Fill::Hatch, float $line = 1.5): self
-    {
-        return $this->area([[$x, $y], [$x + $width, $y], [$x + $width, $y + $height], [$x, $y + $height]], $tone, $fill, $line);
+    public function box(
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        Tone $tone,
+        Fill $fill = Fill::Hatch,
+        float $line = 1.5,
+    ): self {
+        return $this->area(
+            [[$x, $y], [$x + $width, $y], [$x + $width, $y + $height], [$x, $y + $height]],
+            $tone,
+            $fill,
+            $line,
+        );
     }
 
-    public function text(float $x, float $y, Say|string $say, float $size = 14, Anchor $anchor = Anchor::Start, Tone $tone = Tone::Ink, bool $mono = false, bool $bold = false, ?Unit $only = null): self
-    {
-        $this->shapes[] = new Text($x, $y, is_string($say) ? Say::plain($say) : $say, $size, $anchor, $tone, $mono, $bold, $only);
+    public function text(
+        float $x,
+        float $y,
+        Say|string $say,
+        float $size = 14,
+        Anchor $anchor = Anchor::Start,
+        Tone $tone = Tone::Ink,
+        bool $mono = false,
+        bool $bold = false,
+        ?Unit $only = null,
+    ): self {
+        $this->shapes[] = new Text(
+            $x,
+            $y,
+            is_string($say) ? Say::plain($say) : $say,
+            $size,
+            $anchor,
+            $tone,
+            $mono,
+            $bold,
+            $only,
+        );
 
         return $this;
     }
@@ -82,7 +126,7 @@ final class Drawing implements \JsonSerializable
     {
         $points = [];
         for ($i = 0; $i < $corners; $i++) {
-            $angle = 2 * M_PI * $i / $corners;
+            $angle = (2 * M_PI * $i) / $corners;
             $points[] = [$x + $radius * cos($angle), $y - $radius * sin($angle)];
         }
 
@@ -92,6 +136,12 @@ final class Drawing implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['width' => $this->width, 'height' => $this->height, 'says' => $this->says, 'shapes' => $this->shapes, 'taps' => $this->taps];
+        return [
+            'width' => $this->width,
+            'height' => $this->height,
+            'says' => $this->says,
+            'shapes' => $this->shapes,
+            'taps' => $this->taps,
+        ];
     }
 }

@@ -24,8 +24,8 @@ final readonly class FacePattern
     {
         $centres = [];
         for ($i = 0; $i < $this->count; $i++) {
-            $angle = deg2rad($this->startDeg + 360 * $i / $this->count);
-            $centres[] = [$this->circleMm / 2 * cos($angle), $this->circleMm / 2 * sin($angle)];
+            $angle = deg2rad($this->startDeg + (360 * $i) / $this->count);
+            $centres[] = [($this->circleMm / 2) * cos($angle), ($this->circleMm / 2) * sin($angle)];
         }
 
         return $centres;

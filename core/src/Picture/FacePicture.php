@@ -39,10 +39,20 @@ final readonly class FacePicture
         if ($this->isEmpty()) {
             return null;
         }
-        $labels = count(array_filter($this->circles, static fn (FaceCircle $c): bool => $c->labelled)) + count($this->patterns);
+        $labels =
+            count(array_filter($this->circles, static fn (FaceCircle $c): bool => $c->labelled)) +
+            count($this->patterns);
         $height = max(300.0, LabelColumn::height($labels));
         $drawing = new Drawing(self::WIDTH, $height, Say::plain("{$this->name}, seen from its face."));
-        $place = $this->shapes($drawing, 16, 14, 390, min($height - 28, 330), ($height - min($height - 28, 330)) / 2 - 14, 1.5);
+        $place = $this->shapes(
+            $drawing,
+            16,
+            14,
+            390,
+            min($height - 28, 330),
+            ($height - min($height - 28, 330)) / 2 - 14,
+            1.5,
+        );
         LabelColumn::draw($drawing, $this->labels($place), self::COLUMN, self::WIDTH - 6, $height);
 
         return $drawing;
@@ -60,21 +70,46 @@ final readonly class FacePicture
     }
 
     /** @return callable(float, float): array{float, float} from mm to the drawing */
-    private function shapes(Drawing $drawing, float $left, float $top, float $width, float $height, float $down, float $line): callable
-    {
+    private function shapes(
+        Drawing $drawing,
+        float $left,
+        float $top,
+        float $width,
+        float $height,
+        float $down,
+        float $line,
+    ): callable {
         [$x1, $y1, $x2, $y2] = $this->bounds();
         $perMm = min($width / max(1e-6, $x2 - $x1), $height / max(1e-6, $y2 - $y1));
         $cx = $left + $width / 2;
         $cy = $top + $down + $height / 2;
-        $place = static fn (float $x, float $y): array => [$cx + ($x - ($x1 + $x2) / 2) * $perMm, $cy - ($y - ($y1 + $y2) / 2) * $perMm];
+        $place = static fn (float $x, float $y): array => [
+            $cx + ($x - ($x1 + $x2) / 2) * $perMm,
+            $cy - ($y - ($y1 + $y2) / 2) * $perMm,
+        ];
         if ($this->outline !== []) {
-            $drawing->area(array_map(static fn (array $p): array => $place($p[0], $p[1]), $this->outline), $this->tone, Fill::Tint, $line);
+            $drawing->area(
+                array_map(static fn (array $p): array => $place($p[0], $p[1]), $this->outline),
+                $this->tone,
+                Fill::Tint,
+                $line,
+            );
         }
         foreach ($this->circles as $circle) {
             [$x, $y] = $place($circle->xMm, $circle->yMm);
-            $drawing->area(Drawing::circle($x, $y, $circle->radiusMm * $perMm), $this->tone, $circle->hole ? Fill::Blank : Fill::Tint, $line);
+            $drawing->area(
+                Drawing::circle($x, $y, $circle->radiusMm * $perMm),
+                $this->tone,
+                $circle->hole ? Fill::Blank : Fill::Tint,
+                $line,
+            );
             if ($circle->thread) {
-                $drawing->area(Drawing::circle($x, $y, 1.12 * $circle->radiusMm * $perMm), $this->tone, Fill::None, 0.5 * $line);
+                $drawing->area(
+                    Drawing::circle($x, $y, 1.12 * $circle->radiusMm * $perMm),
+                    $this->tone,
+                    Fill::None,
+                    0.5 * $line,
+                );
             }
         }
         foreach ($this->keyways as $key) {
@@ -82,17 +117,35 @@ final readonly class FacePicture
         }
         foreach ($this->patterns as $pattern) {
             [$x, $y] = $place(0, 0);
-            $drawing->area(Drawing::circle($x, $y, $pattern->circleMm / 2 * $perMm), Tone::Soft, Fill::None, 0.6 * $line);
+            $drawing->area(
+                Drawing::circle($x, $y, ($pattern->circleMm / 2) * $perMm),
+                Tone::Soft,
+                Fill::None,
+                0.6 * $line,
+            );
             foreach ($pattern->centres() as [$hx, $hy]) {
                 [$px, $py] = $place($hx, $hy);
-                $drawing->area(Drawing::circle($px, $py, max(0.8, $pattern->holeMm / 2 * $perMm), 36), $this->tone, Fill::Blank, $line);
+                $drawing->area(
+                    Drawing::circle($px, $py, max(0.8, ($pattern->holeMm / 2) * $perMm), 36),
+                    $this->tone,
+                    Fill::Blank,
+                    $line,
+                );
             }
         }
         [$x, $y] = $place(0, 0);
         [$x, $y] = [max($left, min($left + $width, $x)), max($top + $down, min($top + $down + $height, $y))];
         $reach = 0.5 * min($width, $height);
         $drawing->line(max($left - 4, $x - $reach), $y, min($left + $width + 4, $x + $reach), $y, Tone::Ink, 0.6, true);
-        $drawing->line($x, max($top + $down - 4, $y - $reach), $x, min($top + $down + $height + 4, $y + $reach), Tone::Ink, 0.6, true);
+        $drawing->line(
+            $x,
+            max($top + $down - 4, $y - $reach),
+            $x,
+            min($top + $down + $height + 4, $y + $reach),
+            Tone::Ink,
+            0.6,
+            true,
+        );
 
         return $place;
     }
@@ -106,7 +159,12 @@ final readonly class FacePicture
         $half = $key['width_mm'] / 2;
         $corner = sqrt(max(0.0, $key['radius_mm'] ** 2 - $half ** 2));
         $bottom = $key['radius_mm'] + ($key['hub'] ? $key['depth_mm'] : -$key['depth_mm']);
-        $drawing->area([$place(-$half, $corner), $place(-$half, $bottom), $place($half, $bottom), $place($half, $corner)], $this->tone, Fill::Blank, $line);
+        $drawing->area(
+            [$place(-$half, $corner), $place(-$half, $bottom), $place($half, $bottom), $place($half, $corner)],
+            $this->tone,
+            Fill::Blank,
+            $line,
+        );
     }
 
     /**
@@ -118,7 +176,10 @@ final readonly class FacePicture
         $labels = [];
         foreach ($this->circles as $circle) {
             if ($circle->labelled) {
-                [$x, $y] = $place($circle->xMm + $circle->radiusMm * cos(0.5), $circle->yMm + $circle->radiusMm * sin(0.5));
+                [$x, $y] = $place(
+                    $circle->xMm + $circle->radiusMm * cos(0.5),
+                    $circle->yMm + $circle->radiusMm * sin(0.5),
+                );
                 $labels[] = new Label($x, $y, $circle->name, $circle->says, $this->tone);
             }
         }

@@ -10,7 +10,9 @@ use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
 
-/** Both surfaces of a joint on one true scale: the mate as found with its doubt, the band to make, the range between. */
+/**
+ * Both surfaces of a joint on one true scale: the mate as found with its doubt, the band to make, the range between.
+ */
 final readonly class FitPicture
 {
     private const WIDTH = 626;
@@ -25,8 +27,16 @@ final readonly class FitPicture
      * @param  Band  $make  mm
      * @param  Range  $clearanceMm  what the joint then has, negative for interference
      */
-    public static function draw(string $mate, float $matingMm, float $looseMm, float $u95Mm, string $part, Band $make, Range $clearanceMm, Say $says): Drawing
-    {
+    public static function draw(
+        string $mate,
+        float $matingMm,
+        float $looseMm,
+        float $u95Mm,
+        string $part,
+        Band $make,
+        Range $clearanceMm,
+        Say $says,
+    ): Drawing {
         $mateLow = min($matingMm, $looseMm) - $u95Mm;
         $mateHigh = max($matingMm, $looseMm) + $u95Mm;
         [$low, $high] = [min($mateLow, $make->lowerMm), max($mateHigh, $make->upperMm)];
@@ -36,17 +46,54 @@ final readonly class FitPicture
         self::grid($drawing, $scale);
 
         $tight = $clearanceMm->max <= 0;
-        $drawing->text(12, 72, $mate, 14, Anchor::Start, Tone::Found, bold: true)->text(12, 90, 'found', 14, Anchor::Start, Tone::Found);
+        $drawing
+            ->text(12, 72, $mate, 14, Anchor::Start, Tone::Found, bold: true)
+            ->text(12, 90, 'found', 14, Anchor::Start, Tone::Found);
         $drawing->box($scale->at($mateLow), 52, max(2, $scale->at($mateHigh) - $scale->at($mateLow)), 42, Tone::Found);
         $drawing->whisker($scale->at($mateLow), $scale->at($mateHigh), 106, Tone::Found);
-        $drawing->text(self::inside($scale->at(($mateLow + $mateHigh) / 2)), 44, self::found($matingMm, $looseMm, $u95Mm), 16, Anchor::Middle, Tone::Found, mono: true, bold: true);
+        $drawing->text(
+            self::inside($scale->at(($mateLow + $mateHigh) / 2)),
+            44,
+            self::found($matingMm, $looseMm, $u95Mm),
+            16,
+            Anchor::Middle,
+            Tone::Found,
+            mono: true,
+            bold: true,
+        );
 
-        $drawing->text(12, 150, $part, 14, Anchor::Start, Tone::Make, bold: true)->text(12, 168, 'to make', 14, Anchor::Start, Tone::Make);
-        $drawing->box($scale->at($make->lowerMm), 132, max(2, $scale->at($make->upperMm) - $scale->at($make->lowerMm)), 42, Tone::Make, line: 2);
-        $drawing->text(self::inside($scale->at($make->middleMm())), 194, Say::with('{a} … {b}', ['a' => LengthWriter::lower($make), 'b' => LengthWriter::upper($make)]), 16, Anchor::Middle, Tone::Make, mono: true, bold: true);
+        $drawing
+            ->text(12, 150, $part, 14, Anchor::Start, Tone::Make, bold: true)
+            ->text(12, 168, 'to make', 14, Anchor::Start, Tone::Make);
+        $drawing->box(
+            $scale->at($make->lowerMm),
+            132,
+            max(2, $scale->at($make->upperMm) - $scale->at($make->lowerMm)),
+            42,
+            Tone::Make,
+            line: 2,
+        );
+        $drawing->text(
+            self::inside($scale->at($make->middleMm())),
+            194,
+            Say::with('{a} … {b}', ['a' => LengthWriter::lower($make), 'b' => LengthWriter::upper($make)]),
+            16,
+            Anchor::Middle,
+            Tone::Make,
+            mono: true,
+            bold: true,
+        );
 
         self::between($drawing, $scale, $mateLow, $mateHigh, $make, $tight);
-        $drawing->text(12, 260, Words::range($clearanceMm), 16, Anchor::Start, $tight ? Tone::Overlap : Tone::Ink, bold: true);
+        $drawing->text(
+            12,
+            260,
+            Words::range($clearanceMm),
+            16,
+            Anchor::Start,
+            $tight ? Tone::Overlap : Tone::Ink,
+            bold: true,
+        );
 
         return $drawing;
     }
@@ -58,7 +105,9 @@ final readonly class FitPicture
         $a = LengthWriter::size(min($matingMm, $looseMm));
         $b = LengthWriter::size(max($matingMm, $looseMm));
 
-        return $a->in === $b->in && $a->mm === $b->mm ? Say::with('{a} ±{u}', ['a' => $a, 'u' => $u]) : Say::with('{a} … {b} ±{u}', ['a' => $a, 'b' => $b, 'u' => $u]);
+        return $a->in === $b->in && $a->mm === $b->mm
+            ? Say::with('{a} ±{u}', ['a' => $a, 'u' => $u])
+            : Say::with('{a} … {b} ±{u}', ['a' => $a, 'b' => $b, 'u' => $u]);
     }
 
     private static function grid(Drawing $drawing, Scale $scale): void
@@ -69,21 +118,52 @@ final readonly class FitPicture
                 $x = $scale->at($i * $step * $mm);
                 $drawing->line($x, 54, $x, 204, Tone::Rule, only: $unit);
                 if ((int) $i % 2 === 0) {
-                    $drawing->text($x, 222, number_format($i * $step, $places), 13, Anchor::Middle, Tone::Soft, mono: true, only: $unit);
+                    $drawing->text(
+                        $x,
+                        222,
+                        number_format($i * $step, $places),
+                        13,
+                        Anchor::Middle,
+                        Tone::Soft,
+                        mono: true,
+                        only: $unit,
+                    );
                 }
             }
             $division = rtrim(number_format($step, 6), '0');
-            $drawing->text(12, 20, "diameter, {$unit->value}. One division {$division}", 13, Anchor::Start, Tone::Soft, only: $unit);
+            $drawing->text(
+                12,
+                20,
+                "diameter, {$unit->value}. One division {$division}",
+                13,
+                Anchor::Start,
+                Tone::Soft,
+                only: $unit,
+            );
         }
     }
 
-    private static function between(Drawing $drawing, Scale $scale, float $mateLow, float $mateHigh, Band $make, bool $tight): void
-    {
+    private static function between(
+        Drawing $drawing,
+        Scale $scale,
+        float $mateLow,
+        float $mateHigh,
+        Band $make,
+        bool $tight,
+    ): void {
         $tone = $tight ? Tone::Overlap : Tone::Good;
         $above = $make->lowerMm >= $mateHigh;
         [$a, $b] = $above ? [$mateHigh, $make->lowerMm] : [$make->upperMm, $mateLow];
         if ($b > $a) {
-            $drawing->box($scale->at($a), 108, $scale->at($b) - $scale->at($a), 14, $tone, $tight ? Fill::Hatch : Fill::None, 1);
+            $drawing->box(
+                $scale->at($a),
+                108,
+                $scale->at($b) - $scale->at($a),
+                14,
+                $tone,
+                $tight ? Fill::Hatch : Fill::None,
+                1,
+            );
         }
         [$far1, $far2] = $above ? [$mateLow, $make->upperMm] : [$make->lowerMm, $mateHigh];
         $drawing->whisker($scale->at($far1), $scale->at($far2), 236, $tone, 5);

@@ -18,9 +18,13 @@ final class Hatch
     public static function lines(array $rings, float $spacing, float $degrees): array
     {
         [$c, $s] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
-        $turned = array_map(static fn (array $ring): array => array_map(
-            static fn (array $p): array => [$p[0] * $c + $p[1] * $s, -$p[0] * $s + $p[1] * $c], $ring,
-        ), $rings);
+        $turned = array_map(
+            static fn (array $ring): array => array_map(
+                static fn (array $p): array => [$p[0] * $c + $p[1] * $s, -$p[0] * $s + $p[1] * $c],
+                $ring,
+            ),
+            $rings,
+        );
         $ys = array_column(array_merge(...$turned), 1);
         if ($ys === []) {
             return [];
@@ -29,7 +33,12 @@ final class Hatch
         for ($y = ceil(min($ys) / $spacing) * $spacing + 1e-4; $y < max($ys); $y += $spacing) {
             $xs = self::crossings($turned, $y);
             for ($i = 0; $i + 1 < count($xs); $i += 2) {
-                $lines[] = [$xs[$i] * $c - $y * $s, $xs[$i] * $s + $y * $c, $xs[$i + 1] * $c - $y * $s, $xs[$i + 1] * $s + $y * $c];
+                $lines[] = [
+                    $xs[$i] * $c - $y * $s,
+                    $xs[$i] * $s + $y * $c,
+                    $xs[$i + 1] * $c - $y * $s,
+                    $xs[$i + 1] * $s + $y * $c,
+                ];
             }
         }
 
@@ -48,8 +57,8 @@ final class Hatch
             for ($i = 0; $i < $n; $i++) {
                 [$x1, $y1] = $ring[$i];
                 [$x2, $y2] = $ring[($i + 1) % $n];
-                if (($y1 <= $y) !== ($y2 <= $y)) {
-                    $xs[] = $x1 + ($y - $y1) * ($x2 - $x1) / ($y2 - $y1);
+                if ($y1 <= $y !== $y2 <= $y) {
+                    $xs[] = $x1 + (($y - $y1) * ($x2 - $x1)) / ($y2 - $y1);
                 }
             }
         }

@@ -34,9 +34,27 @@ final class LabelColumn
         $top = ($height - ($n - 1) * $pitch) / 2 + 2;
         foreach ($labels as $i => $label) {
             $y = $top + $i * $pitch;
-            $drawing->line($label->x, $label->y, $x - 20, $y - 5, $label->tone, 0.9)->line($x - 20, $y - 5, $x - 6, $y - 5, $label->tone, 0.9);
-            $drawing->text($x, $y - 8, TextWidth::within($label->name, self::NAME, $right - $x), self::NAME, Anchor::Start, $label->tone);
-            $drawing->text($x, $y + 13, $label->says ?? Say::plain('not yet known'), $label->says === null ? self::NAME : self::fitting($label->says, $right - $x), Anchor::Start, $label->tone, mono: $label->says !== null, bold: $label->says !== null);
+            $drawing
+                ->line($label->x, $label->y, $x - 20, $y - 5, $label->tone, 0.9)
+                ->line($x - 20, $y - 5, $x - 6, $y - 5, $label->tone, 0.9);
+            $drawing->text(
+                $x,
+                $y - 8,
+                TextWidth::within($label->name, self::NAME, $right - $x),
+                self::NAME,
+                Anchor::Start,
+                $label->tone,
+            );
+            $drawing->text(
+                $x,
+                $y + 13,
+                $label->says ?? Say::plain('not yet known'),
+                $label->says === null ? self::NAME : self::fitting($label->says, $right - $x),
+                Anchor::Start,
+                $label->tone,
+                mono: $label->says !== null,
+                bold: $label->says !== null,
+            );
         }
     }
 
@@ -45,6 +63,6 @@ final class LabelColumn
     {
         $longest = max(mb_strlen($says->in), mb_strlen($says->mm), min(mb_strlen($says->both), 24));
 
-        return min(self::VALUE, floor($width / ($longest * 0.62) * 2) / 2);
+        return min(self::VALUE, floor(($width / ($longest * 0.62)) * 2) / 2);
     }
 }

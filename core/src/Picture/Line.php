@@ -25,8 +25,15 @@ final readonly class Line implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'type' => 'line', 'x1' => round($this->x1, 2), 'y1' => round($this->y1, 2), 'x2' => round($this->x2, 2), 'y2' => round($this->y2, 2),
-            'tone' => $this->tone->value, 'width' => $this->width, 'dashed' => $this->dashed, 'only' => $this->only?->value,
+            'type' => 'line',
+            'x1' => round($this->x1, 2),
+            'y1' => round($this->y1, 2),
+            'x2' => round($this->x2, 2),
+            'y2' => round($this->y2, 2),
+            'tone' => $this->tone->value,
+            'width' => $this->width,
+            'dashed' => $this->dashed,
+            'only' => $this->only?->value,
         ];
     }
 }

@@ -29,7 +29,7 @@ final readonly class RoundPicture
         $mean = array_sum($sizes) / count($sizes);
         [$x, $y, $radius] = [150.0, 134.0, 86.0];
         $perMm = $radius / ($mean / 2);
-        $factor = $out > 0 ? Scale::exaggeration(18 / ($out / 2 * $perMm)) : 1.0;
+        $factor = $out > 0 ? Scale::exaggeration(18 / (($out / 2) * $perMm)) : 1.0;
         $shape = self::outline($sizes, $mean, $perMm * $factor, $x, $y, $radius);
         $values = ['out' => LengthWriter::difference($out), 'station' => $station === '' ? '' : ", {$station}"];
         $drawing = new Drawing(300, 292, Say::with('Out of round by {out}{station}.', $values));
@@ -46,10 +46,23 @@ final readonly class RoundPicture
         foreach (array_keys($sizes) as $degrees) {
             $a = deg2rad($degrees);
             $drawing->line($x - 84 * cos($a), $y + 84 * sin($a), $x + 84 * cos($a), $y - 84 * sin($a), Tone::Soft, 0.8);
-            $drawing->text($x + 54 * cos($a) + 4, $y - 54 * sin($a) - 4, "{$degrees}°", 13, Anchor::Middle, Tone::Ink, mono: true);
+            $drawing->text(
+                $x + 54 * cos($a) + 4,
+                $y - 54 * sin($a) - 4,
+                "{$degrees}°",
+                13,
+                Anchor::Middle,
+                Tone::Ink,
+                mono: true,
+            );
         }
 
-        return $drawing->text(14, 282, Say::with('Out of round {out}{station}, shown ×'.number_format($factor, 0, '.', ''), $values), 13);
+        return $drawing->text(
+            14,
+            282,
+            Say::with('Out of round {out}{station}, shown ×'.number_format($factor, 0, '.', ''), $values),
+            13,
+        );
     }
 
     /** @return array<string, array<int, float>> */
@@ -85,8 +98,8 @@ final readonly class RoundPicture
             }
             [$a, $va] = $i === 0 ? [$angles[$n - 1] - 180, $values[$n - 1]] : [$angles[$i - 1], $values[$i - 1]];
             [$b, $vb] = $i === $n ? [$angles[0] + 180, $values[0]] : [$angles[$i], $values[$i]];
-            $share = (1 - cos(M_PI * ($at - $a) / ($b - $a))) / 2;
-            $r = $radius + (($va + ($vb - $va) * $share) - $mean) / 2 * $perMm;
+            $share = (1 - cos((M_PI * ($at - $a)) / ($b - $a))) / 2;
+            $r = $radius + (($va + ($vb - $va) * $share - $mean) / 2) * $perMm;
             $points[] = [$x + $r * cos(deg2rad($degrees)), $y - $r * sin(deg2rad($degrees))];
         }
 

@@ -17,7 +17,8 @@ final readonly class Scale
 
     public function at(float $value): float
     {
-        return $this->fromPlace + ($value - $this->fromValue) / ($this->toValue - $this->fromValue) * ($this->toPlace - $this->fromPlace);
+        return $this->fromPlace +
+            (($value - $this->fromValue) / ($this->toValue - $this->fromValue)) * ($this->toPlace - $this->fromPlace);
     }
 
     /** The round step (1, 2, 4 or 5 times a power of ten) that divides the span into about so many parts. */

@@ -24,13 +24,29 @@ final class ShimPicture
     {
         $whole = array_sum($pileMm) + $leftMm;
         $per = (self::WIDTH - count($pileMm) * self::LEAST) / max(1e-9, $whole);
-        $drawing = new Drawing(560, 96, Say::with('{n} shims, {sum} together, leave {left}.', ['n' => count($pileMm), 'sum' => LengthWriter::sizeInWords(array_sum($pileMm)), 'left' => LengthWriter::sizeInWords($leftMm)]));
+        $drawing = new Drawing(
+            560,
+            96,
+            Say::with('{n} shims, {sum} together, leave {left}.', [
+                'n' => count($pileMm),
+                'sum' => LengthWriter::sizeInWords(array_sum($pileMm)),
+                'left' => LengthWriter::sizeInWords($leftMm),
+            ]),
+        );
         $x = self::LEFT;
         $drawing->line($x, 8, $x, 72, Tone::Found, 4);
         foreach ($pileMm as $i => $mm) {
             $width = self::LEAST + $mm * $per;
             $drawing->box($x, 16, $width, 44, Tone::Make);
-            $drawing->text($x + $width / 2, $i % 2 === 0 ? 90 : 78, LengthWriter::size($mm), 12, Anchor::Middle, Tone::Make, mono: true);
+            $drawing->text(
+                $x + $width / 2,
+                $i % 2 === 0 ? 90 : 78,
+                LengthWriter::size($mm),
+                12,
+                Anchor::Middle,
+                Tone::Make,
+                mono: true,
+            );
             $x += $width;
         }
         $end = $x + $leftMm * $per;

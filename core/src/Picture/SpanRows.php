@@ -22,11 +22,21 @@ final class SpanRows
     /** @param  list<Span>  $spans */
     public function __construct(array $spans, float $left, float $right)
     {
-        usort($spans, static fn (Span $a, Span $b): int => [$a->to - $a->from, $a->from, $a->name] <=> [$b->to - $b->from, $b->from, $b->name]);
+        usort(
+            $spans,
+            static fn (Span $a, Span $b): int => [$a->to - $a->from, $a->from, $a->name] <=> [
+                $b->to - $b->from,
+                $b->from,
+                $b->name,
+            ],
+        );
         foreach ($spans as $span) {
             $width = TextWidth::of($this->longest($span), self::SIZE) + 14;
             $centre = max($left + $width / 2, min($right - $width / 2, ($span->from + $span->to) / 2));
-            $this->place($span, $centre, [min($span->from, $centre - $width / 2), max($span->to, $centre + $width / 2)]);
+            $this->place($span, $centre, [
+                min($span->from, $centre - $width / 2),
+                max($span->to, $centre + $width / 2),
+            ]);
         }
     }
 
@@ -39,7 +49,9 @@ final class SpanRows
     {
         foreach ($this->placed as [$span, $row]) {
             $y = $top + 16 + $row * self::PITCH;
-            $drawing->line($span->from, $span->edge + 2, $span->from, $y + 5, Tone::Rule)->line($span->to, $span->edge + 2, $span->to, $y + 5, Tone::Rule);
+            $drawing
+                ->line($span->from, $span->edge + 2, $span->from, $y + 5, Tone::Rule)
+                ->line($span->to, $span->edge + 2, $span->to, $y + 5, Tone::Rule);
         }
         foreach ($this->placed as [$span, $row, $centre]) {
             $y = $top + 16 + $row * self::PITCH;

@@ -27,7 +27,9 @@ final readonly class SvgWriter
         $w = self::n($drawing->width);
         $h = self::n($drawing->height);
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$w}\" height=\"{$h}\" viewBox=\"0 0 {$w} {$h}\"><title>{$this->words($drawing->says)}</title>{$body}</svg>";
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$w}\" height=\"{$h}\" viewBox=\"0 0 {$w} {$h}\"><title>{$this->words(
+            $drawing->says,
+        )}</title>{$body}</svg>";
     }
 
     private function line(Line $line): string
@@ -37,7 +39,16 @@ final readonly class SvgWriter
         }
         $dash = $line->dashed ? ' stroke-dasharray="8 3 2 3"' : '';
 
-        return sprintf('<line x1="%s" y1="%s" x2="%s" y2="%s" stroke="%s" stroke-width="%s"%s/>', self::n($line->x1), self::n($line->y1), self::n($line->x2), self::n($line->y2), self::ink($line->tone), self::n($line->width), $dash);
+        return sprintf(
+            '<line x1="%s" y1="%s" x2="%s" y2="%s" stroke="%s" stroke-width="%s"%s/>',
+            self::n($line->x1),
+            self::n($line->y1),
+            self::n($line->x2),
+            self::n($line->y2),
+            self::ink($line->tone),
+            self::n($line->width),
+            $dash,
+        );
     }
 
     private function area(Area $area): string
@@ -56,11 +67,21 @@ final readonly class SvgWriter
                 default => [6.0, -45.0],
             };
             foreach (Hatch::lines($rings, $spacing, $degrees) as [$x1, $y1, $x2, $y2]) {
-                $svg .= sprintf('<line x1="%s" y1="%s" x2="%s" y2="%s" stroke="#444444" stroke-width="0.6"/>', self::n($x1), self::n($y1), self::n($x2), self::n($y2));
+                $svg .= sprintf(
+                    '<line x1="%s" y1="%s" x2="%s" y2="%s" stroke="#444444" stroke-width="0.6"/>',
+                    self::n($x1),
+                    self::n($y1),
+                    self::n($x2),
+                    self::n($y2),
+                );
             }
         }
         foreach ($area->width > 0 ? $rings : [] as $ring) {
-            $svg .= sprintf('<polygon points="%s" fill="none" stroke="#000000" stroke-width="%s"/>', self::points($ring), self::n($area->tone === Tone::Make ? $area->width + 0.5 : $area->width));
+            $svg .= sprintf(
+                '<polygon points="%s" fill="none" stroke="#000000" stroke-width="%s"/>',
+                self::points($ring),
+                self::n($area->tone === Tone::Make ? $area->width + 0.5 : $area->width),
+            );
         }
 
         return $svg;
@@ -73,7 +94,16 @@ final readonly class SvgWriter
         }
         $weight = $text->bold ? ' font-weight="bold"' : '';
 
-        return sprintf('<text x="%s" y="%s" font-family="%s" font-size="%s" text-anchor="%s"%s fill="#000000">%s</text>', self::n($text->x), self::n($text->y), $this->font, self::n($text->size), $text->anchor->value, $weight, $this->words($text->say));
+        return sprintf(
+            '<text x="%s" y="%s" font-family="%s" font-size="%s" text-anchor="%s"%s fill="#000000">%s</text>',
+            self::n($text->x),
+            self::n($text->y),
+            $this->font,
+            self::n($text->size),
+            $text->anchor->value,
+            $weight,
+            $this->words($text->say),
+        );
     }
 
     private function words(Say $say): string

@@ -27,8 +27,16 @@ final readonly class Text implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'type' => 'text', 'x' => round($this->x, 2), 'y' => round($this->y, 2), 'say' => $this->say, 'size' => $this->size,
-            'anchor' => $this->anchor->value, 'tone' => $this->tone->value, 'mono' => $this->mono, 'bold' => $this->bold, 'only' => $this->only?->value,
+            'type' => 'text',
+            'x' => round($this->x, 2),
+            'y' => round($this->y, 2),
+            'say' => $this->say,
+            'size' => $this->size,
+            'anchor' => $this->anchor->value,
+            'tone' => $this->tone->value,
+            'mono' => $this->mono,
+            'bold' => $this->bold,
+            'only' => $this->only?->value,
         ];
     }
 }

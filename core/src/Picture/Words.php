@@ -17,9 +17,18 @@ final class Words
         $bare = static fn (float $mm): Say => LengthWriter::size(abs($mm));
 
         return match (true) {
-            $clearanceMm->max <= 0 => Say::with('{a} to {b} tight', ['a' => $bare($clearanceMm->max), 'b' => $bare($clearanceMm->min)]),
-            $clearanceMm->min >= 0 => Say::with('{a} to {b} clear', ['a' => $bare($clearanceMm->min), 'b' => $bare($clearanceMm->max)]),
-            default => Say::with('{a} tight to {b} clear', ['a' => $bare($clearanceMm->min), 'b' => $bare($clearanceMm->max)]),
+            $clearanceMm->max <= 0 => Say::with('{a} to {b} tight', [
+                'a' => $bare($clearanceMm->max),
+                'b' => $bare($clearanceMm->min),
+            ]),
+            $clearanceMm->min >= 0 => Say::with('{a} to {b} clear', [
+                'a' => $bare($clearanceMm->min),
+                'b' => $bare($clearanceMm->max),
+            ]),
+            default => Say::with('{a} tight to {b} clear', [
+                'a' => $bare($clearanceMm->min),
+                'b' => $bare($clearanceMm->max),
+            ]),
         };
     }
 }

@@ -12,7 +12,11 @@ final readonly class Band implements \JsonSerializable
     public function __construct(public float $lowerMm, public float $upperMm)
     {
         if (! is_finite($lowerMm) || ! is_finite($upperMm) || $lowerMm > $upperMm) {
-            throw new BadInput('band-reversed', 'target', 'A band needs its lower limit first and its upper limit second.');
+            throw new BadInput(
+                'band-reversed',
+                'target',
+                'A band needs its lower limit first and its upper limit second.',
+            );
         }
     }
 

@@ -23,7 +23,11 @@ final readonly class Fields
     {
         foreach (array_keys($this->values) as $key) {
             if (! in_array($key, $known, true)) {
-                throw new BadInput('unknown-key', $this->at((string) $key), "“{$this->at((string) $key)}” is not known here. Known are: ".implode(', ', $known).'.');
+                throw new BadInput(
+                    'unknown-key',
+                    $this->at((string) $key),
+                    "“{$this->at((string) $key)}” is not known here. Known are: ".implode(', ', $known).'.',
+                );
             }
         }
 
@@ -52,7 +56,9 @@ final readonly class Fields
     {
         $value = $this->values[$name] ?? '';
 
-        return is_string($value) || is_int($value) || is_float($value) ? (string) $value : throw $this->bad($name, 'must be a text or a number.');
+        return is_string($value) || is_int($value) || is_float($value)
+            ? (string) $value
+            : throw $this->bad($name, 'must be a text or a number.');
     }
 
     /** `{"min": …, "max": …}`, min not above max. */
@@ -78,7 +84,9 @@ final readonly class Fields
             return null;
         }
 
-        return (is_int($value) || is_float($value)) && is_finite((float) $value) ? (float) $value : throw $this->bad($name, 'must be a number.');
+        return (is_int($value) || is_float($value)) && is_finite((float) $value)
+            ? (float) $value
+            : throw $this->bad($name, 'must be a number.');
     }
 
     public function flag(string $name): bool
@@ -140,8 +148,13 @@ final readonly class Fields
      */
     public function choice(string $name, string $enum): \BackedEnum
     {
-        return $enum::tryFrom($this->text($name))
-            ?? throw $this->bad($name, 'must be one of: '.implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases())).'.');
+        return $enum::tryFrom($this->text($name)) ??
+            throw $this->bad(
+                $name,
+                'must be one of: '.
+                    implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases())).
+                    '.',
+            );
     }
 
     /**
@@ -184,7 +197,10 @@ final readonly class Fields
         }
         $each = new self(array_values($value), $this->at($name));
 
-        return array_map(static fn (int $i): TypedLength => $each->length((string) $i, reading: $reading), array_keys(array_values($value)));
+        return array_map(
+            static fn (int $i): TypedLength => $each->length((string) $i, reading: $reading),
+            array_keys(array_values($value)),
+        );
     }
 
     /**
@@ -206,7 +222,10 @@ final readonly class Fields
         }
         $mm = $fields->numberOrNull('mm');
         if ($mm !== null && abs($mm - $length->length->mm) > 1e-6) {
-            throw $this->bad($name, "says {$length->typed} {$length->unit->value} and {$mm} mm, which are not the same size. Mend the file: one of them was changed by hand.");
+            throw $this->bad(
+                $name,
+                "says {$length->typed} {$length->unit->value} and {$mm} mm, which are not the same size. Mend the file: one of them was changed by hand.",
+            );
         }
 
         return $length;

@@ -21,10 +21,22 @@ final class LengthReader
     private const LONGEST_TEXT = 200;
 
     private const UNITS = [
-        'in' => 25.4, 'inch' => 25.4, 'inches' => 25.4, '"' => 25.4,
-        'mm' => 1.0, 'millimetre' => 1.0, 'millimetres' => 1.0, 'millimeter' => 1.0, 'millimeters' => 1.0,
-        'thou' => 0.0254, 'tenth' => 0.00254, 'tenths' => 0.00254,
-        'um' => 0.001, 'µm' => 0.001, 'micron' => 0.001, 'microns' => 0.001,
+        'in' => 25.4,
+        'inch' => 25.4,
+        'inches' => 25.4,
+        '"' => 25.4,
+        'mm' => 1.0,
+        'millimetre' => 1.0,
+        'millimetres' => 1.0,
+        'millimeter' => 1.0,
+        'millimeters' => 1.0,
+        'thou' => 0.0254,
+        'tenth' => 0.00254,
+        'tenths' => 0.00254,
+        'um' => 0.001,
+        'µm' => 0.001,
+        'micron' => 0.001,
+        'microns' => 0.001,
     ];
 
     /** @var list<array{type: string, text: string}> */
@@ -65,10 +77,23 @@ final class LengthReader
         if (! mb_check_encoding($text, 'UTF-8')) {
             throw self::bad('unreadable', 'That is not readable text. Type a size such as 1.0605, 26.94 mm or 27/64.');
         }
-        $clean = trim(strtr($text, [
-            '″' => '"', '”' => '"', '“' => '"', "''" => '"', '×' => '*', '·' => '*', '÷' => '/', '⁄' => '/',
-            '−' => '-', '–' => '-', 'μ' => 'µ', "\u{00A0}" => ' ', "\u{202F}" => ' ',
-        ]));
+        $clean = trim(
+            strtr($text, [
+                '″' => '"',
+                '”' => '"',
+                '“' => '"',
+                "''" => '"',
+                '×' => '*',
+                '·' => '*',
+                '÷' => '/',
+                '⁄' => '/',
+                '−' => '-',
+                '–' => '-',
+                'μ' => 'µ',
+                "\u{00A0}" => ' ',
+                "\u{202F}" => ' ',
+            ]),
+        );
         if ($clean === '') {
             throw self::bad('empty', 'Nothing is typed yet. Type a size such as 1.0605, 26.94 mm or 27/64.');
         }
@@ -76,7 +101,10 @@ final class LengthReader
             throw self::bad('unreadable', 'That is too long to be one size. Type one size, or a short sum.');
         }
         if (str_contains($clean, ',') && str_contains($clean, '.')) {
-            throw self::bad('comma-and-point', "“{$text}” has both a comma and a point. Use one of them, for the decimals.");
+            throw self::bad(
+                'comma-and-point',
+                "“{$text}” has both a comma and a point. Use one of them, for the decimals.",
+            );
         }
 
         return $clean;
@@ -95,7 +123,7 @@ final class LengthReader
             return self::number($m[1]);
         }
         if (preg_match('~^(\d+)/(\d+)-(\d+)$~', $text, $m) === 1 && (int) $m[2] !== 0) {
-            return 25.4 * (int) $m[1] / (int) $m[2];
+            return (25.4 * (int) $m[1]) / (int) $m[2];
         }
 
         return self::turns($text);
@@ -104,7 +132,13 @@ final class LengthReader
     /** `1/4 turn of M12x1.75`, `0.5 turns of 20 tpi`: how far a nut or screw moves, pitch × turns. */
     private static function turns(string $text): ?float
     {
-        if (preg_match('~^(?:(\d+)[ -])?(?:(\d+)/(\d+)|(\d*[.,]?\d+))\s*turns?\b\s*(?:of|at|\*|x)?\s*(.*)$~i', $text, $m) !== 1) {
+        if (
+            preg_match(
+                '~^(?:(\d+)[ -])?(?:(\d+)/(\d+)|(\d*[.,]?\d+))\s*turns?\b\s*(?:of|at|\*|x)?\s*(.*)$~i',
+                $text,
+                $m,
+            ) !== 1
+        ) {
             return null;
         }
         if ($m[3] !== '' && (int) $m[3] === 0) {
@@ -115,8 +149,12 @@ final class LengthReader
             preg_match('~^m\s*\d+(?:[.,]\d+)?\s*[x*]\s*(\d+(?:[.,]\d+)?)$~i', $m[5], $p) === 1 => self::number($p[1]),
             preg_match('~^(\d+(?:[.,]\d+)?)\s*mm$~i', $m[5], $p) === 1 => self::number($p[1]),
             preg_match('~^(\d*[.,]\d+)\s*(?:in|")$~i', $m[5], $p) === 1 => 25.4 * self::number($p[1]),
-            preg_match('~^(?:\d+/\d+|\d+|#\d+)\s*-\s*(\d+)$~', $m[5], $p) === 1, preg_match('~^(\d+)\s*(?:tpi|threads?)$~i', $m[5], $p) === 1 => 25.4 / max(1, (int) $p[1]),
-            default => throw self::bad('which-pitch', 'Turns of which thread? Type for instance 1/4 turn of M12x1.75, of 20 tpi, or of 1.5 mm.'),
+            preg_match('~^(?:\d+/\d+|\d+|#\d+)\s*-\s*(\d+)$~', $m[5], $p) === 1,
+            preg_match('~^(\d+)\s*(?:tpi|threads?)$~i', $m[5], $p) === 1 => 25.4 / max(1, (int) $p[1]),
+            default => throw self::bad(
+                'which-pitch',
+                'Turns of which thread? Type for instance 1/4 turn of M12x1.75, of 20 tpi, or of 1.5 mm.',
+            ),
         };
 
         return $turns * $pitch;
@@ -263,8 +301,13 @@ final class LengthReader
         foreach ($tokens as $i => $token) {
             $next = $tokens[$i + 1] ?? null;
             $divisor = $tokens[$i + 2] ?? null;
-            if ($token['type'] === 'number' && $next !== null && $next['text'] === '/' && $divisor !== null
-                && preg_match('/^0+$/', $divisor['text']) === 1) {
+            if (
+                $token['type'] === 'number'
+                && $next !== null
+                && $next['text'] === '/'
+                && $divisor !== null
+                && preg_match('/^0+$/', $divisor['text']) === 1
+            ) {
                 throw self::zeroDenominator($text);
             }
         }
@@ -284,7 +327,10 @@ final class LengthReader
 
     private static function unreadable(string $text): BadInput
     {
-        return self::bad('unreadable', "“{$text}” can't be read as a size. Type something like 1.0605, 26.94 mm, 27/64 or 60.5 thou.");
+        return self::bad(
+            'unreadable',
+            "“{$text}” can't be read as a size. Type something like 1.0605, 26.94 mm, 27/64 or 60.5 thou.",
+        );
     }
 
     private static function unknownUnit(string $unit): BadInput

@@ -35,7 +35,7 @@ final class LengthWriter
     /** A size that need not be exact, rounded up: hundredths of an inch, whole millimetres. */
     public static function about(float $mm): Say
     {
-        $in = self::fixed(ceil($mm / 25.4 * 100 - 1e-6) / 100, 2);
+        $in = self::fixed(ceil(($mm / 25.4) * 100 - 1e-6) / 100, 2);
         $metric = self::fixed(ceil($mm - 1e-6), 0);
 
         return new Say("{$in} in", "{$metric} mm", "{$in} in ({$metric} mm)");
@@ -59,13 +59,13 @@ final class LengthWriter
     /** A difference that must not be promised smaller than it is: rounded up. */
     public static function atLeast(float $mm): Say
     {
-        return self::difference(ceil($mm / 25.4 * 1e4 - 1e-6) / 1e4 * 25.4, ceil($mm * 1e3 - 1e-6) / 1e3);
+        return self::difference((ceil(($mm / 25.4) * 1e4 - 1e-6) / 1e4) * 25.4, ceil($mm * 1e3 - 1e-6) / 1e3);
     }
 
     /** A difference that must not be exceeded: rounded down. */
     public static function atMost(float $mm): Say
     {
-        return self::difference(floor($mm / 25.4 * 1e4 + 1e-6) / 1e4 * 25.4, floor($mm * 1e3 + 1e-6) / 1e3);
+        return self::difference((floor(($mm / 25.4) * 1e4 + 1e-6) / 1e4) * 25.4, floor($mm * 1e3 + 1e-6) / 1e3);
     }
 
     /** A difference under 0.1 mm in the small units people say aloud: thou and µm. */
@@ -80,7 +80,7 @@ final class LengthWriter
     /** An uncertainty or another half-width, rounded up so that it never promises too much. */
     public static function plusMinus(float $mm): Say
     {
-        $in = self::fixed(ceil($mm / 25.4 * 1e4 - 1e-6) / 1e4, 4);
+        $in = self::fixed(ceil(($mm / 25.4) * 1e4 - 1e-6) / 1e4, 4);
         $metric = self::fixed(ceil($mm * 1e3 - 1e-6) / 1e3, 3);
 
         return new Say($in, $metric, "{$in} in · {$metric} mm");

@@ -6,7 +6,9 @@ namespace Oldpart\Core\Quantity;
 
 use Oldpart\Core\Advice\BadInput;
 
-/** The pin that goes and the next that doesn't, typed as one reading: `12.675 go 12.700`. The size lies between them. */
+/**
+ * The pin that goes and the next that doesn't, typed as one reading: `12.675 go 12.700`. The size lies between them.
+ */
 final class PinPair
 {
     /**
@@ -25,10 +27,18 @@ final class PinPair
         $noGo = LengthReader::read($m[2], $unit)->length->mm;
         $between = abs($go - $noGo);
         if ($between < 1e-9) {
-            throw new BadInput('pins', 'text', "“{$text}” names the same pin twice. Type the one that goes, “go”, and the next one that does not.");
+            throw new BadInput(
+                'pins',
+                'text',
+                "“{$text}” names the same pin twice. Type the one that goes, “go”, and the next one that does not.",
+            );
         }
         if ($between > 1) {
-            throw new BadInput('pins', 'text', "“{$text}”: these pins are more than a millimetre apart. Check both and their units.");
+            throw new BadInput(
+                'pins',
+                'text',
+                "“{$text}”: these pins are more than a millimetre apart. Check both and their units.",
+            );
         }
 
         return new TypedLength(Length::mm(($go + $noGo) / 2), $text, $unit, $between);

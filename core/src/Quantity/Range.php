@@ -15,7 +15,11 @@ final readonly class Range implements \JsonSerializable
             throw new BadInput('not-finite', 'range', 'A range needs two ordinary numbers.');
         }
         if ($min > $max) {
-            throw new BadInput('range-reversed', 'range', 'The smaller number of a range comes first: min must not be above max.');
+            throw new BadInput(
+                'range-reversed',
+                'range',
+                'The smaller number of a range comes first: min must not be above max.',
+            );
         }
     }
 

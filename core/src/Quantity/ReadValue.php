@@ -55,26 +55,46 @@ final readonly class ReadValue
     public function times(self $other): self
     {
         if ($this->kind === self::LENGTH && $other->kind === self::LENGTH) {
-            throw new BadInput('area', 'text', 'A length times a length is an area, not a size. Leave the unit off one of them.');
+            throw new BadInput(
+                'area',
+                'text',
+                'A length times a length is an area, not a size. Leave the unit off one of them.',
+            );
         }
 
         // Of two bare numbers the whole one, or the smaller, says how often.
         $rank = static fn (self $v): array => [$v->kind !== self::NUMBER, floor($v->amount) !== $v->amount, $v->amount];
         [$number, $size] = $rank($this) <= $rank($other) ? [$this, $other] : [$other, $this];
 
-        return new self($this->amount * $other->amount, $this->stronger($other), self::scaled($size->weights, $number->amount));
+        return new self(
+            $this->amount * $other->amount,
+            $this->stronger($other),
+            self::scaled($size->weights, $number->amount),
+        );
     }
 
     public function over(self $other): self
     {
         if ($other->amount == 0.0) {
-            throw new BadInput('zero-denominator', 'text', 'The sum divides by zero. Check the number after the slash.');
+            throw new BadInput(
+                'zero-denominator',
+                'text',
+                'The sum divides by zero. Check the number after the slash.',
+            );
         }
         if ($other->kind === self::LENGTH) {
-            throw new BadInput('ratio', 'text', 'Dividing by a length does not give a size. Leave the unit off the number after the slash.');
+            throw new BadInput(
+                'ratio',
+                'text',
+                'Dividing by a length does not give a size. Leave the unit off the number after the slash.',
+            );
         }
 
-        return new self($this->amount / $other->amount, $this->kind === self::NUMBER ? $other->kind : $this->kind, self::scaled($this->weights, 1 / $other->amount));
+        return new self(
+            $this->amount / $other->amount,
+            $this->kind === self::NUMBER ? $other->kind : $this->kind,
+            self::scaled($this->weights, 1 / $other->amount),
+        );
     }
 
     /**

@@ -12,6 +12,6 @@ final class ReadingReader
     /** @throws BadInput with a sentence, when it is none of them */
     public static function read(string $text, Unit $unit): TypedLength
     {
-        return PinPair::read($text, $unit) ?? Comparison::read($text, $unit) ?? LengthReader::read($text, $unit);
+        return PinPair::read($text, $unit) ?? (Comparison::read($text, $unit) ?? LengthReader::read($text, $unit));
     }
 }

@@ -34,8 +34,13 @@ final readonly class JointHelp implements \JsonSerializable
      * @param  list<WayOut>  $waysOut
      * @param  list<StandardSize>  $standards
      */
-    private function __construct(private ?FitAdvice $advice, private array $waysOut, private array $standards, private bool $runs, private ?PlainBearing $plain)
-    {
+    private function __construct(
+        private ?FitAdvice $advice,
+        private array $waysOut,
+        private array $standards,
+        private bool $runs,
+        private ?PlainBearing $plain,
+    ) {
     }
 
     /** Null where no size comes out of the joint, or it is a length. */
@@ -44,11 +49,19 @@ final readonly class JointHelp implements \JsonSerializable
         if (! $joint->isSized() || $joint->purpose->isLength) {
             return null;
         }
-        $ways = $out->withheld ? [] : (new WaysOut($facts, static fn (FoundSize $f, Range $r): SizeToMate => $out->sizing->sizeFor($joint->makesInner(), $f, $r)))->of($joint);
+        $ways = $out->withheld
+            ? []
+            : (new WaysOut(
+                $facts,
+                static fn (FoundSize $f, Range $r): SizeToMate => $out->sizing->sizeFor($joint->makesInner(), $f, $r),
+            ))->of($joint);
 
         return new self(
-            FitAdvice::from($joint->joint->asked, JointConditions::of($facts, $out->found, $joint)), $ways, self::near($facts, $joint),
-            $joint->purpose->runs, self::plain($facts, $out->found, $joint),
+            FitAdvice::from($joint->joint->asked, JointConditions::of($facts, $out->found, $joint)),
+            $ways,
+            self::near($facts, $joint),
+            $joint->purpose->runs,
+            self::plain($facts, $out->found, $joint),
         );
     }
 
@@ -57,7 +70,12 @@ final readonly class JointHelp implements \JsonSerializable
     {
         $mate = $joint->mate;
         $found = $joint->mateFound;
-        if ($mate === null || $found === null || $mate->kind === SurfaceKind::Length || $facts->partOf($mate)->origin !== Origin::Found) {
+        if (
+            $mate === null
+            || $found === null
+            || $mate->kind === SurfaceKind::Length
+            || $facts->partOf($mate)->origin !== Origin::Found
+        ) {
             return [];
         }
         $bore = $mate->kind === SurfaceKind::Bore;
@@ -72,13 +90,25 @@ final readonly class JointHelp implements \JsonSerializable
      */
     private static function plain(JobFacts $facts, array $found, SizedJoint $joint): ?PlainBearing
     {
-        $length = $joint->joint->along === null ? null : ($found[$joint->joint->along] ?? null);
+        $length = $joint->joint->along === null ? null : $found[$joint->joint->along] ?? null;
         $outer = $facts->surface($joint->joint->outer);
-        if (! $joint->purpose->runs || $joint->joint->loadN === null || $joint->mateFound === null || $length === null || $outer === null) {
+        if (
+            ! $joint->purpose->runs
+            || $joint->joint->loadN === null
+            || $joint->mateFound === null
+            || $length === null
+            || $outer === null
+        ) {
             return null;
         }
 
-        return PlainBearing::of($joint->mateFound->meanMm, $length->meanMm, $joint->joint->loadN, $joint->joint->speedRpm, $facts->partOf($outer)->material);
+        return PlainBearing::of(
+            $joint->mateFound->meanMm,
+            $length->meanMm,
+            $joint->joint->loadN,
+            $joint->joint->speedRpm,
+            $facts->partOf($outer)->material,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -89,7 +119,13 @@ final readonly class JointHelp implements \JsonSerializable
             'ways_out' => $this->waysOut,
             'standards' => $this->standards(),
             'runs' => $this->runs,
-            'plain' => $this->plain === null ? null : ['tiles' => self::tiles($this->plain), 'notes' => $this->plain->notes, 'working' => $this->plain->working],
+            'plain' => $this->plain === null
+                    ? null
+                    : [
+                        'tiles' => self::tiles($this->plain),
+                        'notes' => $this->plain->notes,
+                        'working' => $this->plain->working,
+                    ],
         ];
     }
 
@@ -100,15 +136,23 @@ final readonly class JointHelp implements \JsonSerializable
             $number = static fn (float $x): string => rtrim(rtrim(number_format($x, 2), '0'), '.');
 
             return [
-                'label' => $label, 'value' => Say::plain($value === null ? '–' : $number($value)." {$unit}"),
-                'remark' => Say::plain($limit === null ? 'no limit known' : "stands {$number($limit)}"), 'tone' => $value === null || $limit === null ? 'plain' : ($value <= $limit ? 'good' : 'bad'),
+                'label' => $label,
+                'value' => Say::plain($value === null ? '–' : $number($value)." {$unit}"),
+                'remark' => Say::plain($limit === null ? 'no limit known' : "stands {$number($limit)}"),
+                'tone' => $value === null || $limit === null ? 'plain' : ($value <= $limit ? 'good' : 'bad'),
             ];
         };
 
         return [
-            $tile('Pressure', $plain->pressureMpa, 'MPa', $plain->limits['p_mpa'] ?? null), $tile('Sliding speed', $plain->speedMs, 'm/s', $plain->limits['v_m_s'] ?? null),
+            $tile('Pressure', $plain->pressureMpa, 'MPa', $plain->limits['p_mpa'] ?? null),
+            $tile('Sliding speed', $plain->speedMs, 'm/s', $plain->limits['v_m_s'] ?? null),
             $tile('p·v', $plain->pv, 'MPa·m/s', $plain->limits['pv'] ?? null),
-            ['label' => 'Length over diameter', 'value' => Say::plain(number_format($plain->ratio, 2)), 'remark' => Say::plain('0.8 to 1.5 is advised'), 'tone' => $plain->ratio >= 0.8 && $plain->ratio <= 1.5 ? 'good' : 'plain'],
+            [
+                'label' => 'Length over diameter',
+                'value' => Say::plain(number_format($plain->ratio, 2)),
+                'remark' => Say::plain('0.8 to 1.5 is advised'),
+                'tone' => $plain->ratio >= 0.8 && $plain->ratio <= 1.5 ? 'good' : 'plain',
+            ],
         ];
     }
 
@@ -121,8 +165,16 @@ final readonly class JointHelp implements \JsonSerializable
         }
         $lines = [];
         foreach (array_slice($by, 0, self::SIZES) as $sizes) {
-            $what = array_map(static fn (StandardSize $s): string => $s->what === 'bearing' ? $s->label : "{$s->label} {$s->what}", array_slice($sizes, 0, self::EACH));
-            $lines[] = ['mm' => $sizes[0]->mm, 'says' => Say::with('{s}: '.implode(', ', $what).(count($sizes) > self::EACH ? ' …' : ''), ['s' => LengthWriter::size($sizes[0]->mm)])];
+            $what = array_map(
+                static fn (StandardSize $s): string => $s->what === 'bearing' ? $s->label : "{$s->label} {$s->what}",
+                array_slice($sizes, 0, self::EACH),
+            );
+            $lines[] = [
+                'mm' => $sizes[0]->mm,
+                'says' => Say::with('{s}: '.implode(', ', $what).(count($sizes) > self::EACH ? ' …' : ''), [
+                    's' => LengthWriter::size($sizes[0]->mm),
+                ]),
+            ];
         }
 
         return $lines;
@@ -131,14 +183,28 @@ final readonly class JointHelp implements \JsonSerializable
     /** @return array<string, mixed> */
     private static function advice(FitAdvice $advice): array
     {
-        $named = static fn (?Purpose $p): ?array => $p === null ? null : ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'shape' => $p->shape !== null];
+        $named = static fn (?Purpose $p): ?array => $p === null
+            ? null
+            : ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'shape' => $p->shape !== null];
 
         return [
-            'purpose' => $named($advice->purpose), 'second' => $named($advice->second), 'why' => $advice->why, 'against' => $advice->against,
-            'questions' => array_map(static fn (array $q): array => [
-                'code' => $q['question']->code, 'ask' => $q['question']->ask, 'answer' => $q['answer'], 'known' => $q['known'],
-                'choices' => array_map(static fn (array $c): array => ['code' => $c[0], 'says' => $c[1]], $q['question']->choices),
-            ], $advice->questions),
+            'purpose' => $named($advice->purpose),
+            'second' => $named($advice->second),
+            'why' => $advice->why,
+            'against' => $advice->against,
+            'questions' => array_map(
+                static fn (array $q): array => [
+                    'code' => $q['question']->code,
+                    'ask' => $q['question']->ask,
+                    'answer' => $q['answer'],
+                    'known' => $q['known'],
+                    'choices' => array_map(
+                        static fn (array $c): array => ['code' => $c[0], 'says' => $c[1]],
+                        $q['question']->choices,
+                    ),
+                ],
+                $advice->questions,
+            ),
         ];
     }
 }

@@ -29,8 +29,18 @@ final readonly class JointWay implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'code' => $this->row['code'], 'name' => $this->row['name'], 'purpose' => $this->row['purpose'], 'feasible' => $this->feasible, 'because' => $this->because, 'against' => $this->against,
-            'makes' => $this->makes, 'holds' => $this->holds, 'apart' => $this->row['apart'], 'tools' => $this->row['tools'], 'time' => $this->row['time'], 'chosen' => $this->chosen,
+            'code' => $this->row['code'],
+            'name' => $this->row['name'],
+            'purpose' => $this->row['purpose'],
+            'feasible' => $this->feasible,
+            'because' => $this->because,
+            'against' => $this->against,
+            'makes' => $this->makes,
+            'holds' => $this->holds,
+            'apart' => $this->row['apart'],
+            'tools' => $this->row['tools'],
+            'time' => $this->row['time'],
+            'chosen' => $this->chosen,
         ];
     }
 }

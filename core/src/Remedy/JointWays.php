@@ -26,7 +26,8 @@ use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
 /**
- * The ways to hold a joint that stays put (data/joint-ways.json), each worked out with the same sizing and mechanics, what can be done
+ * The ways to hold a joint that stays put (data/joint-ways.json), each worked out with the same sizing and mechanics,
+ * what can be done
  * first, the easiest first among those. Factors: common practice.
  */
 final readonly class JointWays
@@ -41,13 +42,24 @@ final readonly class JointWays
      */
     public function of(SizedJoint $answer, array $conditions): array
     {
-        if (! $answer->purpose->stays || $answer->mateFound === null || $answer->make === null || $answer->withheld || $answer->toTable !== null) {
+        if (
+            ! $answer->purpose->stays
+            || $answer->mateFound === null
+            || $answer->make === null
+            || $answer->withheld
+            || $answer->toTable !== null
+        ) {
             return [];
         }
-        /** @var list<array{code: string, name: string, purpose: string, put: string, ease: int, apart: string, tools: string, time: string, hazards: list<string>}> $rows */
+        /**
+         * @var list<array{code: string, name: string, purpose: string, put: string, ease: int, apart: string, tools: string, time: string, hazards: list<string>}> $rows
+         */
         $rows = Table::rows('joint-ways');
         $ways = array_map(fn (array $row): JointWay => $this->way($row, $answer, $conditions), $rows);
-        usort($ways, static fn (JointWay $a, JointWay $b): int => [! $a->feasible, $a->rank] <=> [! $b->feasible, $b->rank]);
+        usort(
+            $ways,
+            static fn (JointWay $a, JointWay $b): int => [! $a->feasible, $a->rank] <=> [! $b->feasible, $b->rank],
+        );
 
         return $ways;
     }
@@ -60,7 +72,12 @@ final readonly class JointWays
     {
         $found = $answer->mateFound ?? throw new \LogicException('checked by the caller');
         $purpose = Purpose::named($row['purpose']);
-        $offer = $this->sizing->choose($purpose->offers($answer->mate === null ? $found->meanMm : TableSize::of($answer->mate, $found, $purpose)->mm), $answer->joint->school);
+        $offer = $this->sizing->choose(
+            $purpose->offers(
+                $answer->mate === null ? $found->meanMm : TableSize::of($answer->mate, $found, $purpose)->mm,
+            ),
+            $answer->joint->school,
+        );
         $sized = $this->sizing->sizeFor($answer->makesInner(), $found, $offer->clearanceMm);
         $stops = $minds = [];
         $holds = null;
@@ -68,7 +85,10 @@ final readonly class JointWays
         if ($sized->band === null) {
             $stops[] = Say::with('The {mate} is not read well enough for it.', ['mate' => lcfirst($answer->mateName)]);
         } elseif ($sized->band->widthMm() < $this->facts->shop->latheHoldsMm) {
-            $minds[] = Say::with('The band is {w} wide, your lathe holds {h}.', ['w' => LengthWriter::difference($sized->band->widthMm()), 'h' => LengthWriter::difference($this->facts->shop->latheHoldsMm)]);
+            $minds[] = Say::with('The band is {w} wide, your lathe holds {h}.', [
+                'w' => LengthWriter::difference($sized->band->widthMm()),
+                'h' => LengthWriter::difference($this->facts->shop->latheHoldsMm),
+            ]);
             $rank += 2;
         }
         if ($offer->clearanceMm->min < 0) {
@@ -90,7 +110,9 @@ final readonly class JointWays
             array_push($stops, ...$stop);
         }
         $because = match ($row['put']) {
-            'pinned' => Say::plain('The press places it, the pin holds it: what the pin shears at counts, not both together.'),
+            'pinned' => Say::plain(
+                'The press places it, the pin holds it: what the pin shears at counts, not both together.',
+            ),
             'welded' => Say::plain('It holds for good, and pulls out of shape: leave stock on and machine after.'),
             'keyed' => Say::plain('The key drives it; something else must keep it from walking along.'),
             'bonded' => Say::plain('It does not load the part around it, and is centred only as well as its film.'),
@@ -99,14 +121,25 @@ final readonly class JointWays
         };
 
         return new JointWay(
-            $row, $stops === [], $rank + 0.1 * count($minds), $because, [...$stops, ...$minds], self::makes($sized), $holds,
+            $row,
+            $stops === [],
+            $rank + 0.1 * count($minds),
+            $because,
+            [...$stops, ...$minds],
+            self::makes($sized),
+            $holds,
             $answer->purpose->code === $row['purpose'] && ! in_array($row['put'], ['pinned', 'welded'], true),
         );
     }
 
     private static function makes(SizeToMate $sized): ?Say
     {
-        return $sized->band === null ? null : Say::with('{a} … {b}', ['a' => LengthWriter::lower($sized->band), 'b' => LengthWriter::upper($sized->band)]);
+        return $sized->band === null
+            ? null
+            : Say::with('{a} … {b}', [
+                'a' => LengthWriter::lower($sized->band),
+                'b' => LengthWriter::upper($sized->band),
+            ]);
     }
 
     /**
@@ -120,7 +153,10 @@ final readonly class JointWays
         $enough = PressAdvice::enough($outer);
         $says = static fn (float $factor): string => Figure::atLeast($factor, 1);
         if ($press->outerFactor !== null && $press->outerFactor < $enough) {
-            $stops[] = Say::plain("The part around it stands only {$says($press->outerFactor)} times that, and {$enough} is asked: it ".($outer->brittle ? 'may crack.' : 'gives.'));
+            $stops[] = Say::plain(
+                "The part around it stands only {$says($press->outerFactor)} times that, and {$enough} is asked: it ".
+                    ($outer->brittle ? 'may crack.' : 'gives.'),
+            );
         }
         if ($press->innerFactor !== null && $press->innerFactor < 1.0) {
             $minds[] = Say::plain('The part inside gives a little: finish its bore in place.');
@@ -131,18 +167,36 @@ final readonly class JointWays
         if ($row['put'] === 'hot') {
             array_push($stops, ...$this->heating($press));
         } elseif ($press->pressForceN > $this->facts->shop->pressN) {
-            $stops[] = Say::plain('It takes up to '.Figure::forceUpTo($press->pressForceN).', your press gives '.Figure::forceAtLeast($this->facts->shop->pressN).'.');
+            $stops[] = Say::plain(
+                'It takes up to '.
+                    Figure::forceUpTo($press->pressForceN).
+                    ', your press gives '.
+                    Figure::forceAtLeast($this->facts->shop->pressN).
+                    '.',
+            );
         }
         $least = $press->holdTorqueNm->min;
         if ($needs !== null && $needs > 0 && $row['put'] !== 'pinned' && $least < PressAdvice::HOLD_FACTOR * $needs) {
-            $stops[] = Say::plain('It holds '.Figure::atLeast($least, 1).' N·m at worst; '.Figure::upTo(PressAdvice::HOLD_FACTOR * $needs, 1).' is asked with the factor.');
+            $stops[] = Say::plain(
+                'It holds '.
+                    Figure::atLeast($least, 1).
+                    ' N·m at worst; '.
+                    Figure::upTo(PressAdvice::HOLD_FACTOR * $needs, 1).
+                    ' is asked with the factor.',
+            );
         }
 
-        return [$stops, $minds, Say::plain(match (true) {
-            $row['put'] === 'pinned' => 'by the pin',
-            $least < 0.05 => 'nothing for sure at its loose end',
-            default => 'at least '.Figure::torqueAtLeast($least),
-        })];
+        return [
+            $stops,
+            $minds,
+            Say::plain(
+                match (true) {
+                    $row['put'] === 'pinned' => 'by the pin',
+                    $least < 0.05 => 'nothing for sure at its loose end',
+                    default => 'at least '.Figure::torqueAtLeast($least),
+                },
+            ),
+        ];
     }
 
     /** @return list<Say> */
@@ -154,7 +208,11 @@ final readonly class JointWays
             $part = $surface === null ? null : $this->facts->partOf($surface);
             $material = $part === null ? null : FoundSurfaces::material($part);
             if ($part !== null && $material?->weld !== 'yes') {
-                $stops[] = Say::plain($material === null ? "What the {$part->name} is made of is not known: not welded before that is." : ucfirst("{$material->name} is not to be welded without more ado."));
+                $stops[] = Say::plain(
+                    $material === null
+                        ? "What the {$part->name} is made of is not known: not welded before that is."
+                        : ucfirst("{$material->name} is not to be welded without more ado."),
+                );
             }
         }
 
@@ -165,14 +223,27 @@ final readonly class JointWays
     private function heating(Press $press): array
     {
         try {
-            $shrink = Shrink::of($press->fit->diameterMm, max(0.0, $press->fit->tightestMm()), $press->fit->inner, $press->fit->outer, $this->facts->shop->temperatureC);
+            $shrink = Shrink::of(
+                $press->fit->diameterMm,
+                max(0.0, $press->fit->tightestMm()),
+                $press->fit->inner,
+                $press->fit->outer,
+                $this->facts->shop->temperatureC,
+            );
         } catch (BadInput $bad) {
             return [Say::plain($bad->getMessage())];
         }
 
         // With dry ice for the other one the heat needed is less: it can be done that way.
-        return $shrink->heatAllowed === false && $shrink->cold[1]['heat_outer_to_c'] > (float) $press->fit->outer->heatToC
-            ? [Say::plain('It would take '.number_format($shrink->heatOuterToC).' °C, more than the part around it stands, even with dry ice for the other.')]
+        return $shrink->heatAllowed === false
+            && $shrink->cold[1]['heat_outer_to_c'] > (float) $press->fit->outer->heatToC
+            ? [
+                Say::plain(
+                    'It would take '.
+                        number_format($shrink->heatOuterToC).
+                        ' °C, more than the part around it stands, even with dry ice for the other.',
+                ),
+            ]
             : [];
     }
 
@@ -180,16 +251,31 @@ final readonly class JointWays
     private function bonding(SizedJoint $answer, Range $gap): array
     {
         $press = $this->study->pressed($answer, new Range(0.0, 0.0));
-        if (! $press instanceof Press) {
+        if (! ($press instanceof Press)) {
             return [[], null];
         }
         $bond = Bond::of($press->fit->diameterMm, $press->fit->lengthMm, $gap, $this->facts->takeIn->runsAtC ?? 20.0);
         $least = $bond->holdTorqueNm->min;
         $needs = $answer->joint->needsTorqueNm;
-        $stops = $needs !== null && $needs > 0 && $least < $needs
-            ? [Say::plain('A compound holds '.Figure::atLeast($least, 1).' N·m here at a third of its strength; '.Figure::upTo($needs, 1).' is asked.')]
-            : [];
-        array_push($stops, ...array_map(static fn (Note $n): Say => $n->say, array_filter($bond->notes, static fn (Note $n): bool => $n->severity === Severity::Stop)));
+        $stops =
+            $needs !== null && $needs > 0 && $least < $needs
+                ? [
+                    Say::plain(
+                        'A compound holds '.
+                            Figure::atLeast($least, 1).
+                            ' N·m here at a third of its strength; '.
+                            Figure::upTo($needs, 1).
+                            ' is asked.',
+                    ),
+                ]
+                : [];
+        array_push(
+            $stops,
+            ...array_map(
+                static fn (Note $n): Say => $n->say,
+                array_filter($bond->notes, static fn (Note $n): bool => $n->severity === Severity::Stop),
+            ),
+        );
 
         return [$stops, Say::plain('at least '.Figure::torqueAtLeast($least).', at a third of its strength')];
     }

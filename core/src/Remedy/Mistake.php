@@ -38,20 +38,44 @@ final readonly class Mistake
      * @param  list<array{name: string, says: Say, ok: bool}>  $made
      * @param  list<MistakeWay>  $ways
      */
-    private function __construct(public MistakeFacts $facts, public string $name, public ?Say $was, public ?Say $is, public ?Say $off, public array $touched, public array $made, public array $ways, public ?SolvedLoop $moved)
-    {
+    private function __construct(
+        public MistakeFacts $facts,
+        public string $name,
+        public ?Say $was,
+        public ?Say $is,
+        public ?Say $off,
+        public array $touched,
+        public array $made,
+        public array $ways,
+        public ?SolvedLoop $moved,
+    ) {
     }
 
     public static function of(MistakeFacts $mistake, JobFacts $facts, Outcome $now, Evaluator $evaluator): self
     {
         $before = $evaluator->outcome($mistake->believed($facts));
         $surface = $mistake->surface === null ? null : $facts->surface($mistake->surface);
-        [$was, $is] = $surface === null ? [$mistake->old?->length->mm, $mistake->new?->length->mm] : [$before->found[$surface->id]->meanMm ?? null, $now->found[$surface->id]->meanMm ?? null];
+        [$was, $is] =
+            $surface === null
+                ? [$mistake->old?->length->mm, $mistake->new?->length->mm]
+                : [$before->found[$surface->id]->meanMm ?? null, $now->found[$surface->id]->meanMm ?? null];
         $ways = $now->withheld ? [] : self::ways($facts, $now, $evaluator);
 
-        return new self($mistake, $surface === null ? (string) $mistake->length : $surface->name, $was === null ? null : LengthWriter::size($was), $is === null ? null : LengthWriter::size($is),
-            $was === null || $is === null ? null : Say::with($is > $was ? '{d} larger than was believed' : '{d} smaller than was believed', ['d' => LengthWriter::difference($is - $was)]),
-            self::touched($facts, $before, $now), self::made($before, $now), $ways, self::moved($before, $now));
+        return new self(
+            $mistake,
+            $surface === null ? (string) $mistake->length : $surface->name,
+            $was === null ? null : LengthWriter::size($was),
+            $is === null ? null : LengthWriter::size($is),
+            $was === null || $is === null
+                ? null
+                : Say::with($is > $was ? '{d} larger than was believed' : '{d} smaller than was believed', [
+                    'd' => LengthWriter::difference($is - $was),
+                ]),
+            self::touched($facts, $before, $now),
+            self::made($before, $now),
+            $ways,
+            self::moved($before, $now),
+        );
     }
 
     /** The first loop it moves, as it is now. */
@@ -78,7 +102,12 @@ final readonly class Mistake
             }
             [$a, $b] = [$old?->says() ?? $none, $loop->says() ?? $none];
             if ($a != $b) {
-                $touched[] = ['name' => $facts->loops[$i]->name, 'before' => $a, 'now' => $b, 'ok' => ($loop->chance() ?? 0.0) >= self::WANTED || $loop->chance() === null];
+                $touched[] = [
+                    'name' => $facts->loops[$i]->name,
+                    'before' => $a,
+                    'now' => $b,
+                    'ok' => ($loop->chance() ?? 0.0) >= self::WANTED || $loop->chance() === null,
+                ];
             }
         }
         $olds = [];
@@ -87,9 +116,16 @@ final readonly class Mistake
         }
         foreach ($now->make as $entry) {
             $old = $olds[$entry->key()] ?? null;
-            $limits = static fn (?MakeEntry $e): Say => $e?->band === null ? $none : Say::with('{a} to {b}', ['a' => LengthWriter::lower($e->band), 'b' => LengthWriter::upper($e->band)]);
+            $limits = static fn (?MakeEntry $e): Say => $e?->band === null
+                ? $none
+                : Say::with('{a} to {b}', ['a' => LengthWriter::lower($e->band), 'b' => LengthWriter::upper($e->band)]);
             if ($limits($old) != $limits($entry)) {
-                $touched[] = ['name' => $entry->label, 'before' => $limits($old), 'now' => $limits($entry), 'ok' => $entry->band !== null];
+                $touched[] = [
+                    'name' => $entry->label,
+                    'before' => $limits($old),
+                    'now' => $limits($entry),
+                    'ok' => $entry->band !== null,
+                ];
             }
         }
 
@@ -112,11 +148,22 @@ final readonly class Mistake
             }
             $size = $making->log->atTwenty($last);
             $left = self::metalLeft($making);
-            $made[] = ['name' => $making->entry->label, 'ok' => $band->holds($size) || $left, 'says' => Say::with(match (true) {
-                $band->holds($size) => 'made {s}: inside the new limits too, {a} to {b}',
-                $left => 'made {s}: metal is left for the new limits, {a} to {b}',
-                default => 'made {s}: the new limits are {a} to {b}, and no metal is left for them',
-            }, ['s' => LengthWriter::size($size), 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)])];
+            $made[] = [
+                'name' => $making->entry->label,
+                'ok' => $band->holds($size) || $left,
+                'says' => Say::with(
+                    match (true) {
+                        $band->holds($size) => 'made {s}: inside the new limits too, {a} to {b}',
+                        $left => 'made {s}: metal is left for the new limits, {a} to {b}',
+                        default => 'made {s}: the new limits are {a} to {b}, and no metal is left for them',
+                    },
+                    [
+                        's' => LengthWriter::size($size),
+                        'a' => LengthWriter::lower($band),
+                        'b' => LengthWriter::upper($band),
+                    ],
+                ),
+            ];
         }
 
         return $made;
@@ -164,39 +211,104 @@ final readonly class Mistake
     {
         $wrong = self::wrong($facts, $now);
         if ($wrong === []) {
-            return [new MistakeWay(Say::plain('Nothing has to be done.'), Say::plain('Everything that was looked at is still as wanted.'), 'nothing', 0, 0.0)];
+            return [
+                new MistakeWay(
+                    Say::plain('Nothing has to be done.'),
+                    Say::plain('Everything that was looked at is still as wanted.'),
+                    'nothing',
+                    0,
+                    0.0,
+                ),
+            ];
         }
         $ways = [];
         $clean = $facts->with(mistakes: []);
-        $try = static function (Say $do, JobFacts $then, string $costs, float $effort, array $changes = []) use (&$ways, $evaluator, $wrong, $now): void {
+        $try = static function (Say $do, JobFacts $then, string $costs, float $effort, array $changes = []) use (
+            &$ways,
+            $evaluator,
+            $wrong,
+            $now,
+        ): void {
             /** @var list<array{list: string, thing: string, fact: array<string, mixed>}> $changes */
             $left = self::wrong($then, $evaluator->outcome($then), $now);
             if (count($left) < count($wrong) || array_diff($wrong, $left) !== []) {
-                $ways[$do->both] ??= new MistakeWay($do, $left === [] ? Say::plain('Then all is as wanted.') : Say::plain('Then still not as wanted: '.implode(', ', $left).'.'), $costs, count($left), $effort, $changes);
+                $ways[$do->both] ??= new MistakeWay(
+                    $do,
+                    $left === []
+                        ? Say::plain('Then all is as wanted.')
+                        : Say::plain('Then still not as wanted: '.implode(', ', $left).'.'),
+                    $costs,
+                    count($left),
+                    $effort,
+                    $changes,
+                );
             }
         };
         foreach ($now->loops as $i => $loop) {
             foreach ($loop instanceof SolvedLoop ? $loop->remedies() : [] as $remedy) {
                 [$costs, $effort] = self::costs($remedy);
-                $try($remedy->do, self::done($clean, $facts->loops[$i], $remedy), $costs, $effort, RemedyChange::of($facts, $facts->loops[$i], $remedy));
+                $try(
+                    $remedy->do,
+                    self::done($clean, $facts->loops[$i], $remedy),
+                    $costs,
+                    $effort,
+                    RemedyChange::of($facts, $facts->loops[$i], $remedy),
+                );
             }
             $pile = $loop instanceof SolvedLoop ? $loop->pile() : null;
             if ($pile !== null) {
-                $shim = new LoopLength('Shims', null, new TypedLength(Length::mm(array_sum($pile)), '', Unit::Millimetre), null, null, false, Spread::Uniform);
-                $try(Say::with('Shim “{loop}” with {pile}.', ['loop' => $facts->loops[$i]->name, 'pile' => Say::join(array_map(LengthWriter::sizeInWords(...), $pile), ' + ')]),
-                    $clean->with(loops: array_map(static fn (LoopFacts $l): LoopFacts => $l->id === $facts->loops[$i]->id ? $l->withLengths([...$l->lengths, $shim]) : $l, $facts->loops)), 'shims from the drawer', 1.0);
+                $shim = new LoopLength(
+                    'Shims',
+                    null,
+                    new TypedLength(Length::mm(array_sum($pile)), '', Unit::Millimetre),
+                    null,
+                    null,
+                    false,
+                    Spread::Uniform,
+                );
+                $try(
+                    Say::with('Shim “{loop}” with {pile}.', [
+                        'loop' => $facts->loops[$i]->name,
+                        'pile' => Say::join(array_map(LengthWriter::sizeInWords(...), $pile), ' + '),
+                    ]),
+                    $clean->with(
+                        loops: array_map(
+                            static fn (LoopFacts $l): LoopFacts => $l->id === $facts->loops[$i]->id
+                                ? $l->withLengths([...$l->lengths, $shim])
+                                : $l,
+                            $facts->loops,
+                        ),
+                    ),
+                    'shims from the drawer',
+                    1.0,
+                );
             }
         }
         foreach ($now->making as $making) {
             $band = $making->entry->band;
             $last = $making->log->last();
-            if ($band === null || $last === null || ! in_array($making->verdict, [Acceptance::Above, Acceptance::Below], true)) {
+            if (
+                $band === null
+                || $last === null
+                || ! in_array($making->verdict, [Acceptance::Above, Acceptance::Below], true)
+            ) {
                 continue;
             }
             $left = self::metalLeft($making);
-            $then = $clean->with(cuts: array_map(static fn (CutFacts $c): CutFacts => $c->id === $last->id ? $c->cameOut($band->middleMm()) : $c, $facts->cuts));
-            $names = ['name' => $making->entry->label, 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)];
-            $left ? $try(Say::with('Cut “{name}” again, to {a} to {b}.', $names), $then, 'one more setting', 2.0) : $try(Say::with('Make “{name}” anew, {a} to {b}.', $names), $then, self::remake($facts), 8.0);
+            $then = $clean->with(
+                cuts: array_map(
+                    static fn (CutFacts $c): CutFacts => $c->id === $last->id ? $c->cameOut($band->middleMm()) : $c,
+                    $facts->cuts,
+                ),
+            );
+            $names = [
+                'name' => $making->entry->label,
+                'a' => LengthWriter::lower($band),
+                'b' => LengthWriter::upper($band),
+            ];
+            $left
+                ? $try(Say::with('Cut “{name}” again, to {a} to {b}.', $names), $then, 'one more setting', 2.0)
+                : $try(Say::with('Make “{name}” anew, {a} to {b}.', $names), $then, self::remake($facts), 8.0);
         }
         usort($ways, static fn (MistakeWay $a, MistakeWay $b): int => [$a->left, $a->effort] <=> [$b->left, $b->effort]);
 
@@ -218,9 +330,19 @@ final readonly class Mistake
     /** The time of all operations for one piece, in the shop's money. */
     private static function remake(JobFacts $facts): string
     {
-        $minutes = array_sum(array_map(static fn (OperationFacts $o): float => $o->setupMin + $o->runMin, $facts->operations));
+        $minutes = array_sum(
+            array_map(static fn (OperationFacts $o): float => $o->setupMin + $o->runMin, $facts->operations),
+        );
 
-        return $minutes <= 0 ? 'a new piece' : 'a new piece: about '.number_format($minutes).' min, '.$facts->shop->currency.' '.number_format($minutes / 60 * $facts->shop->ratePerH).' and the metal';
+        return $minutes <= 0
+            ? 'a new piece'
+            : 'a new piece: about '.
+                    number_format($minutes).
+                    ' min, '.
+                    $facts->shop->currency.
+                    ' '.
+                    number_format(($minutes / 60) * $facts->shop->ratePerH).
+                    ' and the metal';
     }
 
     /** The job with a remedy carried out: in every loop where the same lengths stand. */
@@ -230,8 +352,16 @@ final readonly class Mistake
         $by = $remedy->new->sizeMm - $remedy->old->sizeMm;
         if ($surface !== null && $remedy->kind === 'face') {
             return $facts->with(
-                readings: array_map(static fn (ReadingFacts $r): ReadingFacts => $r->surface === $surface ? $r->moved($by) : $r, $facts->readings),
-                cuts: array_map(static fn (CutFacts $c): CutFacts => $c->surface === $surface ? $c->cameOut($c->after->length->mm + $by) : $c, $facts->cuts),
+                readings: array_map(
+                    static fn (ReadingFacts $r): ReadingFacts => $r->surface === $surface ? $r->moved($by) : $r,
+                    $facts->readings,
+                ),
+                cuts: array_map(
+                    static fn (CutFacts $c): CutFacts => $c->surface === $surface
+                        ? $c->cameOut($c->after->length->mm + $by)
+                        : $c,
+                    $facts->cuts,
+                ),
             );
         }
         $mm = static fn (float $mm): TypedLength => new TypedLength(Length::mm($mm), '', Unit::Millimetre);
@@ -240,14 +370,21 @@ final readonly class Mistake
             $new[] = [$in->lengths[$place], $to];
         }
 
-        return $facts->with(loops: array_map(static fn (LoopFacts $l): LoopFacts => $l->withLengths(array_map(static function (LoopLength $length) use ($new, $mm): LoopLength {
-            foreach ($new as [$old, $to]) {
-                if ($length->surface === null && $length->isSamePiece($old)) {
-                    return $length->withSize($mm($to->sizeMm), $mm($to->plusMm), $mm($to->minusMm));
-                }
-            }
+        return $facts->with(
+            loops: array_map(
+                static fn (LoopFacts $l): LoopFacts => $l->withLengths(
+                    array_map(static function (LoopLength $length) use ($new, $mm): LoopLength {
+                        foreach ($new as [$old, $to]) {
+                            if ($length->surface === null && $length->isSamePiece($old)) {
+                                return $length->withSize($mm($to->sizeMm), $mm($to->plusMm), $mm($to->minusMm));
+                            }
+                        }
 
-            return $length;
-        }, $l->lengths)), $facts->loops));
+                        return $length;
+                    }, $l->lengths),
+                ),
+                $facts->loops,
+            ),
+        );
     }
 }

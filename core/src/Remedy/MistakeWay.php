@@ -16,13 +16,25 @@ final readonly class MistakeWay implements \JsonSerializable
      * @param  float  $effort  to be compared with others only
      * @param  list<array{list: string, thing: string, fact: array<string, mixed>}>  $changes  that carry it out; empty where it is work, not a number
      */
-    public function __construct(public Say $do, public Say $then, public string $costs, public int $left, public float $effort, public array $changes = [])
-    {
+    public function __construct(
+        public Say $do,
+        public Say $then,
+        public string $costs,
+        public int $left,
+        public float $effort,
+        public array $changes = [],
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['do' => $this->do, 'then' => $this->then, 'costs' => $this->costs, 'enough' => $this->left === 0, 'changes' => $this->changes];
+        return [
+            'do' => $this->do,
+            'then' => $this->then,
+            'costs' => $this->costs,
+            'enough' => $this->left === 0,
+            'changes' => $this->changes,
+        ];
     }
 }

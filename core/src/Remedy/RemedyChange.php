@@ -13,7 +13,9 @@ use Oldpart\Core\Quantity\Unit;
 /** What taking a remedy changes in the facts: a typed length, in every loop where the same piece stands. */
 final class RemedyChange
 {
-    /** @return list<array{list: string, thing: string, fact: array<string, mixed>}> empty where it is work to be done, not a number to be typed */
+    /**
+     * @return list<array{list: string, thing: string, fact: array<string, mixed>}> empty where it is work to be done, not a number to be typed
+     */
     public static function of(JobFacts $facts, LoopFacts $in, Remedy $remedy): array
     {
         $typed = [];
@@ -23,7 +25,16 @@ final class RemedyChange
                 return [];
             }
             $unit = $length->size->unit ?? Unit::Millimetre;
-            $typed[] = [$length, ['size' => self::typed($new->sizeMm, $unit, false)] + (in_array($remedy->kind, ['hold', 'together'], true) ? ['plus' => self::typed($new->plusMm, $unit, true), 'minus' => self::typed($new->minusMm, $unit, true)] : [])];
+            $typed[] = [
+                $length,
+                ['size' => self::typed($new->sizeMm, $unit, false)] +
+                (in_array($remedy->kind, ['hold', 'together'], true)
+                    ? [
+                        'plus' => self::typed($new->plusMm, $unit, true),
+                        'minus' => self::typed($new->minusMm, $unit, true),
+                    ]
+                    : []),
+            ];
         }
         $changes = [];
         foreach ($facts->loops as $loop) {
@@ -47,13 +58,23 @@ final class RemedyChange
         return $changes;
     }
 
-    /** @return array{typed: string, unit: string} limits rounded down, so that they are not wider than was worked out */
+    /**
+     * @return array{typed: string, unit: string} limits rounded down, so that they are not wider than was worked out
+     */
     private static function typed(float $mm, Unit $unit, bool $limit): array
     {
         $places = $unit === Unit::Inch ? 4 : 3;
         $value = $unit === Unit::Inch ? $mm / 25.4 : $mm;
 
-        return ['typed' => number_format($limit ? floor($value * 10 ** $places + 1e-6) / 10 ** $places : $value, $places, '.', ''), 'unit' => $unit->value];
+        return [
+            'typed' => number_format(
+                $limit ? floor($value * 10 ** $places + 1e-6) / 10 ** $places : $value,
+                $places,
+                '.',
+                '',
+            ),
+            'unit' => $unit->value,
+        ];
     }
 
     /**
@@ -62,6 +83,9 @@ final class RemedyChange
      */
     private static function plain(array $length): array
     {
-        return array_map(static fn (mixed $value): mixed => $value instanceof TypedLength ? $value->jsonSerialize() : $value, $length);
+        return array_map(
+            static fn (mixed $value): mixed => $value instanceof TypedLength ? $value->jsonSerialize() : $value,
+            $length,
+        );
     }
 }

@@ -14,13 +14,24 @@ final readonly class WayOut implements \JsonSerializable
      * @param  ?string  $operation  what it adds to the plan
      * @param  ?string  $measure  the surface to read again
      */
-    public function __construct(public string $code, public Say $says, public ?array $joint = null, public ?string $operation = null, public ?string $measure = null)
-    {
+    public function __construct(
+        public string $code,
+        public Say $says,
+        public ?array $joint = null,
+        public ?string $operation = null,
+        public ?string $measure = null,
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['code' => $this->code, 'says' => $this->says, 'joint' => $this->joint, 'operation' => $this->operation, 'measure' => $this->measure];
+        return [
+            'code' => $this->code,
+            'says' => $this->says,
+            'joint' => $this->joint,
+            'operation' => $this->operation,
+            'measure' => $this->measure,
+        ];
     }
 }

@@ -20,7 +20,9 @@ use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
 
-/** What to do where the band is empty, or narrower than the lathe holds. Each way is worked out with the same sizing. */
+/**
+ * What to do where the band is empty, or narrower than the lathe holds. Each way is worked out with the same sizing.
+ */
 final readonly class WaysOut
 {
     /** What is left on for polishing or honing, on diameter, mm: half a thou to a thou. Common practice. */
@@ -42,7 +44,14 @@ final readonly class WaysOut
         $found = $answer->mateFound;
         $wanted = $answer->wantedMm;
         $holds = $this->facts->shop->latheHoldsMm;
-        if ($found === null || $wanted === null || $answer->make === null || $answer->mate === null || $answer->purpose->isLength || $answer->sized === null) {
+        if (
+            $found === null
+            || $wanted === null
+            || $answer->make === null
+            || $answer->mate === null
+            || $answer->purpose->isLength
+            || $answer->sized === null
+        ) {
             return [];
         }
         $band = $answer->sized->band;
@@ -52,7 +61,7 @@ final readonly class WaysOut
 
         return [
             ...$this->readAgain($answer->mate, $found, $wanted),
-            ...($band === null ? [] : $this->sneakUp($answer->make, $band)),
+            ...$band === null ? [] : $this->sneakUp($answer->make, $band),
             ...$this->widen($answer->joint, $found, $wanted, $holds),
             ...$this->bond($answer, $found),
             ...$this->trueTheMate($answer->mate, $found),
@@ -69,7 +78,10 @@ final readonly class WaysOut
         $ways = [];
         foreach ($this->facts->shop->instruments->all() as $tool) {
             $u = 2 * sqrt(($tool->bestU95Mm() / 2) ** 2 + $temperature ** 2);
-            if (! $tool->canMeasure($mate->kind, $found->meanMm, $mate->long->length->mm ?? 0.0) || $u > 0.9 * $found->u95Mm) {
+            if (
+                ! $tool->canMeasure($mate->kind, $found->meanMm, $mate->long->length->mm ?? 0.0)
+                || $u > 0.9 * $found->u95Mm
+            ) {
                 continue;
             }
             $sized = ($this->size)($found->withU95($u), $wanted);
@@ -79,9 +91,20 @@ final readonly class WaysOut
         }
         usort($ways, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return array_map(static fn (array $way): WayOut => new WayOut('read-again', Say::with('Read the {mate} again with the {tool}: sure to ±{u} at best, it makes {a} … {b}.', [
-            'mate' => lcfirst($mate->name), 'tool' => lcfirst($way[1]->name), 'u' => LengthWriter::atLeast($way[0]), 'a' => LengthWriter::lower($way[2]), 'b' => LengthWriter::upper($way[2]),
-        ]), measure: $mate->id), array_slice($ways, 0, self::INSTRUMENTS));
+        return array_map(
+            static fn (array $way): WayOut => new WayOut(
+                'read-again',
+                Say::with('Read the {mate} again with the {tool}: sure to ±{u} at best, it makes {a} … {b}.', [
+                    'mate' => lcfirst($mate->name),
+                    'tool' => lcfirst($way[1]->name),
+                    'u' => LengthWriter::atLeast($way[0]),
+                    'a' => LengthWriter::lower($way[2]),
+                    'b' => LengthWriter::upper($way[2]),
+                ]),
+                measure: $mate->id,
+            ),
+            array_slice($ways, 0, self::INSTRUMENTS),
+        );
     }
 
     /** @return list<WayOut> the band is there, but narrower than the lathe holds */
@@ -89,11 +112,21 @@ final readonly class WaysOut
     {
         $bore = $make->kind === SurfaceKind::Bore;
         $first = $bore ? $band->lowerMm - self::LEFT_ON_MM : $band->upperMm + self::LEFT_ON_MM;
-        $values = ['first' => LengthWriter::size($first), 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band), 'left' => LengthWriter::difference(self::LEFT_ON_MM)];
-        $says = Say::with($bore ? 'Bore to {first}, then hone or lap the last {left} to {a} … {b}.' : 'Turn to {first}, then polish the last {left} to {a} … {b}.', $values);
+        $values = [
+            'first' => LengthWriter::size($first),
+            'a' => LengthWriter::lower($band),
+            'b' => LengthWriter::upper($band),
+            'left' => LengthWriter::difference(self::LEFT_ON_MM),
+        ];
+        $says = Say::with(
+            $bore
+                ? 'Bore to {first}, then hone or lap the last {left} to {a} … {b}.'
+                : 'Turn to {first}, then polish the last {left} to {a} … {b}.',
+            $values,
+        );
         $ways = [new WayOut('sneak-up', $says, operation: self::worded($says, $this->facts->unit))];
 
-        return [...($bore ? $this->ream($band) : []), ...$ways];
+        return [...$bore ? $this->ream($band) : [], ...$ways];
     }
 
     /** @return list<WayOut> a reamer whose size lies inside the band: a way to make it, whatever the lathe holds */
@@ -101,9 +134,15 @@ final readonly class WaysOut
     {
         foreach (StandardSize::near(true, $band->lowerMm, $band->widthMm() + 1e-9) as $size) {
             if ($size->what === 'reamer' && $size->mm <= $band->upperMm) {
-                $says = Say::with('Ream it with the {label} reamer, {s}: it lies inside {a} … {b}. Try it in scrap first: a reamer cuts a little over.', [
-                    'label' => $size->label, 's' => LengthWriter::size($size->mm), 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band),
-                ]);
+                $says = Say::with(
+                    'Ream it with the {label} reamer, {s}: it lies inside {a} … {b}. Try it in scrap first: a reamer cuts a little over.',
+                    [
+                        'label' => $size->label,
+                        's' => LengthWriter::size($size->mm),
+                        'a' => LengthWriter::lower($band),
+                        'b' => LengthWriter::upper($band),
+                    ],
+                );
 
                 return [new WayOut('ream', $says, operation: self::worded($says, $this->facts->unit))];
             }
@@ -121,15 +160,33 @@ final readonly class WaysOut
             // A tight fit is not widened into a loose one: past size to size only the tight end moves.
             $range = new Range(
                 ($inch ? floor(($wanted->min - $more) / $step + 1e-6) : round(($wanted->min - $more) / $step)) * $step,
-                $wanted->max <= 0 ? min(0.0, $wanted->max + $more) : ceil(($wanted->max + $more) / $step - 1e-6) * $step,
+                $wanted->max <= 0
+                    ? min(0.0, $wanted->max + $more)
+                    : ceil(($wanted->max + $more) / $step - 1e-6) * $step,
             );
             $band = ($this->size)($found, $range)->band;
             if ($band !== null && $band->widthMm() >= $holds) {
-                $typed = static fn (float $mm): array => ['typed' => $inch ? number_format($mm / 25.4, 4, '.', '') : number_format($mm, 3, '.', ''), 'unit' => $inch ? 'in' : 'mm'];
+                $typed = static fn (float $mm): array => [
+                    'typed' => $inch ? number_format($mm / 25.4, 4, '.', '') : number_format($mm, 3, '.', ''),
+                    'unit' => $inch ? 'in' : 'mm',
+                ];
 
-                return [new WayOut('widen', Say::with('Widen the fit by {more} at each end that can give: {r}; it then makes {a} … {b}.', [
-                    'more' => LengthWriter::difference($more), 'r' => \Oldpart\Core\Picture\Words::range($range), 'a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band),
-                ]), ['least' => $typed($range->min), 'most' => $typed($range->max), 'reason' => $joint->reason === '' ? 'widened to what can be read and held' : $joint->reason])];
+                return [
+                    new WayOut(
+                        'widen',
+                        Say::with('Widen the fit by {more} at each end that can give: {r}; it then makes {a} … {b}.', [
+                            'more' => LengthWriter::difference($more),
+                            'r' => \Oldpart\Core\Picture\Words::range($range),
+                            'a' => LengthWriter::lower($band),
+                            'b' => LengthWriter::upper($band),
+                        ]),
+                        [
+                            'least' => $typed($range->min),
+                            'most' => $typed($range->max),
+                            'reason' => $joint->reason === '' ? 'widened to what can be read and held' : $joint->reason,
+                        ],
+                    ),
+                ];
             }
         }
 
@@ -147,9 +204,26 @@ final readonly class WaysOut
         usort($offers, static fn (Offer $a, Offer $b): int => $b->clearanceMm->width() <=> $a->clearanceMm->width());
         $band = ($this->size)($found, $offers[0]->clearanceMm)->band;
 
-        return $band === null ? [] : [new WayOut('bond', Say::with('Bond it instead: slip fit and compound, makes {a} … {b}.', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]), [
-            'purpose' => 'bonded', 'school' => $offers[0]->school->value, 'least' => null, 'most' => null, 'reason' => $answer->joint->reason === '' ? 'bonded: the band for a tighter fit was too narrow' : $answer->joint->reason,
-        ])];
+        return $band === null
+            ? []
+            : [
+                new WayOut(
+                    'bond',
+                    Say::with('Bond it instead: slip fit and compound, makes {a} … {b}.', [
+                        'a' => LengthWriter::lower($band),
+                        'b' => LengthWriter::upper($band),
+                    ]),
+                    [
+                        'purpose' => 'bonded',
+                        'school' => $offers[0]->school->value,
+                        'least' => null,
+                        'most' => null,
+                        'reason' => $answer->joint->reason === ''
+                                ? 'bonded: the band for a tighter fit was too narrow'
+                                : $answer->joint->reason,
+                    ],
+                ),
+            ];
     }
 
     /** @return list<WayOut> */
@@ -159,11 +233,20 @@ final readonly class WaysOut
         if ($mate->kind === SurfaceKind::Length) {
             return [];
         }
-        foreach (StandardSize::near($bore, $bore ? $found->largestMm() : $found->smallestMm(), self::TRUED_MM) as $size) {
+        foreach (
+            StandardSize::near($bore, $bore ? $found->largestMm() : $found->smallestMm(), self::TRUED_MM) as $size
+        ) {
             if (! $bore || $size->what === 'reamer') {
-                $says = Say::with($bore ? 'Change the other part: ream the {mate} to {label} ({s}), read it again, and size to that.' : 'Change the other part: true the {mate} down to {label} ({s}), read it again, and size to that.', [
-                    'mate' => lcfirst($mate->name), 'label' => $size->label, 's' => LengthWriter::size($size->mm),
-                ]);
+                $says = Say::with(
+                    $bore
+                        ? 'Change the other part: ream the {mate} to {label} ({s}), read it again, and size to that.'
+                        : 'Change the other part: true the {mate} down to {label} ({s}), read it again, and size to that.',
+                    [
+                        'mate' => lcfirst($mate->name),
+                        'label' => $size->label,
+                        's' => LengthWriter::size($size->mm),
+                    ],
+                );
 
                 return [new WayOut('change-the-mate', $says, operation: self::worded($says, $this->facts->unit))];
             }

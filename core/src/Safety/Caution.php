@@ -19,9 +19,11 @@ final readonly class Caution
         /** @var list<array{code: string, process: string, says: string}> $rows */
         $rows = Table::rows('cautions');
 
-        return array_values(array_map(
-            static fn (array $r): self => new self($r['code'], $r['process'], $r['says']),
-            array_filter($rows, static fn (array $r): bool => $r['process'] === $process),
-        ));
+        return array_values(
+            array_map(
+                static fn (array $r): self => new self($r['code'], $r['process'], $r['says']),
+                array_filter($rows, static fn (array $r): bool => $r['process'] === $process),
+            ),
+        );
     }
 }

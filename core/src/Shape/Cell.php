@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Shape;
 
-/** A slice of a turned part between two planes: straight outside and straight inside; radii in mm, inside 0 where it is solid. */
+/**
+ * A slice of a turned part between two planes: straight outside and straight inside; radii in mm, inside 0 where it is
+ * solid.
+ */
 final readonly class Cell
 {
     public function __construct(
@@ -26,7 +29,8 @@ final readonly class Cell
     /** Volume between outside and inside. Frustum of a cone, π h (R² + R r + r²) / 3. */
     public function volumeMm3(): float
     {
-        return self::frustum($this->lengthMm(), $this->outerStartMm, $this->outerEndMm) - self::frustum($this->lengthMm(), $this->innerStartMm, $this->innerEndMm);
+        return self::frustum($this->lengthMm(), $this->outerStartMm, $this->outerEndMm) -
+            self::frustum($this->lengthMm(), $this->innerStartMm, $this->innerEndMm);
     }
 
     /** ∫ x dV, exact for straight flanks (Simpson's rule is exact for cubics), mm⁴. */
@@ -35,10 +39,12 @@ final readonly class Cell
         $middle = ($this->fromMm + $this->toMm) / 2;
         $section = static fn (float $outer, float $inner): float => M_PI * ($outer ** 2 - $inner ** 2);
         $a = $section($this->outerStartMm, $this->innerStartMm) * $this->fromMm;
-        $b = $section(($this->outerStartMm + $this->outerEndMm) / 2, ($this->innerStartMm + $this->innerEndMm) / 2) * $middle;
+        $b =
+            $section(($this->outerStartMm + $this->outerEndMm) / 2, ($this->innerStartMm + $this->innerEndMm) / 2) *
+            $middle;
         $c = $section($this->outerEndMm, $this->innerEndMm) * $this->toMm;
 
-        return $this->lengthMm() / 6 * ($a + 4 * $b + $c);
+        return ($this->lengthMm() / 6) * ($a + 4 * $b + $c);
     }
 
     /** Flanks outside and inside, without the faces. Cone flank π (R + r) s. */
@@ -51,6 +57,6 @@ final readonly class Cell
 
     private static function frustum(float $h, float $r1, float $r2): float
     {
-        return M_PI * $h / 3 * ($r1 ** 2 + $r1 * $r2 + $r2 ** 2);
+        return ((M_PI * $h) / 3) * ($r1 ** 2 + $r1 * $r2 + $r2 ** 2);
     }
 }

@@ -50,8 +50,24 @@ final readonly class Chamfer
         $c = $cells[$at];
         $leg = min($this->legMm, $c->lengthMm(), max(0.0, self::OF_WALL * ($c->outerStartMm - $c->innerStartMm)));
         $cells[$at] = $this->inside
-            ? new Cell($c->fromMm, $c->toMm, $c->outerStartMm, $c->outerEndMm, $c->innerStartMm + ($onLeft ? 0 : $leg), $c->innerEndMm + ($onLeft ? $leg : 0), $c->offsetMm)
-            : new Cell($c->fromMm, $c->toMm, $c->outerStartMm - ($onLeft ? 0 : $leg), $c->outerEndMm - ($onLeft ? $leg : 0), $c->innerStartMm, $c->innerEndMm, $c->offsetMm);
+            ? new Cell(
+                $c->fromMm,
+                $c->toMm,
+                $c->outerStartMm,
+                $c->outerEndMm,
+                $c->innerStartMm + ($onLeft ? 0 : $leg),
+                $c->innerEndMm + ($onLeft ? $leg : 0),
+                $c->offsetMm,
+            )
+            : new Cell(
+                $c->fromMm,
+                $c->toMm,
+                $c->outerStartMm - ($onLeft ? 0 : $leg),
+                $c->outerEndMm - ($onLeft ? $leg : 0),
+                $c->innerStartMm,
+                $c->innerEndMm,
+                $c->offsetMm,
+            );
 
         return array_values($cells);
     }

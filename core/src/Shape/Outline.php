@@ -10,7 +10,12 @@ final class Outline
     /** @return list<array{float, float}> about the middle */
     public static function rectangle(float $width, float $height): array
     {
-        return [[-$width / 2, -$height / 2], [$width / 2, -$height / 2], [$width / 2, $height / 2], [-$width / 2, $height / 2]];
+        return [
+            [-$width / 2, -$height / 2],
+            [$width / 2, -$height / 2],
+            [$width / 2, $height / 2],
+            [-$width / 2, $height / 2],
+        ];
     }
 
     /**
@@ -24,7 +29,7 @@ final class Outline
         $points = [];
         foreach ($circles as [$x, $y, $radius]) {
             for ($i = 0; $i < 48; $i++) {
-                $points[] = [$x + $radius * cos(2 * M_PI * $i / 48), $y + $radius * sin(2 * M_PI * $i / 48)];
+                $points[] = [$x + $radius * cos((2 * M_PI * $i) / 48), $y + $radius * sin((2 * M_PI * $i) / 48)];
             }
         }
         sort($points);

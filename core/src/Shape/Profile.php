@@ -43,7 +43,9 @@ final readonly class Profile
         foreach ($chamfers as $chamfer) {
             $cells = $chamfer->on($cells);
         }
-        $marks = array_values(array_filter([...$outside, ...$inside], static fn (Segment $s): bool => $s->mark !== null));
+        $marks = array_values(
+            array_filter([...$outside, ...$inside], static fn (Segment $s): bool => $s->mark !== null),
+        );
 
         return new self($cells, $marks);
     }
@@ -69,7 +71,15 @@ final readonly class Profile
             return null;
         }
 
-        return new Cell($from, $to, $outer->at($from), $outer->at($to), $inner?->at($from) ?? 0.0, $inner?->at($to) ?? 0.0, $inner->offsetMm ?? 0.0);
+        return new Cell(
+            $from,
+            $to,
+            $outer->at($from),
+            $outer->at($to),
+            $inner?->at($from) ?? 0.0,
+            $inner?->at($to) ?? 0.0,
+            $inner->offsetMm ?? 0.0,
+        );
     }
 
     /** @param  array<Segment>  $segments */
@@ -92,7 +102,8 @@ final readonly class Profile
 
     public function isHollow(): bool
     {
-        return array_filter($this->cells, static fn (Cell $c): bool => $c->innerStartMm > 0 || $c->innerEndMm > 0) !== [];
+        return array_filter($this->cells, static fn (Cell $c): bool => $c->innerStartMm > 0 || $c->innerEndMm > 0) !==
+            [];
     }
 
     public function fromMm(): float
@@ -107,7 +118,9 @@ final readonly class Profile
 
     public function largestMm(): float
     {
-        return $this->cells === [] ? 0.0 : max(array_map(static fn (Cell $c): float => max($c->outerStartMm, $c->outerEndMm), $this->cells));
+        return $this->cells === []
+            ? 0.0
+            : max(array_map(static fn (Cell $c): float => max($c->outerStartMm, $c->outerEndMm), $this->cells));
     }
 
     /** Volume of the turned shape, mm³, without holes and keyways. */
@@ -121,7 +134,9 @@ final readonly class Profile
     {
         $volume = $this->volumeMm3();
 
-        return $volume <= 0 ? 0.0 : array_sum(array_map(static fn (Cell $c): float => $c->momentMm4(), $this->cells)) / $volume;
+        return $volume <= 0
+            ? 0.0
+            : array_sum(array_map(static fn (Cell $c): float => $c->momentMm4(), $this->cells)) / $volume;
     }
 
     /** The whole surface, flanks and faces, mm². */
@@ -148,7 +163,10 @@ final readonly class Profile
     {
         $thick = 0.0;
         foreach ($this->cells as $cell) {
-            if ($radiusMm < ($cell->outerStartMm + $cell->outerEndMm) / 2 && $radiusMm > ($cell->innerStartMm + $cell->innerEndMm) / 2) {
+            if (
+                $radiusMm < ($cell->outerStartMm + $cell->outerEndMm) / 2
+                && $radiusMm > ($cell->innerStartMm + $cell->innerEndMm) / 2
+            ) {
                 $thick += $cell->lengthMm();
             }
         }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Shape;
 
-/** A stretch of a turned surface along the axis, straight between its two radii; mm. An eccentric bore has its axis off by `offsetMm`. */
+/**
+ * A stretch of a turned surface along the axis, straight between its two radii; mm. An eccentric bore has its axis off
+ * by `offsetMm`.
+ */
 final readonly class Segment
 {
     public function __construct(
@@ -23,7 +26,9 @@ final readonly class Segment
     {
         $run = $this->toMm - $this->fromMm;
 
-        return $run <= 0 ? $this->startMm : $this->startMm + ($this->endMm - $this->startMm) * ($xMm - $this->fromMm) / $run;
+        return $run <= 0
+            ? $this->startMm
+            : $this->startMm + (($this->endMm - $this->startMm) * ($xMm - $this->fromMm)) / $run;
     }
 
     public function covers(float $xMm): bool

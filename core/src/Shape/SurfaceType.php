@@ -35,7 +35,12 @@ enum SurfaceType: string
     {
         return match ($this) {
             self::Bore, self::TaperInside, self::ThreadInside, self::GrooveInside => SurfaceKind::Bore,
-            self::Shaft, self::TaperOutside, self::ThreadOutside, self::GrooveOutside, self::Spline, self::Teeth => SurfaceKind::Shaft,
+            self::Shaft,
+            self::TaperOutside,
+            self::ThreadOutside,
+            self::GrooveOutside,
+            self::Spline,
+            self::Teeth => SurfaceKind::Shaft,
             default => SurfaceKind::Length,
         };
     }
@@ -67,7 +72,11 @@ enum SurfaceType: string
     /** Could be the reference others are measured and held from. */
     public function canBeDatum(): bool
     {
-        return in_array($this, [self::Bore, self::Shaft, self::Face, self::Flat, self::TaperInside, self::TaperOutside], true);
+        return in_array(
+            $this,
+            [self::Bore, self::Shaft, self::Face, self::Flat, self::TaperInside, self::TaperOutside],
+            true,
+        );
     }
 
     public function label(): string
@@ -108,12 +117,19 @@ enum SurfaceType: string
         return match ($this) {
             self::Bore => ['size' => 'Diameter', ...$place, 'x' => 'Centre, to the right', 'y' => 'Centre, upward'],
             self::Shaft => ['size' => 'Diameter', ...$place, 'x' => 'Centre, to the right', 'y' => 'Centre, upward'],
-            self::TaperOutside, self::TaperInside => ['size' => 'Diameter where it begins', 'size2' => 'Diameter at the far end', ...$place],
+            self::TaperOutside, self::TaperInside => [
+                'size' => 'Diameter where it begins',
+                'size2' => 'Diameter at the far end',
+                ...$place,
+            ],
             self::ThreadOutside, self::ThreadInside => ['size' => 'Major diameter', 'pitch' => 'Pitch', ...$place],
             self::GrooveOutside, self::GrooveInside => ['size' => 'Diameter at its bottom', ...$place],
             self::KeywayShaft, self::KeywayHub => ['size' => 'Width', 'size2' => 'Depth', ...$place],
             self::HolePattern => ['size' => 'Hole circle', 'size2' => 'Hole', ...$place],
-            self::ChamferOutside, self::ChamferInside => ['size' => 'Leg, at 45°', 'at' => 'At the corner, from the left face'],
+            self::ChamferOutside, self::ChamferInside => [
+                'size' => 'Leg, at 45°',
+                'at' => 'At the corner, from the left face',
+            ],
             self::Spline, self::Teeth => ['size' => 'Outside diameter', 'pitch' => 'Pitch', ...$place],
             self::Length => ['size' => 'Length', ...$place],
             self::Flat => ['size' => 'Width', ...$place],

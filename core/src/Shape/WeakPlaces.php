@@ -8,7 +8,10 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Quantity\LengthWriter;
 
-/** Where a part is likely to fail by its shape, so that it is changed and not copied. Source: common practice of the trade. */
+/**
+ * Where a part is likely to fail by its shape, so that it is changed and not copied. Source: common practice of the
+ * trade.
+ */
 final class WeakPlaces
 {
     /** Centre to edge in hole diameters: ordinary metal, and iron or aluminium. */
@@ -24,8 +27,14 @@ final class WeakPlaces
      * @param  float  $outsideMm  the outside the holes come near
      * @param  bool  $weakMetal  cast iron, aluminium, white metal
      */
-    public static function edge(string $name, float $circleMm, float $holeMm, float $outsideMm, bool $weakMetal, string $about = ''): ?Note
-    {
+    public static function edge(
+        string $name,
+        float $circleMm,
+        float $holeMm,
+        float $outsideMm,
+        bool $weakMetal,
+        string $about = '',
+    ): ?Note {
         $edge = ($outsideMm - $circleMm) / 2;
         $factor = $weakMetal ? self::EDGE_WEAK : self::EDGE;
         if ($edge >= $factor * $holeMm - 1e-9) {
@@ -34,25 +43,65 @@ final class WeakPlaces
 
         $circle = $outsideMm - 2 * $factor * $holeMm;
 
-        return Note::caution('hole-near-edge', Say::with('{n}: centre to edge is {e}, wanted at least {w} ({f} hole diameters). A larger outside of {o}'.($circle > $holeMm ? ', a circle of {c}' : '').' or smaller holes would do it.', [
-            'n' => $name, 'e' => LengthWriter::difference($edge), 'w' => LengthWriter::difference($factor * $holeMm), 'f' => number_format($factor, 1),
-            'o' => LengthWriter::difference($circleMm + 2 * $factor * $holeMm), 'c' => LengthWriter::difference($circle),
-        ]), $about);
+        return Note::caution(
+            'hole-near-edge',
+            Say::with(
+                '{n}: centre to edge is {e}, wanted at least {w} ({f} hole diameters). A larger outside of {o}'.
+                    ($circle > $holeMm ? ', a circle of {c}' : '').
+                    ' or smaller holes would do it.',
+                [
+                    'n' => $name,
+                    'e' => LengthWriter::difference($edge),
+                    'w' => LengthWriter::difference($factor * $holeMm),
+                    'f' => number_format($factor, 1),
+                    'o' => LengthWriter::difference($circleMm + 2 * $factor * $holeMm),
+                    'c' => LengthWriter::difference($circle),
+                ],
+            ),
+            $about,
+        );
     }
 
     /** A circle of holes beyond the part's own outside: one of the two is wrong. */
     public static function offPart(string $name, float $circleMm, float $outsideMm, string $about = ''): ?Note
     {
-        return $outsideMm <= 0 ? null : Note::caution('holes-off-part', Say::with('{n}: a circle of {c} lies off the part, which is {o} at its largest. One of the two is wrong.', ['n' => $name, 'c' => LengthWriter::sizeInWords($circleMm), 'o' => LengthWriter::sizeInWords($outsideMm)]), $about);
+        return $outsideMm <= 0
+            ? null
+            : Note::caution(
+                'holes-off-part',
+                Say::with(
+                    '{n}: a circle of {c} lies off the part, which is {o} at its largest. One of the two is wrong.',
+                    [
+                        'n' => $name,
+                        'c' => LengthWriter::sizeInWords($circleMm),
+                        'o' => LengthWriter::sizeInWords($outsideMm),
+                    ],
+                ),
+                $about,
+            );
     }
 
     /** A thread in a metal too weak for it: an insert, or at least so much engagement. */
     public static function thread(string $name, float $majorMm, ?float $longMm, string $metal, string $about = ''): Note
     {
         $wanted = 2 * $majorMm;
-        $short = $longMm !== null && $longMm < $wanted ? Say::with(' It has {l}, twice its diameter would be {w}.', ['l' => LengthWriter::difference($longMm), 'w' => LengthWriter::difference($wanted)]) : Say::plain('');
+        $short =
+            $longMm !== null && $longMm < $wanted
+                ? Say::with(' It has {l}, twice its diameter would be {w}.', [
+                    'l' => LengthWriter::difference($longMm),
+                    'w' => LengthWriter::difference($wanted),
+                ])
+                : Say::plain('');
 
-        return Note::caution('weak-thread', Say::with('{n}: a thread in {m} strips before its screw. Think of a steel insert with a shoulder.{s}', ['n' => $name, 'm' => $metal, 's' => $short]), $about);
+        return Note::caution(
+            'weak-thread',
+            Say::with('{n}: a thread in {m} strips before its screw. Think of a steel insert with a shoulder.{s}', [
+                'n' => $name,
+                'm' => $metal,
+                's' => $short,
+            ]),
+            $about,
+        );
     }
 
     /**
@@ -66,6 +115,13 @@ final class WeakPlaces
             return null;
         }
 
-        return Note::caution('thin-wall-shape', Say::with('{n}: the wall is down to {w}. Finish the bore while the wall is thick, or bond it in and finish in place.', ['n' => $name, 'w' => LengthWriter::difference($wallMm)]), $about);
+        return Note::caution(
+            'thin-wall-shape',
+            Say::with(
+                '{n}: the wall is down to {w}. Finish the bore while the wall is thick, or bond it in and finish in place.',
+                ['n' => $name, 'w' => LengthWriter::difference($wallMm)],
+            ),
+            $about,
+        );
     }
 }

@@ -32,24 +32,53 @@ final class BearingSeatSum implements Sum
 
     public function run(Fields $in): array
     {
-        $in->only(['designation', 'bore_mm', 'outer_mm', 'width_mm', 'turning', 'load', 'housing', 'shaft_material', 'housing_material', 'shaft_bore_mm', 'inner_warmer_k']);
-        $seat = BearingSeat::of(self::bearing($in), new BearingDuty(
-            self::oneOf($in, 'turning', ['inner', 'outer']), self::oneOf($in, 'load', ['light', 'normal', 'heavy']),
-            $in->has('housing') ? self::oneOf($in, 'housing', ['solid', 'split', 'thin']) : 'solid',
-            $in->has('shaft_material') ? MaterialInput::read($in, 'shaft_material', ['e_gpa', 'nu']) : null,
-            $in->has('housing_material') ? MaterialInput::read($in, 'housing_material', ['e_gpa', 'nu']) : null,
-            $in->numberOrNull('shaft_bore_mm') ?? 0.0, $in->numberOrNull('inner_warmer_k') ?? 0.0,
-        ));
-        $um = static fn (Limits $l): array => ['upper_um' => round($l->upperMm * 1000, 3), 'lower_um' => round($l->lowerMm * 1000, 3)];
-        $range = static fn (?Range $r): ?array => $r === null ? null : ['min' => $r->min * 1000, 'max' => $r->max * 1000];
+        $in->only([
+            'designation',
+            'bore_mm',
+            'outer_mm',
+            'width_mm',
+            'turning',
+            'load',
+            'housing',
+            'shaft_material',
+            'housing_material',
+            'shaft_bore_mm',
+            'inner_warmer_k',
+        ]);
+        $seat = BearingSeat::of(
+            self::bearing($in),
+            new BearingDuty(
+                self::oneOf($in, 'turning', ['inner', 'outer']),
+                self::oneOf($in, 'load', ['light', 'normal', 'heavy']),
+                $in->has('housing') ? self::oneOf($in, 'housing', ['solid', 'split', 'thin']) : 'solid',
+                $in->has('shaft_material') ? MaterialInput::read($in, 'shaft_material', ['e_gpa', 'nu']) : null,
+                $in->has('housing_material') ? MaterialInput::read($in, 'housing_material', ['e_gpa', 'nu']) : null,
+                $in->numberOrNull('shaft_bore_mm') ?? 0.0,
+                $in->numberOrNull('inner_warmer_k') ?? 0.0,
+            ),
+        );
+        $um = static fn (Limits $l): array => [
+            'upper_um' => round($l->upperMm * 1000, 3),
+            'lower_um' => round($l->lowerMm * 1000, 3),
+        ];
+        $range = static fn (?Range $r): ?array => $r === null
+            ? null
+            : ['min' => $r->min * 1000, 'max' => $r->max * 1000];
         $normal = BearingTable::clearance($seat->bearing);
 
         return [
             'bearing' => $seat->bearing,
-            'shaft_class' => $seat->shaftClass, 'housing_class' => $seat->housingClass, 'shaft_um' => $um($seat->shaft), 'housing_um' => $um($seat->housing),
-            'on_shaft_clearance_um' => $range($seat->onShaftMm), 'in_housing_clearance_um' => $range($seat->inHousingMm),
-            'clearance_loss_um' => $range($seat->lossMm), 'warm_loss_um' => $seat->warmLossMm * 1000,
-            'normal_clearance_um' => $range($normal), 'clearance_left_um' => $range($seat->left), 'take_group' => $seat->group,
+            'shaft_class' => $seat->shaftClass,
+            'housing_class' => $seat->housingClass,
+            'shaft_um' => $um($seat->shaft),
+            'housing_um' => $um($seat->housing),
+            'on_shaft_clearance_um' => $range($seat->onShaftMm),
+            'in_housing_clearance_um' => $range($seat->inHousingMm),
+            'clearance_loss_um' => $range($seat->lossMm),
+            'warm_loss_um' => $seat->warmLossMm * 1000,
+            'normal_clearance_um' => $range($normal),
+            'clearance_left_um' => $range($seat->left),
+            'take_group' => $seat->group,
             'shoulder' => BearingTable::shoulder($seat->bearing),
             'notes' => $seat->notes,
             'working' => $seat->working,
@@ -64,10 +93,17 @@ final class BearingSeatSum implements Sum
         }
         [$bore, $outside, $width] = [$in->number('bore_mm'), $in->number('outer_mm'), $in->number('width_mm')];
         if ($bore <= 0 || $outside <= $bore || $width <= 0) {
-            throw $in->bad($outside <= $bore ? 'outer_mm' : ($bore <= 0 ? 'bore_mm' : 'width_mm'), 'must be above zero, and the outside larger than the bore.');
+            throw $in->bad(
+                $outside <= $bore ? 'outer_mm' : ($bore <= 0 ? 'bore_mm' : 'width_mm'),
+                'must be above zero, and the outside larger than the bore.',
+            );
         }
         foreach (Bearings::all() as $known) {
-            if (abs($known->boreMm - $bore) < 0.02 && abs($known->outsideMm - $outside) < 0.02 && abs($known->widthMm - $width) < 0.02) {
+            if (
+                abs($known->boreMm - $bore) < 0.02
+                && abs($known->outsideMm - $outside) < 0.02
+                && abs($known->widthMm - $width) < 0.02
+            ) {
                 return $known;
             }
         }

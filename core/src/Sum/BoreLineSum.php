@@ -23,24 +23,60 @@ final class BoreLineSum implements Sum
 
     public function example(): array
     {
-        return ['distance_mm' => 400, 'a_mm' => 0.02, 'b_mm' => 0.1, 'turned_a_mm' => 0.0, 'turned_b_mm' => 0.08, 'feet_mm' => 250, 'bar_mm' => 30];
+        return [
+            'distance_mm' => 400,
+            'a_mm' => 0.02,
+            'b_mm' => 0.1,
+            'turned_a_mm' => 0.0,
+            'turned_b_mm' => 0.08,
+            'feet_mm' => 250,
+            'bar_mm' => 30,
+        ];
     }
 
     public function run(Fields $in): array
     {
         $in->only(['distance_mm', 'a_mm', 'b_mm', 'turned_a_mm', 'turned_b_mm', 'feet_mm', 'bar_mm']);
         $distance = $in->number('distance_mm');
-        $line = BoreLine::plane($distance, $in->number('a_mm'), $in->number('b_mm'), $in->numberOrNull('turned_a_mm'), $in->numberOrNull('turned_b_mm'), $in->numberOrNull('feet_mm'));
+        $line = BoreLine::plane(
+            $distance,
+            $in->number('a_mm'),
+            $in->number('b_mm'),
+            $in->numberOrNull('turned_a_mm'),
+            $in->numberOrNull('turned_b_mm'),
+            $in->numberOrNull('feet_mm'),
+        );
         $bar = $in->numberOrNull('bar_mm');
         $sag = $bar === null ? null : BoreLine::sagMm($bar, $distance);
-        $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::difference(abs($mm))]);
+        $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', [
+            's' => LengthWriter::difference(abs($mm)),
+        ]);
 
         return [
-            'off_a_mm' => $line->offMm[0], 'off_b_mm' => $line->offMm[1], 'tilt' => $line->tilt, 'shim_mm' => $line->shimMm, 'bar_out_mm' => $line->barOutMm, 'sag_mm' => $sag,
-            'says' => Say::with('Off by {a} at the first place and {b} at the second: {t} mm in a metre.', ['a' => $signed($line->offMm[0]), 'b' => $signed($line->offMm[1]), 't' => number_format(abs($line->tilt) * 1000, 3)]),
-            'shim_says' => $line->shimMm === null ? null : Say::with('Shim {s} under the {which} foot.', ['s' => LengthWriter::difference(abs($line->shimMm)), 'which' => $line->shimMm > 0 ? 'first' : 'second']),
-            'sag_says' => $sag === null ? null : Say::with('The bar itself hangs through by {s}: up and down, take that into account.', ['s' => LengthWriter::difference($sag)]),
-            'notes' => $line->notes(), 'working' => $line->working(),
+            'off_a_mm' => $line->offMm[0],
+            'off_b_mm' => $line->offMm[1],
+            'tilt' => $line->tilt,
+            'shim_mm' => $line->shimMm,
+            'bar_out_mm' => $line->barOutMm,
+            'sag_mm' => $sag,
+            'says' => Say::with('Off by {a} at the first place and {b} at the second: {t} mm in a metre.', [
+                'a' => $signed($line->offMm[0]),
+                'b' => $signed($line->offMm[1]),
+                't' => number_format(abs($line->tilt) * 1000, 3),
+            ]),
+            'shim_says' => $line->shimMm === null
+                    ? null
+                    : Say::with('Shim {s} under the {which} foot.', [
+                        's' => LengthWriter::difference(abs($line->shimMm)),
+                        'which' => $line->shimMm > 0 ? 'first' : 'second',
+                    ]),
+            'sag_says' => $sag === null
+                    ? null
+                    : Say::with('The bar itself hangs through by {s}: up and down, take that into account.', [
+                        's' => LengthWriter::difference($sag),
+                    ]),
+            'notes' => $line->notes(),
+            'working' => $line->working(),
         ];
     }
 }

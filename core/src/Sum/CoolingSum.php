@@ -22,21 +22,48 @@ final class CoolingSum implements Sum
     public function example(): array
     {
         return [
-            'part_c' => 45.0, 'room_c' => 20.0, 'material' => ['name' => 'low-carbon steel, cold drawn'], 'diameter_mm' => 36.0, 'length_mm' => 60.0,
-            'size_mm' => 36.0, 'limit_mm' => 0.002,
+            'part_c' => 45.0,
+            'room_c' => 20.0,
+            'material' => ['name' => 'low-carbon steel, cold drawn'],
+            'diameter_mm' => 36.0,
+            'length_mm' => 60.0,
+            'size_mm' => 36.0,
+            'limit_mm' => 0.002,
         ];
     }
 
     public function run(Fields $in): array
     {
-        $in->only(['part_c', 'room_c', 'material', 'volume_mm3', 'area_mm2', 'diameter_mm', 'length_mm', 'size_mm', 'limit_mm', 'h']);
+        $in->only([
+            'part_c',
+            'room_c',
+            'material',
+            'volume_mm3',
+            'area_mm2',
+            'diameter_mm',
+            'length_mm',
+            'size_mm',
+            'limit_mm',
+            'h',
+        ]);
         [$volume, $area] = self::body($in);
         $cooling = Cooling::of(
-            $in->number('part_c'), $in->number('room_c'), MaterialInput::read($in, 'material', ['density_kg_m3', 'specific_heat_j_kgk', 'alpha_per_k']),
-            $volume, $area, $in->number('size_mm'), $in->number('limit_mm'), $in->numberOrNull('h') ?? Cooling::STILL_AIR,
+            $in->number('part_c'),
+            $in->number('room_c'),
+            MaterialInput::read($in, 'material', ['density_kg_m3', 'specific_heat_j_kgk', 'alpha_per_k']),
+            $volume,
+            $area,
+            $in->number('size_mm'),
+            $in->number('limit_mm'),
+            $in->numberOrNull('h') ?? Cooling::STILL_AIR,
         );
 
-        return ['time_constant_s' => $cooling->timeConstantS, 'wait_s' => $cooling->waitS, 'notes' => $cooling->notes, 'working' => $cooling->working];
+        return [
+            'time_constant_s' => $cooling->timeConstantS,
+            'wait_s' => $cooling->waitS,
+            'notes' => $cooling->notes,
+            'working' => $cooling->working,
+        ];
     }
 
     /** @return array{float, float} volume and area, of a cylinder where a diameter and a length are given */
@@ -52,6 +79,6 @@ final class CoolingSum implements Sum
             }
         }
 
-        return [M_PI / 4 * $d ** 2 * $l, M_PI / 2 * $d ** 2 + M_PI * $d * $l];
+        return [(M_PI / 4) * $d ** 2 * $l, (M_PI / 2) * $d ** 2 + M_PI * $d * $l];
     }
 }

@@ -24,7 +24,12 @@ final class FitAtSum implements Sum
 
     public function example(): array
     {
-        return ['make' => 'shaft', 'size_mm' => 28.59, 'mate' => ['size_mm' => 28.567, 'u95_mm' => 0.005], 'clearance_mm' => ['min' => -0.033, 'max' => 0.0]];
+        return [
+            'make' => 'shaft',
+            'size_mm' => 28.59,
+            'mate' => ['size_mm' => 28.567, 'u95_mm' => 0.005],
+            'clearance_mm' => ['min' => -0.033, 'max' => 0.0],
+        ];
     }
 
     public function run(Fields $in): array
@@ -37,7 +42,14 @@ final class FitAtSum implements Sum
         $mate = $in->object('mate') ?? throw $in->bad('mate', 'is missing.');
         $mate->only(['size_mm', 'u95_mm', 'loose_mm']);
         $size = $in->number('size_mm');
-        $fit = FitAt::of($make === 'shaft', $size, $mate->number('size_mm'), $mate->number('u95_mm'), $mate->numberOrNull('loose_mm'), $in->has('clearance_mm') ? $in->range('clearance_mm') : null);
+        $fit = FitAt::of(
+            $make === 'shaft',
+            $size,
+            $mate->number('size_mm'),
+            $mate->number('u95_mm'),
+            $mate->numberOrNull('loose_mm'),
+            $in->has('clearance_mm') ? $in->range('clearance_mm') : null,
+        );
         $words = Words::range($fit->clearanceMm);
 
         return [
@@ -46,7 +58,14 @@ final class FitAtSum implements Sum
             'size' => LengthWriter::size($size),
             'says' => $words,
             'notes' => [],
-            'working' => [new WorkingStep('Fit', $make === 'shaft' ? 'mate − size ± U' : 'size − mate ± U', $words, 'bore less shaft; ISO 14253-1 for the guard')],
+            'working' => [
+                new WorkingStep(
+                    'Fit',
+                    $make === 'shaft' ? 'mate − size ± U' : 'size − mate ± U',
+                    $words,
+                    'bore less shaft; ISO 14253-1 for the guard',
+                ),
+            ],
         ];
     }
 }

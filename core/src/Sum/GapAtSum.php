@@ -25,7 +25,14 @@ final class GapAtSum implements Sum
 
     public function example(): array
     {
-        return ['d_mm' => 30, 'interference_mm' => ['min' => 0.001, 'max' => 0.035], 'inner' => ['name' => 'leaded tin bronze (bearing)'], 'outer' => ['name' => 'grey cast iron, ordinary'], 'inner_c' => -18, 'outer_c' => 180];
+        return [
+            'd_mm' => 30,
+            'interference_mm' => ['min' => 0.001, 'max' => 0.035],
+            'inner' => ['name' => 'leaded tin bronze (bearing)'],
+            'outer' => ['name' => 'grey cast iron, ordinary'],
+            'inner_c' => -18,
+            'outer_c' => 180,
+        ];
     }
 
     public function run(Fields $in): array
@@ -36,7 +43,10 @@ final class GapAtSum implements Sum
             throw $in->bad('d_mm', 'must be above zero.');
         }
         $range = $in->range('interference_mm');
-        [$inner, $outer] = [MaterialInput::read($in, 'inner', ['alpha_per_k']), MaterialInput::read($in, 'outer', ['alpha_per_k'])];
+        [$inner, $outer] = [
+            MaterialInput::read($in, 'inner', ['alpha_per_k']),
+            MaterialInput::read($in, 'outer', ['alpha_per_k']),
+        ];
         [$innerC, $outerC] = [$in->number('inner_c'), $in->number('outer_c')];
         foreach (['inner_c' => $innerC, 'outer_c' => $outerC] as $field => $celsius) {
             if ($celsius < -200 || $celsius > 600) {

@@ -33,7 +33,10 @@ final class InchFitSum implements Sum
         [$size, $class] = [$in->number('size_in'), $in->text('class')];
         $fit = InchFit::of($size * 25.4, $class);
         $thou = static fn (float $mm): float => round($mm / 0.0254, 6);
-        $limits = static fn (Limits $l): array => ['upper_thou' => $thou($l->upperMm), 'lower_thou' => $thou($l->lowerMm)];
+        $limits = static fn (Limits $l): array => [
+            'upper_thou' => $thou($l->upperMm),
+            'lower_thou' => $thou($l->lowerMm),
+        ];
         $clearance = $fit->clearance();
 
         return [
@@ -41,7 +44,14 @@ final class InchFitSum implements Sum
             'shaft' => $limits($fit->shaft),
             'clearance_thou' => ['min' => $thou($clearance->min), 'max' => $thou($clearance->max)],
             'notes' => [],
-            'working' => [new WorkingStep('Limits', 'the row of the table that holds the size', Say::plain("{$class} at {$size} in"), 'ANSI B4.1-1967 (R2009)')],
+            'working' => [
+                new WorkingStep(
+                    'Limits',
+                    'the row of the table that holds the size',
+                    Say::plain("{$class} at {$size} in"),
+                    'ANSI B4.1-1967 (R2009)',
+                ),
+            ],
         ];
     }
 }

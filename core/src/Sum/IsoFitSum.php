@@ -36,15 +36,26 @@ final class IsoFitSum implements Sum
         }
         $hole = $holeClass === null ? null : Iso286::hole($size, $holeClass);
         $shaft = $shaftClass === null ? null : Iso286::shaft($size, $shaftClass);
-        $um = static fn (?Limits $l): ?array => $l === null ? null : ['upper_um' => round($l->upperMm * 1000, 3), 'lower_um' => round($l->lowerMm * 1000, 3)];
+        $um = static fn (?Limits $l): ?array => $l === null
+            ? null
+            : ['upper_um' => round($l->upperMm * 1000, 3), 'lower_um' => round($l->lowerMm * 1000, 3)];
         $clearance = $hole === null || $shaft === null ? null : $hole->clearance($shaft);
 
         return [
             'hole' => $um($hole),
             'shaft' => $um($shaft),
-            'clearance_um' => $clearance === null ? null : ['min' => round($clearance->min * 1000, 3), 'max' => round($clearance->max * 1000, 3)],
+            'clearance_um' => $clearance === null
+                    ? null
+                    : ['min' => round($clearance->min * 1000, 3), 'max' => round($clearance->max * 1000, 3)],
             'notes' => [],
-            'working' => [new WorkingStep('Limits', 'fundamental deviation and grade from the table', Say::plain(trim("{$holeClass} {$shaftClass} at {$size} mm")), 'ISO 286-1:2010 and ISO 286-2:2010')],
+            'working' => [
+                new WorkingStep(
+                    'Limits',
+                    'fundamental deviation and grade from the table',
+                    Say::plain(trim("{$holeClass} {$shaftClass} at {$size} mm")),
+                    'ISO 286-1:2010 and ISO 286-2:2010',
+                ),
+            ],
         ];
     }
 }

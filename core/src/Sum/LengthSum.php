@@ -32,7 +32,9 @@ final class LengthSum implements Sum
     {
         $in->only(['text', 'unit', 'signed', 'reading']);
         [$text, $unit] = [$in->text('text'), $in->choice('unit', Unit::class)];
-        $read = $in->flag('reading') ? ReadingReader::read($text, $unit) : LengthReader::read($text, $unit, $in->flag('signed'));
+        $read = $in->flag('reading')
+            ? ReadingReader::read($text, $unit)
+            : LengthReader::read($text, $unit, $in->flag('signed'));
         $mm = $read->length->mm;
 
         return [
@@ -42,7 +44,14 @@ final class LengthSum implements Sum
             'shown' => LengthWriter::size($mm),
             'fine' => abs($mm) < 0.1 ? LengthWriter::fine($mm) : null,
             'notes' => [],
-            'working' => [new WorkingStep('Understood as', '1 in = 25.4 mm', LengthWriter::sizeInWords($mm), 'exact by definition')],
+            'working' => [
+                new WorkingStep(
+                    'Understood as',
+                    '1 in = 25.4 mm',
+                    LengthWriter::sizeInWords($mm),
+                    'exact by definition',
+                ),
+            ],
         ];
     }
 }

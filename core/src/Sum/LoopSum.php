@@ -25,10 +25,27 @@ final class LoopSum implements Sum
 
     public function example(): array
     {
-        return ['contributors' => [
-            ['name' => 'housing', 'size_mm' => 40, 'plus_mm' => 0.05, 'minus_mm' => 0.05, 'direction' => 1, 'spread' => 'uniform'],
-            ['name' => 'bush', 'size_mm' => 39.9, 'plus_mm' => 0, 'minus_mm' => 0.05, 'direction' => -1, 'spread' => 'uniform'],
-        ], 'wanted' => ['min_mm' => 0.05, 'max_mm' => 0.2]];
+        return [
+            'contributors' => [
+                [
+                    'name' => 'housing',
+                    'size_mm' => 40,
+                    'plus_mm' => 0.05,
+                    'minus_mm' => 0.05,
+                    'direction' => 1,
+                    'spread' => 'uniform',
+                ],
+                [
+                    'name' => 'bush',
+                    'size_mm' => 39.9,
+                    'plus_mm' => 0,
+                    'minus_mm' => 0.05,
+                    'direction' => -1,
+                    'spread' => 'uniform',
+                ],
+            ],
+            'wanted' => ['min_mm' => 0.05, 'max_mm' => 0.2],
+        ];
     }
 
     public function run(Fields $in): array
@@ -39,8 +56,13 @@ final class LoopSum implements Sum
             $f->only(['name', 'size_mm', 'plus_mm', 'minus_mm', 'direction', 'spread']);
             $direction = $f->number('direction');
             $contributors[] = new Contributor(
-                $f->text('name'), $f->number('size_mm'), $f->number('plus_mm'), $f->number('minus_mm'), $direction === floor($direction) ? (int) $direction : 0,
-                $f->choice('spread', Spread::class), "contributors.{$i}",
+                $f->text('name'),
+                $f->number('size_mm'),
+                $f->number('plus_mm'),
+                $f->number('minus_mm'),
+                $direction === floor($direction) ? (int) $direction : 0,
+                $f->choice('spread', Spread::class),
+                "contributors.{$i}",
             );
         }
         $wanted = ($in->object('wanted') ?? throw $in->bad('wanted', 'is missing.'))->only(['min_mm', 'max_mm']);
@@ -52,8 +74,15 @@ final class LoopSum implements Sum
         $range = static fn (Range $r): array => ['min' => $r->min, 'max' => $r->max];
 
         return [
-            'nominal_mm' => $loop->nominalMm(), 'middle_mm' => $loop->middleMm(), 'worst_mm' => $range($loop->worst()), 'rss_mm' => $range($loop->rootSumSquare()), 'chance' => $loop->chance(),
-            'likely_mm' => $range($loop->likely()), 'shares' => $loop->shares(), 'notes' => $loop->notes(), 'working' => $loop->working(),
+            'nominal_mm' => $loop->nominalMm(),
+            'middle_mm' => $loop->middleMm(),
+            'worst_mm' => $range($loop->worst()),
+            'rss_mm' => $range($loop->rootSumSquare()),
+            'chance' => $loop->chance(),
+            'likely_mm' => $range($loop->likely()),
+            'shares' => $loop->shares(),
+            'notes' => $loop->notes(),
+            'working' => $loop->working(),
         ];
     }
 }

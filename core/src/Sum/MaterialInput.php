@@ -10,7 +10,18 @@ use Oldpart\Core\Quantity\Fields;
 /** A material of a sum: one of the table by its name, or its properties given outright. */
 final class MaterialInput
 {
-    private const KEYS = ['name', 'e_gpa', 'nu', 'alpha_per_k', 'yield_mpa', 'tensile_mpa', 'brittle', 'density_kg_m3', 'specific_heat_j_kgk', 'heat_to_c'];
+    private const KEYS = [
+        'name',
+        'e_gpa',
+        'nu',
+        'alpha_per_k',
+        'yield_mpa',
+        'tensile_mpa',
+        'brittle',
+        'density_kg_m3',
+        'specific_heat_j_kgk',
+        'heat_to_c',
+    ];
 
     /** @param  list<string>  $needed  the properties that must be there when it is given outright */
     public static function read(Fields $in, string $which, array $needed): Material
@@ -25,8 +36,17 @@ final class MaterialInput
         }
 
         return new Material(
-            $name ?? 'as given', 'unlisted', $f->numberOrNull('e_gpa') ?? 0.0, $f->numberOrNull('nu'), $f->numberOrNull('alpha_per_k'), $f->numberOrNull('yield_mpa'),
-            $f->numberOrNull('tensile_mpa'), $f->flag('brittle'), $f->numberOrNull('density_kg_m3'), $f->numberOrNull('specific_heat_j_kgk'), $f->numberOrNull('heat_to_c'),
+            $name ?? 'as given',
+            'unlisted',
+            $f->numberOrNull('e_gpa') ?? 0.0,
+            $f->numberOrNull('nu'),
+            $f->numberOrNull('alpha_per_k'),
+            $f->numberOrNull('yield_mpa'),
+            $f->numberOrNull('tensile_mpa'),
+            $f->flag('brittle'),
+            $f->numberOrNull('density_kg_m3'),
+            $f->numberOrNull('specific_heat_j_kgk'),
+            $f->numberOrNull('heat_to_c'),
         );
     }
 }

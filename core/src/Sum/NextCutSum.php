@@ -26,7 +26,10 @@ final class NextCutSum implements Sum
     public function example(): array
     {
         return [
-            'kind' => 'shaft', 'target' => ['lower_mm' => 28.585, 'upper_mm' => 28.598], 'now_mm' => 28.9, 'rough_mm' => 0.5,
+            'kind' => 'shaft',
+            'target' => ['lower_mm' => 28.585, 'upper_mm' => 28.598],
+            'now_mm' => 28.9,
+            'rough_mm' => 0.5,
             'history' => [['dialled_mm' => 0.5, 'removed_mm' => 0.48]],
         ];
     }
@@ -42,8 +45,12 @@ final class NextCutSum implements Sum
         }, $in->objects('history'));
 
         return NextCut::toward(
-            $in->choice('kind', SurfaceKind::class), new Band($target->number('lower_mm'), $target->number('upper_mm')), $in->number('now_mm'), $in->number('rough_mm'),
-            $history, $in->has('aim') ? $in->choice('aim', Aim::class) : Aim::MetalLeft,
+            $in->choice('kind', SurfaceKind::class),
+            new Band($target->number('lower_mm'), $target->number('upper_mm')),
+            $in->number('now_mm'),
+            $in->number('rough_mm'),
+            $history,
+            $in->has('aim') ? $in->choice('aim', Aim::class) : Aim::MetalLeft,
         )->jsonSerialize();
     }
 }

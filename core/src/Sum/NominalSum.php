@@ -28,9 +28,19 @@ final class NominalSum implements Sum
     public function run(Fields $in): array
     {
         $in->only(['kind', 'size_mm', 'u95_mm', 'wear']);
-        $nominal = Nominal::of($in->choice('kind', NominalKind::class), $in->number('size_mm'), $in->number('u95_mm'), self::wear($in));
+        $nominal = Nominal::of(
+            $in->choice('kind', NominalKind::class),
+            $in->number('size_mm'),
+            $in->number('u95_mm'),
+            self::wear($in),
+        );
 
-        return ['candidates' => $nominal->candidates, 'other' => $nominal->other, 'notes' => $nominal->notes, 'working' => $nominal->working];
+        return [
+            'candidates' => $nominal->candidates,
+            'other' => $nominal->other,
+            'notes' => $nominal->notes,
+            'working' => $nominal->working,
+        ];
     }
 
     private static function wear(Fields $in): bool

@@ -25,22 +25,52 @@ final class PressSum implements Sum
     public function example(): array
     {
         return [
-            'd_mm' => 28.567, 'inner_bore_mm' => 22.25, 'outer_od_mm' => 54.0, 'length_mm' => 38.0, 'interference_mm' => ['min' => 0.010, 'max' => 0.033],
-            'inner' => ['name' => 'leaded tin bronze (bearing)'], 'outer' => ['name' => 'grey cast iron, ordinary'],
+            'd_mm' => 28.567,
+            'inner_bore_mm' => 22.25,
+            'outer_od_mm' => 54.0,
+            'length_mm' => 38.0,
+            'interference_mm' => ['min' => 0.01, 'max' => 0.033],
+            'inner' => ['name' => 'leaded tin bronze (bearing)'],
+            'outer' => ['name' => 'grey cast iron, ordinary'],
         ];
     }
 
     public function run(Fields $in): array
     {
-        $in->only(['d_mm', 'inner_bore_mm', 'outer_od_mm', 'length_mm', 'interference_mm', 'inner', 'outer', 'friction', 'rz_inner_um', 'rz_outer_um', 'finish_inner', 'finish_outer', 'runs_at_c']);
+        $in->only([
+            'd_mm',
+            'inner_bore_mm',
+            'outer_od_mm',
+            'length_mm',
+            'interference_mm',
+            'inner',
+            'outer',
+            'friction',
+            'rz_inner_um',
+            'rz_outer_um',
+            'finish_inner',
+            'finish_outer',
+            'runs_at_c',
+        ]);
         $friction = $in->object('friction')?->only(['low', 'high']);
 
-        return Press::of(new PressFit(
-            $in->number('d_mm'), $in->number('inner_bore_mm'), $in->number('outer_od_mm'), $in->number('length_mm'), $in->range('interference_mm'),
-            MaterialInput::read($in, 'inner', ['e_gpa', 'nu']), MaterialInput::read($in, 'outer', ['e_gpa', 'nu']),
-            $friction === null ? null : new Friction($friction->number('low'), $friction->number('high'), 'as given'),
-            self::roughness($in, 'inner'), self::roughness($in, 'outer'), runsAtC: $in->numberOrNull('runs_at_c') ?? 20.0,
-        ))->jsonSerialize();
+        return Press::of(
+            new PressFit(
+                $in->number('d_mm'),
+                $in->number('inner_bore_mm'),
+                $in->number('outer_od_mm'),
+                $in->number('length_mm'),
+                $in->range('interference_mm'),
+                MaterialInput::read($in, 'inner', ['e_gpa', 'nu']),
+                MaterialInput::read($in, 'outer', ['e_gpa', 'nu']),
+                $friction === null
+                    ? null
+                    : new Friction($friction->number('low'), $friction->number('high'), 'as given'),
+                self::roughness($in, 'inner'),
+                self::roughness($in, 'outer'),
+                runsAtC: $in->numberOrNull('runs_at_c') ?? 20.0,
+            ),
+        )->jsonSerialize();
     }
 
     /** As measured, or by its finish; null where neither is given. */
@@ -49,6 +79,10 @@ final class PressSum implements Sum
         $rz = $in->numberOrNull("rz_{$side}_um");
         $finish = $in->textOrNull("finish_{$side}");
 
-        return $rz !== null ? Roughness::measured($rz, "rz_{$side}_um") : ($finish === null ? null : Roughness::of($finish, field: "finish_{$side}"));
+        return $rz !== null
+            ? Roughness::measured($rz, "rz_{$side}_um")
+            : ($finish === null
+                ? null
+                : Roughness::of($finish, field: "finish_{$side}"));
     }
 }

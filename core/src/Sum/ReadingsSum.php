@@ -29,8 +29,10 @@ final class ReadingsSum implements Sum
         return [
             'kind' => 'bore',
             'readings' => [
-                ['value_mm' => 28.567, 'station' => 'mouth', 'angle' => '0'], ['value_mm' => 28.571, 'station' => 'mouth', 'angle' => '90'],
-                ['value_mm' => 28.565, 'station' => 'far end', 'angle' => '0'], ['value_mm' => 28.568, 'station' => 'far end', 'angle' => '90'],
+                ['value_mm' => 28.567, 'station' => 'mouth', 'angle' => '0'],
+                ['value_mm' => 28.571, 'station' => 'mouth', 'angle' => '90'],
+                ['value_mm' => 28.565, 'station' => 'far end', 'angle' => '0'],
+                ['value_mm' => 28.568, 'station' => 'far end', 'angle' => '90'],
             ],
             'instrument' => ['resolution_mm' => 0.001, 'mpe_mm' => 0.004, 'repeatability_mm' => 0.002],
             'temperature_u_k' => 1,
@@ -48,20 +50,32 @@ final class ReadingsSum implements Sum
         if ($halfWidth < 0) {
             throw $in->bad('temperature_u_k', 'cannot be below zero.');
         }
-        $warm = array_filter($readings, static fn (Reading $r): bool => $r->partC !== null || $r->gaugeC !== null) !== [];
-        $remarks = $warm && ! $in->has('alpha_per_k')
-            ? [Note::info('alpha-steel', 'No expansion is given: it is taken as steel’s, 11.7e-6 per K.')]
-            : [];
+        $warm =
+            array_filter($readings, static fn (Reading $r): bool => $r->partC !== null || $r->gaugeC !== null) !== [];
+        $remarks =
+            $warm && ! $in->has('alpha_per_k')
+                ? [Note::info('alpha-steel', 'No expansion is given: it is taken as steel’s, 11.7e-6 per K.')]
+                : [];
 
         return (new Readings(
-            $kind, $readings,
+            $kind,
+            $readings,
             new Instrument(
-                $tool->number('resolution_mm'), $tool->numberOrNull('mpe_mm') ?? 0.0, $tool->numberOrNull('repeatability_mm') ?? 0.0,
-                $tool->numberOrNull('feel_mm') ?? 0.0, $tool->numberOrNull('master_u_mm') ?? 0.0,
+                $tool->number('resolution_mm'),
+                $tool->numberOrNull('mpe_mm') ?? 0.0,
+                $tool->numberOrNull('repeatability_mm') ?? 0.0,
+                $tool->numberOrNull('feel_mm') ?? 0.0,
+                $tool->numberOrNull('master_u_mm') ?? 0.0,
             ),
-            new Warmth($in->numberOrNull('alpha_per_k') ?? Warmth::STEEL, $in->numberOrNull('gauge_alpha_per_k') ?? Warmth::STEEL, $halfWidth),
+            new Warmth(
+                $in->numberOrNull('alpha_per_k') ?? Warmth::STEEL,
+                $in->numberOrNull('gauge_alpha_per_k') ?? Warmth::STEEL,
+                $halfWidth,
+            ),
             $remarks,
-        ))->found()->jsonSerialize();
+        ))
+            ->found()
+            ->jsonSerialize();
     }
 
     private static function reading(Fields $f): Reading
@@ -69,8 +83,12 @@ final class ReadingsSum implements Sum
         $f->only(['value_mm', 'station', 'angle', 'part_c', 'gauge_c', 'worn']);
 
         return new Reading(
-            $f->number('value_mm'), $f->label('station'), $f->label('angle'),
-            $f->numberOrNull('part_c'), $f->numberOrNull('gauge_c'), $f->flagOrNull('worn'),
+            $f->number('value_mm'),
+            $f->label('station'),
+            $f->label('angle'),
+            $f->numberOrNull('part_c'),
+            $f->numberOrNull('gauge_c'),
+            $f->flagOrNull('worn'),
         );
     }
 }

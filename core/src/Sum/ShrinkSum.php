@@ -21,20 +21,36 @@ final class ShrinkSum implements Sum
 
     public function example(): array
     {
-        return ['d_mm' => 60, 'interference_max_mm' => 0.06, 'inner' => ['name' => 'medium-carbon steel, normalised'], 'outer' => ['name' => 'medium-carbon steel, normalised'], 'room_c' => 20];
+        return [
+            'd_mm' => 60,
+            'interference_max_mm' => 0.06,
+            'inner' => ['name' => 'medium-carbon steel, normalised'],
+            'outer' => ['name' => 'medium-carbon steel, normalised'],
+            'room_c' => 20,
+        ];
     }
 
     public function run(Fields $in): array
     {
         $in->only(['d_mm', 'interference_max_mm', 'inner', 'outer', 'room_c', 'clearance_mm']);
         $shrink = Shrink::of(
-            $in->number('d_mm'), $in->number('interference_max_mm'), MaterialInput::read($in, 'inner', ['alpha_per_k']), MaterialInput::read($in, 'outer', ['alpha_per_k']),
-            $in->number('room_c'), $in->numberOrNull('clearance_mm'),
+            $in->number('d_mm'),
+            $in->number('interference_max_mm'),
+            MaterialInput::read($in, 'inner', ['alpha_per_k']),
+            MaterialInput::read($in, 'outer', ['alpha_per_k']),
+            $in->number('room_c'),
+            $in->numberOrNull('clearance_mm'),
         );
 
         return [
-            'heat_outer_to_c' => $shrink->heatOuterToC, 'chill_inner_to_c' => $shrink->chillInnerToC, 'heat_allowed' => $shrink->heatAllowed, 'chill_possible' => $shrink->chillInnerToC !== null,
-            'clearance_mm' => $shrink->clearanceMm, 'cold' => $shrink->cold, 'notes' => $shrink->notes, 'working' => $shrink->working,
+            'heat_outer_to_c' => $shrink->heatOuterToC,
+            'chill_inner_to_c' => $shrink->chillInnerToC,
+            'heat_allowed' => $shrink->heatAllowed,
+            'chill_possible' => $shrink->chillInnerToC !== null,
+            'clearance_mm' => $shrink->clearanceMm,
+            'cold' => $shrink->cold,
+            'notes' => $shrink->notes,
+            'working' => $shrink->working,
         ];
     }
 }

@@ -21,7 +21,11 @@ final class SizeToMateSum implements Sum
 
     public function example(): array
     {
-        return ['make' => 'shaft', 'mate' => ['size_mm' => 28.567, 'u95_mm' => 0.005], 'clearance_mm' => ['min' => -0.033, 'max' => 0.0]];
+        return [
+            'make' => 'shaft',
+            'mate' => ['size_mm' => 28.567, 'u95_mm' => 0.005],
+            'clearance_mm' => ['min' => -0.033, 'max' => 0.0],
+        ];
     }
 
     public function run(Fields $in): array
@@ -33,7 +37,13 @@ final class SizeToMateSum implements Sum
         }
         $mate = $in->object('mate') ?? throw $in->bad('mate', 'is missing.');
         $mate->only(['size_mm', 'u95_mm', 'loose_mm']);
-        $sized = SizeToMate::of($make === 'shaft', $mate->number('size_mm'), $mate->number('u95_mm'), $in->range('clearance_mm'), $mate->numberOrNull('loose_mm'));
+        $sized = SizeToMate::of(
+            $make === 'shaft',
+            $mate->number('size_mm'),
+            $mate->number('u95_mm'),
+            $in->range('clearance_mm'),
+            $mate->numberOrNull('loose_mm'),
+        );
 
         return [
             'possible' => $sized->band !== null,

@@ -13,7 +13,25 @@ final class Sums
     /** @return list<Sum> */
     public static function all(): array
     {
-        return [new LengthSum, new ReadingsSum, new NominalSum, new UnitVoteSum, new CoolingSum, new BoreLineSum, new IsoFitSum, new InchFitSum, new SizeToMateSum, new FitAtSum, new BearingSeatSum, new PlainBearingSum, new PressSum, new ShrinkSum, new GapAtSum, new LoopSum, new NextCutSum];
+        return [
+            new LengthSum(),
+            new ReadingsSum(),
+            new NominalSum(),
+            new UnitVoteSum(),
+            new CoolingSum(),
+            new BoreLineSum(),
+            new IsoFitSum(),
+            new InchFitSum(),
+            new SizeToMateSum(),
+            new FitAtSum(),
+            new BearingSeatSum(),
+            new PlainBearingSum(),
+            new PressSum(),
+            new ShrinkSum(),
+            new GapAtSum(),
+            new LoopSum(),
+            new NextCutSum(),
+        ];
     }
 
     /** @throws BadInput when there is no such sum */

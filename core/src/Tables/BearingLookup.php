@@ -40,7 +40,13 @@ final class BearingLookup
         $found = Bearings::like($boreMm, $outsideMm, $widthMm, self::WITHIN_MM);
         $notes = [];
         if ($found === []) {
-            $notes[] = Note::caution('none-like-it', Say::with('No bearing of the table is within {d} of these sizes. Measure again, clean; or it is a special, or of a series not carried here.', ['d' => LengthWriter::difference(self::WITHIN_MM)]));
+            $notes[] = Note::caution(
+                'none-like-it',
+                Say::with(
+                    'No bearing of the table is within {d} of these sizes. Measure again, clean; or it is a special, or of a series not carried here.',
+                    ['d' => LengthWriter::difference(self::WITHIN_MM)],
+                ),
+            );
         } elseif (count($found) > self::MOST) {
             $notes[] = Note::info('more', 'More would do: give one more of bore, outside and width.');
         }
@@ -52,8 +58,13 @@ final class BearingLookup
     private static function shown(Bearing $bearing): array
     {
         return [
-            'designation' => $bearing->designation, 'series' => $bearing->series,
-            'sizes' => Say::with('{b} × {o} × {w}', ['b' => LengthWriter::size($bearing->boreMm), 'o' => LengthWriter::size($bearing->outsideMm), 'w' => LengthWriter::size($bearing->widthMm)]),
+            'designation' => $bearing->designation,
+            'series' => $bearing->series,
+            'sizes' => Say::with('{b} × {o} × {w}', [
+                'b' => LengthWriter::size($bearing->boreMm),
+                'o' => LengthWriter::size($bearing->outsideMm),
+                'w' => LengthWriter::size($bearing->widthMm),
+            ]),
             'shoulder' => BearingTable::shoulderInWords($bearing),
         ];
     }

@@ -33,7 +33,8 @@ final class FitTable
         return [
             ...self::row($fit),
             'size' => LengthWriter::sizeInWords($sizeMm),
-            'shaft_shown' => self::member($fit, false), 'hole_shown' => self::member($fit, true),
+            'shaft_shown' => self::member($fit, false),
+            'hole_shown' => self::member($fit, true),
             'says' => self::says($fit),
             'picture' => BandsPicture::draw($sizeMm, $fit->hole, $fit->shaft, self::says($fit)),
             'beside' => array_map(self::row(...), FitSearch::beside($fit)),
@@ -54,16 +55,31 @@ final class FitTable
 
         return [
             'size_mm' => $wish->sizeMm,
-            'asked' => Say::with('{r} at {s}', ['r' => Words::range($wish->clearanceMm), 's' => LengthWriter::sizeInWords($wish->sizeMm)]),
+            'asked' => Say::with('{r} at {s}', [
+                'r' => Words::range($wish->clearanceMm),
+                's' => LengthWriter::sizeInWords($wish->sizeMm),
+            ]),
             'fits' => array_map(self::row(...), $found),
-            'notes' => $inside === [] ? [Note::caution('none-inside', 'No class of either school stays wholly within that. These come nearest; or type the limits themselves at Size.')] : [],
+            'notes' => $inside === []
+                    ? [
+                        Note::caution(
+                            'none-inside',
+                            'No class of either school stays wholly within that. These come nearest; or type the limits themselves at Size.',
+                        ),
+                    ]
+                    : [],
         ];
     }
 
     /** @return array<string, mixed> */
     private static function row(NamedFit $fit): array
     {
-        return ['school' => $fit->school->value, 'label' => $fit->label, 'range' => Words::range($fit->clearance()), 'tight' => $fit->clearance()->max <= 0];
+        return [
+            'school' => $fit->school->value,
+            'label' => $fit->label,
+            'range' => Words::range($fit->clearance()),
+            'tight' => $fit->clearance()->max <= 0,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -71,25 +87,46 @@ final class FitTable
     {
         $limits = $hole ? $fit->hole : $fit->shaft;
         $band = new Band($fit->sizeMm + $limits->lowerMm, $fit->sizeMm + $limits->upperMm);
-        $signed = static fn (float $mm): Say => Say::with(abs($mm) < 1e-9 ? '{d}' : ($mm > 0 ? '+{d}' : '−{d}'), ['d' => LengthWriter::fine($mm)]);
+        $signed = static fn (float $mm): Say => Say::with(abs($mm) < 1e-9 ? '{d}' : ($mm > 0 ? '+{d}' : '−{d}'), [
+            'd' => LengthWriter::fine($mm),
+        ]);
 
         return [
             'class' => $fit->school === School::Inch ? $fit->label : explode('/', $fit->label)[$hole ? 0 : 1],
-            'lower' => LengthWriter::lower($band), 'upper' => LengthWriter::upper($band), 'under' => $signed($limits->lowerMm), 'over' => $signed($limits->upperMm), 'width' => LengthWriter::fine($limits->widthMm()),
+            'lower' => LengthWriter::lower($band),
+            'upper' => LengthWriter::upper($band),
+            'under' => $signed($limits->lowerMm),
+            'over' => $signed($limits->upperMm),
+            'width' => LengthWriter::fine($limits->widthMm()),
         ];
     }
 
     private static function says(NamedFit $fit): Say
     {
         $band = static fn (bool $hole): array => [
-            LengthWriter::lower(new Band($fit->sizeMm + ($hole ? $fit->hole : $fit->shaft)->lowerMm, $fit->sizeMm + ($hole ? $fit->hole : $fit->shaft)->upperMm)),
-            LengthWriter::upper(new Band($fit->sizeMm + ($hole ? $fit->hole : $fit->shaft)->lowerMm, $fit->sizeMm + ($hole ? $fit->hole : $fit->shaft)->upperMm)),
+            LengthWriter::lower(
+                new Band(
+                    $fit->sizeMm + ($hole ? $fit->hole : $fit->shaft)->lowerMm,
+                    $fit->sizeMm + ($hole ? $fit->hole : $fit->shaft)->upperMm,
+                ),
+            ),
+            LengthWriter::upper(
+                new Band(
+                    $fit->sizeMm + ($hole ? $fit->hole : $fit->shaft)->lowerMm,
+                    $fit->sizeMm + ($hole ? $fit->hole : $fit->shaft)->upperMm,
+                ),
+            ),
         ];
         [$h1, $h2] = $band(true);
         [$s1, $s2] = $band(false);
 
         return Say::with("{$fit->label} at {size}: hole {h1} to {h2}, shaft {s1} to {s2}; {r}.", [
-            'size' => LengthWriter::sizeInWords($fit->sizeMm), 'h1' => $h1, 'h2' => $h2, 's1' => $s1, 's2' => $s2, 'r' => Words::range($fit->clearance()),
+            'size' => LengthWriter::sizeInWords($fit->sizeMm),
+            'h1' => $h1,
+            'h2' => $h2,
+            's1' => $s1,
+            's2' => $s2,
+            'r' => Words::range($fit->clearance()),
         ]);
     }
 
@@ -101,7 +138,14 @@ final class FitTable
         }
         [, $hole, $holeGrade, $shaft, $shaftGrade] = $m;
         $steps = [];
-        foreach ([['hole one grade finer', -1, 0], ['hole one grade coarser', 1, 0], ['shaft one grade finer', 0, -1], ['shaft one grade coarser', 0, 1]] as [$name, $h, $s]) {
+        foreach (
+            [
+                ['hole one grade finer', -1, 0],
+                ['hole one grade coarser', 1, 0],
+                ['shaft one grade finer', 0, -1],
+                ['shaft one grade coarser', 0, 1],
+            ] as [$name, $h, $s]
+        ) {
             $to = $hole.((int) $holeGrade + $h).'/'.$shaft.((int) $shaftGrade + $s);
             try {
                 NamedFit::named($fit->sizeMm, $to);

@@ -38,13 +38,22 @@ final class SayTest extends TestCase
     {
         $note = Note::stop('hot', 'Let it cool.')->about('surface-1');
         $json = json_decode((string) json_encode($note), true);
-        self::assertSame(['hot', 'stop', 'Let it cool.', 'surface-1'], [$json['code'], $json['severity'], $json['text'], $json['about']]);
-        self::assertSame(['info', 'caution'], [Note::info('a', 'b')->severity->value, Note::caution('a', 'b')->severity->value]);
+        self::assertSame(
+            ['hot', 'stop', 'Let it cool.', 'surface-1'],
+            [$json['code'], $json['severity'], $json['text'], $json['about']],
+        );
+        self::assertSame(
+            ['info', 'caution'],
+            [Note::info('a', 'b')->severity->value, Note::caution('a', 'b')->severity->value],
+        );
     }
 
     public function test_a_refusal_can_be_told_about_another_field(): void
     {
         $bad = (new BadInput('empty', 'text', 'Type a size.'))->about('readings.2.value');
-        self::assertSame(['empty', 'readings.2.value', 'Type a size.'], [$bad->reason, $bad->field, $bad->getMessage()]);
+        self::assertSame(
+            ['empty', 'readings.2.value', 'Type a size.'],
+            [$bad->reason, $bad->field, $bad->getMessage()],
+        );
     }
 }

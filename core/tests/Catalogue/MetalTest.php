@@ -18,7 +18,8 @@ use PHPUnit\Framework\TestCase;
 final class MetalTest extends TestCase
 {
     /**
-     * ASTM E140 table 1 (non-austenitic steels), from memory: HRC, HV, HB with a tungsten carbide ball. The two standards
+     * ASTM E140 table 1 (non-austenitic steels), from memory: HRC, HV, HB with a tungsten carbide ball. The two
+     * standards
      * were made from different trials and agree within about 2 %.
      *
      * @return iterable<string, array{float, float, float}>
@@ -45,14 +46,23 @@ final class MetalTest extends TestCase
         } else {
             self::assertNull($hardness->hb, 'a steel ball is no good there');
         }
-        self::assertEqualsWithDelta($hrc, Hardness::of(HardnessScale::Vickers, (float) $hardness->hv)->hrc, 1e-6, 'and back');
+        self::assertEqualsWithDelta(
+            $hrc,
+            Hardness::of(HardnessScale::Vickers, (float) $hardness->hv)->hrc,
+            1e-6,
+            'and back',
+        );
     }
 
     /** Tensile strength of steel is about 3.4 times its Brinell number, in MPa (common rule; Shigley gives 3.4 HB). */
     public function test_strength_follows_brinell(): void
     {
         for ($hb = 120.0; $hb <= 400; $hb += 20) {
-            self::assertEqualsWithDelta(3.4 * $hb, Hardness::of(HardnessScale::Brinell, $hb)->tensileMpa, 0.05 * 3.4 * $hb);
+            self::assertEqualsWithDelta(
+                3.4 * $hb,
+                Hardness::of(HardnessScale::Brinell, $hb)->tensileMpa,
+                0.05 * 3.4 * $hb,
+            );
         }
     }
 
@@ -73,7 +83,15 @@ final class MetalTest extends TestCase
 
     public function test_hardness_outside_the_table_is_refused(): void
     {
-        foreach ([[HardnessScale::RockwellC, -1.0], [HardnessScale::RockwellC, 70.0], [HardnessScale::Brinell, 700.0], [HardnessScale::Vickers, 10.0], [HardnessScale::Vickers, NAN]] as [$scale, $value]) {
+        foreach (
+            [
+                [HardnessScale::RockwellC, -1.0],
+                [HardnessScale::RockwellC, 70.0],
+                [HardnessScale::Brinell, 700.0],
+                [HardnessScale::Vickers, 10.0],
+                [HardnessScale::Vickers, NAN],
+            ] as [$scale, $value]
+        ) {
             try {
                 Hardness::of($scale, $value);
                 self::fail('should have been refused');
@@ -90,14 +108,32 @@ final class MetalTest extends TestCase
      */
     public static function metals(): iterable
     {
-        yield 'an iron casting: dull, short red sparks, crumbling chips' => [['magnet' => 'strong', 'spark' => 'red', 'ring' => 'dull', 'chip' => 'crumbles'], 'grey-iron'];
-        yield 'a ball race: file skates, bushy sparks' => [['magnet' => 'strong', 'file' => 'skates', 'spark' => 'bushy'], 'hardened'];
-        yield 'mild steel: files easily, long sparks' => [['magnet' => 'strong', 'file' => 'bites', 'spark' => 'long', 'punch' => 'alike'], 'low-carbon'];
-        yield 'no magnet, silver, files, long sparks' => [['magnet' => 'none', 'colour' => 'silver', 'spark' => 'long'], 'stainless'];
-        yield 'no magnet, yellow, short bright chips' => [['magnet' => 'none', 'colour' => 'yellow', 'chip' => 'powder'], 'brass'];
+        yield 'an iron casting: dull, short red sparks, crumbling chips' => [
+            ['magnet' => 'strong', 'spark' => 'red', 'ring' => 'dull', 'chip' => 'crumbles'],
+            'grey-iron',
+        ];
+        yield 'a ball race: file skates, bushy sparks' => [
+            ['magnet' => 'strong', 'file' => 'skates', 'spark' => 'bushy'],
+            'hardened',
+        ];
+        yield 'mild steel: files easily, long sparks' => [
+            ['magnet' => 'strong', 'file' => 'bites', 'spark' => 'long', 'punch' => 'alike'],
+            'low-carbon',
+        ];
+        yield 'no magnet, silver, files, long sparks' => [
+            ['magnet' => 'none', 'colour' => 'silver', 'spark' => 'long'],
+            'stainless',
+        ];
+        yield 'no magnet, yellow, short bright chips' => [
+            ['magnet' => 'none', 'colour' => 'yellow', 'chip' => 'powder'],
+            'brass',
+        ];
         yield 'no magnet, brown' => [['magnet' => 'none', 'colour' => 'brown'], 'bronze'];
         yield 'white and light, soft' => [['magnet' => 'none', 'colour' => 'white', 'punch' => 'deeper'], 'aluminium'];
-        yield 'heavy, dull white, soft' => [['magnet' => 'none', 'colour' => 'dull-white', 'ring' => 'dull', 'punch' => 'deeper'], 'white-metal'];
+        yield 'heavy, dull white, soft' => [
+            ['magnet' => 'none', 'colour' => 'dull-white', 'ring' => 'dull', 'punch' => 'deeper'],
+            'white-metal',
+        ];
     }
 
     /** @param  array<string, string>  $shown */
@@ -134,7 +170,10 @@ final class MetalTest extends TestCase
     /** Each with its consequence: grind only, preheat, bond and don't press, never rub (common practice, no source). */
     public function test_what_a_metal_allows(): void
     {
-        $codes = static fn (string $name, ?float $hrc = null): array => array_map(static fn (Note $n): string => $n->code, Workability::of(Material::named($name), $hrc));
+        $codes = static fn (string $name, ?float $hrc = null): array => array_map(
+            static fn (Note $n): string => $n->code,
+            Workability::of(Material::named($name), $hrc),
+        );
         self::assertContains('grind-only', $codes('bearing or tool steel, hardened'));
         self::assertContains('preheat', $codes('medium-carbon steel, normalised'));
         self::assertContains('bond', $codes('grey cast iron, ordinary'));
@@ -145,7 +184,12 @@ final class MetalTest extends TestCase
         self::assertContains('grind-only', $codes('alloy steel, quenched and tempered', 52.0));
         self::assertNotContains('grind-only', $codes('bearing or tool steel, hardened', 20.0));
         self::assertContains('weld-ask', $codes('unknown steel'));
-        $bond = static fn (string $name, ?float $hrc = null): string => array_values(array_filter(Workability::of(Material::named($name), $hrc), static fn (Note $n): bool => $n->code === 'bond'))[0]->say->mm;
+        $bond = static fn (string $name, ?float $hrc = null): string => array_values(
+            array_filter(
+                Workability::of(Material::named($name), $hrc),
+                static fn (Note $n): bool => $n->code === 'bond',
+            ),
+        )[0]->say->mm;
         self::assertStringStartsWith('Hard parts can shatter', $bond('alloy steel, quenched and tempered', 55.0));
         self::assertStringStartsWith('Brittle: bond', $bond('grey cast iron, ordinary'));
     }

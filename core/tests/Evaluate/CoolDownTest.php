@@ -22,10 +22,15 @@ final class CoolDownTest extends TestCase
         self::fail('no journal');
     }
 
-    /** A solid 30 mm lump as long as thick: V/A = 30/6 = 5 mm; τ = 7850 · 480 · 0.005 / 10 = 1884 s (worked by hand). */
+    /**
+     * A solid 30 mm lump as long as thick: V/A = 30/6 = 5 mm; τ = 7850 · 480 · 0.005 / 10 = 1884 s (worked by hand).
+     */
     public function test_a_warm_reading_says_when_it_is_cool(): void
     {
-        $job = (new SampleJob)->answered()->materials()->read('Shaft journal', '30', 'outside-micrometer', 'middle', '0', 60.0);
+        $job = (new SampleJob())
+            ->answered()
+            ->materials()
+            ->read('Shaft journal', '30', 'outside-micrometer', 'middle', '0', 60.0);
         $job->facts['readings'][0]['taken_at'] = '2026-11-24T10:00:00+01:00';
         $cooling = self::journal($job)->coolDown;
         self::assertNotNull($cooling);
@@ -38,9 +43,15 @@ final class CoolDownTest extends TestCase
 
     public function test_a_slip_is_mended_with_what_one_tap_would_store(): void
     {
-        $job = (new SampleJob)->answered()->materials();
+        $job = (new SampleJob())->answered()->materials();
         foreach (['22.001', '22.000', '21.999', '0.8661'] as $i => $typed) {
-            $job->read('Shaft journal', $typed, 'outside-micrometer', ['near end', 'middle', 'far end', 'far end'][$i], $i === 3 ? '90' : '0');
+            $job->read(
+                'Shaft journal',
+                $typed,
+                'outside-micrometer',
+                ['near end', 'middle', 'far end', 'far end'][$i],
+                $i === 3 ? '90' : '0',
+            );
         }
         $slips = json_decode((string) json_encode(new SurfaceAnswer(self::journal($job))), true)['slips'];
         self::assertCount(1, $slips);

@@ -24,7 +24,10 @@ final class EvaluatorTest extends TestCase
                 return $entry;
             }
         }
-        self::fail("no “{$label}” on the make card: ".implode(', ', array_map(static fn (MakeEntry $e): string => $e->label, $answers->make)));
+        self::fail(
+            "no “{$label}” on the make card: ".
+                implode(', ', array_map(static fn (MakeEntry $e): string => $e->label, $answers->make)),
+        );
     }
 
     /**
@@ -33,11 +36,11 @@ final class EvaluatorTest extends TestCase
      */
     public function test_the_outside_is_made_to_the_measured_bore(): void
     {
-        $temperature = 30 / sqrt(3) * sqrt(10.5e-6 ** 2 + 11.7e-6 ** 2);
+        $temperature = (30 / sqrt(3)) * sqrt(10.5e-6 ** 2 + 11.7e-6 ** 2);
         $u = 2 * sqrt(0.002 ** 2 / 6 + 0.001 ** 2 / 12 + 0.004 ** 2 / 3 + 0.001 ** 2 + $temperature ** 2);
         $band = self::entry(self::answers(SampleJob::measured()), 'Bush outside')->band;
-        self::assertEqualsWithDelta(30.000 + 0.001 + $u, $band?->lowerMm, 1e-6);
-        self::assertEqualsWithDelta(30.000 + 0.035 - $u, $band?->upperMm, 1e-6);
+        self::assertEqualsWithDelta(30.0 + 0.001 + $u, $band?->lowerMm, 1e-6);
+        self::assertEqualsWithDelta(30.0 + 0.035 - $u, $band?->upperMm, 1e-6);
     }
 
     /** The bore before pressing is the bore after, moved by the closing at either end of the interference (Lamé). */
@@ -52,28 +55,42 @@ final class EvaluatorTest extends TestCase
         self::assertNotNull($press);
         // By hand for 35 µm: p from Lamé with d_i the middle of the running band, then Δ = 2 p d² d_i/(E (d² − d_i²)).
         [$d, $di, $do] = [30.0, $after->middleMm(), 60.0 - 0.0];
-        $p = 0.035 / ($d * ((($do ** 2 + $d ** 2) / ($do ** 2 - $d ** 2) + 0.24) / 100e3 + (($d ** 2 + $di ** 2) / ($d ** 2 - $di ** 2) - 0.34) / 100e3));
-        $closing = 2 * $p * $d ** 2 * $di / (100e3 * ($d ** 2 - $di ** 2));
+        $p =
+            0.035 /
+            ($d *
+                ((($do ** 2 + $d ** 2) / ($do ** 2 - $d ** 2) + 0.24) / 100e3 +
+                    (($d ** 2 + $di ** 2) / ($d ** 2 - $di ** 2) - 0.34) / 100e3));
+        $closing = (2 * $p * $d ** 2 * $di) / (100e3 * ($d ** 2 - $di ** 2));
         self::assertEqualsWithDelta($closing, $press->boreClosingMm->max, 2e-5);
         self::assertEqualsWithDelta($after->lowerMm + $press->boreClosingMm->max, $before->lowerMm, 1e-9);
         self::assertEqualsWithDelta($after->upperMm + $press->boreClosingMm->min, $before->upperMm, 1e-9);
     }
 
-    /** Once the outside is cut its own size decides the closing: the range narrows, and the band before pressing widens. */
+    /**
+     * Once the outside is cut its own size decides the closing: the range narrows, and the band before pressing widens.
+     */
     public function test_a_cut_outside_narrows_the_closing(): void
     {
         $planned = self::answers(SampleJob::measured());
         $made = self::answers(SampleJob::measured()->cut('Bush outside', 'only', null, '30.020'));
         $range = static fn (JobAnswers $a): float => $a->joints[0]->press?->boreClosingMm->width() ?? 0.0;
         self::assertLessThan($range($planned), $range($made));
-        self::assertGreaterThan(self::entry($planned, 'Bush bore, before pressing')->band?->widthMm(), self::entry($made, 'Bush bore, before pressing')->band?->widthMm());
+        self::assertGreaterThan(
+            self::entry($planned, 'Bush bore, before pressing')->band?->widthMm(),
+            self::entry($made, 'Bush bore, before pressing')->band?->widthMm(),
+        );
         self::assertSame('inside', self::entry($made, 'Bush outside')->verdict);
     }
 
     public function test_a_poor_reading_issues_no_size_and_says_what_would_do(): void
     {
-        $job = (new SampleJob)->answered()->materials()->read('Housing bore', '30.00', 'calliper')->read('Shaft journal', '22.000', 'outside-micrometer')
-            ->read('Boss outside', '60', 'calliper')->read('Housing length', '40.00', 'depth-micrometer');
+        $job = (new SampleJob())
+            ->answered()
+            ->materials()
+            ->read('Housing bore', '30.00', 'calliper')
+            ->read('Shaft journal', '22.000', 'outside-micrometer')
+            ->read('Boss outside', '60', 'calliper')
+            ->read('Housing length', '40.00', 'depth-micrometer');
         $answers = self::answers($job);
         $entry = self::entry($answers, 'Bush outside');
         self::assertNull($entry->band);
@@ -86,8 +103,17 @@ final class EvaluatorTest extends TestCase
     public function test_thin_wall_is_finished_in_place(): void
     {
         $job = SampleJob::measured();
-        $job->facts['readings'] = array_values(array_filter($job->facts['readings'], fn (array $r): bool => $r['surface'] !== $job->surface('Shaft journal')));
-        $answers = self::answers($job->read('Shaft journal', '28.400', 'outside-micrometer', 'middle', '0')->read('Shaft journal', '28.400', 'outside-micrometer', 'middle', '90'));
+        $job->facts['readings'] = array_values(
+            array_filter(
+                $job->facts['readings'],
+                fn (array $r): bool => $r['surface'] !== $job->surface('Shaft journal'),
+            ),
+        );
+        $answers = self::answers(
+            $job
+                ->read('Shaft journal', '28.400', 'outside-micrometer', 'middle', '0')
+                ->read('Shaft journal', '28.400', 'outside-micrometer', 'middle', '90'),
+        );
         $labels = array_map(static fn (MakeEntry $e): string => $e->label, $answers->make);
         self::assertNotContains('Bush bore, before pressing', $labels);
         self::assertContains('Bush bore, after pressing', $labels);
@@ -110,15 +136,32 @@ final class EvaluatorTest extends TestCase
         self::assertStringNotContainsString('"upper_mm"', (string) json_encode($answers));
         self::assertStringNotContainsString('Limits to make', (string) json_encode($answers), 'nor in the working');
 
-        $job->facts['take_in']['acceptances'] = [['by' => 'the works engineer', 'capacity' => '', 'at' => null, 'gates' => ['road']]];
+        $job->facts['take_in']['acceptances'] = [
+            ['by' => 'the works engineer', 'capacity' => '', 'at' => null, 'gates' => ['road']],
+        ];
         self::assertNotNull(self::entry(self::answers($job), 'Bush outside')->band);
         self::assertIsString($text);
     }
 
     public function test_stages_say_what_is_open(): void
     {
-        $says = static fn (SampleJob $job): array => array_map(static fn (StageAnswer $s): string => $s->says, self::answers($job)->stages);
-        self::assertSame(['2 to answer', '3 materials', '4 to measure', '0 of 3 sized', 'needs sizes', 'not begun', '11 to tick', 'open'], $says(new SampleJob));
+        $says = static fn (SampleJob $job): array => array_map(
+            static fn (StageAnswer $s): string => $s->says,
+            self::answers($job)->stages,
+        );
+        self::assertSame(
+            [
+                '2 to answer',
+                '3 materials',
+                '4 to measure',
+                '0 of 3 sized',
+                'needs sizes',
+                'not begun',
+                '11 to tick',
+                'open',
+            ],
+            $says(new SampleJob()),
+        );
         self::assertSame(['done', 'done', 'done', '3 joints'], array_slice($says(SampleJob::measured()), 0, 4));
     }
 
@@ -137,9 +180,14 @@ final class EvaluatorTest extends TestCase
 
     public function test_a_warm_reading_is_corrected_and_said(): void
     {
-        $job = (new SampleJob)->answered()->materials()->read('Shaft journal', '22.0000', 'outside-micrometer', '1', '0', 45.0);
+        $job = (new SampleJob())
+            ->answered()
+            ->materials()
+            ->read('Shaft journal', '22.0000', 'outside-micrometer', '1', '0', 45.0);
         $answers = self::answers($job);
-        $surface = array_values(array_filter($answers->surfaces, static fn ($s): bool => $s->surface->name === 'Shaft journal'))[0];
+        $surface = array_values(
+            array_filter($answers->surfaces, static fn ($s): bool => $s->surface->name === 'Shaft journal'),
+        )[0];
         // 22 · 11.5e-6 · 25 K = 0.0063 mm smaller when cool.
         self::assertEqualsWithDelta(22.0 - 0.0063, $surface->found->meanMm ?? 0, 0.0001);
         self::assertSame('read-warm', $surface->found?->notes[0]->code);
@@ -148,7 +196,10 @@ final class EvaluatorTest extends TestCase
     public function test_limits_typed_by_hand_win(): void
     {
         $typed = static fn (string $t): array => ['typed' => $t, 'unit' => 'mm'];
-        $job = SampleJob::measured()->joint('Bush in housing', ['least' => $typed('-0.040'), 'most' => $typed('-0.010')]);
+        $job = SampleJob::measured()->joint('Bush in housing', [
+            'least' => $typed('-0.040'),
+            'most' => $typed('-0.010'),
+        ]);
         self::assertSame('limits', self::answers($job)->joints[0]->chosen);
         $job->joint('Bush in housing', ['least' => $typed('-0.010'), 'most' => $typed('-0.040')]);
         try {
@@ -161,7 +212,7 @@ final class EvaluatorTest extends TestCase
 
     public function test_a_reversed_reference_is_refused(): void
     {
-        $job = new SampleJob;
+        $job = new SampleJob();
         $job->facts['joints'][0]['inner'] = 'nowhere';
         $this->expectException(BadInput::class);
         $job->build();
@@ -171,16 +222,29 @@ final class EvaluatorTest extends TestCase
     public function test_any_typed_size_answers(): void
     {
         foreach (['0', '0.001', '3', '29.9', '30', '30.01', '31', '300', '19000'] as $typed) {
-            foreach ([['Bush outside', 'only'], ['Bush bore', 'before'], ['Bush bore', 'after'], ['Bush length', 'only']] as [$surface, $phase]) {
+            foreach (
+                [['Bush outside', 'only'], ['Bush bore', 'before'], ['Bush bore', 'after'], ['Bush length', 'only']] as [$surface, $phase]
+            ) {
                 try {
-                    $json = json_encode(self::answers(SampleJob::measured()->cut($surface, $phase, null, $typed)), JSON_THROW_ON_ERROR);
+                    $json = json_encode(
+                        self::answers(SampleJob::measured()->cut($surface, $phase, null, $typed)),
+                        JSON_THROW_ON_ERROR,
+                    );
                     self::assertLessThan(400_000, strlen($json), "{$surface} at {$typed}");
                 } catch (BadInput $bad) {
                     self::assertSame('0', $typed, $bad->getMessage());
                 }
             }
             try {
-                $answers = self::answers((new SampleJob)->answered()->materials()->read('Housing bore', $typed, 'three-point')->read('Boss outside', '60', 'calliper')->read('Housing length', $typed, 'calliper')->read('Shaft journal', '22', 'outside-micrometer'));
+                $answers = self::answers(
+                    (new SampleJob())
+                        ->answered()
+                        ->materials()
+                        ->read('Housing bore', $typed, 'three-point')
+                        ->read('Boss outside', '60', 'calliper')
+                        ->read('Housing length', $typed, 'calliper')
+                        ->read('Shaft journal', '22', 'outside-micrometer'),
+                );
                 self::assertJson((string) json_encode($answers, JSON_THROW_ON_ERROR));
             } catch (BadInput $bad) {
                 self::assertSame('0', $typed, $bad->getMessage());
@@ -190,10 +254,13 @@ final class EvaluatorTest extends TestCase
 
     public function test_nothing_known_still_answers(): void
     {
-        $answers = self::answers(new SampleJob);
+        $answers = self::answers(new SampleJob());
         self::assertCount(3, $answers->make);
         self::assertNotNull($answers->pictures->assembly());
         self::assertSame('take-in', $answers->next->stage);
-        self::assertStringContainsString('Measure the housing bore', self::entry($answers, 'Bush outside')->blocked->in ?? '');
+        self::assertStringContainsString(
+            'Measure the housing bore',
+            self::entry($answers, 'Bush outside')->blocked->in ?? '',
+        );
     }
 }

@@ -9,7 +9,10 @@ use Oldpart\Core\Facts\JobFacts;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Laying the code out anew changes no answer: compared with what was frozen before, section by section. Outside values are elsewhere. */
+/**
+ * Laying the code out anew changes no answer: compared with what was frozen before, section by section. Outside values
+ * are elsewhere.
+ */
 final class FrozenAnswersTest extends TestCase
 {
     /** @return iterable<string, array{string, JobFacts}> */
@@ -23,9 +26,24 @@ final class FrozenAnswersTest extends TestCase
     #[DataProvider('jobs')]
     public function test_a_job_of_each_kind_answers_as_before(string $code, JobFacts $facts): void
     {
-        $frozen = json_decode((string) file_get_contents(__DIR__.'/../reference/frozen_answers.json'), true, 8, JSON_THROW_ON_ERROR)['jobs'];
+        $frozen = json_decode(
+            (string) file_get_contents(__DIR__.'/../reference/frozen_answers.json'),
+            true,
+            8,
+            JSON_THROW_ON_ERROR,
+        )['jobs'];
         $now = Sections::of(JobAnswers::of($facts));
-        $moved = array_keys(array_filter($now, static fn (string $sum, string $section): bool => ($frozen[$code][$section] ?? null) !== $sum, ARRAY_FILTER_USE_BOTH));
-        self::assertSame([], $moved, 'these sections answer otherwise; where that is meant: php core/tests/reference/freeze_answers.php');
+        $moved = array_keys(
+            array_filter(
+                $now,
+                static fn (string $sum, string $section): bool => ($frozen[$code][$section] ?? null) !== $sum,
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
+        self::assertSame(
+            [],
+            $moved,
+            'these sections answer otherwise; where that is meant: php core/tests/reference/freeze_answers.php',
+        );
     }
 }

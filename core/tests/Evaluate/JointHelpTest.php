@@ -17,7 +17,10 @@ use Oldpart\Core\Fit\StandardSize;
 use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 
-/** Help at a joint: the ways out where it can't be made, bearing seats, sizes made standard, what the job knows of itself. */
+/**
+ * Help at a joint: the ways out where it can't be made, bearing seats, sizes made standard, what the job knows of
+ * itself.
+ */
 final class JointHelpTest extends TestCase
 {
     private static function joint(JobFacts $facts, string $name): SizedJoint
@@ -38,18 +41,27 @@ final class JointHelpTest extends TestCase
     /** @return array<string, mixed> */
     private static function help(JobFacts $facts, string $name): array
     {
-        return json_decode(json_encode(self::shown($facts, $name), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['help'];
+        return json_decode(
+            json_encode(self::shown($facts, $name), JSON_THROW_ON_ERROR),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        )['help'];
     }
 
     /** A bush whose housing was read by calliper: H7/p6 at 30 mm allows 34 µm, the calliper is sure to about 31. */
     private static function poor(): SampleJob
     {
-        $job = (new SampleJob)->answered()->materials();
+        $job = (new SampleJob())->answered()->materials();
         foreach (['0', '90'] as $angle) {
             $job->read('Housing bore', '30.00', 'calliper', 'mouth', $angle);
         }
 
-        return $job->joint('Bush in housing', ['school' => 'iso'])->read('Boss outside', '36', 'calliper')->read('Housing length', '12.00', 'depth-micrometer')->read('Shaft journal', '22.000', 'outside-micrometer');
+        return $job
+            ->joint('Bush in housing', ['school' => 'iso'])
+            ->read('Boss outside', '36', 'calliper')
+            ->read('Housing length', '12.00', 'depth-micrometer')
+            ->read('Shaft journal', '22.000', 'outside-micrometer');
     }
 
     public function test_a_poor_reading_has_ways_out(): void
@@ -72,9 +84,15 @@ final class JointHelpTest extends TestCase
             $after = self::joint(self::poor()->joint('Bush in housing', $way['joint'])->build(), 'Bush in housing');
             self::assertNotNull($after->band(), $code);
             self::assertGreaterThanOrEqual(0.01 - 1e-9, $after->band()->widthMm(), $code);
-            self::assertStringContainsString(number_format(floor($after->band()->upperMm * 1000 + 1e-6) / 1000, 3), $way['says']['mm'], 'the size it promised');
+            self::assertStringContainsString(
+                number_format(floor($after->band()->upperMm * 1000 + 1e-6) / 1000, 3),
+                $way['says']['mm'],
+                'the size it promised',
+            );
         }
-        $widened = array_column(self::help(self::poor()->build(), 'Bush in housing')['ways_out'], null, 'code')['widen'];
+        $widened = array_column(self::help(self::poor()->build(), 'Bush in housing')['ways_out'], null, 'code')[
+            'widen'
+        ];
         self::assertStringStartsWith('-', $widened['joint']['least']['typed']);
         self::assertLessThanOrEqual(0, (float) $widened['joint']['most']['typed'], 'a press stays a press');
     }
@@ -82,35 +100,77 @@ final class JointHelpTest extends TestCase
     /** A band narrower than the lathe holds is sneaked up to; one that is wide enough has no ways out at all. */
     public function test_a_narrow_band_and_a_wide_one(): void
     {
-        $narrow = SampleJob::measured()->joint('Bush in housing', ['least' => ['typed' => '-0.022', 'unit' => 'mm'], 'most' => ['typed' => '-0.008', 'unit' => 'mm']]);
+        $narrow = SampleJob::measured()->joint('Bush in housing', [
+            'least' => ['typed' => '-0.022', 'unit' => 'mm'],
+            'most' => ['typed' => '-0.008', 'unit' => 'mm'],
+        ]);
         $joint = self::joint($narrow->build(), 'Bush in housing');
         self::assertNotNull($joint->band());
         $sneak = array_column(self::help($narrow->build(), 'Bush in housing')['ways_out'], null, 'code')['sneak-up'];
-        self::assertStringContainsString('Turn to '.number_format($joint->band()->upperMm + 0.02, 3), $sneak['says']['mm']);
+        self::assertStringContainsString(
+            'Turn to '.number_format($joint->band()->upperMm + 0.02, 3),
+            $sneak['says']['mm'],
+        );
         self::assertSame($sneak['says']['mm'], $sneak['operation']);
         self::assertSame([], self::help(SampleJob::measured()->build(), 'Bush in housing')['ways_out']);
     }
 
-    /** What the survey and the readings say fills the questions in: cast iron is brittle; 36 over 30 is a thin wall, 60 is not. */
+    /**
+     * What the survey and the readings say fills the questions in: cast iron is brittle; 36 over 30 is a thin wall, 60
+     * is not.
+     */
     public function test_the_job_answers_for_itself(): void
     {
-        $answers = static fn (SampleJob $job): array => array_column(self::help($job->joint('Bush in housing', ['asked' => ['moves' => 'stays', 'apart' => 'never']])->build(), 'Bush in housing')['advice']['questions'], 'answer', 'code');
+        $answers = static fn (SampleJob $job): array => array_column(
+            self::help(
+                $job->joint('Bush in housing', ['asked' => ['moves' => 'stays', 'apart' => 'never']])->build(),
+                'Bush in housing',
+            )['advice']['questions'],
+            'answer',
+            'code',
+        );
         self::assertSame(['brittle', 'thin'], [$answers(self::poor())['metal'], $answers(self::poor())['wall']]);
         self::assertSame('stout', $answers(SampleJob::measured())['wall']);
         self::assertSame('tough', $answers(SampleJob::measured()->materials('low-carbon steel, cold drawn'))['metal']);
-        $advice = self::help(self::poor()->joint('Bush in housing', ['asked' => ['moves' => 'stays', 'apart' => 'never']])->build(), 'Bush in housing')['advice'];
+        $advice = self::help(
+            self::poor()
+                ->joint('Bush in housing', ['asked' => ['moves' => 'stays', 'apart' => 'never']])
+                ->build(),
+            'Bush in housing',
+        )['advice'];
         self::assertSame('bonded', $advice['purpose']['code'], 'thin cast iron');
     }
 
-    /** A shaft for bearings that are bought. ISO 286-2 at 25 mm: k5 is +2 to +11 µm; at 52 mm in a housing H7 is 0 to +30. */
+    /**
+     * A shaft for bearings that are bought. ISO 286-2 at 25 mm: k5 is +2 to +11 µm; at 52 mm in a housing H7 is 0 to
+     * +30.
+     */
     public function test_a_seat_for_a_bearing_that_is_bought(): void
     {
         $next = 0;
-        $facts = JobFile::toArray(Kind::named('stepped-shaft')->layOut('job-1', 'Rig', 'Shaft', Unit::Millimetre, new ShopFacts('Shop', 20.0, 0.005, 0.5, 1e4), static function () use (&$next): string {
-            return 'i'.++$next;
-        }));
+        $facts = JobFile::toArray(
+            Kind::named('stepped-shaft')->layOut(
+                'job-1',
+                'Rig',
+                'Shaft',
+                Unit::Millimetre,
+                new ShopFacts('Shop', 20.0, 0.005, 0.5, 1e4),
+                static function () use (&$next): string {
+                    return 'i'.++$next;
+                },
+            ),
+        );
         $facts['take_in']['gates_answered'] = true;
-        $bearing = ['designation' => '6205-2RS', 'bore_mm' => null, 'outside_mm' => null, 'width_mm' => null, 'turning' => 'inner', 'load' => 'normal', 'housing' => 'solid', 'inner_warmer_k' => 0.0];
+        $bearing = [
+            'designation' => '6205-2RS',
+            'bore_mm' => null,
+            'outside_mm' => null,
+            'width_mm' => null,
+            'turning' => 'inner',
+            'load' => 'normal',
+            'housing' => 'solid',
+            'inner_warmer_k' => 0.0,
+        ];
         $facts['joints'][0]['bearing'] = $bearing;
         $joint = self::joint(JobFile::fromArray($facts), 'Left bearing on the shaft');
         self::assertEqualsWithDelta([25.002, 25.011], [$joint->band()?->lowerMm, $joint->band()?->upperMm], 1e-9);
@@ -118,12 +178,28 @@ final class JointHelpTest extends TestCase
         self::assertContains('bearing-unread', array_map(static fn (Note $n): string => $n->code, $joint->notes));
         // Read, the size is made to the bearing itself: 24.996 ± U, the fit 2 to 21 µm tight.
         $facts['readings'][] = [
-            'id' => 'r', 'surface' => $joint->mate->id ?? '', 'station' => '1', 'angle' => '0', 'value' => ['typed' => '24.996', 'unit' => 'mm'], 'was' => null, 'instrument' => 'three-point', 'part_c' => 20.0, 'gauge_c' => 20.0, 'worn' => null,
-            'set_aside' => null, 'remark' => null, 'taken_at' => null, 'correction_mm' => null,
+            'id' => 'r',
+            'surface' => $joint->mate->id ?? '',
+            'station' => '1',
+            'angle' => '0',
+            'value' => ['typed' => '24.996', 'unit' => 'mm'],
+            'was' => null,
+            'instrument' => 'three-point',
+            'part_c' => 20.0,
+            'gauge_c' => 20.0,
+            'worn' => null,
+            'set_aside' => null,
+            'remark' => null,
+            'taken_at' => null,
+            'correction_mm' => null,
         ];
         $read = self::joint(JobFile::fromArray($facts), 'Left bearing on the shaft');
         $u = $read->mateFound->u95MeanMm ?? 0.0;
-        self::assertEqualsWithDelta([24.998 + $u, 25.017 - $u], [$read->sized?->band?->lowerMm, $read->sized?->band?->upperMm], 1e-6);
+        self::assertEqualsWithDelta(
+            [24.998 + $u, 25.017 - $u],
+            [$read->sized?->band?->lowerMm, $read->sized?->band?->upperMm],
+            1e-6,
+        );
         // An unknown stamp is refused by name and the way out.
         $facts['joints'][0]['bearing'] = [...$bearing, 'designation' => 'nonesuch'];
         try {
@@ -134,11 +210,20 @@ final class JointHelpTest extends TestCase
         }
     }
 
-    /** From a list of reamers and bar by hand: over 28.60 mm come 28.972 (1-9/64 is no step there), 29 mm, 1-5/32 in (29.369). */
+    /**
+     * From a list of reamers and bar by hand: over 28.60 mm come 28.972 (1-9/64 is no step there), 29 mm, 1-5/32 in
+     * (29.369).
+     */
     public function test_the_odd_size_made_standard(): void
     {
-        $labels = static fn (bool $bore, float $mm, float $most): array => array_map(static fn (StandardSize $s): string => "{$s->what} {$s->label}", StandardSize::near($bore, $mm, $most));
-        self::assertSame(['reamer 29 mm', 'stock bush outside 29 mm', 'reamer 1-5/32 in'], array_slice($labels(true, 28.60, 1.0), 0, 3));
+        $labels = static fn (bool $bore, float $mm, float $most): array => array_map(
+            static fn (StandardSize $s): string => "{$s->what} {$s->label}",
+            StandardSize::near($bore, $mm, $most),
+        );
+        self::assertSame(
+            ['reamer 29 mm', 'stock bush outside 29 mm', 'reamer 1-5/32 in'],
+            array_slice($labels(true, 28.6, 1.0), 0, 3),
+        );
         self::assertContains('bearing 6202 bearing', $labels(true, 34.99, 0.02));
         self::assertContains('ground bar 3/4 in', $labels(false, 19.4, 0.6));
         self::assertContains('stock bush bore 19 mm', $labels(false, 19.4, 0.6));
@@ -153,7 +238,19 @@ final class JointHelpTest extends TestCase
     /** What is asked and the bearing go into the job's file and come back. */
     public function test_answers_and_bearings_survive_the_file(): void
     {
-        $job = SampleJob::measured()->joint('Bush in housing', ['asked' => ['moves' => 'stays'], 'bearing' => ['designation' => null, 'bore_mm' => 25.0, 'outside_mm' => 52.0, 'width_mm' => 15.0, 'turning' => 'outer', 'load' => 'heavy', 'housing' => 'thin', 'inner_warmer_k' => 5.0]]);
+        $job = SampleJob::measured()->joint('Bush in housing', [
+            'asked' => ['moves' => 'stays'],
+            'bearing' => [
+                'designation' => null,
+                'bore_mm' => 25.0,
+                'outside_mm' => 52.0,
+                'width_mm' => 15.0,
+                'turning' => 'outer',
+                'load' => 'heavy',
+                'housing' => 'thin',
+                'inner_warmer_k' => 5.0,
+            ],
+        ]);
         $text = JobFile::write($job->build());
         self::assertSame($text, JobFile::write(JobFile::read($text)));
         self::assertStringContainsString('"moves": "stays"', $text);
@@ -162,8 +259,10 @@ final class JointHelpTest extends TestCase
     }
 
     /**
-     * Both sides made, to the table. ISO 286-2 at 30 mm: H7 0 to +21, p6 +22 to +35 µm; FN2-like inch classes where the job is in inches.
-     * With a wish typed, the chance is the trapezoid's: −30 to −5 µm of −35 to −1, by hand 1 − 5²/(2·21·13) − 4²/(2·21·13) = 0.925.
+     * Both sides made, to the table. ISO 286-2 at 30 mm: H7 0 to +21, p6 +22 to +35 µm; FN2-like inch classes where the
+     * job is in inches.
+     * With a wish typed, the chance is the trapezoid's: −30 to −5 µm of −35 to −1, by hand 1 − 5²/(2·21·13) −
+     * 4²/(2·21·13) = 0.925.
      */
     public function test_both_sides_made_take_the_tables_limits(): void
     {
@@ -180,11 +279,23 @@ final class JointHelpTest extends TestCase
             }
         }
         unset($surface);
-        $job->joint('Bush in housing', ['least' => ['typed' => '-0.030', 'unit' => 'mm'], 'most' => ['typed' => '-0.005', 'unit' => 'mm']]);
+        $job->joint('Bush in housing', [
+            'least' => ['typed' => '-0.030', 'unit' => 'mm'],
+            'most' => ['typed' => '-0.005', 'unit' => 'mm'],
+        ]);
         $joint = self::joint($job->build(), 'Bush in housing');
         self::assertEqualsWithDelta([30.022, 30.035], [$joint->band()?->lowerMm, $joint->band()?->upperMm], 1e-9);
-        self::assertEqualsWithDelta([30.0, 30.021], [$joint->toTable?->otherSized?->band?->lowerMm, $joint->toTable?->otherSized?->band?->upperMm], 1e-9);
-        $shown = json_decode(json_encode(self::shown($job->build(), 'Bush in housing'), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['to_table'];
+        self::assertEqualsWithDelta(
+            [30.0, 30.021],
+            [$joint->toTable?->otherSized?->band?->lowerMm, $joint->toTable?->otherSized?->band?->upperMm],
+            1e-9,
+        );
+        $shown = json_decode(
+            json_encode(self::shown($job->build(), 'Bush in housing'), JSON_THROW_ON_ERROR),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        )['to_table'];
         self::assertStringContainsString('0.001 to 0.035 tight', $shown['extremes']['mm']);
         self::assertStringContainsString('as they come 92.4 fit', $shown['pairs']['mm']);
         $card = array_map(static fn ($e): string => $e->label, JobAnswers::of($job->build())->make);
@@ -201,11 +312,17 @@ final class JointHelpTest extends TestCase
         }
         unset($part);
         foreach ($job->facts['surfaces'] as &$surface) {
-            $surface['size'] = $surface['name'] === 'Bush outside' ? ['typed' => '30', 'unit' => 'mm'] : $surface['size'];
+            $surface['size'] =
+                $surface['name'] === 'Bush outside' ? ['typed' => '30', 'unit' => 'mm'] : $surface['size'];
         }
         unset($surface);
         $job->cut('Bush outside', 'only', null, '30.030')->cut('Housing bore', 'only', null, '30.010', 'three-point');
-        $fits = json_decode(json_encode(JobAnswers::of($job->build())->handOver, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['fits'];
+        $fits = json_decode(
+            json_encode(JobAnswers::of($job->build())->handOver, JSON_THROW_ON_ERROR),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        )['fits'];
         $fit = array_column($fits, null, 'label')['Bush in housing'];
         self::assertSame('inside', $fit['verdict']);
         self::assertMatchesRegularExpression('/0\.01\d to 0\.02\d tight/', $fit['achieved']['mm']);
@@ -214,13 +331,14 @@ final class JointHelpTest extends TestCase
     /** A bought pin nobody has read is taken to be to its class; read, it decides. */
     public function test_a_bought_mate_is_taken_to_be_to_its_class(): void
     {
-        $job = (new SampleJob)->answered()->materials();
+        $job = (new SampleJob())->answered()->materials();
         foreach ($job->facts['parts'] as &$part) {
             $part['origin'] = $part['name'] === 'Shaft' ? 'bought' : $part['origin'];
         }
         unset($part);
         foreach ($job->facts['surfaces'] as &$surface) {
-            $surface['size'] = $surface['name'] === 'Shaft journal' ? ['typed' => '22', 'unit' => 'mm'] : $surface['size'];
+            $surface['size'] =
+                $surface['name'] === 'Shaft journal' ? ['typed' => '22', 'unit' => 'mm'] : $surface['size'];
         }
         unset($surface);
         // H8 at 22 mm: 0 to +33 µm (ISO 286-2).

@@ -13,7 +13,10 @@ use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Remedy\JointWay;
 use PHPUnit\Framework\TestCase;
 
-/** The ways to hold a joint: what the trade would and would not do, and that their order follows. Common practice, no source. */
+/**
+ * The ways to hold a joint: what the trade would and would not do, and that their order follows. Common practice, no
+ * source.
+ */
 final class JointWaysTest extends TestCase
 {
     private static function joint(SampleJob $job): JointAnswer
@@ -24,7 +27,14 @@ final class JointWaysTest extends TestCase
     /** @return array<string, JointWay> */
     private static function ways(SampleJob $job): array
     {
-        return array_column(array_map(static fn (JointWay $w): array => ['code' => $w->row['code'], 'way' => $w], self::joint($job)->ways), 'way', 'code');
+        return array_column(
+            array_map(
+                static fn (JointWay $w): array => ['code' => $w->row['code'], 'way' => $w],
+                self::joint($job)->ways,
+            ),
+            'way',
+            'code',
+        );
     }
 
     private static function against(JointWay $way): string
@@ -34,7 +44,7 @@ final class JointWaysTest extends TestCase
 
     private static function measured(string $boss): SampleJob
     {
-        $job = (new SampleJob)->answered()->materials();
+        $job = (new SampleJob())->answered()->materials();
         foreach (['0', '90'] as $angle) {
             foreach (['mouth', 'middle', 'far end'] as $station) {
                 $job->read('Housing bore', '30.000', 'three-point', $station, $angle);
@@ -43,7 +53,10 @@ final class JointWaysTest extends TestCase
 
         $job->facts['shop']['press_n'] = 20000.0;
 
-        return $job->read('Shaft journal', '22.000', 'outside-micrometer', 'middle')->read('Boss outside', $boss, 'calliper')->read('Housing length', '40.00', 'depth-micrometer');
+        return $job
+            ->read('Shaft journal', '22.000', 'outside-micrometer', 'middle')
+            ->read('Boss outside', $boss, 'calliper')
+            ->read('Housing length', '40.00', 'depth-micrometer');
     }
 
     public function test_thin_cast_iron_is_bonded_not_pressed(): void
@@ -67,10 +80,15 @@ final class JointWaysTest extends TestCase
         self::assertFalse($ways['light-press-pin']->chosen);
         // What can be done stands before what can't.
         $order = array_map(static fn (JointWay $w): bool => $w->feasible, array_values($ways));
-        self::assertSame($order, array_merge(array_filter($order), array_filter($order, static fn (bool $f): bool => ! $f)));
+        self::assertSame(
+            $order,
+            array_merge(array_filter($order), array_filter($order, static fn (bool $f): bool => ! $f)),
+        );
     }
 
-    /** What it must hold rules out what can't: 200 N·m is beyond a light press of 30 µm on 30 × 40 mm, a key takes it. */
+    /**
+     * What it must hold rules out what can't: 200 N·m is beyond a light press of 30 µm on 30 × 40 mm, a key takes it.
+     */
     public function test_what_it_must_hold_decides(): void
     {
         $ways = self::ways(self::measured('60')->joint('Bush in housing', ['needs_torque_nm' => 200.0]));
@@ -87,7 +105,7 @@ final class JointWaysTest extends TestCase
         self::assertStringContainsString('your press gives 500 N', self::against(self::ways($weak)['medium-press']));
         $plastic = self::ways(self::measured('60')->materials('grey cast iron, ordinary', 'nylon'));
         self::assertStringContainsString('creeps', self::against($plastic['light-press']));
-        $poor = (new SampleJob)->answered()->materials()->read('Housing bore', '30.0', 'calliper', 'mouth');
+        $poor = (new SampleJob())->answered()->materials()->read('Housing bore', '30.0', 'calliper', 'mouth');
         self::assertStringContainsString('not read well enough', self::against(self::ways($poor)['light-press']));
     }
 
@@ -100,31 +118,56 @@ final class JointWaysTest extends TestCase
         self::assertSame([], self::joint($stopped)->ways);
     }
 
-    /** By hand for the bush of 30 in iron, 1 to 35 µm: 18e-6 against 10.5e-6 tightens with heat; heat needed (35 + 30)e-3/(10.5e-6 · 30) = 206 K. */
+    /**
+     * By hand for the bush of 30 in iron, 1 to 35 µm: 18e-6 against 10.5e-6 tightens with heat; heat needed (35 +
+     * 30)e-3/(10.5e-6 · 30) = 206 K.
+     */
     public function test_hot_and_cold_in_the_job(): void
     {
-        $shown = json_decode(json_encode(self::joint(self::measured('60')), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['hot_and_cold'];
+        $shown = json_decode(
+            json_encode(self::joint(self::measured('60')), JSON_THROW_ON_ERROR),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        )['hot_and_cold'];
         self::assertSame('227 °C', $shown['heat']['mm']);
         self::assertStringContainsString('does not loosen', $shown['gone_at']['mm']);
         self::assertCount(3, $shown['cold']);
         self::assertStringContainsString('household freezer (−18 °C)', $shown['cold'][0]['mm']);
         // The band leaves U at both ends of the fit: all but a few in a thousand grip.
         self::assertMatchesRegularExpression('/: (99\.\d|100) grip/', $shown['chances']['mm']);
-        $aluminium = json_decode(json_encode(self::joint(self::measured('60')->materials('aluminium casting alloy')), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['hot_and_cold'];
+        $aluminium = json_decode(
+            json_encode(self::joint(self::measured('60')->materials('aluminium casting alloy')), JSON_THROW_ON_ERROR),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        )['hot_and_cold'];
         self::assertMatchesRegularExpression('/gone at|nothing grips/', $aluminium['gone_at']['mm']);
     }
 
     /**
-     * A screw of 400 MPa steel, 16 × 2, in an insert of bronze (240 MPa): by hand A_s 156.7 mm² breaks at 400 MPa; strips 0.577 · 240 · 0.875 π 16
+     * A screw of 400 MPa steel, 16 × 2, in an insert of bronze (240 MPa): by hand A_s 156.7 mm² breaks at 400 MPa;
+     * strips 0.577 · 240 · 0.875 π 16
      * a millimetre in the bronze, 10.3 mm; shorter than that it says so.
      */
     public function test_a_thread_that_strips_first(): void
     {
         $next = 0;
-        $facts = JobFile::toArray(Kind::named('threaded-insert')->layOut('job', 'Rig', 'Insert', Unit::Millimetre, new ShopFacts('Shop', 20, 0.01, 0.5, 1e4), static function () use (&$next): string {
-            return 'i'.++$next;
-        }));
-        $thread = array_values(array_filter($facts['joints'], static fn (array $j): bool => $j['purpose'] === 'thread'))[0];
+        $facts = JobFile::toArray(
+            Kind::named('threaded-insert')->layOut(
+                'job',
+                'Rig',
+                'Insert',
+                Unit::Millimetre,
+                new ShopFacts('Shop', 20, 0.01, 0.5, 1e4),
+                static function () use (&$next): string {
+                    return 'i'.++$next;
+                },
+            ),
+        );
+        $thread = array_values(
+            array_filter($facts['joints'], static fn (array $j): bool => $j['purpose'] === 'thread'),
+        )[0];
         $at = array_search($thread['id'], array_column($facts['joints'], 'id'), true);
         $shown = static function (string $long) use ($facts, $thread, $at): ?array {
             $parts = [];
@@ -137,7 +180,12 @@ final class JointWaysTest extends TestCase
             }
             unset($surface);
             foreach ($facts['parts'] as &$part) {
-                $part['material'] = $part['id'] === $parts[$thread['inner']] ? 'low-carbon steel, cold drawn' : ($part['id'] === $parts[$thread['outer']] ? 'leaded tin bronze (bearing)' : null);
+                $part['material'] =
+                    $part['id'] === $parts[$thread['inner']]
+                        ? 'low-carbon steel, cold drawn'
+                        : ($part['id'] === $parts[$thread['outer']]
+                            ? 'leaded tin bronze (bearing)'
+                            : null);
             }
             unset($part);
             $joint = JobAnswers::of(JobFile::fromArray($facts))->jointAnswers[(int) $at];
@@ -151,7 +199,8 @@ final class JointWaysTest extends TestCase
     }
 
     /**
-     * A housing of 60 that is itself pressed into a frame of the same iron, 120 outside, is for the bush one ring of 120 (Lamé): the same pressure and closing as in a
+     * A housing of 60 that is itself pressed into a frame of the same iron, 120 outside, is for the bush one ring of
+     * 120 (Lamé): the same pressure and closing as in a
      * solid housing of 120, and more than in one of 60 that stands free.
      */
     public function test_a_housing_that_is_itself_pressed_into_something(): void
@@ -164,11 +213,16 @@ final class JointWaysTest extends TestCase
             }
             self::fail('no press');
         };
-        $pressed = static fn (SampleJob $job): SampleJob => $job->joint('Bush in housing', ['purpose' => 'medium-press']);
+        $pressed = static fn (SampleJob $job): SampleJob => $job->joint('Bush in housing', [
+            'purpose' => 'medium-press',
+        ]);
         $free = $closing($pressed(SampleJob::measured()));
         $solid = $pressed(SampleJob::measured());
         foreach ($solid->facts['readings'] as &$reading) {
-            $reading['value'] = $reading['surface'] === $solid->surface('Boss outside') ? ['typed' => '120', 'unit' => 'mm'] : $reading['value'];
+            $reading['value'] =
+                $reading['surface'] === $solid->surface('Boss outside')
+                    ? ['typed' => '120', 'unit' => 'mm']
+                    : $reading['value'];
         }
         unset($reading);
         $backed = $pressed(SampleJob::measured());
@@ -176,8 +230,21 @@ final class JointWaysTest extends TestCase
         $blank = array_column($backed->facts['surfaces'], null, 'name')['Housing bore'];
         $backed->facts['parts'][] = [...$housing, 'id' => 'frame', 'name' => 'Frame'];
         $backed->facts['surfaces'][] = [...$blank, 'id' => 'frame-bore', 'part' => 'frame', 'name' => 'Frame bore'];
-        $backed->facts['surfaces'][] = [...$blank, 'id' => 'frame-outside', 'part' => 'frame', 'name' => 'Frame outside', 'kind' => 'shaft'];
-        $backed->facts['joints'][] = [...array_column($backed->facts['joints'], null, 'name')['Bush in housing'], 'id' => 'in-frame', 'name' => 'Housing in frame', 'inner' => $backed->surface('Boss outside'), 'outer' => 'frame-bore', 'along' => null];
+        $backed->facts['surfaces'][] = [
+            ...$blank,
+            'id' => 'frame-outside',
+            'part' => 'frame',
+            'name' => 'Frame outside',
+            'kind' => 'shaft',
+        ];
+        $backed->facts['joints'][] = [
+            ...array_column($backed->facts['joints'], null, 'name')['Bush in housing'],
+            'id' => 'in-frame',
+            'name' => 'Housing in frame',
+            'inner' => $backed->surface('Boss outside'),
+            'outer' => 'frame-bore',
+            'along' => null,
+        ];
         $backed->read('Frame outside', '120', 'calliper');
         self::assertEqualsWithDelta($closing($solid), $closing($backed), 1e-6);
         self::assertGreaterThan($free[0], $closing($backed)[0]);

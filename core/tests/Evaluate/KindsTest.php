@@ -23,8 +23,26 @@ final class KindsTest extends TestCase
 {
     /** The kinds that must be there. */
     private const WANTED = [
-        'plain-bush', 'flanged-bush', 'repair-sleeve', 'spacer', 'stepped-shaft', 'stub-adapter', 'ring-coupling', 'flanged-axle', 'taper-hub',
-        'threaded-insert', 'eccentric-carrier', 'poured-bearing', 'split-taper-bush', 'gear-on-shaft', 'arbor', 'lever', 'ball-cage', 'ported-block', 'guard', 'free-form',
+        'plain-bush',
+        'flanged-bush',
+        'repair-sleeve',
+        'spacer',
+        'stepped-shaft',
+        'stub-adapter',
+        'ring-coupling',
+        'flanged-axle',
+        'taper-hub',
+        'threaded-insert',
+        'eccentric-carrier',
+        'poured-bearing',
+        'split-taper-bush',
+        'gear-on-shaft',
+        'arbor',
+        'lever',
+        'ball-cage',
+        'ported-block',
+        'guard',
+        'free-form',
     ];
 
     /** @return iterable<string, array{Kind}> */
@@ -39,9 +57,16 @@ final class KindsTest extends TestCase
     {
         $n = 0;
 
-        return $kind->layOut('job', 'Rig', 'Part', Unit::Millimetre, new ShopFacts('Shop', 20.0, 0.01, 0.5, 1e4), static function () use (&$n): string {
-            return 'id-'.++$n;
-        });
+        return $kind->layOut(
+            'job',
+            'Rig',
+            'Part',
+            Unit::Millimetre,
+            new ShopFacts('Shop', 20.0, 0.01, 0.5, 1e4),
+            static function () use (&$n): string {
+                return 'id-'.++$n;
+            },
+        );
     }
 
     public function test_all_that_are_wanted_are_there(): void
@@ -59,7 +84,11 @@ final class KindsTest extends TestCase
         $facts = self::facts($kind);
         self::assertNotSame([], $kind->words);
         self::assertNotSame('', $kind->says);
-        self::assertNotSame([], array_filter($facts->parts, static fn ($p): bool => $p->origin === Origin::Make), 'something is to be made');
+        self::assertNotSame(
+            [],
+            array_filter($facts->parts, static fn ($p): bool => $p->origin === Origin::Make),
+            'something is to be made',
+        );
         self::assertNotSame([], $facts->operations);
         $answers = JobAnswers::of($facts);
         self::assertGreaterThan(0.0, $answers->quote->quote->hours->min);
@@ -68,7 +97,11 @@ final class KindsTest extends TestCase
         if ($kind->code !== 'free-form') {
             self::assertNotSame([], $facts->joints);
             self::assertNotNull($answers->pictures->thumb());
-            self::assertNotSame([], array_filter($answers->surfaces, static fn ($s): bool => $s->mustMeasure()), 'the next thing to do is measure');
+            self::assertNotSame(
+                [],
+                array_filter($answers->surfaces, static fn ($s): bool => $s->mustMeasure()),
+                'the next thing to do is measure',
+            );
             self::assertNotSame([], $answers->survey->datums->candidates);
         }
     }
@@ -95,7 +128,10 @@ final class KindsTest extends TestCase
         }
     }
 
-    /** No two texts of a drawing meet, nothing leaves the frame; widths taken by an outside rule of thumb (0.5 em a sign, 0.6 em fixed pitch). */
+    /**
+     * No two texts of a drawing meet, nothing leaves the frame; widths taken by an outside rule of thumb (0.5 em a
+     * sign, 0.6 em fixed pitch).
+     */
     #[DataProvider('kinds')]
     public function test_texts_keep_apart(Kind $kind): void
     {
@@ -116,20 +152,39 @@ final class KindsTest extends TestCase
                 foreach ($drawing->shapes() as $shape) {
                     if ($shape instanceof Text) {
                         $width = mb_strlen($shape->say->{$unit}) * $shape->size * ($shape->mono ? 0.6 : 0.5);
-                        $left = $shape->x - match ($shape->anchor) {
-                            Anchor::Start => 0,
-                            Anchor::Middle => $width / 2,
-                            Anchor::End => $width,
-                        };
-                        $boxes[] = [$left, $shape->y - 0.8 * $shape->size, $left + $width, $shape->y + 0.2 * $shape->size, $shape->say->{$unit}];
+                        $left =
+                            $shape->x -
+                            match ($shape->anchor) {
+                                Anchor::Start => 0,
+                                Anchor::Middle => $width / 2,
+                                Anchor::End => $width,
+                            };
+                        $boxes[] = [
+                            $left,
+                            $shape->y - 0.8 * $shape->size,
+                            $left + $width,
+                            $shape->y + 0.2 * $shape->size,
+                            $shape->say->{$unit},
+                        ];
                     } elseif ($shape instanceof Line) {
-                        self::assertTrue(min($shape->x1, $shape->x2, $shape->y1, $shape->y2) > -1 && max($shape->x1, $shape->x2) < $drawing->width + 1 && max($shape->y1, $shape->y2) < $drawing->height + 1, "a line leaves {$drawing->says->in}");
+                        self::assertTrue(
+                            min($shape->x1, $shape->x2, $shape->y1, $shape->y2) > -1
+                                && max($shape->x1, $shape->x2) < $drawing->width + 1
+                                && max($shape->y1, $shape->y2) < $drawing->height + 1,
+                            "a line leaves {$drawing->says->in}",
+                        );
                     }
                 }
                 foreach ($boxes as $i => $a) {
-                    self::assertTrue($a[0] > -1 && $a[2] < $drawing->width + 1 && $a[1] > -1 && $a[3] < $drawing->height + 1, "“{$a[4]}” leaves {$drawing->says->in}");
+                    self::assertTrue(
+                        $a[0] > -1 && $a[2] < $drawing->width + 1 && $a[1] > -1 && $a[3] < $drawing->height + 1,
+                        "“{$a[4]}” leaves {$drawing->says->in}",
+                    );
                     foreach (array_slice($boxes, $i + 1) as $b) {
-                        self::assertFalse($a[0] < $b[2] && $b[0] < $a[2] && $a[1] < $b[3] && $b[1] < $a[3], "“{$a[4]}” and “{$b[4]}” meet in {$drawing->says->in}");
+                        self::assertFalse(
+                            $a[0] < $b[2] && $b[0] < $a[2] && $a[1] < $b[3] && $b[1] < $a[3],
+                            "“{$a[4]}” and “{$b[4]}” meet in {$drawing->says->in}",
+                        );
                     }
                 }
             }

@@ -21,7 +21,16 @@ final class LoopsTest extends TestCase
      */
     private static function length(string $name, bool $opens, array $changes): array
     {
-        return ['name' => $name, 'surface' => null, 'size' => null, 'plus' => null, 'minus' => null, 'opens' => $opens, 'spread' => 'uniform', ...$changes];
+        return [
+            'name' => $name,
+            'surface' => null,
+            'size' => null,
+            'plus' => null,
+            'minus' => null,
+            'opens' => $opens,
+            'spread' => 'uniform',
+            ...$changes,
+        ];
     }
 
     /** @return array{typed: string, unit: string} */
@@ -36,12 +45,28 @@ final class LoopsTest extends TestCase
      */
     private static function loop(SampleJob $job, array $lengths, ?string $least, ?string $most): array
     {
-        $job->facts['loops'] = [['id' => 'loop-1', 'name' => 'End float', 'least' => $least === null ? null : self::mm($least), 'most' => $most === null ? null : self::mm($most), 'lengths' => $lengths]];
+        $job->facts['loops'] = [
+            [
+                'id' => 'loop-1',
+                'name' => 'End float',
+                'least' => $least === null ? null : self::mm($least),
+                'most' => $most === null ? null : self::mm($most),
+                'lengths' => $lengths,
+            ],
+        ];
 
-        return json_decode(json_encode(JobAnswers::of($job->build())->jsonSerialize()['loops'][0], JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+        return json_decode(
+            json_encode(JobAnswers::of($job->build())->jsonSerialize()['loops'][0], JSON_THROW_ON_ERROR),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
     }
 
-    /** By hand: 10 less 0.10005 to 0.19995 is 9.80005 to 9.89995; written to three places inside that, 9.801 to 9.899. Nothing left for a length is said. */
+    /**
+     * By hand: 10 less 0.10005 to 0.19995 is 9.80005 to 9.89995; written to three places inside that, 9.801 to 9.899.
+     * Nothing left for a length is said.
+     */
     public function test_an_open_length_is_written_inside_its_limits(): void
     {
         $lengths = [self::length('Housing', true, ['size' => self::mm('10')]), self::length('Bush', false, [])];
@@ -49,9 +74,18 @@ final class LoopsTest extends TestCase
         self::assertSame('Bush: 9.801 to 9.899.', $answer['solved']['mm']);
         self::assertSame('anywhere from 9.801 to 9.899', $answer['length']['limit']['mm']);
         self::assertNotNull($answer['picture']);
-        self::assertSame(['10.000 to 10.000', '10.000 − 0.200 = 9.800', '10.000 − 0.100 = 9.900'], array_map(static fn (array $s): string => $s['numbers']['mm'], $answer['working']));
+        self::assertSame(
+            ['10.000 to 10.000', '10.000 − 0.200 = 9.800', '10.000 − 0.100 = 9.900'],
+            array_map(static fn (array $s): string => $s['numbers']['mm'], $answer['working']),
+        );
         self::assertSame('Bush: 0.3859 to 0.3897.', $answer['solved']['in'], '0.385829 to 0.389762 in, inward');
-        self::assertSame(['9.899', 'or shorter'], [self::loop(SampleJob::measured(), $lengths, '0.10005', null)['length']['aim']['mm'], self::loop(SampleJob::measured(), $lengths, '0.10005', null)['length']['limit']['mm']]);
+        self::assertSame(
+            ['9.899', 'or shorter'],
+            [
+                self::loop(SampleJob::measured(), $lengths, '0.10005', null)['length']['aim']['mm'],
+                self::loop(SampleJob::measured(), $lengths, '0.10005', null)['length']['limit']['mm'],
+            ],
+        );
         $full = self::loop(SampleJob::measured(), $lengths, '10.5', '11');
         self::assertNull($full['length']);
         self::assertStringContainsString('no room left', $full['solved']['mm']);
@@ -61,20 +95,36 @@ final class LoopsTest extends TestCase
     {
         $job = SampleJob::measured();
         $job->facts['take_in']['gates'] = ['road'];
-        $answer = self::loop($job, [self::length('Housing', true, ['size' => self::mm('10')]), self::length('Bush', false, [])], '0.1', '0.2');
+        $answer = self::loop(
+            $job,
+            [self::length('Housing', true, ['size' => self::mm('10')]), self::length('Bush', false, [])],
+            '0.1',
+            '0.2',
+        );
         self::assertNull($answer['solved']);
         self::assertNull($answer['length']);
         self::assertStringContainsString('No size is issued', $answer['blocked']['mm']);
         $answer = self::loop($job, [self::length('Housing', true, ['size' => self::mm('10')])], '0.1', '0.2');
-        self::assertSame([null, null, [], []], [$answer['closes_at'], $answer['picture'], $answer['notes'], $answer['working']]);
+        self::assertSame(
+            [null, null, [], []],
+            [$answer['closes_at'], $answer['picture'], $answer['notes'], $answer['working']],
+        );
     }
 
-    /** The housing found 40.00, washers typed 1.5 ± 0.05: a bush in between leaves 0.1 to 0.4: by hand 38.1 to 38.4 less the housing's own doubt and the washer's. */
+    /**
+     * The housing found 40.00, washers typed 1.5 ± 0.05: a bush in between leaves 0.1 to 0.4: by hand 38.1 to 38.4 less
+     * the housing's own doubt and the washer's.
+     */
     public function test_an_open_length_is_solved_for(): void
     {
         $job = SampleJob::measured();
         $lengths = [
-            self::length('Housing', true, ['surface' => $job->surface('Housing length')]), self::length('Washer', false, ['size' => self::mm('1.5'), 'plus' => self::mm('0.05'), 'minus' => self::mm('0.05')]),
+            self::length('Housing', true, ['surface' => $job->surface('Housing length')]),
+            self::length('Washer', false, [
+                'size' => self::mm('1.5'),
+                'plus' => self::mm('0.05'),
+                'minus' => self::mm('0.05'),
+            ]),
             self::length('Bush', false, []),
         ];
         $answer = self::loop($job, $lengths, '0.1', '0.4');
@@ -94,7 +144,15 @@ final class LoopsTest extends TestCase
     public function test_a_made_length_comes_with_its_band(): void
     {
         $job = SampleJob::measured();
-        $answer = self::loop($job, [self::length('Housing', true, ['surface' => $job->surface('Housing length')]), self::length('Bush', false, ['surface' => $job->surface('Bush length')])], '0', null);
+        $answer = self::loop(
+            $job,
+            [
+                self::length('Housing', true, ['surface' => $job->surface('Housing length')]),
+                self::length('Bush', false, ['surface' => $job->surface('Bush length')]),
+            ],
+            '0',
+            null,
+        );
         self::assertSame(['found', 'to make'], array_column($answer['rows'], 'from'));
         self::assertGreaterThan(0.5, $answer['chance']);
         self::assertStringNotContainsString('100000', $answer['worst']['mm']);
@@ -106,103 +164,288 @@ final class LoopsTest extends TestCase
      */
     private static function loops(SampleJob $job, array $loops): array
     {
-        $job->facts['loops'] = array_map(static fn (array $l): array => ['id' => 'loop-'.$l[0], 'name' => $l[0], 'least' => self::mm($l[1]), 'most' => self::mm($l[2]), 'lengths' => $l[3]], $loops);
+        $job->facts['loops'] = array_map(
+            static fn (array $l): array => [
+                'id' => 'loop-'.$l[0],
+                'name' => $l[0],
+                'least' => self::mm($l[1]),
+                'most' => self::mm($l[2]),
+                'lengths' => $l[3],
+            ],
+            $loops,
+        );
 
-        return json_decode(json_encode(JobAnswers::of($job->build())->jsonSerialize()['loops'], JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+        return json_decode(
+            json_encode(JobAnswers::of($job->build())->jsonSerialize()['loops'], JSON_THROW_ON_ERROR),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
     }
 
-    /** By hand: the one loop asks the spacer to be 9.8 to 9.9, the other 9.85 to 9.95: 9.85 to 9.9 serves both. Where they ask for 9.8 to 9.9 and 9.95 to 10 none does. */
+    /**
+     * By hand: the one loop asks the spacer to be 9.8 to 9.9, the other 9.85 to 9.95: 9.85 to 9.9 serves both. Where
+     * they ask for 9.8 to 9.9 and 9.95 to 10 none does.
+     */
     public function test_one_piece_serves_two_loops(): void
     {
         $spacer = self::length('Spacer', false, []);
         $ten = static fn (string $size): array => [self::length('Housing', true, ['size' => self::mm($size)]), $spacer];
-        [$a, $b] = self::loops(SampleJob::measured(), [['float', '0.1', '0.2', $ten('10')], ['clamp', '0.05', '0.15', $ten('10')]]);
-        self::assertSame(['Spacer: 9.850 to 9.900.', 'Spacer: 9.850 to 9.900.'], [$a['solved']['mm'], $b['solved']['mm']]);
+        [$a, $b] = self::loops(SampleJob::measured(), [
+            ['float', '0.1', '0.2', $ten('10')],
+            ['clamp', '0.05', '0.15', $ten('10')],
+        ]);
+        self::assertSame(
+            ['Spacer: 9.850 to 9.900.', 'Spacer: 9.850 to 9.900.'],
+            [$a['solved']['mm'], $b['solved']['mm']],
+        );
         self::assertSame('“clamp” asks for 9.850 to 9.950: the limits here serve both.', $a['shared']['mm']);
-        [$a] = self::loops(SampleJob::measured(), [['float', '0.1', '0.2', $ten('10')], ['clamp', '0', '0.05', $ten('10')]]);
-        self::assertSame('No one Spacer serves both: here it would be 9.800 to 9.900, and “clamp” asks for 9.950 to 10.000. Change a wish, or another length.', $a['solved']['mm']);
+        [$a] = self::loops(SampleJob::measured(), [
+            ['float', '0.1', '0.2', $ten('10')],
+            ['clamp', '0', '0.05', $ten('10')],
+        ]);
+        self::assertSame(
+            'No one Spacer serves both: here it would be 9.800 to 9.900, and “clamp” asks for 9.950 to 10.000. Change a wish, or another length.',
+            $a['solved']['mm'],
+        );
         self::assertNull($a['length']);
         // Solved in the one, known in the other: 20 − (9.8 … 9.9) − x within 0 to 1 leaves 9.2 to 10.1.
-        [, $b] = self::loops(SampleJob::measured(), [['float', '0.1', '0.2', $ten('10')], ['end', '0', '1', [self::length('Box', true, ['size' => self::mm('20')]), $spacer, self::length('Cap', false, [])]]]);
+        [, $b] = self::loops(SampleJob::measured(), [
+            ['float', '0.1', '0.2', $ten('10')],
+            [
+                'end',
+                '0',
+                '1',
+                [self::length('Box', true, ['size' => self::mm('20')]), $spacer, self::length('Cap', false, [])],
+            ],
+        ]);
         self::assertSame('Cap: 9.200 to 10.100.', $b['solved']['mm']);
     }
 
-    /** Across an axis diameters count half: a bore of 100 round a rim of 97 leaves 1.5; and 1 to 2 asked of a rim gives 96 to 98. */
+    /**
+     * Across an axis diameters count half: a bore of 100 round a rim of 97 leaves 1.5; and 1 to 2 asked of a rim gives
+     * 96 to 98.
+     */
     public function test_diameters_count_half(): void
     {
-        $half = static fn (?string $rim): array => [self::length('Guard bore', true, ['size' => self::mm('100'), 'counts_half' => true]), self::length('Rim', false, ['size' => $rim === null ? null : self::mm($rim), 'plus' => self::mm('0.2'), 'minus' => self::mm('0.2'), 'counts_half' => true])];
+        $half = static fn (?string $rim): array => [
+            self::length('Guard bore', true, ['size' => self::mm('100'), 'counts_half' => true]),
+            self::length('Rim', false, [
+                'size' => $rim === null ? null : self::mm($rim),
+                'plus' => self::mm('0.2'),
+                'minus' => self::mm('0.2'),
+                'counts_half' => true,
+            ]),
+        ];
         $answer = self::loop(SampleJob::measured(), $half('97'), '1', '2');
         self::assertSame(['1.500', '1.400 to 1.600'], [$answer['closes_at']['mm'], $answer['worst']['mm']]);
-        self::assertSame('Rim: 96.000 to 98.000.', self::loop(SampleJob::measured(), $half(null), '1', '2')['solved']['mm']);
-        self::assertContains('Make “Rim” 97.000 mm instead of 99.000 mm.', array_map(static fn (array $r): string => $r['do']['mm'], self::loop(SampleJob::measured(), $half('99'), '1', '2')['remedies']));
+        self::assertSame(
+            'Rim: 96.000 to 98.000.',
+            self::loop(SampleJob::measured(), $half(null), '1', '2')['solved']['mm'],
+        );
+        self::assertContains(
+            'Make “Rim” 97.000 mm instead of 99.000 mm.',
+            array_map(
+                static fn (array $r): string => $r['do']['mm'],
+                self::loop(SampleJob::measured(), $half('99'), '1', '2')['remedies'],
+            ),
+        );
     }
 
-    /** By hand: an aluminium housing (23.6e-6/K or as the table has it) of 200 at 80 °C against a steel shaft at 50: the change is 200 (αh 60 − αs 30). */
+    /**
+     * By hand: an aluminium housing (23.6e-6/K or as the table has it) of 200 at 80 °C against a steel shaft at 50: the
+     * change is 200 (αh 60 − αs 30).
+     */
     public function test_warm_as_in_use(): void
     {
         $housing = 'aluminium alloy, wrought, aged';
         $shaft = 'medium-carbon steel, normalised';
         $alpha = static fn (string $name): float => (float) Material::named($name)->alphaPerK;
-        $answer = self::loop(SampleJob::measured(), [
-            self::length('Housing', true, ['size' => self::mm('200'), 'in_use_c' => 80, 'material' => $housing]), self::length('Shaft', false, ['size' => self::mm('199.8'), 'in_use_c' => 50, 'material' => $shaft]), self::length('Felt', false, ['size' => self::mm('0.1'), 'in_use_c' => 50]),
-        ], '0.05', '0.15');
+        $answer = self::loop(
+            SampleJob::measured(),
+            [
+                self::length('Housing', true, ['size' => self::mm('200'), 'in_use_c' => 80, 'material' => $housing]),
+                self::length('Shaft', false, ['size' => self::mm('199.8'), 'in_use_c' => 50, 'material' => $shaft]),
+                self::length('Felt', false, ['size' => self::mm('0.1'), 'in_use_c' => 50]),
+            ],
+            '0.05',
+            '0.15',
+        );
         self::assertSame('0.100', $answer['closes_at']['mm']);
         $grows = 200 * $alpha($housing) * 60 - 199.8 * $alpha($shaft) * 30;
         self::assertEqualsWithDelta(0.1 + $grows, (float) $answer['in_use']['closes_at']['mm'], 6e-4);
         self::assertStringContainsString('wider than cold', $answer['in_use']['says']['mm']);
         self::assertSame(0, (int) $answer['in_use']['chance']);
         self::assertStringContainsString('“Felt”', $answer['in_use']['unknown']);
-        self::assertNull(self::loop(SampleJob::measured(), [self::length('Housing', true, ['size' => self::mm('200')])], '0', '1')['in_use']);
+        self::assertNull(
+            self::loop(SampleJob::measured(), [self::length('Housing', true, ['size' => self::mm('200')])], '0', '1')[
+                'in_use'
+            ],
+        );
     }
 
-    /** A length to make without a joint gets its limits from its loop, its own line on the make card and its own cut log; once cut, the loop closes with what it came out at. */
+    /**
+     * A length to make without a joint gets its limits from its loop, its own line on the make card and its own cut
+     * log; once cut, the loop closes with what it came out at.
+     */
     public function test_a_length_to_make_has_its_own_cut_log(): void
     {
         $job = SampleJob::measured();
-        $job->facts['surfaces'][] = [...$job->facts['surfaces'][0], 'id' => 'collar', 'name' => 'Collar width', 'part' => array_column($job->facts['parts'], 'id', 'name')['Bush'], 'kind' => 'length', 'size' => null, 'at' => null, 'long' => null, 'sketch' => null];
-        $lengths = [self::length('Frame', true, ['size' => self::mm('40')]), self::length('Collar width', false, ['surface' => 'collar'])];
-        $job->facts['loops'] = [['id' => 'loop-1', 'name' => 'End float', 'least' => self::mm('0.1'), 'most' => self::mm('0.3'), 'lengths' => $lengths]];
-        $answers = json_decode(json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR), true, 128, JSON_THROW_ON_ERROR);
+        $job->facts['surfaces'][] = [
+            ...$job->facts['surfaces'][0],
+            'id' => 'collar',
+            'name' => 'Collar width',
+            'part' => array_column($job->facts['parts'], 'id', 'name')['Bush'],
+            'kind' => 'length',
+            'size' => null,
+            'at' => null,
+            'long' => null,
+            'sketch' => null,
+        ];
+        $lengths = [
+            self::length('Frame', true, ['size' => self::mm('40')]),
+            self::length('Collar width', false, ['surface' => 'collar']),
+        ];
+        $job->facts['loops'] = [
+            [
+                'id' => 'loop-1',
+                'name' => 'End float',
+                'least' => self::mm('0.1'),
+                'most' => self::mm('0.3'),
+                'lengths' => $lengths,
+            ],
+        ];
+        $answers = json_decode(
+            json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR),
+            true,
+            128,
+            JSON_THROW_ON_ERROR,
+        );
         $entry = array_column($answers['make'], null, 'surface')['collar'];
-        self::assertSame(['39.900', 'stop anywhere down to 39.700', 'For “End float”.'], [$entry['aim']['mm'], $entry['limit']['mm'], $entry['remarks'][0]['mm']]);
+        self::assertSame(
+            ['39.900', 'stop anywhere down to 39.700', 'For “End float”.'],
+            [$entry['aim']['mm'], $entry['limit']['mm'], $entry['remarks'][0]['mm']],
+        );
         self::assertContains('collar', array_column($answers['making'], 'surface'));
-        // Still being cut: the loop goes on asking. Come out at 39.8 it closes at 0.2; cut too far, at 39.5, it does not.
-        self::assertSame('Collar width: 39.700 to 39.900.', self::loop($job->cut('Collar width', 'only', null, '41'), $lengths, '0.1', '0.3')['solved']['mm']);
+        // Still being cut: the loop goes on asking. Come out at 39.8 it closes at 0.2; cut too far, at 39.5, it does
+        // not.
+        self::assertSame(
+            'Collar width: 39.700 to 39.900.',
+            self::loop($job->cut('Collar width', 'only', null, '41'), $lengths, '0.1', '0.3')['solved']['mm'],
+        );
         $done = self::loop($job->cut('Collar width', 'only', null, '39.8', 'depth-micrometer'), $lengths, '0.1', '0.3');
         self::assertSame(['0.200', 'made'], [$done['closes_at']['mm'], $done['rows'][1]['from']]);
         self::assertGreaterThan(0.999, $done['chance']);
-        self::assertSame(0, (int) self::loop($job->cut('Collar width', 'only', null, '39.5', 'depth-micrometer'), $lengths, '0.1', '0.3')['chance']);
+        self::assertSame(
+            0,
+            (int) self::loop(
+                $job->cut('Collar width', 'only', null, '39.5', 'depth-micrometer'),
+                $lengths,
+                '0.1',
+                '0.3',
+            )['chance'],
+        );
     }
 
-    /** By hand: housing found 40.00 and a shaft of 40.05 bind by 0.05; 0.1 to 0.3 is wanted, so 0.15 to 0.35 comes off whatever is there and closes; a length that opens is not faced to widen. */
+    /**
+     * By hand: housing found 40.00 and a shaft of 40.05 bind by 0.05; 0.1 to 0.3 is wanted, so 0.15 to 0.35 comes off
+     * whatever is there and closes; a length that opens is not faced to widen.
+     */
     public function test_how_much_to_face_off(): void
     {
         $job = SampleJob::measured();
-        $lengths = [self::length('Frame', true, ['size' => self::mm('39.95')]), self::length('Housing length', false, ['surface' => $job->surface('Housing length')])];
-        $does = array_map(static fn (array $r): string => $r['do']['mm'], self::loop($job, $lengths, '0.1', '0.3')['remedies']);
+        $lengths = [
+            self::length('Frame', true, ['size' => self::mm('39.95')]),
+            self::length('Housing length', false, ['surface' => $job->surface('Housing length')]),
+        ];
+        $does = array_map(
+            static fn (array $r): string => $r['do']['mm'],
+            self::loop($job, $lengths, '0.1', '0.3')['remedies'],
+        );
         $face = array_values(preg_grep('/^Take/', $does) ?: []);
         self::assertCount(1, $face);
-        self::assertSame(1, preg_match('/^Take 0\.250 mm off “Housing length”: anywhere from (0\.\d{3}) mm to (0\.\d{3}) mm\.$/', $face[0], $m));
+        self::assertSame(
+            1,
+            preg_match(
+                '/^Take 0\.250 mm off “Housing length”: anywhere from (0\.\d{3}) mm to (0\.\d{3}) mm\.$/',
+                $face[0],
+                $m,
+            ),
+        );
         self::assertEqualsWithDelta([0.15, 0.35], [(float) $m[1], (float) $m[2]], 0.03);
-        // The others spread more than is wanted: to the middle, with no range promised. One limit alone: just as much as it takes, or nothing.
-        $wide = [self::length('Frame', true, ['size' => self::mm('39.95'), 'plus' => self::mm('0.3'), 'minus' => self::mm('0.3')]), $lengths[1]];
-        $of = static fn (array $l, ?string $least, ?string $most): array => array_values(preg_grep('/^Take/', array_map(static fn (array $r): string => $r['do']['mm'], self::loop($job, $l, $least, $most)['remedies'])) ?: []);
+        // The others spread more than is wanted: to the middle, with no range promised. One limit alone: just as much
+        // as it takes, or nothing.
+        $wide = [
+            self::length('Frame', true, [
+                'size' => self::mm('39.95'),
+                'plus' => self::mm('0.3'),
+                'minus' => self::mm('0.3'),
+            ]),
+            $lengths[1],
+        ];
+        $of = static fn (array $l, ?string $least, ?string $most): array => array_values(
+            preg_grep(
+                '/^Take/',
+                array_map(
+                    static fn (array $r): string => $r['do']['mm'],
+                    self::loop($job, $l, $least, $most)['remedies'],
+                ),
+            ) ?:
+            [],
+        );
         self::assertSame(['Take 0.250 mm off “Housing length”.'], $of($wide, '0.1', '0.3'));
         self::assertStringStartsWith('Take 0.1', $of($lengths, '0.1', null)[0]);
         self::assertSame([], $of($lengths, null, '-0.1'));
-        $turned = self::loop($job, [self::length('Housing length', true, ['surface' => $job->surface('Housing length')]), self::length('Frame', false, ['size' => self::mm('40.05')])], '0.1', '0.3');
-        self::assertSame([], preg_grep('/^Take/', array_map(static fn (array $r): string => $r['do']['mm'], $turned['remedies'])));
+        $turned = self::loop(
+            $job,
+            [
+                self::length('Housing length', true, ['surface' => $job->surface('Housing length')]),
+                self::length('Frame', false, ['size' => self::mm('40.05')]),
+            ],
+            '0.1',
+            '0.3',
+        );
+        self::assertSame(
+            [],
+            preg_grep('/^Take/', array_map(static fn (array $r): string => $r['do']['mm'], $turned['remedies'])),
+        );
     }
 
-    /** One end of a reserve alone is enough: at least 15 of engagement, and as much as there is. By hand 60 − 39.8 − 20.2 = 0 is 0.2 too narrow: to 20.0, which leaves 5. */
+    /**
+     * One end of a reserve alone is enough: at least 15 of engagement, and as much as there is. By hand 60 − 39.8 −
+     * 20.2 = 0 is 0.2 too narrow: to 20.0, which leaves 5.
+     */
     public function test_a_reserve_with_one_end(): void
     {
-        $answer = self::loop(SampleJob::measured(), [
-            self::length('Frame', true, ['size' => self::mm('60')]), self::length('Dial', false, ['size' => self::mm('39.8'), 'origin' => 'bought']), self::length('Shaft', false, ['size' => self::mm('20.2'), 'reserve_least' => self::mm('15')]),
-        ], '0.1', '0.3');
-        self::assertSame('Let “Shaft” go to 20.000 mm instead of 20.200 mm: 5.000 mm of its reserve is left.', $answer['remedies'][0]['do']['mm']);
-        self::assertSame(['20.000'], array_column(array_filter(array_column($answer['remedies'][0]['changes'][0]['fact']['lengths'], 'size', 'name'), static fn (array $s): bool => $s['typed'] === '20.000'), 'typed'));
-        self::assertSame([], preg_grep('/Dial/', array_map(static fn (array $r): string => $r['do']['mm'], $answer['remedies'])), 'what is bought is not made another size');
+        $answer = self::loop(
+            SampleJob::measured(),
+            [
+                self::length('Frame', true, ['size' => self::mm('60')]),
+                self::length('Dial', false, ['size' => self::mm('39.8'), 'origin' => 'bought']),
+                self::length('Shaft', false, ['size' => self::mm('20.2'), 'reserve_least' => self::mm('15')]),
+            ],
+            '0.1',
+            '0.3',
+        );
+        self::assertSame(
+            'Let “Shaft” go to 20.000 mm instead of 20.200 mm: 5.000 mm of its reserve is left.',
+            $answer['remedies'][0]['do']['mm'],
+        );
+        self::assertSame(
+            ['20.000'],
+            array_column(
+                array_filter(
+                    array_column($answer['remedies'][0]['changes'][0]['fact']['lengths'], 'size', 'name'),
+                    static fn (array $s): bool => $s['typed'] === '20.000',
+                ),
+                'typed',
+            ),
+        );
+        self::assertSame(
+            [],
+            preg_grep('/Dial/', array_map(static fn (array $r): string => $r['do']['mm'], $answer['remedies'])),
+            'what is bought is not made another size',
+        );
     }
 
     /** 3 and 4 at right angles are 5 at 53.1°; each with its way, one without is asked for. */
@@ -210,11 +453,40 @@ final class LoopsTest extends TestCase
     {
         $job = SampleJob::measured();
         $of = static function (array $lengths, ?string $most) use ($job): array {
-            $job->facts['loops'] = [['id' => 'loop-1', 'name' => 'Offset of the centre', 'least' => null, 'most' => $most === null ? null : self::mm($most), 'lengths' => $lengths, 'plane' => true]];
+            $job->facts['loops'] = [
+                [
+                    'id' => 'loop-1',
+                    'name' => 'Offset of the centre',
+                    'least' => null,
+                    'most' => $most === null ? null : self::mm($most),
+                    'lengths' => $lengths,
+                    'plane' => true,
+                ],
+            ];
 
-            return json_decode(json_encode(JobAnswers::of($job->build())->jsonSerialize()['loops'][0], JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+            return json_decode(
+                json_encode(JobAnswers::of($job->build())->jsonSerialize()['loops'][0], JSON_THROW_ON_ERROR),
+                true,
+                64,
+                JSON_THROW_ON_ERROR,
+            );
         };
-        $lengths = [self::length('Across', true, ['size' => self::mm('3'), 'plus' => self::mm('0.02'), 'minus' => self::mm('0.02'), 'spread' => 'measured', 'angle_deg' => 0]), self::length('Up', true, ['size' => self::mm('4'), 'plus' => self::mm('0.02'), 'minus' => self::mm('0.02'), 'spread' => 'measured', 'angle_deg' => 90])];
+        $lengths = [
+            self::length('Across', true, [
+                'size' => self::mm('3'),
+                'plus' => self::mm('0.02'),
+                'minus' => self::mm('0.02'),
+                'spread' => 'measured',
+                'angle_deg' => 0,
+            ]),
+            self::length('Up', true, [
+                'size' => self::mm('4'),
+                'plus' => self::mm('0.02'),
+                'minus' => self::mm('0.02'),
+                'spread' => 'measured',
+                'angle_deg' => 90,
+            ]),
+        ];
         $answer = $of($lengths, '5.1');
         self::assertSame('5.000', $answer['closes_at']['mm']);
         self::assertStringContainsString('It lies at 53.1° ± 0.3°', $answer['notes'][0]['say']['mm']);
@@ -229,23 +501,55 @@ final class LoopsTest extends TestCase
     {
         $job = SampleJob::measured();
         self::assertStringContainsString('Add the lengths', self::loop($job, [], '0', '1')['blocked']['mm']);
-        self::assertStringContainsString('at least, at most', self::loop($job, [self::length('A', true, ['size' => self::mm('1')])], null, null)['blocked']['mm']);
-        self::assertStringContainsString('Not known yet: A, B', self::loop($job, [self::length('A', true, []), self::length('B', false, []), self::length('C', true, ['size' => self::mm('1')])], '0', '1')['blocked']['mm']);
-        self::assertStringContainsString('at least', self::loop($job, [self::length('A', true, []), self::length('C', false, ['size' => self::mm('5')])], '0.1', null)['solved']['mm']);
+        self::assertStringContainsString(
+            'at least, at most',
+            self::loop($job, [self::length('A', true, ['size' => self::mm('1')])], null, null)['blocked']['mm'],
+        );
+        self::assertStringContainsString(
+            'Not known yet: A, B',
+            self::loop(
+                $job,
+                [
+                    self::length('A', true, []),
+                    self::length('B', false, []),
+                    self::length('C', true, ['size' => self::mm('1')]),
+                ],
+                '0',
+                '1',
+            )['blocked']['mm'],
+        );
+        self::assertStringContainsString(
+            'at least',
+            self::loop(
+                $job,
+                [self::length('A', true, []), self::length('C', false, ['size' => self::mm('5')])],
+                '0.1',
+                null,
+            )['solved']['mm'],
+        );
         $text = JobFile::write($job->build());
         self::assertSame($text, JobFile::write(JobFile::read($text)));
         $this->expectException(BadInput::class);
         self::loop($job, [self::length('A', true, ['surface' => 'none'])], '0', '1');
     }
 
-    /** By hand: 40.00 less 39.00 is 1 mm; 0.1 to 0.4 is wanted: 0.6 to 0.9 of shims, less the doubts; of 0.5, 0.2 and 0.1 the fewest are two. */
+    /**
+     * By hand: 40.00 less 39.00 is 1 mm; 0.1 to 0.4 is wanted: 0.6 to 0.9 of shims, less the doubts; of 0.5, 0.2 and
+     * 0.1 the fewest are two.
+     */
     public function test_a_gap_too_wide_is_shimmed(): void
     {
         $job = SampleJob::measured();
-        $lengths = [self::length('Housing', true, ['surface' => $job->surface('Housing length')]), self::length('Bush', false, ['size' => self::mm('39')])];
+        $lengths = [
+            self::length('Housing', true, ['surface' => $job->surface('Housing length')]),
+            self::length('Bush', false, ['size' => self::mm('39')]),
+        ];
         self::assertNull(self::loop($job, $lengths, '0.1', '0.4')['shims']);
         $job->facts['shop']['shims'] = '0.1 x4, 0.2 x2, 0.5';
-        self::assertStringContainsString('0.500 mm + 0.200 mm: it then closes at 0.300', self::loop($job, $lengths, '0.1', '0.4')['shims']['mm']);
+        self::assertStringContainsString(
+            '0.500 mm + 0.200 mm: it then closes at 0.300',
+            self::loop($job, $lengths, '0.1', '0.4')['shims']['mm'],
+        );
         $job->facts['shop']['shims'] = '2 x1';
         self::assertStringContainsString('No pile', self::loop($job, $lengths, '0.1', '0.4')['shims']['mm']);
         foreach (['0.05 x3, smudge', '0', '30'] as $bad) {

@@ -18,35 +18,94 @@ final class MistakesTest extends TestCase
     }
 
     /** @return array<string, mixed> */
-    private static function length(string $name, bool $opens, ?string $size, ?string $limit = null, array $more = []): array
-    {
-        return ['name' => $name, 'surface' => null, 'size' => $size === null ? null : self::mm($size), 'plus' => $limit === null ? null : self::mm($limit), 'minus' => $limit === null ? null : self::mm($limit), 'opens' => $opens, 'spread' => 'uniform', ...$more];
+    private static function length(
+        string $name,
+        bool $opens,
+        ?string $size,
+        ?string $limit = null,
+        array $more = [],
+    ): array {
+        return [
+            'name' => $name,
+            'surface' => null,
+            'size' => $size === null ? null : self::mm($size),
+            'plus' => $limit === null ? null : self::mm($limit),
+            'minus' => $limit === null ? null : self::mm($limit),
+            'opens' => $opens,
+            'spread' => 'uniform',
+            ...$more,
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function answers(SampleJob $job): array
     {
-        return json_decode(json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR), true, 128, JSON_THROW_ON_ERROR);
+        return json_decode(
+            json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR),
+            true,
+            128,
+            JSON_THROW_ON_ERROR,
+        );
     }
 
     /**
-     * A shaft that sits 20 deep in its socket (15 at least) and must leave 0.1 to 0.3 beside a dial: 60 − 20 − 39.8 = 0.2. The 60 was taken from
-     * the wrong face and is 57: the gap is −2.8. By hand: the shaft set 3 less deep, at 17, closes it at 0.2 again, and 2 of its reserve are left.
+     * A shaft that sits 20 deep in its socket (15 at least) and must leave 0.1 to 0.3 beside a dial: 60 − 20 − 39.8 =
+     * 0.2. The 60 was taken from
+     * the wrong face and is 57: the gap is −2.8. By hand: the shaft set 3 less deep, at 17, closes it at 0.2 again, and
+     * 2 of its reserve are left.
      */
     public function test_a_wrong_face_is_absorbed_in_the_reserve(): void
     {
         $job = SampleJob::measured();
-        $job->facts['loops'] = [['id' => 'dial', 'name' => 'Dial float', 'least' => self::mm('0.1'), 'most' => self::mm('0.3'), 'lengths' => [
-            self::length('Socket face to bracket', true, '57', '0.02'), self::length('Shaft in its socket', false, '20', '0.02', ['reserve_least' => self::mm('15'), 'reserve_most' => self::mm('20')]), self::length('Dial with its washers', false, '39.8', '0.02'),
-        ]]];
-        $job->facts['mistakes'] = [['id' => 'm1', 'surface' => null, 'loop' => 'dial', 'length' => 'Socket face to bracket', 'old' => self::mm('60'), 'new' => self::mm('57'), 'readings' => [], 'cause' => 'wrong face', 'note' => '', 'at' => null]];
+        $job->facts['loops'] = [
+            [
+                'id' => 'dial',
+                'name' => 'Dial float',
+                'least' => self::mm('0.1'),
+                'most' => self::mm('0.3'),
+                'lengths' => [
+                    self::length('Socket face to bracket', true, '57', '0.02'),
+                    self::length('Shaft in its socket', false, '20', '0.02', [
+                        'reserve_least' => self::mm('15'),
+                        'reserve_most' => self::mm('20'),
+                    ]),
+                    self::length('Dial with its washers', false, '39.8', '0.02'),
+                ],
+            ],
+        ];
+        $job->facts['mistakes'] = [
+            [
+                'id' => 'm1',
+                'surface' => null,
+                'loop' => 'dial',
+                'length' => 'Socket face to bracket',
+                'old' => self::mm('60'),
+                'new' => self::mm('57'),
+                'readings' => [],
+                'cause' => 'wrong face',
+                'note' => '',
+                'at' => null,
+            ],
+        ];
         $answers = self::answers($job);
         $mistake = $answers['mistakes'][0];
-        self::assertSame(['60.000', '57.000', '3.000 mm smaller than was believed'], [$mistake['was']['mm'], $mistake['is']['mm'], $mistake['off']['mm']]);
-        self::assertSame([['Dial float', 'closes at 0.200, 100 of 100 as wanted', 'closes at −2.800, 0 of 100 as wanted', false]], array_map(static fn (array $t): array => [$t['name'], $t['before']['mm'], $t['now']['mm'], $t['ok']], $mistake['touched']));
+        self::assertSame(
+            ['60.000', '57.000', '3.000 mm smaller than was believed'],
+            [$mistake['was']['mm'], $mistake['is']['mm'], $mistake['off']['mm']],
+        );
+        self::assertSame(
+            [['Dial float', 'closes at 0.200, 100 of 100 as wanted', 'closes at −2.800, 0 of 100 as wanted', false]],
+            array_map(
+                static fn (array $t): array => [$t['name'], $t['before']['mm'], $t['now']['mm'], $t['ok']],
+                $mistake['touched'],
+            ),
+        );
         self::assertStringContainsString('same face', $mistake['look_also']);
         $first = $mistake['ways'][0];
-        self::assertSame('Let “Shaft in its socket” go to 17.000 mm instead of 20.000 mm: 2.000 mm of its reserve is left.', $first['do']['mm']);
+        self::assertSame(
+            'Let “Shaft in its socket” go to 17.000 mm instead of 20.000 mm: 2.000 mm of its reserve is left.',
+            $first['do']['mm'],
+        );
         self::assertTrue($first['enough']);
         self::assertSame('Then all is as wanted.', $first['then']['mm']);
         self::assertSame('nothing is cut', $first['costs']);
@@ -59,25 +118,56 @@ final class MistakesTest extends TestCase
     public function test_a_reserve_that_does_not_reach(): void
     {
         $job = SampleJob::measured();
-        $job->facts['loops'] = [['id' => 'dial', 'name' => 'Dial float', 'least' => self::mm('0.1'), 'most' => self::mm('0.3'), 'lengths' => [
-            self::length('Socket face to bracket', true, '57', '0.02'), self::length('Shaft in its socket', false, '20', '0.02', ['reserve_least' => self::mm('18'), 'reserve_most' => self::mm('20')]), self::length('Dial with its washers', false, '39.8', '0.02'),
-        ]]];
+        $job->facts['loops'] = [
+            [
+                'id' => 'dial',
+                'name' => 'Dial float',
+                'least' => self::mm('0.1'),
+                'most' => self::mm('0.3'),
+                'lengths' => [
+                    self::length('Socket face to bracket', true, '57', '0.02'),
+                    self::length('Shaft in its socket', false, '20', '0.02', [
+                        'reserve_least' => self::mm('18'),
+                        'reserve_most' => self::mm('20'),
+                    ]),
+                    self::length('Dial with its washers', false, '39.8', '0.02'),
+                ],
+            ],
+        ];
         $remedies = self::answers($job)['loops'][0]['remedies'];
         self::assertTrue($remedies[0]['enough']);
         self::assertStringNotContainsString('reserve', $remedies[0]['do']['mm']);
         // With 2 of the 3 used the gap is still −0.8: no chance, so it is not offered as a way by itself.
-        self::assertSame([], array_values(array_filter($remedies, static fn (array $r): bool => str_contains($r['do']['mm'], 'reserve is then used up'))));
+        self::assertSame(
+            [],
+            array_values(
+                array_filter(
+                    $remedies,
+                    static fn (array $r): bool => str_contains($r['do']['mm'], 'reserve is then used up'),
+                ),
+            ),
+        );
     }
 
     /**
-     * The bush is made 30.04 to go into a bore believed to be 30.00, which is 30.10 after all: the new limits are 0.1 higher (a press is so much
-     * tight, whatever the bore), the bush has no metal left for them and is made anew; had it been left at 30.5 it could still be cut.
+     * The bush is made 30.04 to go into a bore believed to be 30.00, which is 30.10 after all: the new limits are 0.1
+     * higher (a press is so much
+     * tight, whatever the bore), the bush has no metal left for them and is made anew; had it been left at 30.5 it
+     * could still be cut.
      */
     public function test_what_was_made_from_it(): void
     {
-        foreach ([['30.040', false, 'Make “Bush outside” anew'], ['30.500', true, 'metal is left']] as [$made, $saved, $says]) {
+        foreach (
+            [['30.040', false, 'Make “Bush outside” anew'], ['30.500', true, 'metal is left']] as [$made, $saved, $says]
+        ) {
             $job = SampleJob::measured()->cut('Bush outside', 'only', null, $made);
-            $wrong = array_column(array_filter($job->facts['readings'], static fn (array $r): bool => $r['surface'] === $job->surface('Housing bore')), 'id');
+            $wrong = array_column(
+                array_filter(
+                    $job->facts['readings'],
+                    static fn (array $r): bool => $r['surface'] === $job->surface('Housing bore'),
+                ),
+                'id',
+            );
             foreach ($job->facts['readings'] as &$reading) {
                 $reading['set_aside'] = in_array($reading['id'], $wrong, true) ? 'misread' : $reading['set_aside'];
             }
@@ -87,12 +177,32 @@ final class MistakesTest extends TestCase
                     $job->read('Housing bore', '30.100', 'three-point', $station, $angle);
                 }
             }
-            $job->facts['mistakes'] = [['id' => 'm1', 'surface' => $job->surface('Housing bore'), 'loop' => null, 'length' => null, 'old' => null, 'new' => null, 'readings' => $wrong, 'cause' => 'misread', 'note' => '', 'at' => null]];
+            $job->facts['mistakes'] = [
+                [
+                    'id' => 'm1',
+                    'surface' => $job->surface('Housing bore'),
+                    'loop' => null,
+                    'length' => null,
+                    'old' => null,
+                    'new' => null,
+                    'readings' => $wrong,
+                    'cause' => 'misread',
+                    'note' => '',
+                    'at' => null,
+                ],
+            ];
             $mistake = self::answers($job)['mistakes'][0];
-            self::assertSame(['30.000', '30.100', '0.100 mm larger than was believed'], [$mistake['was']['mm'], $mistake['is']['mm'], $mistake['off']['mm']]);
+            self::assertSame(
+                ['30.000', '30.100', '0.100 mm larger than was believed'],
+                [$mistake['was']['mm'], $mistake['is']['mm'], $mistake['off']['mm']],
+            );
             $touched = array_column($mistake['touched'], null, 'name')['Bush outside'];
             $numbers = static fn (string $limits): array => array_map(floatval(...), explode(' to ', $limits));
-            self::assertEqualsWithDelta(0.1, $numbers($touched['now']['mm'])[0] - $numbers($touched['before']['mm'])[0], 0.0021);
+            self::assertEqualsWithDelta(
+                0.1,
+                $numbers($touched['now']['mm'])[0] - $numbers($touched['before']['mm'])[0],
+                0.0021,
+            );
             $piece = array_column($mistake['made'], null, 'name')['Bush outside'];
             self::assertSame($saved, $piece['ok']);
             self::assertStringContainsString($saved ? 'metal is left' : 'no metal is left', $piece['says']['mm']);
@@ -106,20 +216,61 @@ final class MistakesTest extends TestCase
         }
     }
 
-    /** Two loops with the same washer: making it thinner for the one opens the other. By hand: A wants 0.1 to 0.2 and has 10 − 7 − 3 = 0; B has 8 − 5 − 3 = 0 and wants −0.05 to 0.05. Only the 7 sets A right without B. */
+    /**
+     * Two loops with the same washer: making it thinner for the one opens the other. By hand: A wants 0.1 to 0.2 and
+     * has 10 − 7 − 3 = 0; B has 8 − 5 − 3 = 0 and wants −0.05 to 0.05. Only the 7 sets A right without B.
+     */
     public function test_a_way_is_tried_on_every_loop(): void
     {
         $job = SampleJob::measured();
         $washer = self::length('Washer', false, '3', '0.005');
         $job->facts['loops'] = [
-            ['id' => 'a', 'name' => 'A', 'least' => self::mm('0.1'), 'most' => self::mm('0.2'), 'lengths' => [self::length('Fork', true, '10', '0.005'), self::length('Hub', false, '7', '0.005'), $washer]],
-            ['id' => 'b', 'name' => 'B', 'least' => self::mm('-0.05'), 'most' => self::mm('0.05'), 'lengths' => [self::length('Groove', true, '8', '0.005'), self::length('Ring', false, '5', '0.005'), $washer]],
+            [
+                'id' => 'a',
+                'name' => 'A',
+                'least' => self::mm('0.1'),
+                'most' => self::mm('0.2'),
+                'lengths' => [
+                    self::length('Fork', true, '10', '0.005'),
+                    self::length('Hub', false, '7', '0.005'),
+                    $washer,
+                ],
+            ],
+            [
+                'id' => 'b',
+                'name' => 'B',
+                'least' => self::mm('-0.05'),
+                'most' => self::mm('0.05'),
+                'lengths' => [
+                    self::length('Groove', true, '8', '0.005'),
+                    self::length('Ring', false, '5', '0.005'),
+                    $washer,
+                ],
+            ],
         ];
-        $job->facts['mistakes'] = [['id' => 'm1', 'surface' => null, 'loop' => 'a', 'length' => 'Fork', 'old' => self::mm('10.15'), 'new' => self::mm('10'), 'readings' => [], 'cause' => 'drawing', 'note' => '', 'at' => null]];
+        $job->facts['mistakes'] = [
+            [
+                'id' => 'm1',
+                'surface' => null,
+                'loop' => 'a',
+                'length' => 'Fork',
+                'old' => self::mm('10.15'),
+                'new' => self::mm('10'),
+                'readings' => [],
+                'cause' => 'drawing',
+                'note' => '',
+                'at' => null,
+            ],
+        ];
         $ways = self::answers($job)['mistakes'][0]['ways'];
-        $by = static fn (string $name): array => array_values(array_filter($ways, static fn (array $w): bool => str_contains($w['do']['mm'], "“{$name}”")))[0];
+        $by = static fn (string $name): array => array_values(
+            array_filter($ways, static fn (array $w): bool => str_contains($w['do']['mm'], "“{$name}”")),
+        )[0];
         self::assertSame(['Then all is as wanted.', true], [$by('Hub')['then']['mm'], $by('Hub')['enough']]);
-        self::assertSame(['Then still not as wanted: B.', false], [$by('Washer')['then']['mm'], $by('Washer')['enough']]);
+        self::assertSame(
+            ['Then still not as wanted: B.', false],
+            [$by('Washer')['then']['mm'], $by('Washer')['enough']],
+        );
     }
 
     /** Another length of the same name but another size is another piece: a way out leaves it as it is. */
@@ -127,12 +278,45 @@ final class MistakesTest extends TestCase
     {
         $job = SampleJob::measured();
         $job->facts['loops'] = [
-            ['id' => 'a', 'name' => 'A', 'least' => self::mm('0.1'), 'most' => self::mm('0.2'), 'lengths' => [self::length('Fork', true, '10', '0.005', ['origin' => 'there']), self::length('Washer', false, '10', '0.005')]],
-            ['id' => 'b', 'name' => 'B', 'least' => self::mm('-0.05'), 'most' => self::mm('0.05'), 'lengths' => [self::length('Groove', true, '2', '0.005'), self::length('Washer', false, '2', '0.005')]],
+            [
+                'id' => 'a',
+                'name' => 'A',
+                'least' => self::mm('0.1'),
+                'most' => self::mm('0.2'),
+                'lengths' => [
+                    self::length('Fork', true, '10', '0.005', ['origin' => 'there']),
+                    self::length('Washer', false, '10', '0.005'),
+                ],
+            ],
+            [
+                'id' => 'b',
+                'name' => 'B',
+                'least' => self::mm('-0.05'),
+                'most' => self::mm('0.05'),
+                'lengths' => [self::length('Groove', true, '2', '0.005'), self::length('Washer', false, '2', '0.005')],
+            ],
         ];
-        $job->facts['mistakes'] = [['id' => 'm1', 'surface' => null, 'loop' => 'a', 'length' => 'Fork', 'old' => self::mm('10.15'), 'new' => self::mm('10'), 'readings' => [], 'cause' => 'drawing', 'note' => '', 'at' => null]];
+        $job->facts['mistakes'] = [
+            [
+                'id' => 'm1',
+                'surface' => null,
+                'loop' => 'a',
+                'length' => 'Fork',
+                'old' => self::mm('10.15'),
+                'new' => self::mm('10'),
+                'readings' => [],
+                'cause' => 'drawing',
+                'note' => '',
+                'at' => null,
+            ],
+        ];
         $answers = self::answers($job);
-        $way = array_values(array_filter($answers['mistakes'][0]['ways'], static fn (array $w): bool => str_contains($w['do']['mm'], 'Make “Washer” 9.850')))[0];
+        $way = array_values(
+            array_filter(
+                $answers['mistakes'][0]['ways'],
+                static fn (array $w): bool => str_contains($w['do']['mm'], 'Make “Washer” 9.850'),
+            ),
+        )[0];
         self::assertTrue($way['enough'], 'B is not touched');
         self::assertSame(['a'], array_column($way['changes'], 'thing'));
         self::assertSame(['a'], array_column($answers['loops'][0]['remedies'][0]['changes'], 'thing'));
@@ -141,10 +325,34 @@ final class MistakesTest extends TestCase
     public function test_nothing_has_to_be_done_where_all_still_closes(): void
     {
         $job = SampleJob::measured();
-        $job->facts['loops'] = [['id' => 'a', 'name' => 'A', 'least' => self::mm('0.1'), 'most' => null, 'lengths' => [self::length('Fork', true, '10'), self::length('Hub', false, '7')]]];
-        $job->facts['mistakes'] = [['id' => 'm1', 'surface' => null, 'loop' => 'a', 'length' => 'Fork', 'old' => self::mm('11'), 'new' => self::mm('10'), 'readings' => [], 'cause' => 'wrong unit', 'note' => '', 'at' => null]];
+        $job->facts['loops'] = [
+            [
+                'id' => 'a',
+                'name' => 'A',
+                'least' => self::mm('0.1'),
+                'most' => null,
+                'lengths' => [self::length('Fork', true, '10'), self::length('Hub', false, '7')],
+            ],
+        ];
+        $job->facts['mistakes'] = [
+            [
+                'id' => 'm1',
+                'surface' => null,
+                'loop' => 'a',
+                'length' => 'Fork',
+                'old' => self::mm('11'),
+                'new' => self::mm('10'),
+                'readings' => [],
+                'cause' => 'wrong unit',
+                'note' => '',
+                'at' => null,
+            ],
+        ];
         $mistake = self::answers($job)['mistakes'][0];
         self::assertSame('Nothing has to be done.', $mistake['ways'][0]['do']['mm']);
-        self::assertSame(['closes at 4.000, 100 of 100 as wanted', 'closes at 3.000, 100 of 100 as wanted'], [$mistake['touched'][0]['before']['mm'], $mistake['touched'][0]['now']['mm']]);
+        self::assertSame(
+            ['closes at 4.000, 100 of 100 as wanted', 'closes at 3.000, 100 of 100 as wanted'],
+            [$mistake['touched'][0]['before']['mm'], $mistake['touched'][0]['now']['mm']],
+        );
     }
 }

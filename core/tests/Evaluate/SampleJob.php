@@ -10,7 +10,10 @@ use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Quantity\Unit;
 
-/** A plain bush job built up step by step for tests; its numbers are invented, what is expected of them is worked by hand. */
+/**
+ * A plain bush job built up step by step for tests; its numbers are invented, what is expected of them is worked by
+ * hand.
+ */
 final class SampleJob
 {
     /** @var array<string, mixed> */
@@ -21,12 +24,21 @@ final class SampleJob
     public function __construct(Unit $unit = Unit::Millimetre)
     {
         $shop = new ShopFacts('Test shop', 20.0, 0.01, 0.5, 10000.0);
-        $this->facts = JobFile::toArray(Kind::named('plain-bush')->layOut('job-1', 'Test rig', 'Bush', $unit, $shop, fn (): string => 'id-'.++$this->next));
+        $this->facts = JobFile::toArray(
+            Kind::named('plain-bush')->layOut(
+                'job-1',
+                'Test rig',
+                'Bush',
+                $unit,
+                $shop,
+                fn (): string => 'id-'.++$this->next,
+            ),
+        );
     }
 
     public static function measured(): self
     {
-        $job = (new self)->answered()->materials();
+        $job = (new self())->answered()->materials();
         foreach (['0', '90'] as $angle) {
             foreach (['mouth', 'middle', 'far end'] as $station) {
                 $job->read('Housing bore', '30.000', 'three-point', $station, $angle);
@@ -44,33 +56,65 @@ final class SampleJob
         return $this;
     }
 
-    public function materials(string $housing = 'grey cast iron, ordinary', string $bush = 'leaded tin bronze (bearing)'): self
-    {
+    public function materials(
+        string $housing = 'grey cast iron, ordinary',
+        string $bush = 'leaded tin bronze (bearing)',
+    ): self {
         foreach ($this->facts['parts'] as &$part) {
-            $part['material'] = ['Housing' => $housing, 'Shaft' => 'medium-carbon steel, normalised', 'Bush' => $bush][$part['name']];
+            $part['material'] = ['Housing' => $housing, 'Shaft' => 'medium-carbon steel, normalised', 'Bush' => $bush][
+                $part['name']
+            ];
         }
 
         return $this;
     }
 
-    public function read(string $surface, string $typed, string $instrument, string $station = '1', string $angle = '0', ?float $partC = null): self
-    {
+    public function read(
+        string $surface,
+        string $typed,
+        string $instrument,
+        string $station = '1',
+        string $angle = '0',
+        ?float $partC = null,
+    ): self {
         $this->facts['readings'][] = [
-            'id' => 'r-'.++$this->next, 'surface' => $this->surface($surface), 'station' => $station, 'angle' => $angle,
-            'value' => ['typed' => $typed, 'unit' => $this->facts['unit']], 'was' => null, 'instrument' => $instrument,
-            'part_c' => $partC, 'gauge_c' => null, 'worn' => null, 'set_aside' => null, 'remark' => null, 'taken_at' => null,
+            'id' => 'r-'.++$this->next,
+            'surface' => $this->surface($surface),
+            'station' => $station,
+            'angle' => $angle,
+            'value' => ['typed' => $typed, 'unit' => $this->facts['unit']],
+            'was' => null,
+            'instrument' => $instrument,
+            'part_c' => $partC,
+            'gauge_c' => null,
+            'worn' => null,
+            'set_aside' => null,
+            'remark' => null,
+            'taken_at' => null,
         ];
 
         return $this;
     }
 
-    public function cut(string $surface, string $phase, ?string $dialled, string $after, string $instrument = 'outside-micrometer', ?float $partC = null): self
-    {
+    public function cut(
+        string $surface,
+        string $phase,
+        ?string $dialled,
+        string $after,
+        string $instrument = 'outside-micrometer',
+        ?float $partC = null,
+    ): self {
         $unit = $this->facts['unit'];
         $this->facts['cuts'][] = [
-            'id' => 'c-'.++$this->next, 'surface' => $this->surface($surface), 'phase' => $phase,
-            'dialled' => $dialled === null ? null : ['typed' => $dialled, 'unit' => $unit], 'after' => ['typed' => $after, 'unit' => $unit],
-            'instrument' => $instrument, 'part_c' => $partC, 'set_aside' => null, 'at' => null,
+            'id' => 'c-'.++$this->next,
+            'surface' => $this->surface($surface),
+            'phase' => $phase,
+            'dialled' => $dialled === null ? null : ['typed' => $dialled, 'unit' => $unit],
+            'after' => ['typed' => $after, 'unit' => $unit],
+            'instrument' => $instrument,
+            'part_c' => $partC,
+            'set_aside' => null,
+            'at' => null,
         ];
 
         return $this;

@@ -15,7 +15,14 @@ final class Sections
         /** @var array<string, mixed> $all */
         $all = json_decode(json_encode($answers, JSON_THROW_ON_ERROR), true, 128, JSON_THROW_ON_ERROR);
 
-        return array_map(static fn (mixed $section): string => substr(hash('sha256', (string) json_encode(self::rounded($section))), 0, 12), $all);
+        return array_map(
+            static fn (mixed $section): string => substr(
+                hash('sha256', (string) json_encode(self::rounded($section))),
+                0,
+                12,
+            ),
+            $all,
+        );
     }
 
     /** The last bits of a number are no answer. */

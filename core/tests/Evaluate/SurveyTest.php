@@ -31,7 +31,7 @@ final class SurveyTest extends TestCase
     /** A worn bore is no datum; when nothing else is left the survey says so (common practice, no source). */
     public function test_datums(): void
     {
-        $job = new SampleJob;
+        $job = new SampleJob();
         $names = array_map(static fn ($s): string => $s->name, self::answers($job)->survey->datums->candidates);
         self::assertContains('Boss outside', $names);
         self::assertNotContains('Housing bore', $names, 'it is worn');
@@ -40,41 +40,79 @@ final class SurveyTest extends TestCase
         self::assertTrue($datums->none);
         self::assertSame('no-datum', $datums->notes[0]->code);
         self::with($job, 'surfaces', 'Housing bore', ['datum' => true]);
-        self::assertContains('worn-datum', array_map(static fn ($n): string => $n->code, self::answers($job)->survey->datums->notes));
+        self::assertContains(
+            'worn-datum',
+            array_map(static fn ($n): string => $n->code, self::answers($job)->survey->datums->notes),
+        );
     }
 
     /** A steel bar 120 × 300 mm weighs π/4 · 1.2² · 3 dm³ · 7.87 = 26.7 kg: over 20 kg a crane or a helper. */
     public function test_weight_and_the_lifting_caution(): void
     {
-        $shaft = static fn (string $size): SampleJob => self::with(self::with(new SampleJob, 'parts', 'Shaft', ['material' => 'low-carbon steel, cold drawn']), 'surfaces', 'Shaft journal', [
-            'size' => ['typed' => $size, 'unit' => 'mm'], 'long' => ['typed' => '300', 'unit' => 'mm'], 'at' => ['typed' => '0', 'unit' => 'mm'], 'source' => 'drawing',
-        ]);
+        $shaft = static fn (string $size): SampleJob => self::with(
+            self::with(new SampleJob(), 'parts', 'Shaft', ['material' => 'low-carbon steel, cold drawn']),
+            'surfaces',
+            'Shaft journal',
+            [
+                'size' => ['typed' => $size, 'unit' => 'mm'],
+                'long' => ['typed' => '300', 'unit' => 'mm'],
+                'at' => ['typed' => '0', 'unit' => 'mm'],
+                'source' => 'drawing',
+            ],
+        );
         $heavy = self::answers($shaft('120'))->survey->parts[1];
-        self::assertEqualsWithDelta(M_PI / 4 * 1.2 ** 2 * 3 * 7.87, $heavy->body['mass_kg'] ?? 0, 1e-6);
+        self::assertEqualsWithDelta((M_PI / 4) * 1.2 ** 2 * 3 * 7.87, $heavy->body['mass_kg'] ?? 0, 1e-6);
         self::assertContains('heavy', array_map(static fn ($n): string => $n->code, $heavy->notes));
-        self::assertContains('lift-weight', array_map(static fn ($c): string => $c->code, self::answers($shaft('120'))->assembly->cautions));
-        self::assertNotContains('heavy', array_map(static fn ($n): string => $n->code, self::answers($shaft('100'))->survey->parts[1]->notes));
-        self::assertNull(self::answers(new SampleJob)->survey->parts[1]->body, 'nothing is weighed from a sketch');
+        self::assertContains(
+            'lift-weight',
+            array_map(static fn ($c): string => $c->code, self::answers($shaft('120'))->assembly->cautions),
+        );
+        self::assertNotContains(
+            'heavy',
+            array_map(static fn ($n): string => $n->code, self::answers($shaft('100'))->survey->parts[1]->notes),
+        );
+        self::assertNull(self::answers(new SampleJob())->survey->parts[1]->body, 'nothing is weighed from a sketch');
         // The housing's bore, outside and length are measured: π/4 (6² − 3²) · 4 cm³ of iron at 7.15.
         $housing = self::answers(SampleJob::measured())->survey->parts[0]->body;
-        self::assertEqualsWithDelta(M_PI / 4 * (36 - 9) * 4 * 7.15e-3, $housing['mass_kg'] ?? 0, 1e-6);
+        self::assertEqualsWithDelta((M_PI / 4) * (36 - 9) * 4 * 7.15e-3, $housing['mass_kg'] ?? 0, 1e-6);
         $unsure = self::with(SampleJob::measured(), 'surfaces', 'Boss outside', ['long' => null, 'at' => null]);
-        $unsure->facts['readings'] = array_values(array_filter($unsure->facts['readings'], static fn (array $r): bool => $r['surface'] !== $unsure->surface('Housing length')));
+        $unsure->facts['readings'] = array_values(
+            array_filter(
+                $unsure->facts['readings'],
+                static fn (array $r): bool => $r['surface'] !== $unsure->surface('Housing length'),
+            ),
+        );
         self::assertNull(self::answers($unsure)->survey->parts[0]->body, 'its length is only sketched');
     }
 
     /** Criticality sets how many readings are asked for and with what (common practice, no source). */
     public function test_criticality_asks(): void
     {
-        $asks = static fn (string $criticality): array => array_column(array_map(
-            static fn ($s): array => ['id' => $s->surface->name, ...(new SurfaceAnswer($s))->jsonSerialize()['asks']],
-            self::answers(self::with(new SampleJob, 'surfaces', 'Shaft journal', ['criticality' => $criticality, 'stations' => [], 'angles' => []]))->surfaces,
-        ), null, 'id')['Shaft journal'];
+        $asks = static fn (string $criticality): array => array_column(
+            array_map(
+                static fn ($s): array => [
+                    'id' => $s->surface->name,
+                    ...(new SurfaceAnswer($s))->jsonSerialize()['asks'],
+                ],
+                self::answers(
+                    self::with(new SampleJob(), 'surfaces', 'Shaft journal', [
+                        'criticality' => $criticality,
+                        'stations' => [],
+                        'angles' => [],
+                    ]),
+                )->surfaces,
+            ),
+            null,
+            'id',
+        )['Shaft journal'];
         $spots = static fn (array $a): int => count($a['stations']) * count($a['angles']);
         self::assertSame(12, $spots($asks('critical')));
         self::assertSame(4, $spots($asks('fit')));
         self::assertSame(1, $spots($asks('clearance')));
-        self::assertSame(['outside-micrometer', 'calliper', 'rule'], [$asks('critical')['instrument'], $asks('clearance')['instrument'], $asks('as it comes')['instrument']]);
+        self::assertSame(
+            ['outside-micrometer', 'calliper', 'rule'],
+            [$asks('critical')['instrument'], $asks('clearance')['instrument'], $asks('as it comes')['instrument']],
+        );
     }
 
     public function test_a_quote_and_its_letter(): void
@@ -89,11 +127,22 @@ final class SurveyTest extends TestCase
         self::assertStringContainsString('4 pieces', $quote->letter());
         self::assertContains('casting', array_map(static fn ($r): string => $r->code, $quote->risks));
         self::assertStringNotContainsString('for want of a weight', $quote->letter());
-        self::assertStringContainsString('for want of a weight: bearing bronze bar', self::answers(new SampleJob)->quote->letter(), 'what is not priced is said');
+        self::assertStringContainsString(
+            'for want of a weight: bearing bronze bar',
+            self::answers(new SampleJob())->quote->letter(),
+            'what is not priced is said',
+        );
         $job->facts['costs'][0]['mass_kg'] = 0.5;
         // 0.5 kg at 18 a kg, four pieces.
         self::assertEqualsWithDelta(36.0, self::answers($job)->quote->quote->costs, 1e-9);
-        $job->facts['quote'] = ['bought_price' => 5.0, 'bought_lead_days' => 10, 'alternative' => '', 'decided' => null, 'reason' => '', 'first_of_its_kind' => false];
+        $job->facts['quote'] = [
+            'bought_price' => 5.0,
+            'bought_lead_days' => 10,
+            'alternative' => '',
+            'decided' => null,
+            'reason' => '',
+            'first_of_its_kind' => false,
+        ];
         $declined = self::answers($job)->quote;
         self::assertSame('decline', $declined->verdict()->value);
         self::assertStringContainsString('We decline', $declined->letter());
@@ -105,8 +154,15 @@ final class SurveyTest extends TestCase
 
     public function test_declining_is_an_end(): void
     {
-        $job = new SampleJob;
-        $job->facts['quote'] = ['bought_price' => null, 'bought_lead_days' => null, 'alternative' => '', 'decided' => 'decline', 'reason' => 'no time', 'first_of_its_kind' => true];
+        $job = new SampleJob();
+        $job->facts['quote'] = [
+            'bought_price' => null,
+            'bought_lead_days' => null,
+            'alternative' => '',
+            'decided' => 'decline',
+            'reason' => 'no time',
+            'first_of_its_kind' => true,
+        ];
         $answers = self::answers($job);
         self::assertStringContainsString('Declined', $answers->next->says->in);
         self::assertSame('declined', $answers->stages[0]->says);

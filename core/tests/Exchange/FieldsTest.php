@@ -27,9 +27,21 @@ final class FieldsTest extends TestCase
         yield 'unknown key' => [['b' => 1], static fn (Fields $f) => $f->only(['a']), 'b'];
         yield 'reversed range' => [['a' => ['min' => 2, 'max' => 1]], static fn (Fields $f) => $f->range('a'), 'a'];
         yield 'half a range' => [['a' => ['min' => 2]], static fn (Fields $f) => $f->range('a'), 'a.max'];
-        yield 'unreadable length' => [['a' => ['typed' => 'x', 'unit' => 'in']], static fn (Fields $f) => $f->length('a'), 'a'];
-        yield 'two sizes in one' => [['a' => ['typed' => '1', 'unit' => 'in', 'mm' => 25]], static fn (Fields $f) => $f->length('a'), 'a'];
-        yield 'negative where it cannot be' => [['a' => ['typed' => '-1', 'unit' => 'in']], static fn (Fields $f) => $f->length('a'), 'a'];
+        yield 'unreadable length' => [
+            ['a' => ['typed' => 'x', 'unit' => 'in']],
+            static fn (Fields $f) => $f->length('a'),
+            'a',
+        ];
+        yield 'two sizes in one' => [
+            ['a' => ['typed' => '1', 'unit' => 'in', 'mm' => 25]],
+            static fn (Fields $f) => $f->length('a'),
+            'a',
+        ];
+        yield 'negative where it cannot be' => [
+            ['a' => ['typed' => '-1', 'unit' => 'in']],
+            static fn (Fields $f) => $f->length('a'),
+            'a',
+        ];
         yield 'no unit' => [['a' => ['typed' => '1']], static fn (Fields $f) => $f->length('a'), 'a.unit'];
         yield 'a label of another kind' => [['a' => true], static fn (Fields $f) => $f->label('a'), 'a'];
     }
@@ -63,7 +75,15 @@ final class FieldsTest extends TestCase
 
     public function test_what_is_right_is_taken(): void
     {
-        $fields = new Fields(['n' => 3, 'f' => true, 's' => 'x', 'l' => ['a', 'b'], 'r' => ['min' => -2, 'max' => 1], 'd' => 90, 't' => ['typed' => '-1 thou', 'unit' => 'mm']]);
+        $fields = new Fields([
+            'n' => 3,
+            'f' => true,
+            's' => 'x',
+            'l' => ['a', 'b'],
+            'r' => ['min' => -2, 'max' => 1],
+            'd' => 90,
+            't' => ['typed' => '-1 thou', 'unit' => 'mm'],
+        ]);
         self::assertEqualsWithDelta(3.0, $fields->number('n'), 1e-12);
         self::assertTrue($fields->flag('f'));
         self::assertFalse($fields->flag('absent'));
@@ -78,9 +98,19 @@ final class FieldsTest extends TestCase
     public function test_pins_only_where_a_reading_is_meant(): void
     {
         $pair = ['typed' => '12.675 go 12.700', 'unit' => 'mm'];
-        self::assertEqualsWithDelta(12.6875, (new Fields(['a' => $pair]))->length('a', reading: true)->length->mm, 1e-9);
-        self::assertEqualsWithDelta(12.6875, (new Fields(['a' => [...$pair, 'mm' => 12.6875]]))->length('a', reading: true)->length->mm, 1e-9);
-        foreach ([[$pair, false], [[...$pair, 'mm' => 12.7], true], [['typed' => '1 go 1', 'unit' => 'in'], true]] as [$value, $pins]) {
+        self::assertEqualsWithDelta(
+            12.6875,
+            (new Fields(['a' => $pair]))->length('a', reading: true)->length->mm,
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            12.6875,
+            (new Fields(['a' => [...$pair, 'mm' => 12.6875]]))->length('a', reading: true)->length->mm,
+            1e-9,
+        );
+        foreach (
+            [[$pair, false], [[...$pair, 'mm' => 12.7], true], [['typed' => '1 go 1', 'unit' => 'in'], true]] as [$value, $pins]
+        ) {
             try {
                 (new Fields(['a' => $value]))->length('a', reading: $pins);
                 self::fail('should have been refused');

@@ -15,7 +15,10 @@ final class JobFileTest extends TestCase
 {
     public function test_round_trips_without_loss(): void
     {
-        $facts = SampleJob::measured()->cut('Bush outside', 'only', '0.2', '30.3')->cut('Bush outside', 'only', null, '30.02')->build();
+        $facts = SampleJob::measured()
+            ->cut('Bush outside', 'only', '0.2', '30.3')
+            ->cut('Bush outside', 'only', null, '30.02')
+            ->build();
         $text = JobFile::write($facts);
         $again = JobFile::read($text);
         self::assertSame($text, JobFile::write($again));
@@ -25,7 +28,7 @@ final class JobFileTest extends TestCase
 
     public function test_what_was_typed_is_in_the_file(): void
     {
-        $job = (new SampleJob)->read('Housing bore', '1-3/16', 'calliper');
+        $job = (new SampleJob())->read('Housing bore', '1-3/16', 'calliper');
         $reading = JobFile::toArray(JobFile::read(JobFile::write($job->build())))['readings'][0];
         self::assertSame(['1-3/16', 'mm'], [$reading['value']['typed'], $reading['value']['unit']]);
         self::assertEqualsWithDelta(30.1625, $reading['value']['mm'], 1e-9);
@@ -37,31 +40,46 @@ final class JobFileTest extends TestCase
         yield 'not the format' => [static fn (array $f): array => [...$f, 'format' => 'other'], 'format'];
         yield 'a newer version' => [static fn (array $f): array => [...$f, 'version' => 3], 'version'];
         yield 'an unknown key' => [static fn (array $f): array => [...$f, 'extra' => 1], 'file'];
-        yield 'a part lost' => [static function (array $f): array {
-            unset($f['parts']);
+        yield 'a part lost' => [
+            static function (array $f): array {
+                unset($f['parts']);
 
-            return $f;
-        }, 'file'];
-        yield 'mm changed by hand' => [static function (array $f): array {
-            $f['readings'][0]['value']['mm'] = 31.0;
+                return $f;
+            },
+            'file',
+        ];
+        yield 'mm changed by hand' => [
+            static function (array $f): array {
+                $f['readings'][0]['value']['mm'] = 31.0;
 
-            return $f;
-        }, 'readings.0.value'];
-        yield 'an unreadable size' => [static function (array $f): array {
-            $f['readings'][0]['value'] = ['typed' => 'big', 'unit' => 'mm'];
+                return $f;
+            },
+            'readings.0.value',
+        ];
+        yield 'an unreadable size' => [
+            static function (array $f): array {
+                $f['readings'][0]['value'] = ['typed' => 'big', 'unit' => 'mm'];
 
-            return $f;
-        }, 'readings.0.value'];
-        yield 'a dangling surface' => [static function (array $f): array {
-            $f['readings'][0]['surface'] = 'gone';
+                return $f;
+            },
+            'readings.0.value',
+        ];
+        yield 'a dangling surface' => [
+            static function (array $f): array {
+                $f['readings'][0]['surface'] = 'gone';
 
-            return $f;
-        }, 'readings.0.surface'];
-        yield 'a strange kind of surface' => [static function (array $f): array {
-            $f['surfaces'][0]['kind'] = 'cone';
+                return $f;
+            },
+            'readings.0.surface',
+        ];
+        yield 'a strange kind of surface' => [
+            static function (array $f): array {
+                $f['surfaces'][0]['kind'] = 'cone';
 
-            return $f;
-        }, 'surfaces.0.kind'];
+                return $f;
+            },
+            'surfaces.0.kind',
+        ];
     }
 
     /** @param  callable(array<string, mixed>): mixed  $damage */

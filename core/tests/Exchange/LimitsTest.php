@@ -14,10 +14,13 @@ final class LimitsTest extends TestCase
 {
     private static function withReadings(int $count): string
     {
-        $job = new SampleJob;
+        $job = new SampleJob();
         $job->read('Housing bore', '30.000', 'three-point');
         $one = $job->facts['readings'][0];
-        $job->facts['readings'] = array_map(static fn (int $i): array => [...$one, 'id' => "r{$i}", 'remark' => str_repeat('x', 40)], range(1, $count));
+        $job->facts['readings'] = array_map(
+            static fn (int $i): array => [...$one, 'id' => "r{$i}", 'remark' => str_repeat('x', 40)],
+            range(1, $count),
+        );
 
         return JobFile::write($job->build());
     }
@@ -38,7 +41,7 @@ final class LimitsTest extends TestCase
     public function test_15_moments_in_a_file_are_real(): void
     {
         foreach (['2026-02-30T10:00:00Z', 'yesterday', '2026-02-03'] as $moment) {
-            $job = (new SampleJob)->read('Housing bore', '30.000', 'three-point');
+            $job = (new SampleJob())->read('Housing bore', '30.000', 'three-point');
             $file = str_replace('"taken_at": null', '"taken_at": "'.$moment.'"', JobFile::write($job->build()));
             try {
                 JobFile::read($file);

@@ -13,14 +13,28 @@ use PHPUnit\Framework\TestCase;
 
 final class ReadingsCsvTest extends TestCase
 {
-    /** @return array{readings: list<array<string, mixed>>, refused: list<array{line: int, says: string}>, shown: list<array{line: int, surface: string, says: string}>} */
-    private static function read(string $text, ?JobFacts $facts = null, ?string $surface = null, Unit $unit = Unit::Millimetre): array
-    {
+    /**
+     * @return array{readings: list<array<string, mixed>>, refused: list<array{line: int, says: string}>, shown: list<array{line: int, surface: string, says: string}>}
+     */
+    private static function read(
+        string $text,
+        ?JobFacts $facts = null,
+        ?string $surface = null,
+        Unit $unit = Unit::Millimetre,
+    ): array {
         $n = 0;
 
-        return ReadingsCsv::read($text, ReadingsCsv::guess(ReadingsCsv::table($text)['heading']), $facts ?? (new SampleJob)->build(), $surface, $unit, 'calliper', static function () use (&$n): string {
-            return 'new-'.++$n;
-        });
+        return ReadingsCsv::read(
+            $text,
+            ReadingsCsv::guess(ReadingsCsv::table($text)['heading']),
+            $facts ?? (new SampleJob())->build(),
+            $surface,
+            $unit,
+            'calliper',
+            static function () use (&$n): string {
+                return 'new-'.++$n;
+            },
+        );
     }
 
     /** RFC 4180: commas, CRLF, quotes doubled inside quotes; and it comes back as it went. */
@@ -38,7 +52,15 @@ final class ReadingsCsvTest extends TestCase
         self::assertSame([], $back['refused']);
         self::assertCount(count($facts->readings), $back['readings']);
         foreach ($facts->readings as $i => $reading) {
-            self::assertSame([$reading->surface, $reading->station, $reading->angle, $reading->value->typed], [$back['readings'][$i]['surface'], $back['readings'][$i]['station'], $back['readings'][$i]['angle'], $back['readings'][$i]['value']['typed']]);
+            self::assertSame(
+                [$reading->surface, $reading->station, $reading->angle, $reading->value->typed],
+                [
+                    $back['readings'][$i]['surface'],
+                    $back['readings'][$i]['station'],
+                    $back['readings'][$i]['angle'],
+                    $back['readings'][$i]['value']['typed'],
+                ],
+            );
         }
         $one = ReadingsCsv::write($facts, $job->surface('Shaft journal'));
         self::assertSame(1 + 2, substr_count($one, "\r\n"));
@@ -64,19 +86,41 @@ final class ReadingsCsvTest extends TestCase
 
     public function test_tables_as_people_have_them(): void
     {
-        $job = new SampleJob;
+        $job = new SampleJob();
         $bore = $job->surface('Housing bore');
-        $semicolon = self::read("Surface;Place;Angle;Reading\nHousing bore;mouth;0°;30,01\nhousing bore;mouth;90;30,02\n", $job->build());
-        self::assertSame([[$bore, 'mouth', '0', '30,01'], [$bore, 'mouth', '90', '30,02']], array_map(static fn (array $r): array => [$r['surface'], $r['station'], $r['angle'], $r['value']['typed']], $semicolon['readings']));
-        $tab = self::read("\xEF\xBB\xBFposition\tdiameter\tunit\ttemp\nmiddle\t1-3/16\tin\t24,5 °C\n", $job->build(), $bore);
-        self::assertSame(['middle', 'in', 24.5, 'calliper'], [$tab['readings'][0]['station'], $tab['readings'][0]['value']['unit'], $tab['readings'][0]['part_c'], $tab['readings'][0]['instrument']]);
+        $semicolon = self::read(
+            "Surface;Place;Angle;Reading\nHousing bore;mouth;0°;30,01\nhousing bore;mouth;90;30,02\n",
+            $job->build(),
+        );
+        self::assertSame(
+            [[$bore, 'mouth', '0', '30,01'], [$bore, 'mouth', '90', '30,02']],
+            array_map(
+                static fn (array $r): array => [$r['surface'], $r['station'], $r['angle'], $r['value']['typed']],
+                $semicolon['readings'],
+            ),
+        );
+        $tab = self::read(
+            "\xEF\xBB\xBFposition\tdiameter\tunit\ttemp\nmiddle\t1-3/16\tin\t24,5 °C\n",
+            $job->build(),
+            $bore,
+        );
+        self::assertSame(
+            ['middle', 'in', 24.5, 'calliper'],
+            [
+                $tab['readings'][0]['station'],
+                $tab['readings'][0]['value']['unit'],
+                $tab['readings'][0]['part_c'],
+                $tab['readings'][0]['instrument'],
+            ],
+        );
         $bare = self::read("value\n1.18\n\n1.19\n", $job->build(), $bore, Unit::Inch);
         self::assertCount(2, $bare['readings']);
     }
 
     public function test_bad_rows_are_named_by_their_line(): void
     {
-        $text = "surface,value,part_c,instrument,worn\nHousing bore,30.01,,,\nNowhere,30.02,,,\nHousing bore,smudge,,,\nHousing bore,30.03,hot,,\nHousing bore,30.04,,yardstick,\nHousing bore,30.05,,,perhaps\n\"Housing bore\",\"30.06\n\",,,\nHousing bore,-3,,,\n";
+        $text =
+            "surface,value,part_c,instrument,worn\nHousing bore,30.01,,,\nNowhere,30.02,,,\nHousing bore,smudge,,,\nHousing bore,30.03,hot,,\nHousing bore,30.04,,yardstick,\nHousing bore,30.05,,,perhaps\n\"Housing bore\",\"30.06\n\",,,\nHousing bore,-3,,,\n";
         $read = self::read($text);
         self::assertSame([3, 4, 5, 6, 7, 10], array_column($read['refused'], 'line'));
         self::assertCount(2, $read['readings']);
@@ -87,13 +131,23 @@ final class ReadingsCsvTest extends TestCase
 
     public function test_what_is_no_table_is_refused(): void
     {
-        foreach ([
-            static fn (): array => ReadingsCsv::table(''),
-            static fn (): array => ReadingsCsv::table("\xFF\xFE\x00bad"),
-            static fn (): array => ReadingsCsv::table("value\n".str_repeat("1\n", ReadingsCsv::MAX_ROWS + 1)),
-            static fn (): array => self::read("surface,station\nHousing bore,mouth\n"),
-            static fn (): array => ReadingsCsv::read("value\n1\n", ['price'], (new SampleJob)->build(), null, Unit::Inch, 'calliper', static fn (): string => 'x'),
-        ] as $wrong) {
+        foreach (
+            [
+                static fn (): array => ReadingsCsv::table(''),
+                static fn (): array => ReadingsCsv::table("\xFF\xFE\x00bad"),
+                static fn (): array => ReadingsCsv::table("value\n".str_repeat("1\n", ReadingsCsv::MAX_ROWS + 1)),
+                static fn (): array => self::read("surface,station\nHousing bore,mouth\n"),
+                static fn (): array => ReadingsCsv::read(
+                    "value\n1\n",
+                    ['price'],
+                    (new SampleJob())->build(),
+                    null,
+                    Unit::Inch,
+                    'calliper',
+                    static fn (): string => 'x',
+                ),
+            ] as $wrong
+        ) {
             try {
                 $wrong();
                 self::fail('should have been refused');

@@ -22,14 +22,32 @@ final class BearingSeatTest extends TestCase
      */
     public function test_boundary_sizes(): void
     {
-        foreach ([
-            '6004' => [20, 42, 12], '6205' => [25, 52, 15], '6308' => [40, 90, 23], '6407' => [35, 100, 25], '16006' => [30, 55, 9], '6806' => [30, 42, 7], '6908' => [40, 62, 12], '608' => [8, 22, 7],
-            'R8' => [12.7, 28.575, 6.35], 'LM11949/LM11910' => [19.05, 45.237, 15.494], 'LM67048/LM67010' => [31.75, 59.131, 15.875],
-        ] as $designation => [$bore, $outside, $width]) {
+        foreach (
+            [
+                '6004' => [20, 42, 12],
+                '6205' => [25, 52, 15],
+                '6308' => [40, 90, 23],
+                '6407' => [35, 100, 25],
+                '16006' => [30, 55, 9],
+                '6806' => [30, 42, 7],
+                '6908' => [40, 62, 12],
+                '608' => [8, 22, 7],
+                'R8' => [12.7, 28.575, 6.35],
+                'LM11949/LM11910' => [19.05, 45.237, 15.494],
+                'LM67048/LM67010' => [31.75, 59.131, 15.875],
+            ] as $designation => [$bore, $outside, $width]
+        ) {
             $bearing = Bearings::named((string) $designation);
-            self::assertEqualsWithDelta([$bore, $outside, $width], [$bearing->boreMm, $bearing->outsideMm, $bearing->widthMm], 1e-9, (string) $designation);
+            self::assertEqualsWithDelta(
+                [$bore, $outside, $width],
+                [$bearing->boreMm, $bearing->outsideMm, $bearing->widthMm],
+                1e-9,
+                (string) $designation,
+            );
         }
-        foreach (['6204-2RS C3' => '6204', '6004 zz' => '6004', ' 608ZZ' => '608', '6001/C3' => '6001'] as $stamped => $designation) {
+        foreach (
+            ['6204-2RS C3' => '6204', '6004 zz' => '6004', ' 608ZZ' => '608', '6001/C3' => '6001'] as $stamped => $designation
+        ) {
             self::assertSame((string) $designation, Bearings::named($stamped)->designation);
         }
         // One number inside another is another bearing.
@@ -38,13 +56,24 @@ final class BearingSeatTest extends TestCase
         Bearings::named('62040');
     }
 
-    /** From the bore number: 00, 01, 02, 03 are 10, 12, 15, 17 mm, from 04 on five times the number (ISO 15 series, how they are named). */
+    /**
+     * From the bore number: 00, 01, 02, 03 are 10, 12, 15, 17 mm, from 04 on five times the number (ISO 15 series, how
+     * they are named).
+     */
     public function test_the_bore_number_gives_the_bore(): void
     {
         $first = ['00' => 10, '01' => 12, '02' => 15, '03' => 17];
         foreach (Bearings::all() as $bearing) {
-            if (preg_match('/^(?:6[02348]|69|160)(\d\d)$/', $bearing->designation, $m) === 1 && strlen($bearing->designation) > 3) {
-                self::assertEqualsWithDelta($first[$m[1]] ?? 5 * (int) $m[1], $bearing->boreMm, 1e-9, $bearing->designation);
+            if (
+                preg_match('/^(?:6[02348]|69|160)(\d\d)$/', $bearing->designation, $m) === 1
+                && strlen($bearing->designation) > 3
+            ) {
+                self::assertEqualsWithDelta(
+                    $first[$m[1]] ?? 5 * (int) $m[1],
+                    $bearing->boreMm,
+                    1e-9,
+                    $bearing->designation,
+                );
             }
         }
     }
@@ -52,12 +81,33 @@ final class BearingSeatTest extends TestCase
     /** ISO 492 Normal and ISO 5753-1, rows from memory. */
     public function test_tolerances_and_clearance(): void
     {
-        foreach (['6000' => [8, 9, 120, 2, 13], '6205' => [10, 13, 120, 5, 20], '6308' => [12, 15, 120, 6, 20], '6212' => [15, 15, 150, 8, 28], '6320' => [20, 30, 200, 12, 36]] as $designation => [$bore, $outside, $width, $least, $most]) {
+        foreach (
+            [
+                '6000' => [8, 9, 120, 2, 13],
+                '6205' => [10, 13, 120, 5, 20],
+                '6308' => [12, 15, 120, 6, 20],
+                '6212' => [15, 15, 150, 8, 28],
+                '6320' => [20, 30, 200, 12, 36],
+            ] as $designation => [$bore, $outside, $width, $least, $most]
+        ) {
             $bearing = Bearings::named((string) $designation);
             $um = static fn (float $mm): float => round(-1000 * $mm, 6);
-            self::assertSame([(float) $bore, (float) $outside, (float) $width], [$um(BearingTable::bore($bearing)->lowerMm), $um(BearingTable::outside($bearing)->lowerMm), $um(BearingTable::width($bearing)->lowerMm)], (string) $designation);
+            self::assertSame(
+                [(float) $bore, (float) $outside, (float) $width],
+                [
+                    $um(BearingTable::bore($bearing)->lowerMm),
+                    $um(BearingTable::outside($bearing)->lowerMm),
+                    $um(BearingTable::width($bearing)->lowerMm),
+                ],
+                (string) $designation,
+            );
             $normal = BearingTable::clearance($bearing);
-            self::assertEqualsWithDelta([$least / 1000, $most / 1000], [$normal?->min, $normal?->max], 1e-9, (string) $designation);
+            self::assertEqualsWithDelta(
+                [$least / 1000, $most / 1000],
+                [$normal?->min, $normal?->max],
+                1e-9,
+                (string) $designation,
+            );
             $before = -1.0;
             foreach (BearingTable::GROUPS as $group) {
                 $range = BearingTable::clearance($bearing, $group);
@@ -73,7 +123,10 @@ final class BearingSeatTest extends TestCase
     public function test_which_bearing_it_was(): void
     {
         self::assertSame('6205', Bearings::like(25.01, 51.97, 14.98, 0.1)[0]->designation);
-        self::assertSame(['6004', '6204', '6304', '6404', '6804', '6904', '16004'], self::sorted(Bearings::like(20.0, null, null, 0.01)));
+        self::assertSame(
+            ['6004', '6204', '6304', '6404', '6804', '6904', '16004'],
+            self::sorted(Bearings::like(20.0, null, null, 0.01)),
+        );
         self::assertSame([], Bearings::like(25.3, 51.0, 15.0, 0.1));
         foreach ([[null, null, null, 0.1], [-1.0, null, null, 0.1], [25.0, null, null, 0.0]] as $bad) {
             try {
@@ -100,29 +153,52 @@ final class BearingSeatTest extends TestCase
     /** Classes as bearing makers' tables give them for radial ball bearings; common practice, no source. */
     public function test_classes_by_what_turns_and_how_heavy(): void
     {
-        foreach ([
-            ['608', 'inner', 'normal', 'solid', 'js5', 'H7'], ['6205', 'inner', 'light', 'solid', 'j6', 'H7'], ['6205', 'inner', 'normal', 'solid', 'k5', 'H7'], ['6205', 'inner', 'normal', 'split', 'k5', 'H8'],
-            ['6220', 'inner', 'normal', 'solid', 'k5', 'H7'], ['6310', 'inner', 'heavy', 'solid', 'm6', 'H7'], ['6205', 'outer', 'light', 'solid', 'g6', 'M7'], ['6205', 'outer', 'normal', 'solid', 'g6', 'N7'],
-            ['6205', 'outer', 'heavy', 'solid', 'h6', 'P7'], ['6205', 'outer', 'normal', 'thin', 'g6', 'P7'],
-        ] as [$designation, $turning, $load, $housing, $shaft, $hole]) {
+        foreach (
+            [
+                ['608', 'inner', 'normal', 'solid', 'js5', 'H7'],
+                ['6205', 'inner', 'light', 'solid', 'j6', 'H7'],
+                ['6205', 'inner', 'normal', 'solid', 'k5', 'H7'],
+                ['6205', 'inner', 'normal', 'split', 'k5', 'H8'],
+                ['6220', 'inner', 'normal', 'solid', 'k5', 'H7'],
+                ['6310', 'inner', 'heavy', 'solid', 'm6', 'H7'],
+                ['6205', 'outer', 'light', 'solid', 'g6', 'M7'],
+                ['6205', 'outer', 'normal', 'solid', 'g6', 'N7'],
+                ['6205', 'outer', 'heavy', 'solid', 'h6', 'P7'],
+                ['6205', 'outer', 'normal', 'thin', 'g6', 'P7'],
+            ] as [$designation, $turning, $load, $housing, $shaft, $hole]
+        ) {
             $seat = BearingSeat::of(Bearings::named($designation), new BearingDuty($turning, $load, $housing));
-            self::assertSame([$shaft, $hole], [$seat->shaftClass, $seat->housingClass], "{$designation} {$turning} {$load} {$housing}");
+            self::assertSame(
+                [$shaft, $hole],
+                [$seat->shaftClass, $seat->housingClass],
+                "{$designation} {$turning} {$load} {$housing}",
+            );
         }
-        $aluminium = new BearingDuty('inner', 'normal', 'solid', housingMaterial: Material::named('aluminium casting alloy'));
+        $aluminium = new BearingDuty(
+            'inner',
+            'normal',
+            'solid',
+            housingMaterial: Material::named('aluminium casting alloy'),
+        );
         self::assertSame('J7', BearingSeat::of(Bearings::named('6205'), $aluminium)->housingClass);
     }
 
     /**
-     * By hand for a 6205 on k5 (25 +11/+2, ring 0/−10): 2 to 21 µm tight. On a solid shaft of the ring's own steel the raceway at
-     * d + (D − d)/4 = 31.75 grows by d/31.75 = 0.787 of it (Lamé, one metal: the share is the ratio of diameters), 1.6 to 16.5 µm;
+     * By hand for a 6205 on k5 (25 +11/+2, ring 0/−10): 2 to 21 µm tight. On a solid shaft of the ring's own steel the
+     * raceway at
+     * d + (D − d)/4 = 31.75 grows by d/31.75 = 0.787 of it (Lamé, one metal: the share is the ratio of diameters), 1.6
+     * to 16.5 µm;
      * in H7 the ring is loose and takes nothing. Of 5 to 20 µm some −11.5 to 18.4 are left.
      */
     public function test_what_the_fit_takes_from_the_clearance(): void
     {
-        $seat = BearingSeat::of(Bearings::named('6205'), new BearingDuty('inner', 'normal', shaft: Material::named('bearing or tool steel, hardened')));
+        $seat = BearingSeat::of(
+            Bearings::named('6205'),
+            new BearingDuty('inner', 'normal', shaft: Material::named('bearing or tool steel, hardened')),
+        );
         self::assertEqualsWithDelta([-0.021, -0.002], [$seat->onShaftMm->min, $seat->onShaftMm->max], 1e-9);
         self::assertEqualsWithDelta([0.787 * 0.002, 0.787 * 0.021], [$seat->lossMm->min, $seat->lossMm->max], 2e-5);
-        self::assertEqualsWithDelta([0.005 - 0.01654, 0.020 - 0.00157], [$seat->left?->min, $seat->left?->max], 3e-5);
+        self::assertEqualsWithDelta([0.005 - 0.01654, 0.02 - 0.00157], [$seat->left?->min, $seat->left?->max], 3e-5);
         // Ten degrees between the rings: 11.7e-6 · 10 · 38.5 = 4.5 µm more.
         $warm = BearingSeat::of(Bearings::named('6205'), new BearingDuty('inner', 'normal', innerWarmerK: 10));
         self::assertEqualsWithDelta(0.0045, $warm->warmLossMm, 1e-5);
@@ -134,7 +210,10 @@ final class BearingSeatTest extends TestCase
         $near = BearingSeat::of(Bearings::named('6205'), new BearingDuty('inner', 'normal', innerWarmerK: 4));
         self::assertContains('little-clearance-left', self::codes($near));
         self::assertNotContains('no-clearance-left', self::codes($near));
-        self::assertNotContains('little-clearance-left', self::codes(BearingSeat::of(Bearings::named('6205'), new BearingDuty('inner', 'normal', innerWarmerK: 1))));
+        self::assertNotContains(
+            'little-clearance-left',
+            self::codes(BearingSeat::of(Bearings::named('6205'), new BearingDuty('inner', 'normal', innerWarmerK: 1))),
+        );
         self::assertNotContains('clearance-may-vanish', self::codes($near), 'said once');
         self::assertNull($seat->group);
     }
@@ -146,18 +225,37 @@ final class BearingSeatTest extends TestCase
             $bearing = Bearings::named($designation);
             $loss = static fn (BearingDuty $duty): float => BearingSeat::of($bearing, $duty)->lossMm->max;
             self::assertGreaterThan($loss(new BearingDuty('inner', 'light')), $loss(new BearingDuty('inner', 'heavy')));
-            self::assertLessThan($loss(new BearingDuty('inner', 'normal')), $loss(new BearingDuty('inner', 'normal', shaftBoreMm: 0.8 * $bearing->boreMm)));
+            self::assertLessThan(
+                $loss(new BearingDuty('inner', 'normal')),
+                $loss(new BearingDuty('inner', 'normal', shaftBoreMm: 0.8 * $bearing->boreMm)),
+            );
             self::assertGreaterThan($loss(new BearingDuty('outer', 'light')), $loss(new BearingDuty('outer', 'heavy')));
-            self::assertGreaterThanOrEqual(0.0, BearingSeat::of($bearing, new BearingDuty('outer', 'light'))->lossMm->min);
+            self::assertGreaterThanOrEqual(
+                0.0,
+                BearingSeat::of($bearing, new BearingDuty('outer', 'light'))->lossMm->min,
+            );
         }
-        self::assertContains('split-housing-turns', self::codes(BearingSeat::of(Bearings::named('6205'), new BearingDuty('outer', 'normal', 'split'))));
-        self::assertContains('no-clearance-left', self::codes(BearingSeat::of(Bearings::named('6205'), new BearingDuty('inner', 'heavy', innerWarmerK: 20))));
+        self::assertContains(
+            'split-housing-turns',
+            self::codes(BearingSeat::of(Bearings::named('6205'), new BearingDuty('outer', 'normal', 'split'))),
+        );
+        self::assertContains(
+            'no-clearance-left',
+            self::codes(BearingSeat::of(Bearings::named('6205'), new BearingDuty('inner', 'heavy', innerWarmerK: 20))),
+        );
     }
 
-    /** DIN 5418, from memory: a 6205 (chamfer 1) stands against at least 30.6 mm with a fillet of 1 at most; catalogues give 30.6. */
+    /**
+     * DIN 5418, from memory: a 6205 (chamfer 1) stands against at least 30.6 mm with a fillet of 1 at most; catalogues
+     * give 30.6.
+     */
     public function test_shoulder_and_fillet(): void
     {
-        self::assertEqualsWithDelta(['fillet_max_mm' => 1.0, 'shaft_shoulder_min_mm' => 30.6, 'housing_shoulder_max_mm' => 46.4], BearingTable::shoulder(Bearings::named('6205')), 1e-9);
+        self::assertEqualsWithDelta(
+            ['fillet_max_mm' => 1.0, 'shaft_shoulder_min_mm' => 30.6, 'housing_shoulder_max_mm' => 46.4],
+            BearingTable::shoulder(Bearings::named('6205')),
+            1e-9,
+        );
         self::assertNull(BearingTable::shoulder(Bearings::named('LM67048/LM67010')));
     }
 

@@ -36,7 +36,11 @@ final class InchFitTest extends TestCase
     {
         $fit = InchFit::of($inches * 25.4, $class);
         $thou = static fn (float $mm): float => round($mm / 0.0254, 6);
-        self::assertSame($limits, [$thou($fit->hole->upperMm), $thou($fit->shaft->upperMm), $thou($fit->shaft->lowerMm)]);
+        self::assertSame($limits, [
+            $thou($fit->hole->upperMm),
+            $thou($fit->shaft->upperMm),
+            $thou($fit->shaft->lowerMm),
+        ]);
         self::assertEqualsWithDelta($clearance[0], $thou($fit->clearance()->min), 1e-6);
         self::assertEqualsWithDelta($clearance[1], $thou($fit->clearance()->max), 1e-6);
     }
@@ -47,7 +51,12 @@ final class InchFitTest extends TestCase
      */
     public function test_the_published_fit_column(): void
     {
-        $published = json_decode((string) file_get_contents(__DIR__.'/../reference/ansi_b4_1_fit_column.json'), true, 16, JSON_THROW_ON_ERROR);
+        $published = json_decode(
+            (string) file_get_contents(__DIR__.'/../reference/ansi_b4_1_fit_column.json'),
+            true,
+            16,
+            JSON_THROW_ON_ERROR,
+        );
         self::assertSame(array_keys($published['fit']), InchFit::classes());
         $cells = 0;
         foreach ($published['fit'] as $class => $rows) {
@@ -61,9 +70,23 @@ final class InchFitTest extends TestCase
                 }
                 $sign = $force || str_starts_with($class, 'LN') ? -1 : 1;
                 $clearance = InchFit::of($inside * 25.4, $class)->clearance();
-                self::assertEqualsWithDelta($sign * $row[$sign > 0 ? 0 : 1] * 0.0254, $clearance->min, 1e-9, "{$class} at {$inside}");
-                self::assertEqualsWithDelta($sign * $row[$sign > 0 ? 1 : 0] * 0.0254, $clearance->max, 1e-9, "{$class} at {$inside}");
-                self::assertEquals(InchFit::of($ranges[$i + 1] * 25.4, $class), InchFit::of($inside * 25.4, $class), 'a range runs to and with its end');
+                self::assertEqualsWithDelta(
+                    $sign * $row[$sign > 0 ? 0 : 1] * 0.0254,
+                    $clearance->min,
+                    1e-9,
+                    "{$class} at {$inside}",
+                );
+                self::assertEqualsWithDelta(
+                    $sign * $row[$sign > 0 ? 1 : 0] * 0.0254,
+                    $clearance->max,
+                    1e-9,
+                    "{$class} at {$inside}",
+                );
+                self::assertEquals(
+                    InchFit::of($ranges[$i + 1] * 25.4, $class),
+                    InchFit::of($inside * 25.4, $class),
+                    'a range runs to and with its end',
+                );
                 $cells += 2;
             }
         }
@@ -71,8 +94,10 @@ final class InchFitTest extends TestCase
     }
 
     /**
-     * Every row: ranges join without a gap, limits are in order, no band gets narrower as sizes grow; RC clears, LC never grips, LT may do
-     * either, LN and FN never clear; at any size each class of a row of classes is looser or tighter than the one before.
+     * Every row: ranges join without a gap, limits are in order, no band gets narrower as sizes grow; RC clears, LC
+     * never grips, LT may do
+     * either, LN and FN never clear; at any size each class of a row of classes is looser or tighter than the one
+     * before.
      */
     public function test_every_row_hangs_together(): void
     {
@@ -101,7 +126,13 @@ final class InchFitTest extends TestCase
         foreach ([0.5, 1.0, 1.25, 3.0, 6.0, 12.0, 18.0] as $inches) {
             $most = static fn (string $class): float => InchFit::of($inches * 25.4, $class)->clearance()->max;
             $least = static fn (string $class): float => InchFit::of($inches * 25.4, $class)->clearance()->min;
-            foreach ([['RC1', 'RC2', 'RC3', 'RC4', 'RC5', 'RC6', 'RC7', 'RC8', 'RC9'], ['LC1', 'LC2', 'LC3', 'LC4'], ['LC5', 'LC6', 'LC7', 'LC8', 'LC9', 'LC10', 'LC11']] as $row) {
+            foreach (
+                [
+                    ['RC1', 'RC2', 'RC3', 'RC4', 'RC5', 'RC6', 'RC7', 'RC8', 'RC9'],
+                    ['LC1', 'LC2', 'LC3', 'LC4'],
+                    ['LC5', 'LC6', 'LC7', 'LC8', 'LC9', 'LC10', 'LC11'],
+                ] as $row
+            ) {
                 for ($i = 1; $i < count($row); $i++) {
                     self::assertGreaterThan($most($row[$i - 1]), $most($row[$i]), "{$row[$i]} at {$inches}");
                 }
@@ -116,7 +147,15 @@ final class InchFitTest extends TestCase
 
     public function test_refuses_what_the_table_has_not(): void
     {
-        foreach ([[25.4, 'XX1', 'class'], [19.7 * 25.4, 'FN2', 'size_in'], [0.0, 'RC2', 'size_in'], [0.2 * 25.4, 'LT3', 'size_in'], [0.9 * 25.4, 'FN3', 'size_in']] as [$mm, $class, $field]) {
+        foreach (
+            [
+                [25.4, 'XX1', 'class'],
+                [19.7 * 25.4, 'FN2', 'size_in'],
+                [0.0, 'RC2', 'size_in'],
+                [0.2 * 25.4, 'LT3', 'size_in'],
+                [0.9 * 25.4, 'FN3', 'size_in'],
+            ] as [$mm, $class, $field]
+        ) {
             try {
                 InchFit::of($mm, $class);
                 self::fail('should have been refused');

@@ -24,7 +24,10 @@ final class PurposeTest extends TestCase
         self::assertSame([7.0, 41.0], self::um(Purpose::named('slides-no-shake')->offers(25.0)[0]));
     }
 
-    /** A thou per inch, medium press (common practice, no source): the middle of what the thumb gives at 2 in is 0.002 in. */
+    /**
+     * A thou per inch, medium press (common practice, no source): the middle of what the thumb gives at 2 in is 0.002
+     * in.
+     */
     public function test_thumb_says_a_thou_an_inch(): void
     {
         $offers = Purpose::named('medium-press')->offers(50.8);
@@ -44,10 +47,21 @@ final class PurposeTest extends TestCase
         return [round($offer->clearanceMm->min * 1000, 6), round($offer->clearanceMm->max * 1000, 6)];
     }
 
-    /** ISO 273:1979, rows from memory: fine, medium, coarse; every series clears the bolt and the one before, and rises with the size. */
+    /**
+     * ISO 273:1979, rows from memory: fine, medium, coarse; every series clears the bolt and the one before, and rises
+     * with the size.
+     */
     public function test_clearance_holes(): void
     {
-        foreach ([5.0 => [5.3, 5.5, 5.8], 8.0 => [8.4, 9.0, 10.0], 12.0 => [13.0, 13.5, 14.5], 20.0 => [21.0, 22.0, 24.0], 36.0 => [37.0, 39.0, 42.0]] as $bolt => $holes) {
+        foreach (
+            [
+                5.0 => [5.3, 5.5, 5.8],
+                8.0 => [8.4, 9.0, 10.0],
+                12.0 => [13.0, 13.5, 14.5],
+                20.0 => [21.0, 22.0, 24.0],
+                36.0 => [37.0, 39.0, 42.0],
+            ] as $bolt => $holes
+        ) {
             $row = ClearanceHole::for((float) $bolt - 0.1);
             self::assertEqualsWithDelta($holes, [$row?->fineMm, $row?->mediumMm, $row?->coarseMm], 1e-9, "M{$bolt}");
         }
@@ -61,17 +75,28 @@ final class PurposeTest extends TestCase
             $before = $now;
         }
         self::assertNull(ClearanceHole::for(8.6));
-        self::assertSame(12.0, ClearanceHole::for(11.66)?->majorMm, 'a third of a millimetre under is that bolt still (common practice)');
+        self::assertSame(
+            12.0,
+            ClearanceHole::for(11.66)?->majorMm,
+            'a third of a millimetre under is that bolt still (common practice)',
+        );
         self::assertNull(ClearanceHole::for(11.64));
         $offers = Purpose::named('clears')->offers(11.95);
-        self::assertEqualsWithDelta([13.0 - 11.95, 13.5 - 11.95], [$offers[0]->clearanceMm->min, $offers[0]->clearanceMm->max], 1e-9);
+        self::assertEqualsWithDelta(
+            [13.0 - 11.95, 13.5 - 11.95],
+            [$offers[0]->clearanceMm->min, $offers[0]->clearanceMm->max],
+            1e-9,
+        );
     }
 
-    /** Dowels, ISO 286-2 at 10 mm, from memory: pin m6 +6 to +15; N7 −4 to −19 always grips; F7 +13 to +28 lets it in or nearly; in H7 it may be loose. */
+    /**
+     * Dowels, ISO 286-2 at 10 mm, from memory: pin m6 +6 to +15; N7 −4 to −19 always grips; F7 +13 to +28 lets it in or
+     * nearly; in H7 it may be loose.
+     */
     public function test_dowels(): void
     {
         $pressed = Purpose::named('dowel-pressed')->offers(10.0)[0];
-        self::assertEqualsWithDelta([-0.034, -0.010], [$pressed->clearanceMm->min, $pressed->clearanceMm->max], 1e-9);
+        self::assertEqualsWithDelta([-0.034, -0.01], [$pressed->clearanceMm->min, $pressed->clearanceMm->max], 1e-9);
         $sliding = Purpose::named('dowel-sliding')->offers(10.0)[0];
         self::assertEqualsWithDelta([-0.002, 0.022], [$sliding->clearanceMm->min, $sliding->clearanceMm->max], 1e-9);
         self::assertGreaterThan(0.0, Iso286::clearance(10.0, 'H7/m6')->max);

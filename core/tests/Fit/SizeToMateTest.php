@@ -19,50 +19,59 @@ final class SizeToMateTest extends TestCase
     /** Worked by hand from the definition of clearance, bore less shaft. */
     public function test_by_hand(): void
     {
-        $press = SizeToMate::of(true, 30.000, 0.004, new Range(-0.035, -0.001));
+        $press = SizeToMate::of(true, 30.0, 0.004, new Range(-0.035, -0.001));
         self::assertEqualsWithDelta(30.005, $press->band?->lowerMm, 1e-9);
         self::assertEqualsWithDelta(30.031, $press->band?->upperMm, 1e-9);
         self::assertEqualsWithDelta(0.017, $press->neededU95Mm, 1e-9);
 
-        $running = SizeToMate::of(false, 25.000, 0.003, new Range(0.020, 0.074), 24.990);
+        $running = SizeToMate::of(false, 25.0, 0.003, new Range(0.02, 0.074), 24.99);
         self::assertEqualsWithDelta(25.023, $running->band?->lowerMm, 1e-9);
         self::assertEqualsWithDelta(25.061, $running->band?->upperMm, 1e-9);
         self::assertEqualsWithDelta(0.022, $running->neededU95Mm, 1e-9);
     }
 
-    /** Whatever the mate really is, within its doubt and its form, a part inside the band gives the clearance asked for. */
+    /**
+     * Whatever the mate really is, within its doubt and its form, a part inside the band gives the clearance asked for.
+     */
     public function test_any_size_in_the_band_fits_any_true_mate(): void
     {
-        $this->forAll(Generator\choose(0, 1), Generator\choose(-60, 60), Generator\choose(20, 90), Generator\choose(0, 9), Generator\choose(0, 9), Generator\choose(0, 10), Generator\choose(-10, 10))
-            ->then(function (int $makeShaft, int $min, int $width, int $u, int $form, int $at, int $error): void {
-                $c = new Range($min / 1000, ($min + $width) / 1000);
-                $form = $c->max <= 0 ? 0 : $form;
-                $mating = 30.0;
-                $loose = $mating + ($makeShaft ? $form : -$form) / 1000;
-                $band = SizeToMate::of((bool) $makeShaft, $mating, $u / 1000, $c, $loose)->band;
-                if ($band === null) {
-                    self::assertGreaterThanOrEqual($width, 2 * $u + $form);
+        $this->forAll(
+            Generator\choose(0, 1),
+            Generator\choose(-60, 60),
+            Generator\choose(20, 90),
+            Generator\choose(0, 9),
+            Generator\choose(0, 9),
+            Generator\choose(0, 10),
+            Generator\choose(-10, 10),
+        )->then(function (int $makeShaft, int $min, int $width, int $u, int $form, int $at, int $error): void {
+            $c = new Range($min / 1000, ($min + $width) / 1000);
+            $form = $c->max <= 0 ? 0 : $form;
+            $mating = 30.0;
+            $loose = $mating + ($makeShaft ? $form : -$form) / 1000;
+            $band = SizeToMate::of((bool) $makeShaft, $mating, $u / 1000, $c, $loose)->band;
+            if ($band === null) {
+                self::assertGreaterThanOrEqual($width, 2 * $u + $form);
 
-                    return;
-                }
-                $made = $band->lowerMm + $band->widthMm() * $at / 10;
-                foreach ([$mating, $loose] as $reading) {
-                    $mate = $reading + $error / 10 * $u / 1000;
-                    $clearance = $makeShaft ? $mate - $made : $made - $mate;
-                    self::assertGreaterThanOrEqual($c->min - 1e-9, $clearance);
-                    self::assertLessThanOrEqual($c->max + 1e-9, $clearance);
-                }
-            });
+                return;
+            }
+            $made = $band->lowerMm + ($band->widthMm() * $at) / 10;
+            foreach ([$mating, $loose] as $reading) {
+                $mate = $reading + (($error / 10) * $u) / 1000;
+                $clearance = $makeShaft ? $mate - $made : $made - $mate;
+                self::assertGreaterThanOrEqual($c->min - 1e-9, $clearance);
+                self::assertLessThanOrEqual($c->max + 1e-9, $clearance);
+            }
+        });
     }
 
     public function test_tells_a_poor_reading_from_an_oval_mate(): void
     {
-        $poor = SizeToMate::of(true, 30.0, 0.020, new Range(-0.035, -0.001));
+        $poor = SizeToMate::of(true, 30.0, 0.02, new Range(-0.035, -0.001));
         self::assertNull($poor->band);
         self::assertSame('reading-not-good-enough', $poor->notes[0]->code);
         self::assertStringContainsString('0.017 mm', $poor->notes[0]->say->mm);
 
-        $oval = SizeToMate::of(true, 30.0, 0.0, new Range(0.007, 0.041), 30.050);
+        $oval = SizeToMate::of(true, 30.0, 0.0, new Range(0.007, 0.041), 30.05);
         self::assertNull($oval->band);
         self::assertNull($oval->neededU95Mm, 'no reading can mend an oval bore');
         self::assertSame('mate-form', $oval->notes[0]->code);
@@ -77,7 +86,13 @@ final class SizeToMateTest extends TestCase
 
     public function test_refusals(): void
     {
-        foreach ([[0.0, 0.001, null, 'mate.size_mm'], [30.0, -0.1, null, 'mate.u95_mm'], [30.0, 0.001, 29.9, 'mate.loose_mm']] as [$size, $u, $loose, $field]) {
+        foreach (
+            [
+                [0.0, 0.001, null, 'mate.size_mm'],
+                [30.0, -0.1, null, 'mate.u95_mm'],
+                [30.0, 0.001, 29.9, 'mate.loose_mm'],
+            ] as [$size, $u, $loose, $field]
+        ) {
             try {
                 SizeToMate::of(true, $size, $u, new Range(0.01, 0.05), $loose);
                 self::fail('should have been refused');
@@ -87,14 +102,19 @@ final class SizeToMateTest extends TestCase
         }
     }
 
-    /** By hand: a bore found 30.000 to 30.010, sure to 4 µm; a shaft of 29.980 has 20 to 30 µm, with the doubt 16 to 34. */
+    /**
+     * By hand: a bore found 30.000 to 30.010, sure to 4 µm; a shaft of 29.980 has 20 to 30 µm, with the doubt 16 to 34.
+     */
     public function test_what_the_fit_is_at_a_size(): void
     {
-        $at = static fn (float $size): FitAt => FitAt::of(true, $size, 30.000, 0.004, 30.010, new Range(0.010, 0.040));
-        self::assertEqualsWithDelta([0.016, 0.034], [$at(29.980)->clearanceMm->min, $at(29.980)->clearanceMm->max], 1e-9);
-        self::assertSame(['inside', 'cannot-tell', 'outside', 'outside'], [$at(29.980)->verdict, $at(29.988)->verdict, $at(29.996)->verdict, $at(29.960)->verdict]);
-        $bore = FitAt::of(false, 25.030, 25.000, 0.0, 24.990);
-        self::assertEqualsWithDelta([0.030, 0.040], [$bore->clearanceMm->min, $bore->clearanceMm->max], 1e-9);
+        $at = static fn (float $size): FitAt => FitAt::of(true, $size, 30.0, 0.004, 30.01, new Range(0.01, 0.04));
+        self::assertEqualsWithDelta([0.016, 0.034], [$at(29.98)->clearanceMm->min, $at(29.98)->clearanceMm->max], 1e-9);
+        self::assertSame(
+            ['inside', 'cannot-tell', 'outside', 'outside'],
+            [$at(29.98)->verdict, $at(29.988)->verdict, $at(29.996)->verdict, $at(29.96)->verdict],
+        );
+        $bore = FitAt::of(false, 25.03, 25.0, 0.0, 24.99);
+        self::assertEqualsWithDelta([0.03, 0.04], [$bore->clearanceMm->min, $bore->clearanceMm->max], 1e-9);
         foreach ([[0.0, 30.0, 0.0], [30.0, 0.0, 0.0], [30.0, 30.0, -1.0]] as [$size, $mate, $u]) {
             try {
                 FitAt::of(true, $size, $mate, $u);
@@ -105,10 +125,19 @@ final class SizeToMateTest extends TestCase
         }
     }
 
-    /** The band and the fit at a size say the same: inside the band inside, beyond it by more than twice the doubt outside. */
+    /**
+     * The band and the fit at a size say the same: inside the band inside, beyond it by more than twice the doubt
+     * outside.
+     */
     public function test_the_band_and_the_fit_at_a_size_agree(): void
     {
-        foreach ([[true, 30.0, 0.004, -0.035, -0.001, null], [false, 25.0, 0.003, 0.020, 0.074, 24.990], [true, 40.0, 0.002, 0.009, 0.050, 40.008]] as [$shaft, $mate, $u, $min, $max, $loose]) {
+        foreach (
+            [
+                [true, 30.0, 0.004, -0.035, -0.001, null],
+                [false, 25.0, 0.003, 0.02, 0.074, 24.99],
+                [true, 40.0, 0.002, 0.009, 0.05, 40.008],
+            ] as [$shaft, $mate, $u, $min, $max, $loose]
+        ) {
             $wanted = new Range($min, $max);
             $band = SizeToMate::of($shaft, $mate, $u, $wanted, $loose)->band;
             self::assertNotNull($band);

@@ -29,11 +29,22 @@ final class Coverage
      * @param  int  $repeats  readings at each spot
      * @return float the share of bores whose true mean lies within U95 of the found one
      */
-    public function share(Instrument $tool, int $bores, int $repeats = 1, ?float $errorMm = null, float $lobesMm = 0.0): float
-    {
+    public function share(
+        Instrument $tool,
+        int $bores,
+        int $repeats = 1,
+        ?float $errorMm = null,
+        float $lobesMm = 0.0,
+    ): float {
         $held = 0;
         for ($i = 0; $i < $bores; $i++) {
-            $shape = new TrueShape($this->even(12, 100), $this->even(0, 0.02), $this->even(-0.01, 0.01), $lobesMm, $this->even(19, 21));
+            $shape = new TrueShape(
+                $this->even(12, 100),
+                $this->even(0, 0.02),
+                $this->even(-0.01, 0.01),
+                $lobesMm,
+                $this->even(19, 21),
+            );
             $gauge = new SimulatedGauge($tool, $this->random, $errorMm);
             $readings = [];
             $truth = [];
@@ -42,7 +53,13 @@ final class Coverage
                 foreach ([0, 45, 90, 135] as $angle) {
                     $truth[] = $shape->twoPoint($along, $angle);
                     for ($k = 0; $k < $repeats; $k++) {
-                        $readings[] = new Reading($gauge->read($shape, $along, $lobesMm > 0 ? $turned : $angle, $lobesMm > 0), (string) $along, (string) $angle, 20.0, 20.0);
+                        $readings[] = new Reading(
+                            $gauge->read($shape, $along, $lobesMm > 0 ? $turned : $angle, $lobesMm > 0),
+                            (string) $along,
+                            (string) $angle,
+                            20.0,
+                            20.0,
+                        );
                     }
                 }
             }
@@ -55,6 +72,6 @@ final class Coverage
 
     private function even(float $from, float $to): float
     {
-        return $from + ($to - $from) * $this->random->getInt(0, 1_000_000) / 1_000_000;
+        return $from + (($to - $from) * $this->random->getInt(0, 1_000_000)) / 1_000_000;
     }
 }

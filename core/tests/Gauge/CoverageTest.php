@@ -7,7 +7,10 @@ namespace Oldpart\Core\Tests\Gauge;
 use Oldpart\Core\Measure\Instrument;
 use PHPUnit\Framework\TestCase;
 
-/** An expanded uncertainty at 95 % must hold the truth about so often (JCGM 100:2008, 6.2.2). Seeded, so always the same. */
+/**
+ * An expanded uncertainty at 95 % must hold the truth about so often (JCGM 100:2008, 6.2.2). Seeded, so always the
+ * same.
+ */
 final class CoverageTest extends TestCase
 {
     /** Over the mix of bore instruments, 2,000 bores. */
@@ -26,14 +29,23 @@ final class CoverageTest extends TestCase
     {
         $tool = new Instrument(0.0005, repeatabilityMm: 0.02);
         self::assertEqualsWithDelta(0.95, (new Coverage(7))->share($tool, 2000), 0.02);
-        self::assertEqualsWithDelta(0.95, (new Coverage(8))->share(new Instrument(0.0005, repeatabilityMm: 0.02), 2000, 3), 0.02, 'and with the spread taken from the repeats');
+        self::assertEqualsWithDelta(
+            0.95,
+            (new Coverage(8))->share(new Instrument(0.0005, repeatabilityMm: 0.02), 2000, 3),
+            0.02,
+            'and with the spread taken from the repeats',
+        );
     }
 
     /** When the assumptions fail it fails too: an unchecked gauge, three lobes met in one place only. */
     public function test_failed_assumptions_show(): void
     {
         $tool = Instrument::named('three-point');
-        self::assertLessThan(0.5, (new Coverage(3))->share($tool, 300, 1, 0.015), 'a gauge that is off by three times its limit');
+        self::assertLessThan(
+            0.5,
+            (new Coverage(3))->share($tool, 300, 1, 0.015),
+            'a gauge that is off by three times its limit',
+        );
         self::assertLessThan(0.8, (new Coverage(4))->share($tool, 300, 1, null, 0.008), 'three lobes');
     }
 }

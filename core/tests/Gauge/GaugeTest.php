@@ -70,7 +70,7 @@ final class GaugeTest extends TestCase
                 $sent[] = sprintf('%.3f', mt_rand(1000, 90000) / 1000);
                 $stream .= '+'.$sent[$i].' mm'.$end.($i % 7 === 0 ? 'BAT LOW'.$end : '');
             }
-            $reader = new LineReader;
+            $reader = new LineReader();
             $got = [];
             while ($stream !== '') {
                 $take = mt_rand(1, 9);
@@ -85,7 +85,7 @@ final class GaugeTest extends TestCase
 
     public function test_a_line_without_end_is_not_a_reading_yet(): void
     {
-        $reader = new LineReader;
+        $reader = new LineReader();
         self::assertSame([], $reader->feed('+00027.4'));
         self::assertCount(1, $reader->feed("12 mm\n"));
         self::assertSame([], $reader->feed(str_repeat('9', 5000)), 'rubbish is let go');
@@ -96,12 +96,19 @@ final class GaugeTest extends TestCase
     public function test_lines_go_round(): void
     {
         foreach ([27.412, 0.0, 0.001, 99999.999, -0.012] as $mm) {
-            self::assertEqualsWithDelta($mm, GaugeLine::read(SimulatedGauge::line($mm), Unit::Inch)?->length?->mm, 1e-9);
+            self::assertEqualsWithDelta(
+                $mm,
+                GaugeLine::read(SimulatedGauge::line($mm), Unit::Inch)?->length?->mm,
+                1e-9,
+            );
         }
         self::assertSame('+00027.412 mm', SimulatedGauge::line(27.412));
     }
 
-    /** Two points can't see three lobes: every diameter of such a part is the same; three points 120° apart can (common practice). */
+    /**
+     * Two points can't see three lobes: every diameter of such a part is the same; three points 120° apart can (common
+     * practice).
+     */
     public function test_lobes_hide_from_two_points(): void
     {
         $shape = new TrueShape(30.0, lobesMm: 0.01);
@@ -121,8 +128,8 @@ final class GaugeTest extends TestCase
             self::assertSame($a, (new Rack(5))->answer("{$gauge['code']} 0.5 45"));
             self::assertNotNull(GaugeLine::read((string) $a, Unit::Millimetre), (string) $a);
         }
-        self::assertNull((new Rack)->answer('nobody'));
-        self::assertNull((new Rack)->answer(''));
+        self::assertNull((new Rack())->answer('nobody'));
+        self::assertNull((new Rack())->answer(''));
     }
 
     /** It errs as its kind does: never more than its limits and its scatter allow, and in steps of its last digit. */
@@ -134,8 +141,12 @@ final class GaugeTest extends TestCase
         $readings = array_map(static fn (): float => $gauge->read(new TrueShape(22.0), 0.5, 0), range(1, 2000));
         $mean = array_sum($readings) / 2000;
         $sd = sqrt(array_sum(array_map(static fn (float $x): float => ($x - $mean) ** 2, $readings)) / 1999);
-        self::assertEqualsWithDelta(22.0 + $gauge->errorMm, $mean, 4 * $tool->repeatabilityMm / sqrt(2000) + 1e-4);
-        self::assertEqualsWithDelta(hypot($tool->repeatabilityMm, $tool->resolutionMm / sqrt(12)), $sd, 0.1 * $tool->repeatabilityMm);
+        self::assertEqualsWithDelta(22.0 + $gauge->errorMm, $mean, (4 * $tool->repeatabilityMm) / sqrt(2000) + 1e-4);
+        self::assertEqualsWithDelta(
+            hypot($tool->repeatabilityMm, $tool->resolutionMm / sqrt(12)),
+            $sd,
+            0.1 * $tool->repeatabilityMm,
+        );
         foreach ($readings as $reading) {
             self::assertEqualsWithDelta(0.0, fmod($reading + 1e-9, $tool->resolutionMm), 1e-6);
         }

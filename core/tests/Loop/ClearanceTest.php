@@ -14,12 +14,21 @@ use PHPUnit\Framework\TestCase;
 /** Room over a whole travel, against plane geometry worked by hand. */
 final class ClearanceTest extends TestCase
 {
-    private static function swing(float $from, float $to, ?float $x, ?float $y, Neighbour $other = Neighbour::Round, float $doubt = 0.0): Clearance
-    {
+    private static function swing(
+        float $from,
+        float $to,
+        ?float $x,
+        ?float $y,
+        Neighbour $other = Neighbour::Round,
+        float $doubt = 0.0,
+    ): Clearance {
         return new Clearance(Travel::Swing, 100.0, 20.0, new Range($from, $to), $other, $x, $y, 16.0, $doubt);
     }
 
-    /** Arm 100, rod end 20 wide, a bolt head of 16 at 60/80 (100 from the pivot, at 53.13°): they meet full on. At 72/96, which is 120 away, 20 − 10 − 8 = 2 are left. */
+    /**
+     * Arm 100, rod end 20 wide, a bolt head of 16 at 60/80 (100 from the pivot, at 53.13°): they meet full on. At
+     * 72/96, which is 120 away, 20 − 10 − 8 = 2 are left.
+     */
     public function test_the_whole_swing_counts(): void
     {
         self::assertEqualsWithDelta(53.1301, self::swing(0, 90, 72, 96)->nearestAt(), 1e-4);
@@ -28,14 +37,18 @@ final class ClearanceTest extends TestCase
         // At both ends it clears by far: whoever looks at these only sees nothing.
         self::assertGreaterThan(60, self::swing(0, 0, 72, 96)->leastMm());
         self::assertGreaterThan(50, self::swing(90, 90, 72, 96)->leastMm());
-        // A travel that stops short of it: the end is nearest. Distance from 100/0 to 120 at 53.13°: √(28² + 96²) = 100.
+        // A travel that stops short of it: the end is nearest. Distance from 100/0 to 120 at 53.13°: √(28² + 96²) =
+        // 100.
         self::assertEqualsWithDelta(100 - 18, self::swing(-30, 0, 72, 96)->leastMm(), 1e-9);
         // The same place a turn on.
         self::assertEqualsWithDelta(2.0, self::swing(360, 450, 72, 96)->leastMm(), 1e-9);
         self::assertEqualsWithDelta(2.0, self::swing(-360, -270, 72, 96)->leastMm(), 1e-9);
     }
 
-    /** A wall across at 105: the lever stands toward it at 0°: 105 − 100 − 10 = −5. From 30° on: 105 − 100 cos 30° − 10 = 8.397. Along at −20 below: from 0°, 20 − 10. */
+    /**
+     * A wall across at 105: the lever stands toward it at 0°: 105 − 100 − 10 = −5. From 30° on: 105 − 100 cos 30° − 10
+     * = 8.397. Along at −20 below: from 0°, 20 − 10.
+     */
     public function test_walls(): void
     {
         self::assertEqualsWithDelta(-5.0, self::swing(-40, 40, 105, null, Neighbour::Wall)->leastMm(), 1e-9);
@@ -45,29 +58,71 @@ final class ClearanceTest extends TestCase
         self::assertEqualsWithDelta(-50.0, self::swing(0, 180, -60, null, Neighbour::Wall)->leastMm(), 1e-9);
     }
 
-    /** A slide at height 30 from 0 to 50 with a head of 16 at 40/0: 30 − 10 − 8 = 12; ending at 20 it is √(20² + 30²) − 18 = 18.056. */
+    /**
+     * A slide at height 30 from 0 to 50 with a head of 16 at 40/0: 30 − 10 − 8 = 12; ending at 20 it is √(20² + 30²) −
+     * 18 = 18.056.
+     */
     public function test_slides_and_what_stands_still(): void
     {
-        $slide = static fn (float $to): Clearance => new Clearance(Travel::Slide, 30.0, 20.0, new Range(0.0, $to), Neighbour::Round, 40.0, 0.0, 16.0, 0.0);
+        $slide = static fn (float $to): Clearance => new Clearance(
+            Travel::Slide,
+            30.0,
+            20.0,
+            new Range(0.0, $to),
+            Neighbour::Round,
+            40.0,
+            0.0,
+            16.0,
+            0.0,
+        );
         self::assertEqualsWithDelta(12.0, $slide(50)->leastMm(), 1e-9);
         self::assertEqualsWithDelta(18.05551, $slide(20)->leastMm(), 1e-5);
         // A rim of 200 beside a support 104 off: 4 all round.
-        self::assertEqualsWithDelta(4.0, (new Clearance(Travel::Still, 0.0, 200.0, new Range(0, 0), Neighbour::Wall, 104.0, null, 0.0, 0.0))->leastMm(), 1e-9);
+        self::assertEqualsWithDelta(
+            4.0,
+            (new Clearance(
+                Travel::Still,
+                0.0,
+                200.0,
+                new Range(0, 0),
+                Neighbour::Wall,
+                104.0,
+                null,
+                0.0,
+                0.0,
+            ))->leastMm(),
+            1e-9,
+        );
     }
 
-    /** Nothing on the whole travel is nearer than what is given, by brute force over 2,000 made-up cases; and where it fouls is inside, its borders just clear. */
+    /**
+     * Nothing on the whole travel is nearer than what is given, by brute force over 2,000 made-up cases; and where it
+     * fouls is inside, its borders just clear.
+     */
     public function test_nothing_is_nearer(): void
     {
         mt_srand(3);
-        $any = static fn (float $a, float $b): float => $a + ($b - $a) * mt_rand() / mt_getrandmax();
+        $any = static fn (float $a, float $b): float => $a + (($b - $a) * mt_rand()) / mt_getrandmax();
         for ($i = 0; $i < 2000; $i++) {
             $from = $any(-360, 360);
             $wall = $i % 3 === 0;
             $c = new Clearance(
-                $i % 2 === 0 ? Travel::Swing : Travel::Slide, $any(5, 150), $any(2, 60), new Range($from, $from + $any(0, 300)), $wall ? Neighbour::Wall : Neighbour::Round,
-                $wall && $i % 5 < 2 ? null : $any(-200, 200), $wall && $i % 5 >= 2 ? null : $any(-200, 200), $any(0, 40), 0.0,
+                $i % 2 === 0 ? Travel::Swing : Travel::Slide,
+                $any(5, 150),
+                $any(2, 60),
+                new Range($from, $from + $any(0, 300)),
+                $wall ? Neighbour::Wall : Neighbour::Round,
+                $wall && $i % 5 < 2 ? null : $any(-200, 200),
+                $wall && $i % 5 >= 2 ? null : $any(-200, 200),
+                $any(0, 40),
+                0.0,
             );
-            $brute = min(array_map(static fn (int $k): float => $c->gapAt($c->travel->min + $c->travel->width() * $k / 400), range(0, 400)));
+            $brute = min(
+                array_map(
+                    static fn (int $k): float => $c->gapAt($c->travel->min + ($c->travel->width() * $k) / 400),
+                    range(0, 400),
+                ),
+            );
             self::assertLessThanOrEqual($brute + 1e-9, $c->leastMm());
             self::assertGreaterThan($brute - 1.5, $c->leastMm());
             $fouls = $c->fouls(0.0);
@@ -78,7 +133,10 @@ final class ClearanceTest extends TestCase
         }
     }
 
-    /** By hand: still, a rim of 200 ± 0.2 and a wall at 104 ± 0.2: half of 0.2 and 0.2 in square, √(0.1² + 0.2²) = 0.2236. The chance of 3.7 is then Φ(0.3 / 0.1118) = 0.99635. */
+    /**
+     * By hand: still, a rim of 200 ± 0.2 and a wall at 104 ± 0.2: half of 0.2 and 0.2 in square, √(0.1² + 0.2²) =
+     * 0.2236. The chance of 3.7 is then Φ(0.3 / 0.1118) = 0.99635.
+     */
     public function test_doubt_and_chance(): void
     {
         $rim = new Clearance(Travel::Still, 0.0, 200.0, new Range(0, 0), Neighbour::Wall, 104.0, null, 0.0, 0.2);
@@ -87,20 +145,90 @@ final class ClearanceTest extends TestCase
         self::assertEqualsWithDelta(0.5, $rim->chance(4.0), 1e-9);
         // Short of 4.7 by 0.7 and 2.782 standard deviations, with which the chance is 0.9973 (the normal table).
         self::assertEqualsWithDelta(0.7 + 2.782 * 0.1118034, $rim->shortMm(4.7), 1e-6);
-        self::assertEqualsWithDelta(0.9973, (new Clearance(Travel::Still, 0.0, 200.0, new Range(0, 0), Neighbour::Wall, 104.0 + $rim->shortMm(4.7), null, 0.0, 0.2))->chance(4.7), 1e-5);
+        self::assertEqualsWithDelta(
+            0.9973,
+            (new Clearance(
+                Travel::Still,
+                0.0,
+                200.0,
+                new Range(0, 0),
+                Neighbour::Wall,
+                104.0 + $rim->shortMm(4.7),
+                null,
+                0.0,
+                0.2,
+            ))->chance(4.7),
+            1e-5,
+        );
         // A lever's arm at right angles to the way to its neighbour matters nothing, along it fully.
-        self::assertEqualsWithDelta(0.1 * sqrt(1 + 1 + 0.25 + 0.25), self::swing(0, 90, 72, 96, doubt: 0.1)->u95Mm(), 1e-4);
+        self::assertEqualsWithDelta(
+            0.1 * sqrt(1 + 1 + 0.25 + 0.25),
+            self::swing(0, 90, 72, 96, doubt: 0.1)->u95Mm(),
+            1e-4,
+        );
     }
 
     public function test_refusals(): void
     {
-        foreach ([
-            'mover' => static fn (): Clearance => new Clearance(Travel::Still, 0, 0, new Range(0, 0), Neighbour::Wall, 1.0, null, 0, 0),
-            'arm' => static fn (): Clearance => new Clearance(Travel::Swing, -1, 5, new Range(0, 0), Neighbour::Wall, 1.0, null, 0, 0),
-            'to_deg' => static fn (): Clearance => new Clearance(Travel::Swing, 10, 5, new Range(0, 400), Neighbour::Wall, 1.0, null, 0, 0),
-            'x' => static fn (): Clearance => new Clearance(Travel::Still, 0, 5, new Range(0, 0), Neighbour::Wall, 1.0, 2.0, 0, 0),
-            'doubt' => static fn (): Clearance => new Clearance(Travel::Still, 0, 5, new Range(0, 0), Neighbour::Wall, 1.0, null, 0, -1),
-        ] as $field => $make) {
+        foreach (
+            [
+                'mover' => static fn (): Clearance => new Clearance(
+                    Travel::Still,
+                    0,
+                    0,
+                    new Range(0, 0),
+                    Neighbour::Wall,
+                    1.0,
+                    null,
+                    0,
+                    0,
+                ),
+                'arm' => static fn (): Clearance => new Clearance(
+                    Travel::Swing,
+                    -1,
+                    5,
+                    new Range(0, 0),
+                    Neighbour::Wall,
+                    1.0,
+                    null,
+                    0,
+                    0,
+                ),
+                'to_deg' => static fn (): Clearance => new Clearance(
+                    Travel::Swing,
+                    10,
+                    5,
+                    new Range(0, 400),
+                    Neighbour::Wall,
+                    1.0,
+                    null,
+                    0,
+                    0,
+                ),
+                'x' => static fn (): Clearance => new Clearance(
+                    Travel::Still,
+                    0,
+                    5,
+                    new Range(0, 0),
+                    Neighbour::Wall,
+                    1.0,
+                    2.0,
+                    0,
+                    0,
+                ),
+                'doubt' => static fn (): Clearance => new Clearance(
+                    Travel::Still,
+                    0,
+                    5,
+                    new Range(0, 0),
+                    Neighbour::Wall,
+                    1.0,
+                    null,
+                    0,
+                    -1,
+                ),
+            ] as $field => $make
+        ) {
             try {
                 $make();
                 self::fail($field);

@@ -17,8 +17,13 @@ final class RemediesTest extends TestCase
 {
     private const HOLDS_MM = 0.02;
 
-    private static function about(string $name, float $size, float $half, int $direction = 1, Spread $spread = Spread::Uniform): Contributor
-    {
+    private static function about(
+        string $name,
+        float $size,
+        float $half,
+        int $direction = 1,
+        Spread $spread = Spread::Uniform,
+    ): Contributor {
         return new Contributor($name, $size, $half, $half, $direction, $spread);
     }
 
@@ -32,7 +37,8 @@ final class RemediesTest extends TestCase
     }
 
     /**
-     * Two uniforms, the wish as wide as the first (a = 10): outside falls E|B|/2a = b/4a, which is 0.0027 at b = 0.108 (closed form, elementary probability).
+     * Two uniforms, the wish as wide as the first (a = 10): outside falls E|B|/2a = b/4a, which is 0.0027 at b = 0.108
+     * (closed form, elementary probability).
      */
     public function test_how_close_a_length_is_to_be_held(): void
     {
@@ -45,60 +51,106 @@ final class RemediesTest extends TestCase
         self::assertTrue($remedies[0]->enough);
         self::assertGreaterThanOrEqual(Remedies::WANTED, $remedies[0]->chance);
         // And a little wider is no longer enough: 1 − 0.110 / 40.
-        self::assertLessThan(Remedies::WANTED, Loop::of([self::about('face', 0, 10), self::about('washer', 50, 0.11)], new Range(40, 60))->chance());
+        self::assertLessThan(
+            Remedies::WANTED,
+            Loop::of([self::about('face', 0, 10), self::about('washer', 50, 0.11)], new Range(40, 60))->chance(),
+        );
     }
 
-    /** One measured length against ±0.3: three sigma of it is 0.9973, and U is two of them: 0.200 (the normal table). */
+    /**
+     * One measured length against ±0.3: three sigma of it is 0.9973, and U is two of them: 0.200 (the normal table).
+     */
     public function test_how_well_a_length_is_to_be_measured(): void
     {
-        $loop = Loop::of([self::about('depth', 12, 0.5, 1, Spread::Measured), self::about('plate', 2, 0.0, -1)], new Range(9.7, 10.3));
-        self::assertSame(['Measure “depth” to ±0.200 mm instead of ±0.500 mm, should it come out the same.'], self::says((new Remedies($loop, self::HOLDS_MM))->all([], [])));
+        $loop = Loop::of(
+            [self::about('depth', 12, 0.5, 1, Spread::Measured), self::about('plate', 2, 0.0, -1)],
+            new Range(9.7, 10.3),
+        );
+        self::assertSame(
+            ['Measure “depth” to ±0.200 mm instead of ±0.500 mm, should it come out the same.'],
+            self::says((new Remedies($loop, self::HOLDS_MM))->all([], [])),
+        );
     }
 
-    /** Size 50 with +6 and −0 has its middle at 53, and the narrower limits lie about that, not about 50: both are written out. */
+    /**
+     * Size 50 with +6 and −0 has its middle at 53, and the narrower limits lie about that, not about 50: both are
+     * written out.
+     */
     public function test_limits_not_alike_to_both_sides_are_written_out(): void
     {
         $loop = Loop::of([self::about('face', 0, 10), new Contributor('washer', 50, 6, 0, 1)], new Range(43, 63));
-        $washer = array_values(preg_grep('/washer/', self::says((new Remedies($loop, self::HOLDS_MM))->all([], [0, 1]))) ?: []);
+        $washer = array_values(
+            preg_grep('/washer/', self::says((new Remedies($loop, self::HOLDS_MM))->all([], [0, 1]))) ?: [],
+        );
         self::assertCount(1, $washer);
-        self::assertSame(1, preg_match('/^Hold “washer” between (52\.\d{3}) and (53\.\d{3}) instead of 50\.000 and 56\.000\.$/', $washer[0], $found));
+        self::assertSame(
+            1,
+            preg_match(
+                '/^Hold “washer” between (52\.\d{3}) and (53\.\d{3}) instead of 50\.000 and 56\.000\.$/',
+                $washer[0],
+                $found,
+            ),
+        );
         self::assertEqualsWithDelta(53 - 0.108, (float) $found[1], 0.002);
         self::assertEqualsWithDelta(53 + 0.108, (float) $found[2], 0.002);
     }
 
     /**
-     * Four alike, ± 1 each, and ± 1 wanted: holding one closer leaves three that are too wide. All four to ± h: their sum is within 1 in 0.9973 where h is
-     * so that the tail of four uniforms, 2 (4 − 1/h)⁴ / (2⁴ · 4!), is 0.0027 (Irwin and Hall): 4 − 1/h = (0.0027 · 384 / 2)^¼ = 0.8486, h = 0.3173. One that is ± 0.1 already is left.
+     * Four alike, ± 1 each, and ± 1 wanted: holding one closer leaves three that are too wide. All four to ± h: their
+     * sum is within 1 in 0.9973 where h is
+     * so that the tail of four uniforms, 2 (4 − 1/h)⁴ / (2⁴ · 4!), is 0.0027 (Irwin and Hall): 4 − 1/h = (0.0027 · 384
+     * / 2)^¼ = 0.8486, h = 0.3173. One that is ± 0.1 already is left.
      */
     public function test_several_are_held_together_where_no_one_does_it(): void
     {
         $alike = array_map(static fn (int $k): Contributor => self::about("p{$k}", 5, 1), range(0, 3));
         $remedies = (new Remedies(Loop::of($alike, new Range(19, 21)), self::HOLDS_MM))->all([], [0, 1, 2, 3]);
         self::assertCount(1, $remedies);
-        self::assertStringStartsWith('Hold “p0”, “p1”, “p2” and “p3” to ±0.317 mm, each about the middle', $remedies[0]->do->mm);
+        self::assertStringStartsWith(
+            'Hold “p0”, “p1”, “p2” and “p3” to ±0.317 mm, each about the middle',
+            $remedies[0]->do->mm,
+        );
         self::assertTrue($remedies[0]->enough);
         self::assertSame([1, 2, 3], array_keys($remedies[0]->more));
-        $with = (new Remedies(Loop::of([...$alike, self::about('close', 1, 0.1)], new Range(20, 22)), self::HOLDS_MM))->all([], [0, 1, 2, 3, 4]);
+        $with = (new Remedies(
+            Loop::of([...$alike, self::about('close', 1, 0.1)], new Range(20, 22)),
+            self::HOLDS_MM,
+        ))->all([], [0, 1, 2, 3, 4]);
         self::assertStringNotContainsString('close', $with[0]->do->mm);
         self::assertStringNotContainsString('closer than your lathe', $with[0]->do->mm);
     }
 
-    /** Whatever the loop, what is offered makes it likelier to close, is a length that can be, and stays inside its reserve. */
+    /**
+     * Whatever the loop, what is offered makes it likelier to close, is a length that can be, and stays inside its
+     * reserve.
+     */
     public function test_properties(): void
     {
         mt_srand(5);
-        $any = static fn (float $a, float $b): float => $a + ($b - $a) * mt_rand() / mt_getrandmax();
+        $any = static fn (float $a, float $b): float => $a + (($b - $a) * mt_rand()) / mt_getrandmax();
         for ($i = 0; $i < 60; $i++) {
             $parts = [];
             foreach (range(0, mt_rand(0, 4)) as $k) {
-                $parts[] = new Contributor("p{$k}", round($any(0.2, 60), 3), round($any(0, 0.3), 3), round($any(0, 0.3), 3), mt_rand(0, 1) * 2 - 1, Spread::cases()[mt_rand(0, 3)], weight: mt_rand(0, 3) === 0 ? 0.5 : 1.0);
+                $parts[] = new Contributor(
+                    "p{$k}",
+                    round($any(0.2, 60), 3),
+                    round($any(0, 0.3), 3),
+                    round($any(0, 0.3), 3),
+                    mt_rand(0, 1) * 2 - 1,
+                    Spread::cases()[mt_rand(0, 3)],
+                    weight: mt_rand(0, 3) === 0 ? 0.5 : 1.0,
+                );
             }
             $middle = Loop::of($parts, new Range(0, 1))->middleMm() + $any(-1, 1);
             $half = $any(0, 0.4);
-            $wanted = new Range(mt_rand(0, 4) === 0 ? -2 * Loop::FAR : $middle - $half, mt_rand(0, 4) === 0 ? 2 * Loop::FAR : $middle + $half);
+            $wanted = new Range(
+                mt_rand(0, 4) === 0 ? -2 * Loop::FAR : $middle - $half,
+                mt_rand(0, 4) === 0 ? 2 * Loop::FAR : $middle + $half,
+            );
             $loop = Loop::of($parts, $wanted);
             $places = array_keys($parts);
-            $reserves = mt_rand(0, 1) === 0 ? [] : [0 => new Range(max(0.0, $parts[0]->sizeMm - 0.2), $parts[0]->sizeMm + 0.1)];
+            $reserves =
+                mt_rand(0, 1) === 0 ? [] : [0 => new Range(max(0.0, $parts[0]->sizeMm - 0.2), $parts[0]->sizeMm + 0.1)];
             foreach ((new Remedies($loop, self::HOLDS_MM))->all($places, $places, $reserves, $places) as $remedy) {
                 self::assertGreaterThan($loop->chance(), $remedy->chance);
                 self::assertGreaterThan(0, $remedy->new->sizeMm);
@@ -106,7 +158,12 @@ final class RemediesTest extends TestCase
                 $after = [$remedy->place => $remedy->new] + $remedy->more + $after;
                 ksort($after);
                 $after = array_values($after);
-                self::assertEqualsWithDelta(Loop::of($after, $wanted)->chance(), $remedy->chance, 1e-9, $remedy->do->mm);
+                self::assertEqualsWithDelta(
+                    Loop::of($after, $wanted)->chance(),
+                    $remedy->chance,
+                    1e-9,
+                    $remedy->do->mm,
+                );
                 if ($remedy->kind === 'absorb') {
                     self::assertGreaterThanOrEqual($reserves[0]->min - 5e-4, $remedy->new->sizeMm);
                     self::assertLessThanOrEqual($reserves[0]->max + 5e-4, $remedy->new->sizeMm);
@@ -119,7 +176,10 @@ final class RemediesTest extends TestCase
     public function test_closer_than_the_lathe_holds(): void
     {
         $loop = Loop::of([self::about('bush', 30, 0.2)], new Range(29.95, 30.05));
-        self::assertStringContainsString('closer than your lathe holds', self::says((new Remedies($loop, 0.2))->all([], [0]))[0]);
+        self::assertStringContainsString(
+            'closer than your lathe holds',
+            self::says((new Remedies($loop, 0.2))->all([], [0]))[0],
+        );
         self::assertStringEndsWith('±0.200 mm.', self::says((new Remedies($loop, self::HOLDS_MM))->all([], [0]))[0]);
     }
 
@@ -142,7 +202,10 @@ final class RemediesTest extends TestCase
         self::assertSame(1.0, $remedies[0]->chance);
     }
 
-    /** Whatever the loop: what is called enough is enough when all is convolved anew, and what closes already needs nothing. */
+    /**
+     * Whatever the loop: what is called enough is enough when all is convolved anew, and what closes already needs
+     * nothing.
+     */
     public function test_what_is_called_enough_is_enough(): void
     {
         mt_srand(11);
@@ -151,7 +214,13 @@ final class RemediesTest extends TestCase
         for ($n = 0; $n < 150; $n++) {
             $parts = [];
             for ($k = 0; $k < 4; $k++) {
-                $parts[] = self::about("p{$k}", 10, mt_rand(0, 3) === 0 ? 0.0 : mt_rand(1, 300) / 1000, $k % 2 === 0 ? 1 : -1, $spreads[mt_rand(0, 3)]);
+                $parts[] = self::about(
+                    "p{$k}",
+                    10,
+                    mt_rand(0, 3) === 0 ? 0.0 : mt_rand(1, 300) / 1000,
+                    $k % 2 === 0 ? 1 : -1,
+                    $spreads[mt_rand(0, 3)],
+                );
             }
             $wish = mt_rand(50, 900) / 1000;
             $loop = Loop::of($parts, new Range(-$wish, $wish));

@@ -23,7 +23,14 @@ final class BushOrderTest extends TestCase
     {
         $band = static fn (float $mm): Band => new Band($mm, $mm + 0.02);
 
-        return BushOrder::of($band($outside), $inPlace ? null : $band($bore + 0.01), $band($bore), $band(40), $inPlace, $sintered);
+        return BushOrder::of(
+            $band($outside),
+            $inPlace ? null : $band($bore + 0.01),
+            $band($bore),
+            $band(40),
+            $inPlace,
+            $sintered,
+        );
     }
 
     public function test_thin_wall_bores_first_and_is_plugged(): void

@@ -22,41 +22,47 @@ final class NextCutTest extends TestCase
 
     public function test_last_two_cuts_are_equal(): void
     {
-        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 29.0, 0.3);
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.6), 29.0, 0.3);
         self::assertEqualsWithDelta(0.4, $next->leftMm, 1e-9, 'aims at the end where metal is left');
         self::assertSame(2, $next->cuts);
         self::assertEqualsWithDelta(0.2, $next->dialMm, 1e-9);
-        self::assertSame(['finish', 'finish', 'spring'], array_map(static fn (PlannedCut $c): string => $c->kind->value, $next->plan));
+        self::assertSame(
+            ['finish', 'finish', 'spring'],
+            array_map(static fn (PlannedCut $c): string => $c->kind->value, $next->plan),
+        );
     }
 
     public function test_roughs_first_when_there_is_much(): void
     {
-        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 30.6, 0.5);
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.6), 30.6, 0.5);
         self::assertEqualsWithDelta(0.5, $next->dialMm, 1e-9);
-        self::assertSame(['rough', 'rough', 'finish', 'finish', 'spring'], array_map(static fn (PlannedCut $c): string => $c->kind->value, $next->plan));
+        self::assertSame(
+            ['rough', 'rough', 'finish', 'finish', 'spring'],
+            array_map(static fn (PlannedCut $c): string => $c->kind->value, $next->plan),
+        );
         self::assertEqualsWithDelta(2.0, array_sum(array_column($next->plan, 'takeMm')), 1e-9);
     }
 
     /** The first of two cuts of 0.2 took off 0.18: the next must be dialled 0.22/0.9 to take the 0.22 that is left. */
     public function test_the_second_is_corrected_by_the_first(): void
     {
-        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 28.82, 0.5, [new Cut(0.2, 0.18)]);
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.6), 28.82, 0.5, [new Cut(0.2, 0.18)]);
         self::assertSame(1, $next->cuts);
         self::assertEqualsWithDelta(0.22 / 0.9, $next->dialMm, 1e-9);
     }
 
     public function test_a_bore_grows(): void
     {
-        $next = NextCut::toward(SurfaceKind::Bore, new Band(25.020, 25.041), 24.62, 0.4);
+        $next = NextCut::toward(SurfaceKind::Bore, new Band(25.02, 25.041), 24.62, 0.4);
         self::assertEqualsWithDelta(0.4, $next->leftMm, 1e-9);
         self::assertEqualsWithDelta(0.2, $next->dialMm, 1e-9);
     }
 
     public function test_inside_says_stop_and_past_says_so(): void
     {
-        $inside = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 28.592, 0.5);
+        $inside = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.6), 28.592, 0.5);
         self::assertSame([CutState::Inside, 0, 0.0], [$inside->state, $inside->cuts, $inside->dialMm]);
-        $past = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 28.575, 0.5);
+        $past = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.6), 28.575, 0.5);
         self::assertSame(CutState::Past, $past->state);
         self::assertSame('past', $past->notes[0]->code);
         self::assertStringContainsString('0.010 mm', $past->notes[0]->say->mm);
@@ -65,15 +71,24 @@ final class NextCutTest extends TestCase
     /** A cross slide that reads radius takes twice what is dialled (common practice, no source). */
     public function test_a_radius_dial_is_noticed(): void
     {
-        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 29.2, 0.5, [new Cut(0.25, 0.5)]);
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.6), 29.2, 0.5, [new Cut(0.25, 0.5)]);
         self::assertSame('dial-radius', $next->notes[0]->code);
         self::assertEqualsWithDelta(0.3, 2 * $next->dialMm, 1e-9, 'dialled as this dial takes it');
     }
 
-    /** Half came off where the amount was meant on the radius: said, and dialled as shown; a ratio from 0.6 to 1.6 is a springing tool, beyond it a slip (common practice, no source). */
+    /**
+     * Half came off where the amount was meant on the radius: said, and dialled as shown; a ratio from 0.6 to 1.6 is a
+     * springing tool, beyond it a slip (common practice, no source).
+     */
     public function test_what_the_last_cut_says(): void
     {
-        $next = static fn (float $dialled, float $removed): NextCut => NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 30.6, 0.5, [new Cut($dialled, $removed)]);
+        $next = static fn (float $dialled, float $removed): NextCut => NextCut::toward(
+            SurfaceKind::Shaft,
+            new Band(28.585, 28.6),
+            30.6,
+            0.5,
+            [new Cut($dialled, $removed)],
+        );
         $half = $next(0.5, 0.25);
         self::assertSame('dial-radius', $half->notes[0]->code);
         self::assertStringStartsWith('Half of what was dialled', $half->notes[0]->say->mm);
@@ -90,13 +105,25 @@ final class NextCutTest extends TestCase
 
     public function test_refusals(): void
     {
-        $band = new Band(28.585, 28.600);
-        foreach ([
-            'now_mm' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 0.0, 0.5), 'rough_mm' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.0),
-            'history.0' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.5, [new Cut(-0.1, 0.1)]),
-            'history.1' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.5, [new Cut(0.1, 0.1), new Cut(NAN, 0.1)]),
-            'history.2' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.5, [new Cut(0.1, 0.1), new Cut(0.1, 0.1), new Cut(INF, 0.1)]),
-        ] as $field => $make) {
+        $band = new Band(28.585, 28.6);
+        foreach (
+            [
+                'now_mm' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 0.0, 0.5),
+                'rough_mm' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.0),
+                'history.0' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.5, [
+                    new Cut(-0.1, 0.1),
+                ]),
+                'history.1' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.5, [
+                    new Cut(0.1, 0.1),
+                    new Cut(NAN, 0.1),
+                ]),
+                'history.2' => static fn (): NextCut => NextCut::toward(SurfaceKind::Shaft, $band, 30.0, 0.5, [
+                    new Cut(0.1, 0.1),
+                    new Cut(0.1, 0.1),
+                    new Cut(INF, 0.1),
+                ]),
+            ] as $field => $make
+        ) {
             try {
                 $make();
                 self::fail($field);
@@ -106,10 +133,17 @@ final class NextCutTest extends TestCase
         }
     }
 
-    /** Cutting as told, on a lathe that takes off a steady share of what is dialled, always ends inside and never past. */
+    /**
+     * Cutting as told, on a lathe that takes off a steady share of what is dialled, always ends inside and never past.
+     */
     public function test_following_it_ends_inside(): void
     {
-        $this->forAll(Generator\choose(80, 118), Generator\choose(20, 3000), Generator\choose(100, 900), Generator\choose(12, 60))->then(function (int $share, int $over, int $rough, int $width): void {
+        $this->forAll(
+            Generator\choose(80, 118),
+            Generator\choose(20, 3000),
+            Generator\choose(100, 900),
+            Generator\choose(12, 60),
+        )->then(function (int $share, int $over, int $rough, int $width): void {
             $band = new Band(30.0 - $width / 1000, 30.0);
             $now = 30.0 + $over / 1000;
             $history = [];
@@ -118,7 +152,7 @@ final class NextCutTest extends TestCase
                 if ($next->state !== CutState::Cut) {
                     break;
                 }
-                $removed = $next->dialMm * $share / 100;
+                $removed = ($next->dialMm * $share) / 100;
                 $history[] = new Cut($next->dialMm, $removed);
                 $now -= $removed;
                 if (abs($now - 30.0) < 1e-9) {
@@ -132,7 +166,7 @@ final class NextCutTest extends TestCase
     /** A size typed in the wrong unit leaves metres to take off: said, counted, but not listed cut by cut. */
     public function test_a_size_far_off_is_pointed_out(): void
     {
-        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.600), 5028.6, 0.5);
+        $next = NextCut::toward(SurfaceKind::Shaft, new Band(28.585, 28.6), 5028.6, 0.5);
         self::assertSame('many-cuts', $next->notes[0]->code);
         self::assertSame(10000, $next->cuts);
         self::assertLessThan(60, count($next->plan));

@@ -19,13 +19,20 @@ final class PressAssemblyTest extends TestCase
     {
         $steel = new Material('steel', 'steel', 207, 0.29, 11.7e-6, 350, 420, false);
 
-        return Press::of(new PressFit(50, 0, 100, 40, new Range(0.05, 0.05), $steel, $steel, new Friction(0.1, 0.1, 'by hand')));
+        return Press::of(
+            new PressFit(50, 0, 100, 40, new Range(0.05, 0.05), $steel, $steel, new Friction(0.1, 0.1, 'by hand')),
+        );
     }
 
-    /** Shigley's joint needs about 48.8 kN (0.1 · 77.6 MPa · π · 50 · 40): a lever press of 9 kN cannot, one of 60 can. */
+    /**
+     * Shigley's joint needs about 48.8 kN (0.1 · 77.6 MPa · π · 50 · 40): a lever press of 9 kN cannot, one of 60 can.
+     */
     public function test_says_when_the_shop_cannot_press_it(): void
     {
-        $why = static fn (float $shop): string => implode(' ', array_map(static fn (Step $s): string => $s->why, PressAssembly::steps(self::press(), $shop)));
+        $why = static fn (float $shop): string => implode(
+            ' ',
+            array_map(static fn (Step $s): string => $s->why, PressAssembly::steps(self::press(), $shop)),
+        );
         self::assertStringContainsString('may not be able to', $why(9000));
         self::assertStringContainsString('enough', $why(60000));
     }

@@ -19,7 +19,14 @@ final class QuoteTest extends TestCase
     /** @param  list<Risk>  $risks */
     private static function quote(int $quantity = 3, array $risks = [], float $rate = 40.0): Quote
     {
-        return Quote::of(self::OPERATIONS, [['amount' => 20.0, 'each' => false], ['amount' => 8.0, 'each' => true]], $rate, $quantity, $risks, '€');
+        return Quote::of(
+            self::OPERATIONS,
+            [['amount' => 20.0, 'each' => false], ['amount' => 8.0, 'each' => true]],
+            $rate,
+            $quantity,
+            $risks,
+            '€',
+        );
     }
 
     /** Set-up once 45 min, run 60 min a piece: 3 pieces 225 min = 3.75 h; 150 of labour, 20 + 24 bought. */
@@ -47,7 +54,12 @@ final class QuoteTest extends TestCase
 
     public function test_the_four_verdicts(): void
     {
-        $verdict = static fn (array $risks, ?float $bought = null, string $alternative = '', bool $licensed = false): QuoteVerdict => Verdict::of(self::quote(3, $risks), $risks, $licensed, $bought, $alternative, '€')->verdict;
+        $verdict = static fn (
+            array $risks,
+            ?float $bought = null,
+            string $alternative = '',
+            bool $licensed = false,
+        ): QuoteVerdict => Verdict::of(self::quote(3, $risks), $risks, $licensed, $bought, $alternative, '€')->verdict;
         $blind = [Risk::named('no-datum'), Risk::named('casting')];
         self::assertSame(QuoteVerdict::Take, $verdict([]));
         self::assertSame(QuoteVerdict::AtThisPrice, $verdict([Risk::named('hardened'), Risk::named('first')]));
@@ -60,7 +72,11 @@ final class QuoteTest extends TestCase
         self::assertSame(QuoteVerdict::Alternative, $verdict([], 150.0));
         $risky = array_map(Risk::named(...), ['unknown-material', 'hardened', 'tight', 'first', 'safety']);
         self::assertGreaterThan(2.0, self::quote(3, $risky)->factor);
-        self::assertSame(QuoteVerdict::Alternative, $verdict($risky, alternative: 'sleeve it'), 'a high risk, and another way');
+        self::assertSame(
+            QuoteVerdict::Alternative,
+            $verdict($risky, alternative: 'sleeve it'),
+            'a high risk, and another way',
+        );
         self::assertSame(QuoteVerdict::Take, $verdict([], alternative: 'sleeve it'), 'no risk: it is made');
         self::assertSame(QuoteVerdict::Alternative, $verdict($blind, alternative: 'weld the old one'));
         self::assertSame(QuoteVerdict::Take, $verdict([], 400.0));
@@ -69,17 +85,22 @@ final class QuoteTest extends TestCase
 
     public function test_nobody_quotes_cents(): void
     {
-        self::assertSame(['€ 87', '€ 195', '€ 1,240'], [Quote::money(87.3, '€'), Quote::money(194, '€'), Quote::money(1237, '€')]);
+        self::assertSame(
+            ['€ 87', '€ 195', '€ 1,240'],
+            [Quote::money(87.3, '€'), Quote::money(194, '€'), Quote::money(1237, '€')],
+        );
     }
 
     public function test_bad_input(): void
     {
-        foreach ([
-            static fn (): Quote => self::quote(0),
-            static fn (): Quote => self::quote(1, [], -1),
-            static fn (): Quote => Quote::of([['setup_min' => -5.0, 'run_min' => 1.0]], [], 40, 1, [], '€'),
-            static fn (): Quote => Quote::of([], [['amount' => -1.0, 'each' => true]], 40, 1, [], '€'),
-        ] as $wrong) {
+        foreach (
+            [
+                static fn (): Quote => self::quote(0),
+                static fn (): Quote => self::quote(1, [], -1),
+                static fn (): Quote => Quote::of([['setup_min' => -5.0, 'run_min' => 1.0]], [], 40, 1, [], '€'),
+                static fn (): Quote => Quote::of([], [['amount' => -1.0, 'each' => true]], 40, 1, [], '€'),
+            ] as $wrong
+        ) {
             try {
                 $wrong();
                 self::fail('should have been refused');

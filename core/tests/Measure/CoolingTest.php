@@ -18,7 +18,10 @@ final class CoolingTest extends TestCase
         return new Material('steel', 'steel', 205, 0.29, 11.7e-6, 350, 420, false, 7870, 480, conductivityWmK: 51);
     }
 
-    /** τ = ρ c V / (h A) worked by hand: 36 × 60 mm steel, V/A = 36·60/(2·36 + 4·60) = 6.923 mm; 7870 · 480 · 0.006923 / 10 = 2615 s. */
+    /**
+     * τ = ρ c V / (h A) worked by hand: 36 × 60 mm steel, V/A = 36·60/(2·36 + 4·60) = 6.923 mm; 7870 · 480 · 0.006923 /
+     * 10 = 2615 s.
+     */
     public function test_time_constant(): void
     {
         $out = Sums::run('cooling', Sums::named('cooling')->example());
@@ -37,7 +40,7 @@ final class CoolingTest extends TestCase
         $temperature = $start;
         $dt = $c->timeConstantS / 20000;
         while (11.7e-6 * $size * ($temperature - $room) > $limit) {
-            $temperature -= ($temperature - $room) / $c->timeConstantS * $dt;
+            $temperature -= (($temperature - $room) / $c->timeConstantS) * $dt;
             $t += $dt;
         }
         self::assertEqualsWithDelta($t, $c->waitS, 0.001 * $t);
@@ -46,12 +49,25 @@ final class CoolingTest extends TestCase
     public function test_no_wait_when_it_is_near_enough(): void
     {
         self::assertEqualsWithDelta(0.0, Cooling::of(20.5, 20, self::steel(), 1e5, 1e4, 30, 0.002)->waitS, 1e-12);
-        self::assertGreaterThan(0, Cooling::of(-18, 20, self::steel(), 1e5, 1e4, 30, 0.002)->waitS, 'a frozen part warms up');
+        self::assertGreaterThan(
+            0,
+            Cooling::of(-18, 20, self::steel(), 1e5, 1e4, 30, 0.002)->waitS,
+            'a frozen part warms up',
+        );
     }
 
     public function test_properties(): void
     {
-        $wait = static fn (float $t, float $h, float $limit): float => Cooling::of($t, 20, self::steel(), 1e5, 1e4, 40, $limit, $h)->waitS;
+        $wait = static fn (float $t, float $h, float $limit): float => Cooling::of(
+            $t,
+            20,
+            self::steel(),
+            1e5,
+            1e4,
+            40,
+            $limit,
+            $h,
+        )->waitS;
         self::assertGreaterThan($wait(40, 10, 0.002), $wait(80, 10, 0.002));
         self::assertGreaterThan($wait(40, 25, 0.002), $wait(40, 10, 0.002));
         self::assertGreaterThan($wait(40, 10, 0.004), $wait(40, 10, 0.002));
@@ -68,10 +84,17 @@ final class CoolingTest extends TestCase
     public function test_bad_input_names_its_field(): void
     {
         $example = Sums::named('cooling')->example();
-        foreach ([
-            'size_mm' => ['size_mm' => 0], 'limit_mm' => ['limit_mm' => -1], 'h' => ['h' => 0], 'diameter_mm' => ['diameter_mm' => 0], 'part_c' => ['part_c' => -400],
-            'material.alpha_per_k' => ['material' => ['density_kg_m3' => 7000, 'specific_heat_j_kgk' => 400]], 'area_mm2' => ['volume_mm3' => 5],
-        ] as $field => $change) {
+        foreach (
+            [
+                'size_mm' => ['size_mm' => 0],
+                'limit_mm' => ['limit_mm' => -1],
+                'h' => ['h' => 0],
+                'diameter_mm' => ['diameter_mm' => 0],
+                'part_c' => ['part_c' => -400],
+                'material.alpha_per_k' => ['material' => ['density_kg_m3' => 7000, 'specific_heat_j_kgk' => 400]],
+                'area_mm2' => ['volume_mm3' => 5],
+            ] as $field => $change
+        ) {
             try {
                 Sums::run('cooling', [...$example, ...$change]);
                 self::fail("{$field} should have been refused");

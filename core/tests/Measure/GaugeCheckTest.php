@@ -23,7 +23,14 @@ final class GaugeCheckTest extends TestCase
     /** @return list<string> */
     private static function codes(GaugeCheck ...$checks): array
     {
-        return array_map(static fn (Note $n): string => $n->code, GaugeCheck::verdict(Instrument::named('outside-micrometer'), array_values($checks), new \DateTimeImmutable('2026-11-24')));
+        return array_map(
+            static fn (Note $n): string => $n->code,
+            GaugeCheck::verdict(
+                Instrument::named('outside-micrometer'),
+                array_values($checks),
+                new \DateTimeImmutable('2026-11-24'),
+            ),
+        );
     }
 
     public function test_the_correction_is_true_less_read(): void
@@ -45,20 +52,36 @@ final class GaugeCheckTest extends TestCase
         self::assertSame(['checked'], self::codes(self::check(25.0, 25.0, '2026-11-01')));
         self::assertContains('check-due', self::codes(self::check(25.0, 25.0, '2025-11-01')));
         self::assertNotContains('check-due', self::codes(self::check(25.0, 25.0, '2025-12-01')));
-        self::assertContains('drift', self::codes(self::check(25.0, 25.0, '2026-05-01'), self::check(25.003, 25.0, '2026-11-01')));
+        self::assertContains(
+            'drift',
+            self::codes(self::check(25.0, 25.0, '2026-05-01'), self::check(25.003, 25.0, '2026-11-01')),
+        );
         self::assertContains('beyond-its-limits', self::codes(self::check(25.03, 25.0, '2026-11-01')));
     }
 
-    /** By hand: may err 0.02, repeats to 0.005, shows 0.01: up to 0.02 + 2 · 0.005 + 0.01 = 0.04 is no fault (common practice). */
+    /**
+     * By hand: may err 0.02, repeats to 0.005, shows 0.01: up to 0.02 + 2 · 0.005 + 0.01 = 0.04 is no fault (common
+     * practice).
+     */
     public function test_how_far_off_is_a_fault(): void
     {
         $tool = new Instrument(0.01, repeatabilityMm: 0.005, mpeMm: 0.02);
-        $codes = static fn (GaugeCheck ...$checks): array => array_map(static fn (Note $n): string => $n->code, GaugeCheck::verdict($tool, array_values($checks), new \DateTimeImmutable('2026-11-24')));
+        $codes = static fn (GaugeCheck ...$checks): array => array_map(
+            static fn (Note $n): string => $n->code,
+            GaugeCheck::verdict($tool, array_values($checks), new \DateTimeImmutable('2026-11-24')),
+        );
         self::assertSame(['checked'], $codes(self::check(25.039, 25.0, '2026-11-01')));
         self::assertSame(['checked', 'beyond-its-limits'], $codes(self::check(25.041, 25.0, '2026-11-01')));
         self::assertSame(['checked', 'beyond-its-limits'], $codes(self::check(24.959, 25.0, '2026-11-01')));
-        self::assertSame(['checked'], $codes(self::check(25.0, 25.0, '2026-05-01'), self::check(24.991, 25.0, '2026-11-01')), 'under one digit is no drift');
-        self::assertSame(['checked', 'drift'], $codes(self::check(25.0, 25.0, '2026-05-01'), self::check(24.989, 25.0, '2026-11-01')));
+        self::assertSame(
+            ['checked'],
+            $codes(self::check(25.0, 25.0, '2026-05-01'), self::check(24.991, 25.0, '2026-11-01')),
+            'under one digit is no drift',
+        );
+        self::assertSame(
+            ['checked', 'drift'],
+            $codes(self::check(25.0, 25.0, '2026-05-01'), self::check(24.989, 25.0, '2026-11-01')),
+        );
         self::assertSame(['checked'], $codes(self::check(25.0, 25.0, '2025-11-24')), 'a year to the day');
         self::assertSame(['checked', 'check-due'], $codes(self::check(25.0, 25.0, '2025-11-23')));
     }
@@ -66,7 +89,14 @@ final class GaugeCheckTest extends TestCase
     /** An old error is not said to be corrected for, since it is not. */
     public function test_an_old_check_promises_no_correction(): void
     {
-        $say = static fn (string $at): string => json_encode(GaugeCheck::verdict(Instrument::named('outside-micrometer'), [self::check(25.001, 25.0, $at)], new \DateTimeImmutable('2026-11-24')), JSON_THROW_ON_ERROR);
+        $say = static fn (string $at): string => json_encode(
+            GaugeCheck::verdict(
+                Instrument::named('outside-micrometer'),
+                [self::check(25.001, 25.0, $at)],
+                new \DateTimeImmutable('2026-11-24'),
+            ),
+            JSON_THROW_ON_ERROR,
+        );
         self::assertStringContainsString('are corrected', $say('2026-11-01'));
         self::assertStringNotContainsString('are corrected', $say('2025-09-01'));
     }
@@ -74,12 +104,18 @@ final class GaugeCheckTest extends TestCase
     /** Read 22.003 with a gauge that reads 0.003 over: found 22.000, and it says so. */
     public function test_a_corrected_reading(): void
     {
-        $job = (new SampleJob)->answered()->materials()->read('Shaft journal', '22.003', 'outside-micrometer', 'middle', '0');
+        $job = (new SampleJob())
+            ->answered()
+            ->materials()
+            ->read('Shaft journal', '22.003', 'outside-micrometer', 'middle', '0');
         $job->facts['readings'][0]['correction_mm'] = -0.003;
         foreach (JobAnswers::of($job->build())->surfaces as $surface) {
             if ($surface->surface->name === 'Shaft journal') {
                 self::assertEqualsWithDelta(22.0, $surface->found->meanMm ?? 0, 1e-6);
-                self::assertContains('corrected', array_map(static fn (Note $n): string => $n->code, $surface->found->notes ?? []));
+                self::assertContains(
+                    'corrected',
+                    array_map(static fn (Note $n): string => $n->code, $surface->found->notes ?? []),
+                );
             }
         }
     }

@@ -32,14 +32,16 @@ final class NominalScore
             $kind = [NominalKind::Bore, NominalKind::Shaft, NominalKind::Length][$this->random->getInt(0, 2)];
             $truth = $this->chosen($kind);
             $tolerance = 0.016 * $truth ** (1 / 3);
-            $made = $truth + match ($kind) {
-                NominalKind::Bore => $this->even(0, $tolerance),
-                NominalKind::Shaft => -$this->even(0, $tolerance),
-                default => $this->even(-0.05, 0.05),
-            };
+            $made =
+                $truth +
+                match ($kind) {
+                    NominalKind::Bore => $this->even(0, $tolerance),
+                    NominalKind::Shaft => -$this->even(0, $tolerance),
+                    default => $this->even(-0.05, 0.05),
+                };
             $wear = $worn && $kind !== NominalKind::Length ? abs($this->normal()) * max(0.03, 0.002 * $truth) : 0.0;
             $u = [0.004, 0.01, 0.02][$this->random->getInt(0, 2)];
-            $found = $made + $kind->wearSign() * $wear + $u / 2 * $this->normal();
+            $found = $made + $kind->wearSign() * $wear + ($u / 2) * $this->normal();
             $candidates = Nominal::of($kind, max(0.5, $found), $u, $worn)->candidates;
             foreach (array_slice($candidates, 0, 3) as $place => $candidate) {
                 if (abs($candidate->nominalMm - $truth) < 1e-6) {
@@ -58,7 +60,9 @@ final class NominalScore
     private function chosen(NominalKind $kind): float
     {
         if ($kind !== NominalKind::Length && $this->random->getInt(1, 10) <= 2) {
-            $bearings = array_values(array_filter(Bearings::all(), static fn (Bearing $b): bool => $b->boreMm >= 10 && $b->boreMm <= 60));
+            $bearings = array_values(
+                array_filter(Bearings::all(), static fn (Bearing $b): bool => $b->boreMm >= 10 && $b->boreMm <= 60),
+            );
             $bearing = $bearings[$this->random->getInt(0, count($bearings) - 1)];
 
             return $kind === NominalKind::Shaft ? $bearing->boreMm : $bearing->outsideMm;
@@ -66,7 +70,8 @@ final class NominalScore
         if ($this->random->getInt(0, 1) === 0) {
             $denominator = [1, 2, 2, 4, 4, 8, 8, 8, 16, 16, 32][$this->random->getInt(0, 10)];
 
-            return 25.4 * max(1, $this->random->getInt((int) ceil(0.35 * $denominator), 4 * $denominator)) / $denominator;
+            return (25.4 * max(1, $this->random->getInt((int) ceil(0.35 * $denominator), 4 * $denominator))) /
+                $denominator;
         }
         $step = [5.0, 5.0, 2.0, 2.0, 1.0, 1.0, 0.5][$this->random->getInt(0, 6)];
 
@@ -75,11 +80,12 @@ final class NominalScore
 
     private function even(float $from, float $to): float
     {
-        return $from + ($to - $from) * $this->random->getInt(0, 1_000_000) / 1_000_000;
+        return $from + (($to - $from) * $this->random->getInt(0, 1_000_000)) / 1_000_000;
     }
 
     private function normal(): float
     {
-        return sqrt(-2 * log($this->random->getInt(1, 1_000_000) / 1_000_000)) * cos(2 * M_PI * $this->random->getInt(0, 999_999) / 1_000_000);
+        return sqrt(-2 * log($this->random->getInt(1, 1_000_000) / 1_000_000)) *
+            cos((2 * M_PI * $this->random->getInt(0, 999_999)) / 1_000_000);
     }
 }

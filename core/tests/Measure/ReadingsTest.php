@@ -17,16 +17,26 @@ use PHPUnit\Framework\TestCase;
 final class ReadingsTest extends TestCase
 {
     /** @param  list<Reading>  $readings */
-    private static function found(SurfaceKind $kind, array $readings, ?Instrument $instrument = null, ?Warmth $warmth = null): FoundSize
-    {
-        return (new Readings($kind, $readings, $instrument ?? new Instrument(0.0), $warmth ?? new Warmth))->found();
+    private static function found(
+        SurfaceKind $kind,
+        array $readings,
+        ?Instrument $instrument = null,
+        ?Warmth $warmth = null,
+    ): FoundSize {
+        return (new Readings($kind, $readings, $instrument ?? new Instrument(0.0), $warmth ?? new Warmth()))->found();
     }
 
-    /** Five readings of one spot with s = 2 µm and no other source: U95 = 2.776 · 2/√5 = 2.48 µm (JCGM 100:2008, table G.2). */
+    /**
+     * Five readings of one spot with s = 2 µm and no other source: U95 = 2.776 · 2/√5 = 2.48 µm (JCGM 100:2008, table
+     * G.2).
+     */
     public function test_five_repeats_with_nothing_else(): void
     {
         // Deviations 0, ±2, ±2 µm: Σd² = 16, s² = 16/4.
-        $found = self::found(SurfaceKind::Shaft, array_map(static fn (float $d): Reading => new Reading(25 + $d / 1000), [0, 2, -2, 2, -2]));
+        $found = self::found(
+            SurfaceKind::Shaft,
+            array_map(static fn (float $d): Reading => new Reading(25 + $d / 1000), [0, 2, -2, 2, -2]),
+        );
         self::assertEqualsWithDelta(0.002, $found->repeatabilityMm, 1e-9);
         self::assertEqualsWithDelta(2.48e-3, $found->u95Mm, 0.005e-3);
         self::assertEqualsWithDelta(4.0, $found->dof, 1e-9);
@@ -42,20 +52,27 @@ final class ReadingsTest extends TestCase
 
     public function test_part_and_gauge_equally_warm_and_alike_need_no_correction(): void
     {
-        self::assertEqualsWithDelta(36.0, self::found(SurfaceKind::Shaft, [new Reading(36.0, partC: 31)])->meanMm, 1e-9);
+        self::assertEqualsWithDelta(
+            36.0,
+            self::found(SurfaceKind::Shaft, [new Reading(36.0, partC: 31)])->meanMm,
+            1e-9,
+        );
     }
 
     /** Spots are averaged first, stations next; sizes worked by hand. */
     public function test_form_of_a_bore(): void
     {
         $found = self::found(SurfaceKind::Bore, [
-            new Reading(30.010, '1', '0'), new Reading(30.012, '1', '0'), new Reading(30.021, '1', '90'),
-            new Reading(30.002, '2', '0'), new Reading(30.006, '2', '90'),
+            new Reading(30.01, '1', '0'),
+            new Reading(30.012, '1', '0'),
+            new Reading(30.021, '1', '90'),
+            new Reading(30.002, '2', '0'),
+            new Reading(30.006, '2', '90'),
         ]);
         self::assertEqualsWithDelta((30.016 + 30.004) / 2, $found->meanMm, 1e-9);
         self::assertEqualsWithDelta(30.002, $found->matingMm, 1e-9, 'the smallest spot of a bore');
         self::assertEqualsWithDelta(30.021, $found->looseMm, 1e-9);
-        self::assertEqualsWithDelta(0.010, $found->ovalityMm, 1e-9);
+        self::assertEqualsWithDelta(0.01, $found->ovalityMm, 1e-9);
         self::assertEqualsWithDelta(-0.012, $found->taperMm, 1e-9, 'last station less first');
     }
 
@@ -71,7 +88,11 @@ final class ReadingsTest extends TestCase
     public function test_budget_without_repeats(): void
     {
         $found = self::found(SurfaceKind::Bore, [new Reading(30.0)], new Instrument(0.001, 0.004, 0.002, 0.0, 0.002));
-        self::assertEqualsWithDelta(2 * sqrt(0.004 ** 2 / 3 + 0.001 ** 2 / 12 + 0.002 ** 2 + 0.001 ** 2), $found->u95Mm, 1e-9);
+        self::assertEqualsWithDelta(
+            2 * sqrt(0.004 ** 2 / 3 + 0.001 ** 2 / 12 + 0.002 ** 2 + 0.001 ** 2),
+            $found->u95Mm,
+            1e-9,
+        );
         self::assertNull($found->dof);
         self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($s): float => $s->share, $found->budget)), 1e-9);
     }
@@ -80,20 +101,27 @@ final class ReadingsTest extends TestCase
     public function test_temperature_doubt(): void
     {
         $found = self::found(SurfaceKind::Shaft, [new Reading(100.0)], null, new Warmth(11.7e-6, 11.7e-6, 2.0));
-        self::assertEqualsWithDelta(2 * sqrt(2) * 100 * 11.7e-6 * 2 / sqrt(3), $found->u95Mm, 1e-9);
+        self::assertEqualsWithDelta((2 * sqrt(2) * 100 * 11.7e-6 * 2) / sqrt(3), $found->u95Mm, 1e-9);
     }
 
     public function test_wear_is_told_apart(): void
     {
-        $found = self::found(SurfaceKind::Bore, [new Reading(30.10, '1', '0', worn: true), new Reading(30.00, '2', '0', worn: false)]);
-        self::assertEqualsWithDelta(30.10, $found->wornMeanMm, 1e-9);
-        self::assertEqualsWithDelta(30.00, $found->unwornMeanMm, 1e-9);
+        $found = self::found(SurfaceKind::Bore, [
+            new Reading(30.1, '1', '0', worn: true),
+            new Reading(30.0, '2', '0', worn: false),
+        ]);
+        self::assertEqualsWithDelta(30.1, $found->wornMeanMm, 1e-9);
+        self::assertEqualsWithDelta(30.0, $found->unwornMeanMm, 1e-9);
     }
 
     /** One turn of an inch thimble is 0.025 in, of a metric one 0.5 mm (common practice). */
     public function test_a_turn_of_the_thimble_is_pointed_out(): void
     {
-        $found = self::found(SurfaceKind::Shaft, [new Reading(25.400, '1'), new Reading(25.401, '2'), new Reading(26.035, '3')]);
+        $found = self::found(SurfaceKind::Shaft, [
+            new Reading(25.4, '1'),
+            new Reading(25.401, '2'),
+            new Reading(26.035, '3'),
+        ]);
         $slips = array_filter($found->notes, static fn (Note $n): bool => $n->code === 'slip');
         self::assertCount(1, $slips);
         self::assertStringContainsString('0.025 in', reset($slips)->say->in);
@@ -105,26 +133,49 @@ final class ReadingsTest extends TestCase
         self::assertContains('slip', array_map(static fn (Note $n): string => $n->code, $found->notes));
     }
 
-    /** Three repeats of its own speak for themselves, s = 2 µm; of one alone the job's others say how this gauge repeats, s = 10 µm (common practice; JCGM 100:2008, 4.2.4). */
+    /**
+     * Three repeats of its own speak for themselves, s = 2 µm; of one alone the job's others say how this gauge
+     * repeats, s = 10 µm (common practice; JCGM 100:2008, 4.2.4).
+     */
     public function test_its_own_repeats_before_those_elsewhere(): void
     {
         $elsewhere = ['calliper' => ['squares' => 40 * 0.01 ** 2, 'dof' => 40]];
-        $set = static fn (float ...$off): FoundSize => (new Readings(SurfaceKind::Length, array_map(static fn (float $d): Reading => new Reading(25 + $d), array_values($off)), Instrument::named('calliper'), new Warmth, [], $elsewhere))->found();
+        $set = static fn (float ...$off): FoundSize => (new Readings(
+            SurfaceKind::Length,
+            array_map(static fn (float $d): Reading => new Reading(25 + $d), array_values($off)),
+            Instrument::named('calliper'),
+            new Warmth(),
+            [],
+            $elsewhere,
+        ))->found();
         self::assertEqualsWithDelta(0.002, $set(0, 0.002, -0.002)->repeatabilityMm, 1e-9);
         self::assertEqualsWithDelta(0.01, $set(0)->repeatabilityMm, 1e-9);
     }
 
-    /** A size typed as the sum of two scatters √2 times as much, also in the doubt of the mean: 2 √2 · 0.01 (JCGM 100:2008, 5.1.2). */
+    /**
+     * A size typed as the sum of two scatters √2 times as much, also in the doubt of the mean: 2 √2 · 0.01 (JCGM
+     * 100:2008, 5.1.2).
+     */
     public function test_a_sum_scatters_more(): void
     {
-        $sum = self::found(SurfaceKind::Length, [new Reading(50, weights: [1.0, 1.0])], new Instrument(0.0, repeatabilityMm: 0.01));
+        $sum = self::found(
+            SurfaceKind::Length,
+            [new Reading(50, weights: [1.0, 1.0])],
+            new Instrument(0.0, repeatabilityMm: 0.01),
+        );
         self::assertEqualsWithDelta(2 * M_SQRT2 * 0.01, $sum->u95MeanMm, 1e-9);
         self::assertEqualsWithDelta(2 * M_SQRT2 * 0.01, $sum->u95Mm, 1e-9);
     }
 
     public function test_refusals(): void
     {
-        foreach ([[[], 'readings'], [[new Reading(-1)], 'readings.0.value_mm'], [[new Reading(10, partC: 900)], 'readings.0.part_c']] as [$readings, $field]) {
+        foreach (
+            [
+                [[], 'readings'],
+                [[new Reading(-1)], 'readings.0.value_mm'],
+                [[new Reading(10, partC: 900)], 'readings.0.part_c'],
+            ] as [$readings, $field]
+        ) {
             try {
                 self::found(SurfaceKind::Bore, $readings);
                 self::fail('should have been refused');

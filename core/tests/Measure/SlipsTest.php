@@ -16,7 +16,11 @@ final class SlipsTest extends TestCase
     /** @param  list<float>  $sizes */
     private static function slips(array $sizes): int
     {
-        $set = new Readings(SurfaceKind::Shaft, array_map(static fn (float $mm): Reading => new Reading($mm), $sizes), new Instrument(0.001));
+        $set = new Readings(
+            SurfaceKind::Shaft,
+            array_map(static fn (float $mm): Reading => new Reading($mm), $sizes),
+            new Instrument(0.001),
+        );
 
         return count(Slips::in($set));
     }
@@ -27,25 +31,34 @@ final class SlipsTest extends TestCase
      */
     public function test_the_modified_z_score(): void
     {
-        self::assertSame(1, self::slips([10.00, 10.01, 10.02, 10.03, 10.04, 10.15]));
-        self::assertSame(0, self::slips([10.00, 10.01, 10.02, 10.03, 10.04, 10.08]));
+        self::assertSame(1, self::slips([10.0, 10.01, 10.02, 10.03, 10.04, 10.15]));
+        self::assertSame(0, self::slips([10.0, 10.01, 10.02, 10.03, 10.04, 10.08]));
     }
 
-    /** 1.1247 typed where millimetres are meant is 28.567 mm; a thimble turned once too far is half a millimetre less (common practice). */
+    /**
+     * 1.1247 typed where millimetres are meant is 28.567 mm; a thimble turned once too far is half a millimetre less
+     * (common practice).
+     */
     public function test_what_would_mend_it(): void
     {
-        $mend = static fn (float ...$sizes): ?float => Slips::in(new Readings(SurfaceKind::Shaft, array_map(static fn (float $mm): Reading => new Reading($mm), array_values($sizes)), new Instrument(0.001)))[0]->mendedMm;
+        $mend = static fn (float ...$sizes): ?float => Slips::in(
+            new Readings(
+                SurfaceKind::Shaft,
+                array_map(static fn (float $mm): Reading => new Reading($mm), array_values($sizes)),
+                new Instrument(0.001),
+            ),
+        )[0]->mendedMm;
         self::assertEqualsWithDelta(28.567, $mend(28.567, 28.566, 28.568, 1.1247), 0.001);
         self::assertEqualsWithDelta(28.567, $mend(28.567, 28.566, 29.067), 0.002);
         self::assertEqualsWithDelta(28.567, $mend(28.567, 28.566, 27.932), 0.002, 'a turn of an inch thimble short');
-        self::assertNull($mend(10.00, 10.01, 10.02, 10.03, 10.04, 10.15), 'nobody can say what it was');
+        self::assertNull($mend(10.0, 10.01, 10.02, 10.03, 10.04, 10.15), 'nobody can say what it was');
     }
 
     /** A shim of 0.3 mm, once typed as the 0.0118 in it is: under half a millimetre apart, and yet 25 times. */
     public function test_the_other_unit_of_something_thin(): void
     {
-        self::assertSame(1, self::slips([0.30, 0.30, 0.0118]));
-        self::assertSame(0, self::slips([0.30, 0.30, 0.02]));
+        self::assertSame(1, self::slips([0.3, 0.3, 0.0118]));
+        self::assertSame(0, self::slips([0.3, 0.3, 0.02]));
     }
 
     public function test_few_or_equal_readings_accuse_nobody(): void

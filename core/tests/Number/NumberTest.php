@@ -15,25 +15,36 @@ final class NumberTest extends TestCase
     /** √2, from below and above; of a falling one the place where it stops to hold. */
     public function test_a_place_is_found_to_what_a_float_can_tell(): void
     {
-        self::assertEqualsWithDelta(M_SQRT2, Bisection::place(static fn (float $x): bool => $x * $x < 2, 0.0, 2.0), 1e-15);
+        self::assertEqualsWithDelta(
+            M_SQRT2,
+            Bisection::place(static fn (float $x): bool => $x * $x < 2, 0.0, 2.0),
+            1e-15,
+        );
         [$below, $above] = Bisection::between(static fn (float $x): bool => exp(-$x) > 0.5, 0.0, 10.0);
         self::assertLessThanOrEqual($above, $below);
         self::assertEqualsWithDelta(M_LN2, $above, 1e-15);
     }
 
-    /** A line with a half wave through points that lie on it: 3 + 2 x − x²; and one more point that does not, worked by hand. */
+    /**
+     * A line with a half wave through points that lie on it: 3 + 2 x − x²; and one more point that does not, worked by
+     * hand.
+     */
     public function test_least_squares_of_three(): void
     {
         $rows = array_map(static fn (float $x): array => [1.0, $x, $x * $x], [0.0, 1.0, 2.0, 3.0]);
         self::assertEqualsWithDelta([3.0, 2.0, -1.0], LeastSquares::three($rows, [3.0, 4.0, 3.0, 0.0]), 1e-12);
-        // The orthogonal cubic over four places is (−1, 3, −3, 1)/√20: 0, 0, 0, 20 leaves 20/20 of it, so the fit is 1, −3, 3, 19.
+        // The orthogonal cubic over four places is (−1, 3, −3, 1)/√20: 0, 0, 0, 20 leaves 20/20 of it, so the fit is 1,
+        // −3, 3, 19.
         self::assertEqualsWithDelta([1.0, -9.0, 5.0], LeastSquares::three($rows, [0.0, 0.0, 0.0, 20.0]), 1e-12);
     }
 
-    /** The 68, 95 and 99.7 of every table of the normal distribution (one, two, three deviations), and its five per cent point 1.6449. */
+    /**
+     * The 68, 95 and 99.7 of every table of the normal distribution (one, two, three deviations), and its five per cent
+     * point 1.6449.
+     */
     public function test_normal(): void
     {
-        foreach ([[1.0, 0.682689], [2.0, 0.954500], [3.0, 0.997300]] as [$z, $within]) {
+        foreach ([[1.0, 0.682689], [2.0, 0.9545], [3.0, 0.9973]] as [$z, $within]) {
             self::assertEqualsWithDelta($within, Normal::below($z) - Normal::below(-$z), 5e-7);
         }
         self::assertEqualsWithDelta(0.95, Normal::below(1.644854), 1e-7);

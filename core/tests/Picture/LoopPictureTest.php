@@ -19,12 +19,19 @@ use PHPUnit\Framework\TestCase;
 /** What the pictures of a loop show, seen in their shapes. */
 final class LoopPictureTest extends TestCase
 {
-    /** To one scale while nothing dwarfs the rest; then the long stretch is cut to five times the short ones, here 5 of 6 parts, and marked midway. */
+    /**
+     * To one scale while nothing dwarfs the rest; then the long stretch is cut to five times the short ones, here 5 of
+     * 6 parts, and marked midway.
+     */
     public function test_a_scale_breaks_where_one_stretch_dwarfs_the_rest(): void
     {
         $even = BrokenScale::of([0.0, 10.0, 40.0], 0.0, 400.0);
         self::assertSame([], $even->breaks);
-        self::assertEqualsWithDelta([0.0, 100.0, 400.0, 250.0], [$even->at(0), $even->at(10), $even->at(40), $even->at(25)], 1e-6);
+        self::assertEqualsWithDelta(
+            [0.0, 100.0, 400.0, 250.0],
+            [$even->at(0), $even->at(10), $even->at(40), $even->at(25)],
+            1e-6,
+        );
         $broken = BrokenScale::of([0.0, 1000.0, 0.5], 0.0, 600.0);
         self::assertEqualsWithDelta([0.0, 100.0, 600.0], [$broken->at(0), $broken->at(0.5), $broken->at(1000)], 1e-6);
         self::assertEqualsWithDelta([500.25], $broken->breaks, 1e-6);
@@ -43,12 +50,20 @@ final class LoopPictureTest extends TestCase
         }
     }
 
-    /** Half of the gaps are as wanted: half of the hump is red. A wish far beside it is shown all the same, and nothing of the hump is as wanted. */
+    /**
+     * Half of the gaps are as wanted: half of the hump is red. A wish far beside it is shown all the same, and nothing
+     * of the hump is as wanted.
+     */
     public function test_the_hump_is_red_where_it_is_not_as_wanted(): void
     {
         $tones = static function (Range $wanted): array {
             $loop = Loop::of([new Contributor('a', 10, 0.1, 0.1, 1), new Contributor('b', 9, 0.1, 0.1, -1)], $wanted);
-            $areas = array_values(array_filter(LoopPicture::draw($loop)->shapes(), static fn (mixed $s): bool => $s instanceof Area && $s->fill !== Fill::Blank));
+            $areas = array_values(
+                array_filter(
+                    LoopPicture::draw($loop)->shapes(),
+                    static fn (mixed $s): bool => $s instanceof Area && $s->fill !== Fill::Blank,
+                ),
+            );
 
             return array_map(static fn (Area $a): string => $a->tone->value.' '.$a->fill->value, $areas);
         };
@@ -60,11 +75,23 @@ final class LoopPictureTest extends TestCase
     public function test_every_shim_of_the_pile_is_drawn_and_named(): void
     {
         $shapes = ShimPicture::draw([0.5, 0.2, 0.05], 0.1)->shapes();
-        $boxes = array_values(array_filter($shapes, static fn (mixed $s): bool => $s instanceof Area && $s->tone === Tone::Make));
+        $boxes = array_values(
+            array_filter($shapes, static fn (mixed $s): bool => $s instanceof Area && $s->tone === Tone::Make),
+        );
         self::assertCount(3, $boxes);
         $width = static fn (Area $a): float => max(array_column($a->points, 0)) - min(array_column($a->points, 0));
         // To scale beyond the width every shim is drawn with at least.
-        self::assertEqualsWithDelta(0.3 / 0.15, ($width($boxes[0]) - $width($boxes[1])) / ($width($boxes[1]) - $width($boxes[2])), 1e-6);
-        self::assertSame(['0.500', '0.200', '0.050'], array_map(static fn (Text $t): string => $t->say->mm, array_values(array_filter($shapes, static fn (mixed $s): bool => $s instanceof Text))));
+        self::assertEqualsWithDelta(
+            0.3 / 0.15,
+            ($width($boxes[0]) - $width($boxes[1])) / ($width($boxes[1]) - $width($boxes[2])),
+            1e-6,
+        );
+        self::assertSame(
+            ['0.500', '0.200', '0.050'],
+            array_map(
+                static fn (Text $t): string => $t->say->mm,
+                array_values(array_filter($shapes, static fn (mixed $s): bool => $s instanceof Text)),
+            ),
+        );
     }
 }

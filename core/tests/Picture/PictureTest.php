@@ -21,7 +21,11 @@ final class PictureTest extends TestCase
     public function test_hatch_covers_the_area_and_spares_holes(): void
     {
         foreach ([0.0, 45.0, -45.0, 30.0] as $degrees) {
-            $lines = Hatch::lines([Drawing::circle(100, 80, 60, 360), Drawing::circle(100, 80, 25, 360)], 0.5, $degrees);
+            $lines = Hatch::lines(
+                [Drawing::circle(100, 80, 60, 360), Drawing::circle(100, 80, 25, 360)],
+                0.5,
+                $degrees,
+            );
             $length = array_sum(array_map(static fn (array $l): float => hypot($l[2] - $l[0], $l[3] - $l[1]), $lines));
             self::assertEqualsWithDelta(M_PI * (60 ** 2 - 25 ** 2), $length * 0.5, 40);
             foreach ($lines as [$x1, $y1, $x2, $y2]) {
@@ -40,7 +44,10 @@ final class PictureTest extends TestCase
     /** Every picture of a job is well-formed SVG, stays in its frame, and says in words what it shows. */
     public function test_pictures_of_a_whole_job(): void
     {
-        $job = SampleJob::measured()->read('Housing bore', '30.006', 'three-point', 'mouth', '45')->cut('Bush outside', 'only', null, '30.3')->cut('Bush outside', 'only', '0.1', '30.2');
+        $job = SampleJob::measured()
+            ->read('Housing bore', '30.006', 'three-point', 'mouth', '45')
+            ->cut('Bush outside', 'only', null, '30.3')
+            ->cut('Bush outside', 'only', '0.1', '30.2');
         $answers = JobAnswers::of($job->build());
         $drawings = self::drawings($answers);
         self::assertGreaterThanOrEqual(8, count($drawings));
@@ -59,7 +66,10 @@ final class PictureTest extends TestCase
                     default => $shape->points,
                 };
                 foreach ($points as [$x, $y]) {
-                    self::assertTrue($x >= -1 && $x <= $drawing->width + 1 && $y >= -1 && $y <= $drawing->height + 1, "({$x}, {$y}) is outside {$drawing->says->mm}");
+                    self::assertTrue(
+                        $x >= -1 && $x <= $drawing->width + 1 && $y >= -1 && $y <= $drawing->height + 1,
+                        "({$x}, {$y}) is outside {$drawing->says->mm}",
+                    );
                 }
             }
         }

@@ -26,7 +26,11 @@ final class BandTest extends TestCase
 
     public function test_rounding_never_widens(): void
     {
-        $this->forAll(Generator\choose(0, 100000), Generator\choose(0, 500), Generator\choose(1, 50))->then(function (int $at, int $width, int $step): void {
+        $this->forAll(Generator\choose(0, 100000), Generator\choose(0, 500), Generator\choose(1, 50))->then(function (
+            int $at,
+            int $width,
+            int $step,
+        ): void {
             $band = new Band($at / 10000, ($at + $width) / 10000);
             $rounded = $band->roundedInto($step / 1000);
             if ($rounded !== null) {
@@ -48,7 +52,14 @@ final class BandTest extends TestCase
 
     public function test_reversed_and_endless_are_refused(): void
     {
-        foreach ([static fn () => new Band(2, 1), static fn () => new Band(NAN, 1), static fn () => new Range(2, 1), static fn () => new Range(0, INF)] as $make) {
+        foreach (
+            [
+                static fn () => new Band(2, 1),
+                static fn () => new Band(NAN, 1),
+                static fn () => new Range(2, 1),
+                static fn () => new Range(0, INF),
+            ] as $make
+        ) {
             try {
                 $make();
                 self::fail('should have been refused');

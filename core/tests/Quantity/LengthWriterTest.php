@@ -33,7 +33,10 @@ final class LengthWriterTest extends TestCase
     /** A limit is never rounded outward: what is shown lies inside the true band. */
     public function test_shown_limits_lie_inside(): void
     {
-        $this->forAll(Generator\choose(1, 400000), Generator\choose(3, 200))->then(function (int $um, int $width): void {
+        $this->forAll(Generator\choose(1, 400000), Generator\choose(3, 200))->then(function (
+            int $um,
+            int $width,
+        ): void {
             $band = new Band($um / 1000 + 0.0003, $um / 1000 + 0.0003 + $width / 1000);
             foreach (['in' => 25.4, 'mm' => 1.0] as $unit => $mm) {
                 $lower = (float) LengthWriter::lower($band)->{$unit} * $mm;
@@ -49,7 +52,11 @@ final class LengthWriterTest extends TestCase
     {
         $this->forAll(Generator\choose(1, 19_000_000))->then(function (int $um): void {
             $say = LengthWriter::size($um / 1000);
-            self::assertEqualsWithDelta($um / 1000, LengthReader::read($say->mm, Unit::Millimetre)->length->mm, 0.00051);
+            self::assertEqualsWithDelta(
+                $um / 1000,
+                LengthReader::read($say->mm, Unit::Millimetre)->length->mm,
+                0.00051,
+            );
             self::assertEqualsWithDelta($um / 1000, LengthReader::read($say->in, Unit::Inch)->length->mm, 0.00128);
         });
     }

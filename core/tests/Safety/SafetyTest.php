@@ -18,9 +18,28 @@ final class SafetyTest extends TestCase
      * @param  list<string>  $gates
      * @param  ?list<string>  $accepted  the gates it was accepted for; the same ones when not said
      */
-    private static function takeIn(array $gates, ?string $acceptedBy = null, bool $answered = true, ?array $accepted = null): TakeIn
-    {
-        return new TakeIn('', null, '', null, '', null, '', 1, null, '', '', $answered, $gates, $acceptedBy === null ? [] : [new AcceptanceFacts($acceptedBy, '', null, $accepted ?? $gates)]);
+    private static function takeIn(
+        array $gates,
+        ?string $acceptedBy = null,
+        bool $answered = true,
+        ?array $accepted = null,
+    ): TakeIn {
+        return new TakeIn(
+            '',
+            null,
+            '',
+            null,
+            '',
+            null,
+            '',
+            1,
+            null,
+            '',
+            '',
+            $answered,
+            $gates,
+            $acceptedBy === null ? [] : [new AcceptanceFacts($acceptedBy, '', null, $accepted ?? $gates)],
+        );
     }
 
     /** @return iterable<string, array{string}> */
@@ -38,7 +57,10 @@ final class SafetyTest extends TestCase
         self::assertTrue(Gatekeeper::withholds(self::takeIn([$code], '   ')), 'a blank is nobody');
         self::assertFalse(Gatekeeper::withholds(self::takeIn([$code], 'the boiler inspector')));
         self::assertSame('stop', Gatekeeper::notes(self::takeIn([$code]))[0]->severity->value);
-        self::assertStringContainsString('the boiler inspector', Gatekeeper::notes(self::takeIn([$code], 'the boiler inspector'))[0]->say->in);
+        self::assertStringContainsString(
+            'the boiler inspector',
+            Gatekeeper::notes(self::takeIn([$code], 'the boiler inspector'))[0]->say->in,
+        );
     }
 
     /** Who accepted brakes has not accepted lifting: another gate withholds the sizes again. */
@@ -47,7 +69,9 @@ final class SafetyTest extends TestCase
         $changed = self::takeIn(['road', 'lifting'], 'the works engineer', accepted: ['road']);
         self::assertTrue(Gatekeeper::withholds($changed));
         self::assertSame('gate-changed', Gatekeeper::notes($changed)[0]->code);
-        self::assertFalse(Gatekeeper::withholds(self::takeIn(['road'], 'the works engineer', accepted: ['road', 'lifting'])));
+        self::assertFalse(
+            Gatekeeper::withholds(self::takeIn(['road'], 'the works engineer', accepted: ['road', 'lifting'])),
+        );
     }
 
     public function test_ordinary_work_is_not_held_back_but_the_question_is_asked(): void
@@ -57,11 +81,15 @@ final class SafetyTest extends TestCase
         self::assertSame('gate-unanswered', Gatekeeper::notes(self::takeIn([], null, false))[0]->code);
     }
 
-    /** Work that stops and defers everywhere: pressure, brakes, lifting, aircraft, firearms, medical (common practice). */
+    /**
+     * Work that stops and defers everywhere: pressure, brakes, lifting, aircraft, firearms, medical (common practice).
+     */
     public function test_the_list_holds_what_it_must(): void
     {
         $says = implode(' ', array_map(static fn (Gate $g): string => $g->says, Gate::all()));
-        foreach (['pressure', 'aircraft', 'brakes', 'steering', 'lifting', 'firearm', 'medical', 'guards', 'rotors', 'chuck'] as $word) {
+        foreach (
+            ['pressure', 'aircraft', 'brakes', 'steering', 'lifting', 'firearm', 'medical', 'guards', 'rotors', 'chuck'] as $word
+        ) {
             self::assertStringContainsString($word, $says);
         }
     }

@@ -33,7 +33,11 @@ final class ProfileTest extends TestCase
     {
         $p = Profile::of([self::cylinder(0, 30, 40)], [self::cylinder(0, 30, 25)]);
         self::assertEqualsWithDelta(M_PI * (400 - 156.25) * 30, $p->volumeMm3(), 1e-6);
-        self::assertEqualsWithDelta(M_PI * 40 * 30 + M_PI * 25 * 30 + 2 * M_PI * (400 - 156.25), $p->surfaceMm2(), 1e-6);
+        self::assertEqualsWithDelta(
+            M_PI * 40 * 30 + M_PI * 25 * 30 + 2 * M_PI * (400 - 156.25),
+            $p->surfaceMm2(),
+            1e-6,
+        );
         self::assertTrue($p->isHollow());
     }
 
@@ -41,7 +45,7 @@ final class ProfileTest extends TestCase
     public function test_a_cone(): void
     {
         $p = Profile::of([new Segment(0, 24, 7, 0)], []);
-        self::assertEqualsWithDelta(M_PI * 49 * 24 / 3, $p->volumeMm3(), 1e-6);
+        self::assertEqualsWithDelta((M_PI * 49 * 24) / 3, $p->volumeMm3(), 1e-6);
         self::assertEqualsWithDelta(6.0, $p->centreMm(), 1e-9);
         self::assertEqualsWithDelta(M_PI * 7 * 25 + M_PI * 49, $p->surfaceMm2(), 1e-6);
     }
@@ -52,9 +56,17 @@ final class ProfileTest extends TestCase
         $p = Profile::of([self::cylinder(0, 10, 60), self::cylinder(10, 50, 30)], [self::cylinder(0, 20, 12)]);
         $volume = M_PI * (900 * 10 + 225 * 40 - 36 * 20);
         self::assertEqualsWithDelta($volume, $p->volumeMm3(), 1e-6);
-        self::assertEqualsWithDelta(M_PI * (900 * 10 * 5 + 225 * 40 * 30 - 36 * 20 * 10) / $volume, $p->centreMm(), 1e-9);
+        self::assertEqualsWithDelta(
+            (M_PI * (900 * 10 * 5 + 225 * 40 * 30 - 36 * 20 * 10)) / $volume,
+            $p->centreMm(),
+            1e-9,
+        );
         // Ends π(30² − 6²) and π15², step π(30² − 15²), bottom π6², flanks.
-        self::assertEqualsWithDelta(M_PI * (864 + 225 + 675 + 36 + 60 * 10 + 30 * 40 + 12 * 20), $p->surfaceMm2(), 1e-6);
+        self::assertEqualsWithDelta(
+            M_PI * (864 + 225 + 675 + 36 + 60 * 10 + 30 * 40 + 12 * 20),
+            $p->surfaceMm2(),
+            1e-6,
+        );
     }
 
     /** Where two stretches overlap the larger outside counts, a groove the smaller. */
@@ -90,7 +102,10 @@ final class ProfileTest extends TestCase
     /** Two bosses with air between are two runs, and nothing is counted in the gap. */
     public function test_a_gap(): void
     {
-        $p = Profile::of([self::cylinder(0, 30, 80), self::cylinder(110, 140, 80)], [self::cylinder(0, 30, 50), self::cylinder(110, 140, 50)]);
+        $p = Profile::of(
+            [self::cylinder(0, 30, 80), self::cylinder(110, 140, 80)],
+            [self::cylinder(0, 30, 50), self::cylinder(110, 140, 50)],
+        );
         self::assertCount(2, $p->runs());
         self::assertEqualsWithDelta(2 * M_PI * (1600 - 625) * 30, $p->volumeMm3(), 1e-6);
         self::assertEqualsWithDelta(70.0, $p->centreMm(), 1e-9);
@@ -101,16 +116,22 @@ final class ProfileTest extends TestCase
     {
         mt_srand(20261124);
         for ($i = 0; $i < 200; $i++) {
-            $r = static fn (float $a, float $b): float => $a + ($b - $a) * mt_rand() / mt_getrandmax();
+            $r = static fn (float $a, float $b): float => $a + (($b - $a) * mt_rand()) / mt_getrandmax();
             [$l, $d1, $d2, $bore] = [$r(5, 200), $r(20, 100), $r(20, 100), $r(1, 18)];
             $cut = $r(0.1, 0.9) * $l;
             $whole = new Segment(0, $l, $d1 / 2, $d2 / 2);
             $a = Profile::of([$whole], [self::cylinder(0, $l, $bore)]);
-            $b = Profile::of([new Segment(0, $cut, $d1 / 2, $whole->at($cut)), new Segment($cut, $l, $whole->at($cut), $d2 / 2)], [self::cylinder(0, $l, $bore)]);
+            $b = Profile::of(
+                [new Segment(0, $cut, $d1 / 2, $whole->at($cut)), new Segment($cut, $l, $whole->at($cut), $d2 / 2)],
+                [self::cylinder(0, $l, $bore)],
+            );
             self::assertEqualsWithDelta($a->volumeMm3(), $b->volumeMm3(), 1e-6 * $a->volumeMm3());
             self::assertEqualsWithDelta($a->surfaceMm2(), $b->surfaceMm2(), 1e-6 * $a->surfaceMm2());
             self::assertEqualsWithDelta($a->centreMm(), $b->centreMm(), 1e-6 * $l);
-            self::assertGreaterThan(Profile::of([$whole], [self::cylinder(0, $l, $bore * 1.05)])->volumeMm3(), $a->volumeMm3());
+            self::assertGreaterThan(
+                Profile::of([$whole], [self::cylinder(0, $l, $bore * 1.05)])->volumeMm3(),
+                $a->volumeMm3(),
+            );
         }
     }
 

@@ -20,13 +20,20 @@ final class WeakPlacesTest extends TestCase
         self::assertStringContainsString('112.000 mm', $iron, 'the circle and twice 16 mm outside it');
         self::assertStringContainsString('72.000 mm', $iron, 'or twice 16 mm inside the outside');
         self::assertStringContainsString('12.000 mm, wanted at least 16.000 mm (2.0', $iron);
-        self::assertStringContainsString('80.000 mm', WeakPlaces::edge('Holes', 84, 8, 104, false)->say->mm ?? '', 'in steel twice 12 mm inside');
+        self::assertStringContainsString(
+            '80.000 mm',
+            WeakPlaces::edge('Holes', 84, 8, 104, false)->say->mm ?? '',
+            'in steel twice 12 mm inside',
+        );
     }
 
     /** A wall under a millimetre, or under a twentieth of the diameter, is thin (common practice, no source). */
     public function test_thin_walls(): void
     {
-        self::assertNotNull(WeakPlaces::thinWall('Sleeve', 0.8255, 28.6), 'a bush 1.060 in its bore and 1.125 outside has 0.0325 in of wall');
+        self::assertNotNull(
+            WeakPlaces::thinWall('Sleeve', 0.8255, 28.6),
+            'a bush 1.060 in its bore and 1.125 outside has 0.0325 in of wall',
+        );
         self::assertNull(WeakPlaces::thinWall('Sleeve', 2.0, 30));
         self::assertNull(WeakPlaces::thinWall('Sleeve', 1.02, 12), 'over a millimetre');
         self::assertNotNull(WeakPlaces::thinWall('Sleeve', 0.98, 12));

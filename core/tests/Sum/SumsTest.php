@@ -46,7 +46,15 @@ final class SumsTest extends TestCase
     public function test_press_contract(): void
     {
         $steel = ['e_gpa' => 207, 'nu' => 0.29];
-        $out = Sums::run('press', ['d_mm' => 50, 'inner_bore_mm' => 0, 'outer_od_mm' => 100, 'length_mm' => 40, 'interference_mm' => ['min' => 0.05, 'max' => 0.05], 'inner' => $steel, 'outer' => $steel]);
+        $out = Sums::run('press', [
+            'd_mm' => 50,
+            'inner_bore_mm' => 0,
+            'outer_od_mm' => 100,
+            'length_mm' => 40,
+            'interference_mm' => ['min' => 0.05, 'max' => 0.05],
+            'inner' => $steel,
+            'outer' => $steel,
+        ]);
         $json = json_decode((string) json_encode($out), true);
         self::assertEqualsWithDelta(77.6, $json['pressure_mpa']['max'], 0.05);
         self::assertNull($json['inner_bore_hoop_mpa']);
@@ -59,7 +67,11 @@ final class SumsTest extends TestCase
 
     public function test_size_to_mate_contract(): void
     {
-        $out = Sums::run('size-to-mate', ['make' => 'shaft', 'mate' => ['size_mm' => 30, 'u95_mm' => 0.02], 'clearance_mm' => ['min' => -0.035, 'max' => -0.001]]);
+        $out = Sums::run('size-to-mate', [
+            'make' => 'shaft',
+            'mate' => ['size_mm' => 30, 'u95_mm' => 0.02],
+            'clearance_mm' => ['min' => -0.035, 'max' => -0.001],
+        ]);
         self::assertFalse($out['possible']);
         self::assertNull($out['lower_mm']);
         self::assertEqualsWithDelta(0.017, $out['needed_u95_mm'], 1e-9);

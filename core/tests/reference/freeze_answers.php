@@ -11,4 +11,14 @@ use Oldpart\Core\Tests\Evaluate\Sections;
 
 require __DIR__.'/../../vendor/autoload.php';
 $frozen = array_map(static fn ($facts): array => Sections::of(JobAnswers::of($facts)), EachKind::jobs());
-file_put_contents(__DIR__.'/frozen_answers.json', json_encode(['title' => 'Answers of a job of each kind, section by section', 'source' => 'this product, before it was laid out anew: not an outside value; it only tells where an answer moved', 'jobs' => $frozen], JSON_PRETTY_PRINT)."\n");
+file_put_contents(
+    __DIR__.'/frozen_answers.json',
+    json_encode(
+        [
+            'title' => 'Answers of a job of each kind, section by section',
+            'source' => 'this product, before it was laid out anew: not an outside value; it only tells where an answer moved',
+            'jobs' => $frozen,
+        ],
+        JSON_PRETTY_PRINT,
+    )."\n",
+);

@@ -40,21 +40,39 @@ final readonly class JobAssembly
     public static function of(JobFacts $facts, Outcome $out, JobSurvey $survey): self
     {
         $joints = $out->joints;
-        $pressed = array_filter($joints, static fn (SizedJoint $j): bool => $j->isSized() && $j->canBeTight() && ! $j->purpose->isLength) !== [];
+        $pressed =
+            array_filter(
+                $joints,
+                static fn (SizedJoint $j): bool => $j->isSized() && $j->canBeTight() && ! $j->purpose->isLength,
+            ) !== [];
         $bonded = array_filter($joints, static fn (SizedJoint $j): bool => $j->isSized() && $j->purpose->bonds) !== [];
         $tight = array_values(array_filter($joints, static fn (SizedJoint $j): bool => $j->press !== null))[0] ?? null;
         $press = $tight?->press;
         $shown = $out->withheld ? null : $press;
         $heavy = array_filter($survey->parts, static fn (JudgedPart $p): bool => $p->isHeavy()) !== [];
-        $iron = $press !== null && ($press->fit->outer->family === 'cast iron' || $press->fit->inner->family === 'cast iron');
+        $iron =
+            $press !== null
+            && ($press->fit->outer->family === 'cast iron' || $press->fit->inner->family === 'cast iron');
 
-        return new self($facts, $shown, self::order($facts, $joints, $shown, $pressed, $bonded), [
-            ...($pressed ? Caution::for('press') : []), ...($bonded ? Caution::for('bond') : []), ...($iron ? Caution::for('cast iron') : []), ...($heavy ? Caution::for('lifting') : []),
-        ], $tight, $tight === null ? null : Rehearsal::of($facts, $tight), $bonded);
+        return new self(
+            $facts,
+            $shown,
+            self::order($facts, $joints, $shown, $pressed, $bonded),
+            [
+                ...$pressed ? Caution::for('press') : [],
+                ...$bonded ? Caution::for('bond') : [],
+                ...$iron ? Caution::for('cast iron') : [],
+                ...$heavy ? Caution::for('lifting') : [],
+            ],
+            $tight,
+            $tight === null ? null : Rehearsal::of($facts, $tight),
+            $bonded,
+        );
     }
 
     /**
-     * Each way of putting together that the job has, in the order press, bond, taper; where it has none of them, by hand.
+     * Each way of putting together that the job has, in the order press, bond, taper; where it has none of them, by
+     * hand.
      *
      * @param  list<SizedJoint>  $joints
      * @return list<Step>
@@ -62,12 +80,17 @@ final readonly class JobAssembly
     private static function order(JobFacts $facts, array $joints, ?Press $press, bool $pressed, bool $bonded): array
     {
         $turns = array_filter($joints, static fn (SizedJoint $j): bool => $j->purpose->runs) !== [];
-        $oilHole = array_filter($facts->surfaces, static fn (SurfaceFacts $s): bool => preg_match('/\b(?:oil|grease)/i', $s->name) === 1) !== [];
-        $tapered = array_filter($joints, static fn (SizedJoint $j): bool => $j->purpose->shape === ShapeJoint::Taper) !== [];
+        $oilHole =
+            array_filter(
+                $facts->surfaces,
+                static fn (SurfaceFacts $s): bool => preg_match('/\b(?:oil|grease)/i', $s->name) === 1,
+            ) !== [];
+        $tapered =
+            array_filter($joints, static fn (SizedJoint $j): bool => $j->purpose->shape === ShapeJoint::Taper) !== [];
         $steps = [
-            ...($pressed ? PressAssembly::steps($press, $facts->shop->pressN, $turns, $oilHole) : []),
-            ...($bonded ? BondAssembly::steps($turns, $oilHole) : []),
-            ...($tapered ? TaperAssembly::steps() : []),
+            ...$pressed ? PressAssembly::steps($press, $facts->shop->pressN, $turns, $oilHole) : [],
+            ...$bonded ? BondAssembly::steps($turns, $oilHole) : [],
+            ...$tapered ? TaperAssembly::steps() : [],
         ];
 
         // A step that two ways share is ticked once; what is degreased for a bond is not oiled.
@@ -77,11 +100,16 @@ final readonly class JobAssembly
     /** @return list<Caution> all that are printed: of putting it together, and of the heat and cold chosen */
     public function allCautions(): array
     {
-        return [...$this->cautions, ...($this->rehearsal?->cautions() ?? [])];
+        return [...$this->cautions, ...$this->rehearsal?->cautions() ?? []];
     }
 
     public function open(): int
     {
-        return count(array_filter([...$this->steps, ...$this->cautions], fn (Step|Caution $s): bool => ! $this->facts->isTicked($s->code)));
+        return count(
+            array_filter(
+                [...$this->steps, ...$this->cautions],
+                fn (Step|Caution $s): bool => ! $this->facts->isTicked($s->code),
+            ),
+        );
     }
 }

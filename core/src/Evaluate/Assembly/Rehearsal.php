@@ -36,12 +36,30 @@ final readonly class Rehearsal
         $fit = $press->fit;
         $room = $facts->shop->temperatureC;
         try {
-            return new self($joint, $facts, new DropIn(
-                $fit->diameterMm, max(0.0, $fit->tightestMm()),
-                Body::ring($fit->inner, $fit->diameterMm, $fit->innerBoreMm, $fit->lengthMm, $joint->joint->innerC ?? $room),
-                Body::ring($fit->outer, $fit->outerOdMm, $fit->diameterMm, $fit->lengthMm, $joint->joint->outerC ?? $room),
-                $room, self::CARRIED_H,
-            ));
+            return new self(
+                $joint,
+                $facts,
+                new DropIn(
+                    $fit->diameterMm,
+                    max(0.0, $fit->tightestMm()),
+                    Body::ring(
+                        $fit->inner,
+                        $fit->diameterMm,
+                        $fit->innerBoreMm,
+                        $fit->lengthMm,
+                        $joint->joint->innerC ?? $room,
+                    ),
+                    Body::ring(
+                        $fit->outer,
+                        $fit->outerOdMm,
+                        $fit->diameterMm,
+                        $fit->lengthMm,
+                        $joint->joint->outerC ?? $room,
+                    ),
+                    $room,
+                    self::CARRIED_H,
+                ),
+            );
         } catch (BadInput) {
             return null;
         }
@@ -64,7 +82,10 @@ final readonly class Rehearsal
     {
         $room = $this->facts->shop->temperatureC;
 
-        return [...($this->drop->outer->celsius > $room + 20 ? Caution::for('heat') : []), ...($this->drop->inner->celsius < -30 ? Caution::for('cold') : [])];
+        return [
+            ...$this->drop->outer->celsius > $room + 20 ? Caution::for('heat') : [],
+            ...$this->drop->inner->celsius < -30 ? Caution::for('cold') : [],
+        ];
     }
 
     /** @return list<Note> */
@@ -74,21 +95,50 @@ final readonly class Rehearsal
         $notes = [];
         foreach (['outer' => $this->drop->outer, 'inner' => $this->drop->inner] as $which => $body) {
             if ($body->material->heatToC !== null && $body->celsius > $body->material->heatToC) {
-                $notes[] = Note::stop("{$which}-too-hot", 'The '.$which.' part, '.self::named($body->material).', stands '.number_format($body->material->heatToC).' °C at most.');
+                $notes[] = Note::stop(
+                    "{$which}-too-hot",
+                    'The '.
+                        $which.
+                        ' part, '.
+                        self::named($body->material).
+                        ', stands '.
+                        number_format($body->material->heatToC).
+                        ' °C at most.',
+                );
             }
             if ($body->celsius < Expansion::COLDEST_C) {
-                $notes[] = Note::stop("{$which}-too-cold", 'Nothing in a shop is colder than liquid nitrogen, −196 °C.');
+                $notes[] = Note::stop(
+                    "{$which}-too-cold",
+                    'Nothing in a shop is colder than liquid nitrogen, −196 °C.',
+                );
             }
         }
         if ($gap <= 0) {
-            $notes[] = Note::stop('does-not-go-in', Say::with('It does not go in so: {g} of metal is still in the way. Hotter, or colder.', ['g' => LengthWriter::difference($gap)]));
+            $notes[] = Note::stop(
+                'does-not-go-in',
+                Say::with('It does not go in so: {g} of metal is still in the way. Hotter, or colder.', [
+                    'g' => LengthWriter::difference($gap),
+                ]),
+            );
         } elseif ($gap < $wanted) {
-            $notes[] = Note::caution('tight-drop', Say::with('It goes in, with {g} of room where {w} is wanted: dead straight, and no stopping.', ['g' => LengthWriter::difference($gap), 'w' => LengthWriter::difference($wanted)]));
+            $notes[] = Note::caution(
+                'tight-drop',
+                Say::with('It goes in, with {g} of room where {w} is wanted: dead straight, and no stopping.', [
+                    'g' => LengthWriter::difference($gap),
+                    'w' => LengthWriter::difference($wanted),
+                ]),
+            );
         }
         if ($seconds !== null && $seconds > 0) {
-            $notes[] = Note::info('once-it-touches', 'Reckoned in the air, each part by itself. Once they touch, a thin ring on a cold mass grips in a second or two: one go, stop at the shoulder, no second try.');
+            $notes[] = Note::info(
+                'once-it-touches',
+                'Reckoned in the air, each part by itself. Once they touch, a thin ring on a cold mass grips in a second or two: one go, stop at the shoulder, no second try.',
+            );
         }
-        $notes[] = Note::info('ring-only', 'The outer part is taken as the ring round the joint; where it is larger it stays hot longer than this says.');
+        $notes[] = Note::info(
+            'ring-only',
+            'The outer part is taken as the ring round the joint; where it is larger it stays hot longer than this says.',
+        );
 
         return $notes;
     }

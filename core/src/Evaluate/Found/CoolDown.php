@@ -35,13 +35,28 @@ final readonly class CoolDown implements \JsonSerializable
         $last = $readings === [] ? null : $readings[count($readings) - 1];
         $material = FoundSurfaces::material($facts->partOf($surface));
         $room = $facts->shop->temperatureC;
-        if ($last === null || $found === null || $last->partC === null || $last->takenAt === null || $material === null || abs($last->partC - $room) < self::WARM_K) {
+        if (
+            $last === null
+            || $found === null
+            || $last->partC === null
+            || $last->takenAt === null
+            || $material === null
+            || abs($last->partC - $room) < self::WARM_K
+        ) {
             return null;
         }
         $size = $found->meanMm;
         // A lump as thick as the surface is wide and as long again: what is not known better.
         try {
-            $cooling = Cooling::of($last->partC, $room, $material, M_PI / 4 * $size ** 3, 1.5 * M_PI * $size ** 2, $size, self::LIMIT_MM);
+            $cooling = Cooling::of(
+                $last->partC,
+                $room,
+                $material,
+                (M_PI / 4) * $size ** 3,
+                1.5 * M_PI * $size ** 2,
+                $size,
+                self::LIMIT_MM,
+            );
         } catch (BadInput) {
             return null;
         }
@@ -58,7 +73,10 @@ final readonly class CoolDown implements \JsonSerializable
             return null;
         }
 
-        return $taken->modify('+'.(int) ceil($this->cooling->waitS).' seconds')->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z');
+        return $taken
+            ->modify('+'.(int) ceil($this->cooling->waitS).' seconds')
+            ->setTimezone(new \DateTimeZone('UTC'))
+            ->format('Y-m-d\TH:i:s\Z');
     }
 
     /** @return array<string, mixed> */

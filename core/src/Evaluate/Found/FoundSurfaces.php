@@ -39,13 +39,20 @@ final class FoundSurfaces
         return $found;
     }
 
-    /** @return array<string, array<string, array{squares: float, dof: int}>> how each instrument repeats within a spot, by its code, then by surface; mm² */
+    /**
+     * @return array<string, array<string, array{squares: float, dof: int}>> how each instrument repeats within a spot, by its code, then by surface; mm²
+     */
     private static function repeats(JobFacts $facts): array
     {
         $spots = [];
         foreach ($facts->readings as $r) {
             // Pins, sums and comparisons scatter in their own way.
-            if ($r->setAside === null && $r->value->betweenMm === null && $r->value->masterMm === null && count($r->value->weights) === 1) {
+            if (
+                $r->setAside === null
+                && $r->value->betweenMm === null
+                && $r->value->masterMm === null
+                && count($r->value->weights) === 1
+            ) {
                 $spots[$r->instrument][$r->surface][$r->station."\0".$r->angle][] = $r->value->length->mm;
             }
         }
@@ -80,7 +87,10 @@ final class FoundSurfaces
         foreach ($repeats as $instrument => $surfaces) {
             unset($surfaces[$surface]);
             if ($surfaces !== []) {
-                $others[$instrument] = ['squares' => array_sum(array_column($surfaces, 'squares')), 'dof' => array_sum(array_column($surfaces, 'dof'))];
+                $others[$instrument] = [
+                    'squares' => array_sum(array_column($surfaces, 'squares')),
+                    'dof' => array_sum(array_column($surfaces, 'dof')),
+                ];
             }
         }
 
@@ -104,9 +114,16 @@ final class FoundSurfaces
         $warmest = max(array_map(static fn (ReadingFacts $r): float => $r->partC ?? $room, $readings));
         if ($warmest - $room >= 2) {
             $shift = $readings[0]->value->length->mm * ($alpha ?? Warmth::STEEL) * ($warmest - $room);
-            $remarks[] = Note::caution('read-warm', Say::with('Read warm, at {t} °C: it will be {shift} smaller when cool. The size is corrected for it; better, read it again cool.', [
-                't' => number_format($warmest, 0), 'shift' => LengthWriter::difference($shift),
-            ]));
+            $remarks[] = Note::caution(
+                'read-warm',
+                Say::with(
+                    'Read warm, at {t} °C: it will be {shift} smaller when cool. The size is corrected for it; better, read it again cool.',
+                    [
+                        't' => number_format($warmest, 0),
+                        'shift' => LengthWriter::difference($shift),
+                    ],
+                ),
+            );
         }
 
         $seen = ['corrections' => [], 'apart' => 0.0, 'masters' => [], 'tools' => []];
@@ -118,8 +135,16 @@ final class FoundSurfaces
             $correction = self::correction($r);
             $shift = $tool->jawFlatMm > 0 ? $tool->jawShiftMm($surface->kind, $size)->middle() : 0.0;
             $taken[] = new Reading(
-                $size + $correction + $shift, $r->station, $r->angle, $r->partC ?? $room, $r->gaugeC ?? $room, $r->worn,
-                $value->betweenMm, $value->weights, $value->masterMm, $tool,
+                $size + $correction + $shift,
+                $r->station,
+                $r->angle,
+                $r->partC ?? $room,
+                $r->gaugeC ?? $room,
+                $r->worn,
+                $value->betweenMm,
+                $value->weights,
+                $value->masterMm,
+                $tool,
             );
             if ($correction !== 0.0) {
                 $seen['corrections'][] = $correction;
@@ -132,32 +157,73 @@ final class FoundSurfaces
             $most = max($most, count($value->weights));
         }
         foreach (array_unique($seen['corrections']) as $correction) {
-            $remarks[] = Note::info('corrected', Say::with('Corrected by {c}: what the gauge’s last check against a master showed.', ['c' => Say::with($correction > 0 ? '+{d}' : '−{d}', ['d' => LengthWriter::difference($correction)])]));
+            $remarks[] = Note::info(
+                'corrected',
+                Say::with('Corrected by {c}: what the gauge’s last check against a master showed.', [
+                    'c' => Say::with($correction > 0 ? '+{d}' : '−{d}', ['d' => LengthWriter::difference($correction)]),
+                ]),
+            );
         }
         if ($jaws > 0) {
-            $remarks[] = Note::info('jaws', Say::with('The calliper’s inside jaws are flat and read a bore small: {d} is added, half as much again either way is in the doubt.', ['d' => LengthWriter::difference($jaws)]));
+            $remarks[] = Note::info(
+                'jaws',
+                Say::with(
+                    'The calliper’s inside jaws are flat and read a bore small: {d} is added, half as much again either way is in the doubt.',
+                    ['d' => LengthWriter::difference($jaws)],
+                ),
+            );
         }
         if ($seen['apart'] > 0) {
-            $remarks[] = Note::info('between-pins', Say::with('Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.', ['d' => LengthWriter::difference($seen['apart'])]));
+            $remarks[] = Note::info(
+                'between-pins',
+                Say::with(
+                    'Read by pins: the size lies anywhere between the one that goes and the one that does not, {d} apart. Its middle is taken.',
+                    ['d' => LengthWriter::difference($seen['apart'])],
+                ),
+            );
         }
         if ($most > 1) {
-            $remarks[] = Note::info('sum-of-readings', "Typed as a sum of {$most} sizes: the gauge counts for each, by how often the size stands in the sum. Where it was one reading, type its total.");
+            $remarks[] = Note::info(
+                'sum-of-readings',
+                "Typed as a sum of {$most} sizes: the gauge counts for each, by how often the size stands in the sum. Where it was one reading, type its total.",
+            );
         }
         foreach (array_unique($seen['masters']) as $master) {
-            $remarks[] = Note::info('compared', Say::with('Compared with a master of {m}: the gauge’s long-range error drops out, the master’s own takes its place.', ['m' => LengthWriter::sizeInWords($master)]));
+            $remarks[] = Note::info(
+                'compared',
+                Say::with(
+                    'Compared with a master of {m}: the gauge’s long-range error drops out, the master’s own takes its place.',
+                    ['m' => LengthWriter::sizeInWords($master)],
+                ),
+            );
         }
         if (count($seen['tools']) > 1) {
-            $remarks[] = Note::info('several-instruments', 'Read with several instruments: each place is as sure as what read it. Set a rough reading aside where a better one took its place.');
+            $remarks[] = Note::info(
+                'several-instruments',
+                'Read with several instruments: each place is as sure as what read it. Set a rough reading aside where a better one took its place.',
+            );
         }
         $warmth = new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K);
 
-        return (new Readings($surface->kind, $taken, $taken[0]->instrument ?? $tools->named($readings[0]->instrument), $warmth, $remarks, $elsewhere))->found();
+        return (new Readings(
+            $surface->kind,
+            $taken,
+            $taken[0]->instrument ?? $tools->named($readings[0]->instrument),
+            $warmth,
+            $remarks,
+            $elsewhere,
+        ))->found();
     }
 
-    /** The gauge's zero error counts as often as its sizes do: not at all in a difference, or where it was set on a master. */
+    /**
+     * The gauge's zero error counts as often as its sizes do: not at all in a difference, or where it was set on a
+     * master.
+     */
     private static function correction(ReadingFacts $r): float
     {
-        return $r->correctionMm === null || $r->value->masterMm !== null ? 0.0 : $r->correctionMm * array_sum($r->value->weights);
+        return $r->correctionMm === null || $r->value->masterMm !== null
+            ? 0.0
+            : $r->correctionMm * array_sum($r->value->weights);
     }
 
     public static function material(PartFacts $part): ?Material

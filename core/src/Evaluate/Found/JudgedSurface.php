@@ -14,7 +14,9 @@ use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\Nominal;
 
-/** What was found of a surface that is measured, and whether it was read well enough for the joints that stand on it. */
+/**
+ * What was found of a surface that is measured, and whether it was read well enough for the joints that stand on it.
+ */
 final readonly class JudgedSurface
 {
     /**
@@ -51,13 +53,23 @@ final readonly class JudgedSurface
             }
             $size = $out->found[$surface->id] ?? null;
             $readings = $facts->readingsOf($surface->id);
-            $judged[] = new self($surface, $size, $good, $decides, $readings, CoolDown::of($facts, $surface, $readings, $size), new Meaning);
+            $judged[] = new self(
+                $surface,
+                $size,
+                $good,
+                $decides,
+                $readings,
+                CoolDown::of($facts, $surface, $readings, $size),
+                new Meaning(),
+            );
         }
 
         return $judged;
     }
 
-    /** @return list<string> what the mechanics of a press need beside the two diameters: the engaged length, and the walls along it */
+    /**
+     * @return list<string> what the mechanics of a press need beside the two diameters: the engaged length, and the walls along it
+     */
     private static function needed(Outcome $out): array
     {
         $needed = [];
@@ -72,13 +84,16 @@ final readonly class JudgedSurface
 
     private static function worse(?GoodEnough $a, ?GoodEnough $b): ?GoodEnough
     {
-        return $a === null || $b !== null && $b->ratio < $a->ratio ? $b : $a;
+        return $a === null || ($b !== null && $b->ratio < $a->ratio) ? $b : $a;
     }
 
-    /** It has to be read before the job can go on: something is sized from it, or it matters and is there to be read. */
+    /**
+     * It has to be read before the job can go on: something is sized from it, or it matters and is there to be read.
+     */
     public function mustMeasure(): bool
     {
-        return $this->decides || $this->surface->criticality->mustMeasure() && $this->surface->condition !== Condition::Missing;
+        return $this->decides
+            || ($this->surface->criticality->mustMeasure() && $this->surface->condition !== Condition::Missing);
     }
 
     /** What it was meant to be; null before it is measured, and beyond the sizes it is asked for. */

@@ -14,8 +14,10 @@ use Oldpart\Core\Picture\AxisFace;
 use Oldpart\Core\Shape\SurfaceType;
 
 /**
- * A loop from faces pointed at in order, from one side of the gap round to the other. Two faces of one part are joined by its lengths;
- * two of different parts lie on each other. The signs follow from which way the walk goes and which way the first face looks: two faces
+ * A loop from faces pointed at in order, from one side of the gap round to the other. Two faces of one part are joined
+ * by its lengths;
+ * two of different parts lie on each other. The signs follow from which way the walk goes and which way the first face
+ * looks: two faces
  * that look at each other have a gap between them, two that look the same way a step.
  */
 final readonly class LoopFromFaces implements \JsonSerializable
@@ -37,7 +39,13 @@ final readonly class LoopFromFaces implements \JsonSerializable
     {
         $faces = array_map(static fn (string $id): array => self::face($shapes, $id), $ids);
         if (count($faces) < 2) {
-            return new self('', [], $faces === [] ? 'Point at the faces in order: first the one at one side of the gap, last the one at its other side.' : 'Go on: the next face of this part, or the face that lies on it.');
+            return new self(
+                '',
+                [],
+                $faces === []
+                    ? 'Point at the faces in order: first the one at one side of the gap, last the one at its other side.'
+                    : 'Go on: the next face of this part, or the face that lies on it.',
+            );
         }
         $lengths = [];
         $walked = false;
@@ -46,12 +54,22 @@ final readonly class LoopFromFaces implements \JsonSerializable
             if ($from['part'] === $to['part']) {
                 $path = self::path($facts, $shapes, $from, $to);
                 if ($path === null) {
-                    return self::stopped($lengths, "No length of “{$facts->part($from['part'])?->name}” runs from “{$from['face']->name}” to “{$to['face']->name}” yet. Add it at Survey, as a length, and measure it.");
+                    return self::stopped(
+                        $lengths,
+                        "No length of “{$facts->part(
+                            $from['part'],
+                        )?->name}” runs from “{$from['face']->name}” to “{$to['face']->name}” yet. Add it at Survey, as a length, and measure it.",
+                    );
                 }
                 $lengths = [...$lengths, ...$path];
                 $walked = true;
             } elseif ($from['face']->looks !== 0 && $from['face']->looks === $to['face']->looks) {
-                return self::stopped($lengths, "“{$from['face']->name}” and “{$to['face']->name}” look the same way, so they can't lie on each other. A face is missing between them: ".self::between($shapes, $from, $to).'.');
+                return self::stopped(
+                    $lengths,
+                    "“{$from['face']->name}” and “{$to['face']->name}” look the same way, so they can't lie on each other. A face is missing between them: ".
+                        self::between($shapes, $from, $to).
+                        '.',
+                );
             }
         }
         [$first, $last] = [$faces[0], $faces[count($faces) - 1]];
@@ -59,17 +77,31 @@ final readonly class LoopFromFaces implements \JsonSerializable
             return self::stopped([], 'Go on across this part, to its other face.');
         }
         if ($first['part'] === $last['part']) {
-            return self::stopped($lengths, 'It is back on the part it began with. The last face has to be one of another part, across the gap from the first.');
+            return self::stopped(
+                $lengths,
+                'It is back on the part it began with. The last face has to be one of another part, across the gap from the first.',
+            );
         }
         [$a, $b] = [$first['face'], $last['face']];
         $looks = $a->looks !== 0 ? $a->looks : -$b->looks;
-        $turned = array_map(static fn (LoopLength $l): LoopLength => $looks >= 0 ? $l : new LoopLength($l->name, $l->surface, null, null, null, ! $l->opens, $l->spread), $lengths);
+        $turned = array_map(
+            static fn (LoopLength $l): LoopLength => $looks >= 0
+                ? $l
+                : new LoopLength($l->name, $l->surface, null, null, null, ! $l->opens, $l->spread),
+            $lengths,
+        );
         if ($a->looks !== 0 && $a->looks === $b->looks) {
             return new self("“{$b->name}” beyond “{$a->name}”", $turned, null);
         }
-        $drawn = array_map(static fn (LoopLength $l): float => $l->direction() * self::drawnMm($facts, $shapes, $l), $turned);
+        $drawn = array_map(
+            static fn (LoopLength $l): float => $l->direction() * self::drawnMm($facts, $shapes, $l),
+            $turned,
+        );
         if (array_sum($drawn) < -0.02 * array_sum(array_map(abs(...), $drawn))) {
-            return self::stopped($lengths, "“{$b->name}” lies behind “{$a->name}” as you went, so there is no gap between them. Another last face is missing, or the walk goes the wrong way: take one face back.");
+            return self::stopped(
+                $lengths,
+                "“{$b->name}” lies behind “{$a->name}” as you went, so there is no gap between them. Another last face is missing, or the walk goes the wrong way: take one face back.",
+            );
         }
 
         return new self("Between “{$a->name}” and “{$b->name}”", $turned, null);
@@ -130,8 +162,17 @@ final readonly class LoopFromFaces implements \JsonSerializable
             $seen[] = $at;
             foreach ($edges as [$surface, $a, $b]) {
                 foreach ([[$a, $b, true], [$b, $a, false]] as [$here, $there, $right]) {
-                    if ($same($here, $at) && array_filter($seen, static fn (float $s): bool => $same($s, $there)) === []) {
-                        $queue[] = [$there, [...$path, new LoopLength($surface->name, $surface->id, null, null, null, $right, Spread::Uniform)]];
+                    if (
+                        $same($here, $at)
+                        && array_filter($seen, static fn (float $s): bool => $same($s, $there)) === []
+                    ) {
+                        $queue[] = [
+                            $there,
+                            [
+                                ...$path,
+                                new LoopLength($surface->name, $surface->id, null, null, null, $right, Spread::Uniform),
+                            ],
+                        ];
                     }
                 }
             }
@@ -162,6 +203,18 @@ final readonly class LoopFromFaces implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['name' => $this->name, 'lengths' => $this->lengths, 'missing' => $this->missing, 'closed' => $this->missing === null, 'so_far' => Say::join(array_map(static fn (LoopLength $l): Say => Say::plain(($l->opens ? '+ ' : '− ').$l->name), $this->lengths), ' ')];
+        return [
+            'name' => $this->name,
+            'lengths' => $this->lengths,
+            'missing' => $this->missing,
+            'closed' => $this->missing === null,
+            'so_far' => Say::join(
+                array_map(
+                    static fn (LoopLength $l): Say => Say::plain(($l->opens ? '+ ' : '− ').$l->name),
+                    $this->lengths,
+                ),
+                ' ',
+            ),
+        ];
     }
 }

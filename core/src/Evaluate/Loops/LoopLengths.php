@@ -22,15 +22,20 @@ use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
 
 /**
- * The lengths of all loops of a job together: what is known of each, and between which limits each open one has to lie so that
+ * The lengths of all loops of a job together: what is known of each, and between which limits each open one has to lie
+ * so that
  * every loop it stands in closes. A length solved in one loop is known in the next.
  */
 final class LoopLengths
 {
-    /** @var array<string, ?Range> limits of solved lengths, by key; null where two loops ask for lengths that no one piece has */
+    /**
+     * @var array<string, ?Range> limits of solved lengths, by key; null where two loops ask for lengths that no one piece has
+     */
     private array $solved = [];
 
-    /** @var array<string, non-empty-list<array{loop: LoopFacts, range: Range}>> what each loop asks of a length, by key */
+    /**
+     * @var array<string, non-empty-list<array{loop: LoopFacts, range: Range}>> what each loop asks of a length, by key
+     */
     private array $asked = [];
 
     /** @var array<string, SolvedLoop> by loop */
@@ -43,11 +48,19 @@ final class LoopLengths
      * @param  array<string, FoundSize>  $found
      * @param  array<string, Band>  $bands  of surfaces that a joint sizes
      */
-    public function __construct(public readonly JobFacts $facts, private readonly array $found, private readonly array $bands)
-    {
+    public function __construct(
+        public readonly JobFacts $facts,
+        private readonly array $found,
+        private readonly array $bands,
+    ) {
         foreach ($facts->loops as $loop) {
             foreach ($loop->lengths as $length) {
-                $this->noteMade($length, isset($length->surface, $bands[$length->surface]) ? new Range($bands[$length->surface]->lowerMm, $bands[$length->surface]->upperMm) : null);
+                $this->noteMade(
+                    $length,
+                    isset($length->surface, $bands[$length->surface])
+                        ? new Range($bands[$length->surface]->lowerMm, $bands[$length->surface]->upperMm)
+                        : null,
+                );
             }
         }
         do {
@@ -74,13 +87,18 @@ final class LoopLengths
     {
         $open = $this->open($loop);
 
-        return array_map(fn (LoopLength $length): LoopRow => $this->row($length, $open !== null && $open->key() === $length->key()), $loop->lengths);
+        return array_map(
+            fn (LoopLength $length): LoopRow => $this->row($length, $open !== null && $open->key() === $length->key()),
+            $loop->lengths,
+        );
     }
 
     /** The one length this loop has to say the size of; null where none is open, or more than one. */
     public function open(LoopFacts $loop): ?LoopLength
     {
-        $open = array_values(array_filter($loop->lengths, fn (LoopLength $l): bool => $this->row($l, true)->contributor === null));
+        $open = array_values(
+            array_filter($loop->lengths, fn (LoopLength $l): bool => $this->row($l, true)->contributor === null),
+        );
         $own = array_values(array_filter($open, fn (LoopLength $l): bool => $this->asks($l->key(), $loop) !== null));
 
         return match (true) {
@@ -102,7 +120,9 @@ final class LoopLengths
         return null;
     }
 
-    /** The limits that serve every loop a length stands in; null where it is not solved, or no length serves them all. */
+    /**
+     * The limits that serve every loop a length stands in; null where it is not solved, or no length serves them all.
+     */
     public function range(string $key): ?Range
     {
         return $this->solved[$key] ?? null;
@@ -117,17 +137,28 @@ final class LoopLengths
     /** @return list<array{loop: LoopFacts, range: Range}> the other loops that ask something of a length */
     public function others(string $key, LoopFacts $loop): array
     {
-        return array_values(array_filter($this->asked[$key] ?? [], static fn (array $a): bool => $a['loop']->id !== $loop->id));
+        return array_values(
+            array_filter($this->asked[$key] ?? [], static fn (array $a): bool => $a['loop']->id !== $loop->id),
+        );
     }
 
-    /** @return array<string, array{band: Band, loop: LoopFacts}> limits of surfaces to make that follow from loops, by surface */
+    /**
+     * @return array<string, array{band: Band, loop: LoopFacts}> limits of surfaces to make that follow from loops, by surface
+     */
     public function bands(): array
     {
         $bands = [];
         foreach ($this->asked as $key => $asks) {
             $surface = $this->facts->surface($key);
             $range = $this->range($key);
-            if ($surface !== null && $this->facts->partOf($surface)->origin === Origin::Make && $range !== null && $range->max > 0 && $range->max < Loop::FAR && $range->min > -Loop::FAR) {
+            if (
+                $surface !== null
+                && $this->facts->partOf($surface)->origin === Origin::Make
+                && $range !== null
+                && $range->max > 0
+                && $range->max < Loop::FAR
+                && $range->min > -Loop::FAR
+            ) {
                 $bands[$key] = ['band' => new Band(max(0.0, $range->min), $range->max), 'loop' => $asks[0]['loop']];
             }
         }
@@ -139,13 +170,22 @@ final class LoopLengths
     private function solve(LoopFacts $loop): bool
     {
         $wanted = $loop->plane ? null : $loop->wanted();
-        $open = array_values(array_filter($loop->lengths, fn (LoopLength $l): bool => $this->row($l, false)->contributor === null));
+        $open = array_values(
+            array_filter($loop->lengths, fn (LoopLength $l): bool => $this->row($l, false)->contributor === null),
+        );
         if ($wanted === null || count($open) !== 1) {
             return false;
         }
         $length = $open[0];
-        $known = array_values(array_filter(array_map(fn (LoopLength $l): ?Contributor => $this->row($l, false)->contributor, $loop->lengths)));
-        $range = $known === [] || $this->asks($length->key(), $loop) !== null ? null : Loop::of($known, $wanted)->solveFor($length->direction(), $length->weight());
+        $known = array_values(
+            array_filter(
+                array_map(fn (LoopLength $l): ?Contributor => $this->row($l, false)->contributor, $loop->lengths),
+            ),
+        );
+        $range =
+            $known === [] || $this->asks($length->key(), $loop) !== null
+                ? null
+                : Loop::of($known, $wanted)->solveFor($length->direction(), $length->weight());
         if ($range !== null) {
             $this->asked[$length->key()][] = ['loop' => $loop, 'range' => $range];
             $this->noteMade($length, $range);
@@ -154,15 +194,21 @@ final class LoopLengths
         return $range !== null;
     }
 
-    /** A piece counts as made once its log has come inside its limits, or past them: until then it is still being cut. */
+    /**
+     * A piece counts as made once its log has come inside its limits, or past them: until then it is still being cut.
+     */
     private function noteMade(LoopLength $length, ?Range $limits): void
     {
         $surface = $length->surface === null ? null : $this->facts->surface($length->surface);
-        $range = $surface === null || $limits === null || $this->facts->partOf($surface)->origin !== Origin::Make ? null : CutLog::of($this->facts, $surface, Phase::Only)->made();
+        $range =
+            $surface === null || $limits === null || $this->facts->partOf($surface)->origin !== Origin::Make
+                ? null
+                : CutLog::of($this->facts, $surface, Phase::Only)->made();
         if ($surface === null || $range === null || $limits === null) {
             return;
         }
-        $done = $surface->kind === SurfaceKind::Bore ? $range->middle() >= $limits->min : $range->middle() <= $limits->max;
+        $done =
+            $surface->kind === SurfaceKind::Bore ? $range->middle() >= $limits->min : $range->middle() <= $limits->max;
         if ($done) {
             $this->made[$surface->id] = $range;
         }
@@ -173,22 +219,67 @@ final class LoopLengths
     {
         $surface = $length->surface === null ? null : $this->facts->surface($length->surface);
         $make = fn (SizeFrom $from, float $size, float $plus, float $minus, Spread $spread): LoopRow => new LoopRow(
-            $length, $from, new Contributor($length->name, $size, $plus, $minus, $length->direction(), $spread, weight: $length->weight()), $this->growth($length, $size), $this->inUseC($length),
+            $length,
+            $from,
+            new Contributor(
+                $length->name,
+                $size,
+                $plus,
+                $minus,
+                $length->direction(),
+                $spread,
+                weight: $length->weight(),
+            ),
+            $this->growth($length, $size),
+            $this->inUseC($length),
         );
         $range = $own ? null : $this->range($length->key());
 
         return match (true) {
-            $surface !== null && isset($this->made[$surface->id]) => $make(SizeFrom::Made, $this->made[$surface->id]->middle(), $this->made[$surface->id]->width() / 2, $this->made[$surface->id]->width() / 2, Spread::Measured),
-            $surface !== null && isset($this->bands[$surface->id]) => $make(SizeFrom::ToMake, $this->bands[$surface->id]->middleMm(), $this->bands[$surface->id]->widthMm() / 2, $this->bands[$surface->id]->widthMm() / 2, Spread::Uniform),
+            $surface !== null && isset($this->made[$surface->id]) => $make(
+                SizeFrom::Made,
+                $this->made[$surface->id]->middle(),
+                $this->made[$surface->id]->width() / 2,
+                $this->made[$surface->id]->width() / 2,
+                Spread::Measured,
+            ),
+            $surface !== null && isset($this->bands[$surface->id]) => $make(
+                SizeFrom::ToMake,
+                $this->bands[$surface->id]->middleMm(),
+                $this->bands[$surface->id]->widthMm() / 2,
+                $this->bands[$surface->id]->widthMm() / 2,
+                Spread::Uniform,
+            ),
             $surface !== null && isset($this->found[$surface->id]) => $this->asFound($this->found[$surface->id], $make),
-            $length->size !== null => $make(SizeFrom::Typed, $length->size->length->mm, $length->plus->length->mm ?? 0.0, $length->minus->length->mm ?? 0.0, $length->spread),
-            $range !== null && $range->min > -Loop::FAR && $range->max < Loop::FAR => $make(SizeFrom::ToMake, $range->middle(), $range->width() / 2, $range->width() / 2, Spread::Uniform),
-            default => new LoopRow($length, $surface === null ? SizeFrom::Open : ($this->facts->partOf($surface)->origin === Origin::Make ? SizeFrom::ToMake : SizeFrom::NotMeasured), null),
+            $length->size !== null => $make(
+                SizeFrom::Typed,
+                $length->size->length->mm,
+                $length->plus->length->mm ?? 0.0,
+                $length->minus->length->mm ?? 0.0,
+                $length->spread,
+            ),
+            $range !== null && $range->min > -Loop::FAR && $range->max < Loop::FAR => $make(
+                SizeFrom::ToMake,
+                $range->middle(),
+                $range->width() / 2,
+                $range->width() / 2,
+                Spread::Uniform,
+            ),
+            default => new LoopRow(
+                $length,
+                $surface === null
+                    ? SizeFrom::Open
+                    : ($this->facts->partOf($surface)->origin === Origin::Make
+                        ? SizeFrom::ToMake
+                        : SizeFrom::NotMeasured),
+                null,
+            ),
         };
     }
 
     /**
-     * A found length by its mean; where its faces are out of parallel by more than the gauge can tell, from its least spot to its greatest.
+     * A found length by its mean; where its faces are out of parallel by more than the gauge can tell, from its least
+     * spot to its greatest.
      *
      * @param  \Closure(SizeFrom, float, float, float, Spread): LoopRow  $make
      */
@@ -198,7 +289,13 @@ final class LoopLengths
         $half = $between / 2 + $found->u95Mm;
 
         return $found->kind === SurfaceKind::Length && $between > 2 * $found->u95Mm
-            ? $make(SizeFrom::OutOfParallel, ($found->largestMm() + $found->smallestMm()) / 2, $half, $half, Spread::Uniform)
+            ? $make(
+                SizeFrom::OutOfParallel,
+                ($found->largestMm() + $found->smallestMm()) / 2,
+                $half,
+                $half,
+                Spread::Uniform,
+            )
             : $make(SizeFrom::Found, $found->meanMm, $found->u95MeanMm, $found->u95MeanMm, Spread::Measured);
     }
 
@@ -214,10 +311,17 @@ final class LoopLengths
     private function growth(LoopLength $length, float $mm): ?float
     {
         $surface = $length->surface === null ? null : $this->facts->surface($length->surface);
-        $material = $length->material !== null ? Material::named($length->material, 'material') : ($surface === null ? null : FoundSurfaces::material($this->facts->partOf($surface)));
+        $material =
+            $length->material !== null
+                ? Material::named($length->material, 'material')
+                : ($surface === null
+                    ? null
+                    : FoundSurfaces::material($this->facts->partOf($surface)));
 
         $celsius = $this->inUseC($length);
 
-        return $celsius === null || $material?->alphaPerK === null ? null : $mm * $material->alphaPerK * ($celsius - 20.0);
+        return $celsius === null || $material?->alphaPerK === null
+            ? null
+            : $mm * $material->alphaPerK * ($celsius - 20.0);
     }
 }

@@ -18,14 +18,21 @@ final readonly class LoopRow
      * @param  ?float  $inUseC  how warm it gets: its own, or as the whole job runs
      * @param  ?float  $growthMm  how much longer it is as warm as in use; null where it stays cold, or its material is not known
      */
-    public function __construct(public LoopLength $length, public SizeFrom $from, public ?Contributor $contributor, public ?float $growthMm = null, public ?float $inUseC = null)
-    {
+    public function __construct(
+        public LoopLength $length,
+        public SizeFrom $from,
+        public ?Contributor $contributor,
+        public ?float $growthMm = null,
+        public ?float $inUseC = null,
+    ) {
     }
 
     /** A size that somebody planned, and may plan anew. */
     public function isTyped(): bool
     {
-        return $this->from === SizeFrom::Typed && $this->length->origin === LengthOrigin::Plan && $this->contributor?->spread !== Spread::Measured;
+        return $this->from === SizeFrom::Typed
+            && $this->length->origin === LengthOrigin::Plan
+            && $this->contributor?->spread !== Spread::Measured;
     }
 
     public function isToMake(): bool
@@ -36,12 +43,22 @@ final readonly class LoopRow
     /** A length that is there: found, measured, or made. */
     public function isThere(): bool
     {
-        return $this->contributor !== null && ($this->from === SizeFrom::Typed ? $this->length->origin === LengthOrigin::There : $this->contributor->spread === Spread::Measured || in_array($this->from, [SizeFrom::Found, SizeFrom::OutOfParallel], true));
+        return $this->contributor !== null
+            && ($this->from === SizeFrom::Typed
+                ? $this->length->origin === LengthOrigin::There
+                : $this->contributor->spread === Spread::Measured
+                    || in_array($this->from, [SizeFrom::Found, SizeFrom::OutOfParallel], true));
     }
 
     /** The length as it is at its own temperature in use. */
     public function inUse(): ?Contributor
     {
-        return $this->contributor === null ? null : $this->contributor->resized($this->contributor->sizeMm + ($this->growthMm ?? 0.0), $this->contributor->plusMm, $this->contributor->minusMm);
+        return $this->contributor === null
+            ? null
+            : $this->contributor->resized(
+                $this->contributor->sizeMm + ($this->growthMm ?? 0.0),
+                $this->contributor->plusMm,
+                $this->contributor->minusMm,
+            );
     }
 }

@@ -22,7 +22,10 @@ use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
 
-/** A loop of the job worked out: how it closes with what was found, what is planned and what was typed; and what one open length has to be. */
+/**
+ * A loop of the job worked out: how it closes with what was found, what is planned and what was typed; and what one
+ * open length has to be.
+ */
 final class SolvedLoop
 {
     /** @var ?list<Remedy> worked out once it is asked for */
@@ -35,8 +38,17 @@ final class SolvedLoop
      * @param  ?Loop  $loop  null while a length is open, or nothing is known
      * @param  ?Loop  $rest  of the lengths that are known, where just one is open
      */
-    private function __construct(public readonly LoopFacts $facts, public readonly array $rows, public readonly ?Loop $loop, public readonly ?Loop $rest, public readonly ?LoopLength $open, public readonly LoopLengths $lengths, public readonly ?Say $blocked, private readonly ShopFacts $shop, public readonly bool $withheld)
-    {
+    private function __construct(
+        public readonly LoopFacts $facts,
+        public readonly array $rows,
+        public readonly ?Loop $loop,
+        public readonly ?Loop $rest,
+        public readonly ?LoopLength $open,
+        public readonly LoopLengths $lengths,
+        public readonly ?Say $blocked,
+        private readonly ShopFacts $shop,
+        public readonly bool $withheld,
+    ) {
     }
 
     public static function of(LoopFacts $loop, LoopLengths $lengths, ShopFacts $shop, bool $withheld): self
@@ -47,16 +59,32 @@ final class SolvedLoop
         $wanted = $loop->wanted();
         $blocked = match (true) {
             $withheld => Gatekeeper::sentence(),
-            $loop->lengths === [] => Say::plain('Add the lengths in order, from one side of the gap round to the other.'),
+            $loop->lengths === [] => Say::plain(
+                'Add the lengths in order, from one side of the gap round to the other.',
+            ),
             $wanted === null => Say::plain('Say what the gap is to be: at least, at most, or both.'),
-            count($unknown) > 1 => Say::plain('Not known yet: '.implode(', ', array_map(static fn (LoopRow $r): string => $r->length->name, $unknown)).'. Measure or type all but one.'),
+            count($unknown) > 1 => Say::plain(
+                'Not known yet: '.
+                    implode(', ', array_map(static fn (LoopRow $r): string => $r->length->name, $unknown)).
+                    '. Measure or type all but one.',
+            ),
             default => null,
         };
         $wanted ??= new Range(-2 * Loop::FAR, 2 * Loop::FAR);
         $open = count($unknown) === 1 ? $unknown[0]->length : null;
         $built = $known === [] ? null : Loop::of($known, $wanted);
 
-        return new self($loop, $rows, $unknown === [] ? $built : null, $open === null ? null : $built, $open, $lengths, $blocked, $shop, $withheld);
+        return new self(
+            $loop,
+            $rows,
+            $unknown === [] ? $built : null,
+            $open === null ? null : $built,
+            $open,
+            $lengths,
+            $blocked,
+            $shop,
+            $withheld,
+        );
     }
 
     /** The chance that it closes as wanted; null while that is not known. */
@@ -72,7 +100,12 @@ final class SolvedLoop
             return null;
         }
 
-        return $this->loop === null ? $this->solved() : Say::with('closes at {n}, {chance} of 100 as wanted', ['n' => self::signed($this->loop->nominalMm()), 'chance' => Sureness::ofHundred($this->loop->chance())]);
+        return $this->loop === null
+            ? $this->solved()
+            : Say::with('closes at {n}, {chance} of 100 as wanted', [
+                'n' => self::signed($this->loop->nominalMm()),
+                'chance' => Sureness::ofHundred($this->loop->chance()),
+            ]);
     }
 
     /** The gap is too wide, and there are shims. */
@@ -81,7 +114,9 @@ final class SolvedLoop
         return $loop->worst()->max > $loop->wanted->max + 1e-9 && trim($this->shop->shims) !== '';
     }
 
-    /** @return ?list<float> the pile of the shop's shims that closes a gap that is too wide, thickest first, mm; null where none is needed, or none does */
+    /**
+     * @return ?list<float> the pile of the shop's shims that closes a gap that is too wide, thickest first, mm; null where none is needed, or none does
+     */
     public function pile(): ?array
     {
         if ($this->loop === null || $this->blocked !== null || ! $this->wantsShims($this->loop)) {
@@ -89,7 +124,9 @@ final class SolvedLoop
         }
         $needed = $this->loop->solveFor(-1);
         try {
-            return $needed === null ? null : Shims::pile(ShimStock::read($this->shop->shims, Unit::Millimetre), $needed);
+            return $needed === null
+                ? null
+                : Shims::pile(ShimStock::read($this->shop->shims, Unit::Millimetre), $needed);
         } catch (BadInput) {
             return null;
         }
@@ -105,7 +142,13 @@ final class SolvedLoop
 
         return $pile === null
             ? Say::plain('No pile of the shims in the drawer closes it for sure.')
-            : Say::with('Shim it with {pile}: it then closes at {n}.', ['pile' => Say::join(array_map(static fn (float $mm): Say => LengthWriter::sizeInWords($mm), $pile), ' + '), 'n' => LengthWriter::size(max(0.0, $this->loop->nominalMm() - array_sum($pile)))]);
+            : Say::with('Shim it with {pile}: it then closes at {n}.', [
+                'pile' => Say::join(
+                    array_map(static fn (float $mm): Say => LengthWriter::sizeInWords($mm), $pile),
+                    ' + ',
+                ),
+                'n' => LengthWriter::size(max(0.0, $this->loop->nominalMm() - array_sum($pile))),
+            ]);
     }
 
     /** @return list<Remedy> what to change so that it closes as wanted, where it may not */
@@ -129,10 +172,18 @@ final class SolvedLoop
             }
         }
 
-        return $this->remedies ??= (new Remedies($this->loop, $this->shop->latheHoldsMm))->all($typed, [...$typed, ...$made], $reserves, $faces);
+        return $this->remedies ??= (new Remedies($this->loop, $this->shop->latheHoldsMm))->all(
+            $typed,
+            [...$typed, ...$made],
+            $reserves,
+            $faces,
+        );
     }
 
-    /** The limits of the one open length that serve every loop it stands in; null where none is open, something stands in the way, or no length does. */
+    /**
+     * The limits of the one open length that serve every loop it stands in; null where none is open, something stands
+     * in the way, or no length does.
+     */
     private function openRange(): ?Range
     {
         return $this->open === null || $this->blocked !== null ? null : $this->lengths->range($this->open->key());
@@ -151,10 +202,26 @@ final class SolvedLoop
         if ($this->open === null || $key === null || $others === []) {
             return null;
         }
-        $asks = Say::join(array_map(static fn (array $a): Say => Say::with('“{loop}” asks for {range}', ['loop' => $a['loop']->name, 'range' => self::limits($a['range'])]), $others), ', ');
+        $asks = Say::join(
+            array_map(
+                static fn (array $a): Say => Say::with('“{loop}” asks for {range}', [
+                    'loop' => $a['loop']->name,
+                    'range' => self::limits($a['range']),
+                ]),
+                $others,
+            ),
+            ', ',
+        );
 
         return $this->lengths->clash($key)
-            ? Say::with('No one {name} serves both: here it would be {range}, and {others}. Change a wish, or another length.', ['name' => $this->open->name, 'range' => self::limits($this->lengths->asks($key, $this->facts) ?? new Range(0, 0)), 'others' => $asks])
+            ? Say::with(
+                'No one {name} serves both: here it would be {range}, and {others}. Change a wish, or another length.',
+                [
+                    'name' => $this->open->name,
+                    'range' => self::limits($this->lengths->asks($key, $this->facts) ?? new Range(0, 0)),
+                    'others' => $asks,
+                ],
+            )
             : Say::with('{others}: the limits here serve both.', ['others' => $asks]);
     }
 
@@ -180,10 +247,15 @@ final class SolvedLoop
         }
         $range = $this->openRange();
         if ($range === null) {
-            return Say::with('No {name} closes it for sure: the others already spread more than is wanted.', ['name' => $this->open->name]);
+            return Say::with('No {name} closes it for sure: the others already spread more than is wanted.', [
+                'name' => $this->open->name,
+            ]);
         }
         if ($range->max <= 0) {
-            return Say::with('No {name} closes it: there is no room left for one. A length is in the wrong way round, or a size is wrong.', ['name' => $this->open->name]);
+            return Say::with(
+                'No {name} closes it: there is no room left for one. A length is in the wrong way round, or a size is wrong.',
+                ['name' => $this->open->name],
+            );
         }
 
         return Say::with('{name}: {limits}.', ['name' => $this->open->name, 'limits' => self::limits($range)]);
@@ -199,32 +271,79 @@ final class SolvedLoop
     private function filled(): ?Loop
     {
         $range = $this->openRange();
-        if ($range === null || $this->rest === null || $this->open === null || $range->max <= 0 || $range->max > Loop::FAR || $range->min < -Loop::FAR) {
+        if (
+            $range === null
+            || $this->rest === null
+            || $this->open === null
+            || $range->max <= 0
+            || $range->max > Loop::FAR
+            || $range->min < -Loop::FAR
+        ) {
             return null;
         }
         $band = $this->openBand($range);
-        $open = new Contributor($this->open->name, $band->middleMm(), $band->widthMm() / 2, $band->widthMm() / 2, $this->open->direction(), weight: $this->open->weight());
+        $open = new Contributor(
+            $this->open->name,
+            $band->middleMm(),
+            $band->widthMm() / 2,
+            $band->widthMm() / 2,
+            $this->open->direction(),
+            weight: $this->open->weight(),
+        );
 
-        return Loop::of(array_map(static fn (LoopRow $row): Contributor => $row->contributor ?? $open, $this->rows), $this->rest->wanted);
+        return Loop::of(
+            array_map(static fn (LoopRow $row): Contributor => $row->contributor ?? $open, $this->rows),
+            $this->rest->wanted,
+        );
     }
 
-    /** @return ?array{closes_at: Say, worst: Say, chance: float, sure: Sureness, says: Say, unknown: ?string} as it closes with each length at its own temperature in use; null where no temperature is typed */
+    /**
+     * @return ?array{closes_at: Say, worst: Say, chance: float, sure: Sureness, says: Say, unknown: ?string} as it closes with each length at its own temperature in use; null where no temperature is typed
+     */
     public function inUse(): ?array
     {
         $warm = array_filter($this->rows, static fn (LoopRow $r): bool => $r->growthMm !== null);
         if ($this->loop === null || $this->blocked !== null || $warm === []) {
             return null;
         }
-        $loop = Loop::of(array_values(array_filter(array_map(static fn (LoopRow $r): ?Contributor => $r->inUse(), $this->rows))), $this->loop->wanted);
-        $asJob = array_values(array_filter($this->rows, static fn (LoopRow $r): bool => $r->inUseC !== null && $r->length->inUseC === null));
-        $unknown = array_map(static fn (LoopRow $r): string => $r->length->name, array_values(array_filter($this->rows, static fn (LoopRow $r): bool => $r->inUseC !== null && $r->growthMm === null)));
+        $loop = Loop::of(
+            array_values(array_filter(array_map(static fn (LoopRow $r): ?Contributor => $r->inUse(), $this->rows))),
+            $this->loop->wanted,
+        );
+        $asJob = array_values(
+            array_filter(
+                $this->rows,
+                static fn (LoopRow $r): bool => $r->inUseC !== null && $r->length->inUseC === null,
+            ),
+        );
+        $unknown = array_map(
+            static fn (LoopRow $r): string => $r->length->name,
+            array_values(
+                array_filter($this->rows, static fn (LoopRow $r): bool => $r->inUseC !== null && $r->growthMm === null),
+            ),
+        );
 
         return [
-            'closes_at' => self::signed($loop->nominalMm()), 'worst' => self::between($loop->worst()), 'chance' => $loop->chance(), 'sure' => Sureness::of($loop->chance(), 'as wanted, warm too', '{n} of 100 as wanted, warm'),
-            'says' => Say::with('Warm as in use it closes at {n}, {by} {which} than cold.'.($asJob === [] ? '' : ' Where no temperature of its own is typed, '.number_format((float) $asJob[0]->inUseC).' °C as it runs counts.'), [
-                'n' => self::signed($loop->nominalMm()), 'by' => LengthWriter::difference($loop->nominalMm() - $this->loop->nominalMm()), 'which' => $loop->nominalMm() > $this->loop->nominalMm() ? 'wider' : 'narrower',
-            ]),
-            'unknown' => $unknown === [] ? null : 'Of what metal is “'.implode('”, “', $unknown).'”? Without that its growth is not counted.',
+            'closes_at' => self::signed($loop->nominalMm()),
+            'worst' => self::between($loop->worst()),
+            'chance' => $loop->chance(),
+            'sure' => Sureness::of($loop->chance(), 'as wanted, warm too', '{n} of 100 as wanted, warm'),
+            'says' => Say::with(
+                'Warm as in use it closes at {n}, {by} {which} than cold.'.
+                    ($asJob === []
+                        ? ''
+                        : ' Where no temperature of its own is typed, '.
+                            number_format((float) $asJob[0]->inUseC).
+                            ' °C as it runs counts.'),
+                [
+                    'n' => self::signed($loop->nominalMm()),
+                    'by' => LengthWriter::difference($loop->nominalMm() - $this->loop->nominalMm()),
+                    'which' => $loop->nominalMm() > $this->loop->nominalMm() ? 'wider' : 'narrower',
+                ],
+            ),
+            'unknown' => $unknown === []
+                    ? null
+                    : 'Of what metal is “'.implode('”, “', $unknown).'”? Without that its growth is not counted.',
         ];
     }
 
@@ -241,7 +360,7 @@ final class SolvedLoop
     /** The loop to draw, its open length as it is to be made; null while that can't be drawn, or is withheld. */
     public function drawn(): ?Loop
     {
-        return $this->withheld ? null : $this->loop ?? $this->filled ??= $this->filled();
+        return $this->withheld ? null : $this->loop ?? ($this->filled ??= $this->filled());
     }
 
     /** @return list<array{name: string, loop: Loop}> the other closings on the same chain */
@@ -251,7 +370,10 @@ final class SolvedLoop
         $beside = [];
         foreach ($this->lengths->facts->loops as $other) {
             $shared = array_filter($other->lengths, static fn (LoopLength $l): bool => in_array($l->key(), $keys, true));
-            $drawn = $other->id === $this->facts->id || $other->plane || $other->wanted() === null || $shared === [] ? null : $this->lengths->answer($other, $this->shop, $this->withheld)->drawn();
+            $drawn =
+                $other->id === $this->facts->id || $other->plane || $other->wanted() === null || $shared === []
+                    ? null
+                    : $this->lengths->answer($other, $this->shop, $this->withheld)->drawn();
             if ($drawn !== null) {
                 $beside[] = ['name' => $other->name, 'loop' => $drawn];
             }
@@ -260,19 +382,32 @@ final class SolvedLoop
         return $beside;
     }
 
-    /** @return ?array{name: string, aim: Say, limit: Say} the open length for the make card, aimed midway between its limits */
+    /**
+     * @return ?array{name: string, aim: Say, limit: Say} the open length for the make card, aimed midway between its limits
+     */
     public function length(): ?array
     {
         $range = $this->openRange();
         // A surface to make has a line of its own.
-        if ($range === null || $this->open === null || $range->max <= 0 || isset($this->lengths->bands()[$this->open->key()])) {
+        if (
+            $range === null
+            || $this->open === null
+            || $range->max <= 0
+            || isset($this->lengths->bands()[$this->open->key()])
+        ) {
             return null;
         }
         $band = $this->openBand($range);
         [$aim, $limit] = match (true) {
             $range->max > Loop::FAR => [LengthWriter::lower($band), Say::plain('or longer')],
             $range->min < -Loop::FAR => [LengthWriter::upper($band), Say::plain('or shorter')],
-            default => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)])],
+            default => [
+                LengthWriter::size($band->middleMm()),
+                Say::with('anywhere from {a} to {b}', [
+                    'a' => LengthWriter::lower($band),
+                    'b' => LengthWriter::upper($band),
+                ]),
+            ],
         };
 
         return ['name' => $this->open->name, 'aim' => $aim, 'limit' => $limit];

@@ -12,7 +12,8 @@ use Oldpart\Core\Quantity\Range;
 final class AchievedFit
 {
     /**
-     * Clearance of the made part in its mate, with both doubts in quadrature, mm; null while it is not made. Source: JCGM 100.
+     * Clearance of the made part in its mate, with both doubts in quadrature, mm; null while it is not made. Source:
+     * JCGM 100.
      *
      * @param  list<CutProgress>  $making
      */
@@ -27,7 +28,9 @@ final class AchievedFit
             $other = self::madeSize($making, $joint->toTable->other->id);
             $clearance = $other === null ? 0.0 : ($joint->makesInner() ? $other[0] - $size : $size - $other[0]);
 
-            return $other === null ? null : new Range($clearance - hypot($doubt, $other[1]), $clearance + hypot($doubt, $other[1]));
+            return $other === null
+                ? null
+                : new Range($clearance - hypot($doubt, $other[1]), $clearance + hypot($doubt, $other[1]));
         }
         $found = $joint->mateFound;
         if ($found === null) {

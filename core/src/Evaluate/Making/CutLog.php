@@ -20,15 +20,26 @@ use Oldpart\Core\Quantity\Range;
 final readonly class CutLog
 {
     /** @param  list<CutFacts>  $cuts oldest first */
-    private function __construct(public array $cuts, private SurfaceKind $kind, private Warmth $warmth, private float $roomC, private InstrumentSet $tools)
-    {
+    private function __construct(
+        public array $cuts,
+        private SurfaceKind $kind,
+        private Warmth $warmth,
+        private float $roomC,
+        private InstrumentSet $tools,
+    ) {
     }
 
     public static function of(JobFacts $facts, SurfaceFacts $surface, Phase $phase): self
     {
         $alpha = FoundSurfaces::material($facts->partOf($surface))->alphaPerK ?? Warmth::STEEL;
 
-        return new self($facts->cutsOf($surface->id, $phase), $surface->kind, new Warmth($alpha, halfWidthK: FoundSurfaces::TEMPERATURE_UNSURE_K), $facts->shop->temperatureC, $facts->shop->instruments);
+        return new self(
+            $facts->cutsOf($surface->id, $phase),
+            $surface->kind,
+            new Warmth($alpha, halfWidthK: FoundSurfaces::TEMPERATURE_UNSURE_K),
+            $facts->shop->temperatureC,
+            $facts->shop->instruments,
+        );
     }
 
     /** @return list<float> sizes at 20 °C after each cut, mm */
@@ -52,7 +63,9 @@ final readonly class CutLog
     {
         $last = $this->last();
 
-        return $last === null || $last->partC === null ? 0.0 : $last->after->length->mm * $this->warmth->alphaPart * ($last->partC - $this->roomC);
+        return $last === null || $last->partC === null
+            ? 0.0
+            : $last->after->length->mm * $this->warmth->alphaPart * ($last->partC - $this->roomC);
     }
 
     /** U95 of the last size, mm: of its gauge, and of how warm it was. */
@@ -60,14 +73,25 @@ final readonly class CutLog
     {
         $last = $this->last();
 
-        return $last === null ? 0.0 : (new Readings($this->kind, [$this->reading($last)], $this->tools->named($last->instrument), $this->warmth))->found()->u95Mm;
+        return $last === null
+            ? 0.0
+            : (new Readings(
+                $this->kind,
+                [$this->reading($last)],
+                $this->tools->named($last->instrument),
+                $this->warmth,
+            ))->found()->u95Mm;
     }
 
     private function reading(CutFacts $cut): Reading
     {
         $mm = $cut->after->length->mm;
 
-        return new Reading($mm + $this->tools->named($cut->instrument)->jawShiftMm($this->kind, $mm)->middle(), partC: $cut->partC ?? $this->roomC, gaugeC: $this->roomC);
+        return new Reading(
+            $mm + $this->tools->named($cut->instrument)->jawShiftMm($this->kind, $mm)->middle(),
+            partC: $cut->partC ?? $this->roomC,
+            gaugeC: $this->roomC,
+        );
     }
 
     /** The last size with its doubt, mm; null when nothing is logged. */

@@ -37,9 +37,11 @@ final readonly class CutProgress
         $now = $sizes[count($sizes) - 1];
 
         return new self(
-            $entry, $log,
+            $entry,
+            $log,
             NextCut::toward($entry->surface->kind, $entry->band, $now, $rough, self::history($entry, $log)),
-            Acceptance::of($now, $log->u95(), $entry->band), $rough,
+            Acceptance::of($now, $log->u95(), $entry->band),
+            $rough,
         );
     }
 
@@ -94,10 +96,22 @@ final readonly class CutProgress
         $notes = $this->next->notes ?? [];
         $shift = $this->log->warmShift();
         if (abs($shift) > 0.1 * $this->entry->band->widthMm()) {
-            $notes[] = Note::caution('cut-warm', Say::with('Read warm: it will shrink by {s}. The size here is corrected for it, but let it cool before you accept it.', ['s' => LengthWriter::difference($shift)]));
+            $notes[] = Note::caution(
+                'cut-warm',
+                Say::with(
+                    'Read warm: it will shrink by {s}. The size here is corrected for it, but let it cool before you accept it.',
+                    ['s' => LengthWriter::difference($shift)],
+                ),
+            );
         }
         if ($this->verdict === Acceptance::CannotTell) {
-            $notes[] = Note::caution('cannot-tell', Say::with('It is within ±{u} of a limit: the reading can’t tell which side. Read it with something surer before you accept it.', ['u' => LengthWriter::difference($this->log->u95())]));
+            $notes[] = Note::caution(
+                'cannot-tell',
+                Say::with(
+                    'It is within ±{u} of a limit: the reading can’t tell which side. Read it with something surer before you accept it.',
+                    ['u' => LengthWriter::difference($this->log->u95())],
+                ),
+            );
         }
 
         return $notes;

@@ -49,14 +49,29 @@ final readonly class MakeCard
         };
         $closing = $surface->kind === SurfaceKind::Bore ? $this->pressOn($surface) : null;
         if ($closing === null) {
-            return [new MakeEntry($surface, Phase::Only, $surface->name, $answer->joint->id, $answer->band(), $answer->blocked, $answer->goodEnough, [], $answer->notes, $goto), ...$this->otherSide($answer, $goto)];
+            return [
+                new MakeEntry(
+                    $surface,
+                    Phase::Only,
+                    $surface->name,
+                    $answer->joint->id,
+                    $answer->band(),
+                    $answer->blocked,
+                    $answer->goodEnough,
+                    [],
+                    $answer->notes,
+                    $goto,
+                ),
+                ...$this->otherSide($answer, $goto),
+            ];
         }
 
         return $this->boreEntries($surface, $answer, $closing, $goto);
     }
 
     /**
-     * Lengths to make that follow from loops: a surface's own, with its limits; those without two limits stay with their loop.
+     * Lengths to make that follow from loops: a surface's own, with its limits; those without two limits stay with
+     * their loop.
      *
      * @param  array<string, Band>  $bands  of surfaces that a joint sizes already
      * @return list<MakeEntry>
@@ -67,7 +82,18 @@ final readonly class MakeCard
         foreach ($withheld ? [] : $lengths->bands() as $id => ['band' => $band, 'loop' => $loop]) {
             $surface = $facts->surface($id);
             if ($surface !== null && ! isset($bands[$id])) {
-                $entries[] = new MakeEntry($surface, Phase::Only, $surface->name, $loop->id, $band, null, null, [Say::with('For “{loop}”.', ['loop' => $loop->name])], [], ['stage' => 'size', 'surface' => $loop->id]);
+                $entries[] = new MakeEntry(
+                    $surface,
+                    Phase::Only,
+                    $surface->name,
+                    $loop->id,
+                    $band,
+                    null,
+                    null,
+                    [Say::with('For “{loop}”.', ['loop' => $loop->name])],
+                    [],
+                    ['stage' => 'size', 'surface' => $loop->id],
+                );
             }
         }
 
@@ -84,7 +110,22 @@ final readonly class MakeCard
     {
         $other = $answer->toTable?->other;
 
-        return $other === null ? [] : [new MakeEntry($other, Phase::Only, $other->name, $answer->joint->id, $answer->withheld ? null : $answer->toTable->otherSized?->band, $answer->blocked, null, [], [], $goto)];
+        return $other === null
+            ? []
+            : [
+                new MakeEntry(
+                    $other,
+                    Phase::Only,
+                    $other->name,
+                    $answer->joint->id,
+                    $answer->withheld ? null : $answer->toTable->otherSized?->band,
+                    $answer->blocked,
+                    null,
+                    [],
+                    [],
+                    $goto,
+                ),
+            ];
     }
 
     /**
@@ -97,34 +138,95 @@ final readonly class MakeCard
     {
         $after = $answer->band();
         $range = $press->press?->boreClosingMm;
-        $afterEntry = new MakeEntry($surface, Phase::After, "{$surface->name}, after pressing", $answer->joint->id, $after, $answer->blocked, $answer->goodEnough, [], $answer->notes, $goto);
+        $afterEntry = new MakeEntry(
+            $surface,
+            Phase::After,
+            "{$surface->name}, after pressing",
+            $answer->joint->id,
+            $after,
+            $answer->blocked,
+            $answer->goodEnough,
+            [],
+            $answer->notes,
+            $goto,
+        );
         if ($after === null) {
             return [$afterEntry];
         }
         if ($range === null) {
-            $why = $press->blocked !== null
-                ? Say::with('It closes when pressed; by how much follows once “{joint}” is sized.', ['joint' => $press->joint->name])
-                : $press->pressBlocked ?? Say::plain('Choose the press fit first.');
+            $why =
+                $press->blocked !== null
+                    ? Say::with('It closes when pressed; by how much follows once “{joint}” is sized.', [
+                        'joint' => $press->joint->name,
+                    ])
+                    : $press->pressBlocked ?? Say::plain('Choose the press fit first.');
 
-            return [new MakeEntry($surface, Phase::Before, "{$surface->name}, before pressing", $answer->joint->id, null, $why, null, [], [], ['stage' => $press->blocked !== null ? 'measure' : 'survey', 'surface' => $press->mate?->id]), $afterEntry];
+            return [
+                new MakeEntry(
+                    $surface,
+                    Phase::Before,
+                    "{$surface->name}, before pressing",
+                    $answer->joint->id,
+                    null,
+                    $why,
+                    null,
+                    [],
+                    [],
+                    ['stage' => $press->blocked !== null ? 'measure' : 'survey', 'surface' => $press->mate?->id],
+                ),
+                $afterEntry,
+            ];
         }
-        $closes = Say::with('Closes {a} to {b} when pressed.', ['a' => LengthWriter::size($range->min), 'b' => LengthWriter::size($range->max)]);
+        $closes = Say::with('Closes {a} to {b} when pressed.', [
+            'a' => LengthWriter::size($range->min),
+            'b' => LengthWriter::size($range->max),
+        ]);
         if ($this->finishInPlace($surface, $answer, $press)) {
             $rough = $after->lowerMm - max(0.3, 0.01 * $after->lowerMm);
 
-            return [new MakeEntry($surface, Phase::After, $afterEntry->label, $answer->joint->id, $after, null, $answer->goodEnough, [
-                Say::with('Bore or ream it in place. Before pressing, leave it at about {r}.', ['r' => LengthWriter::size($rough)]), $closes,
-            ], $answer->notes, $goto)];
+            return [
+                new MakeEntry(
+                    $surface,
+                    Phase::After,
+                    $afterEntry->label,
+                    $answer->joint->id,
+                    $after,
+                    null,
+                    $answer->goodEnough,
+                    [
+                        Say::with('Bore or ream it in place. Before pressing, leave it at about {r}.', [
+                            'r' => LengthWriter::size($rough),
+                        ]),
+                        $closes,
+                    ],
+                    $answer->notes,
+                    $goto,
+                ),
+            ];
         }
         $before = self::before($after, $range) ?? throw new \LogicException('an empty band is finished in place');
 
         return [
-            new MakeEntry($surface, Phase::Before, "{$surface->name}, before pressing", $answer->joint->id, $before, null, $answer->goodEnough, [$closes], $answer->notes, $goto),
+            new MakeEntry(
+                $surface,
+                Phase::Before,
+                "{$surface->name}, before pressing",
+                $answer->joint->id,
+                $before,
+                null,
+                $answer->goodEnough,
+                [$closes],
+                $answer->notes,
+                $goto,
+            ),
             $afterEntry,
         ];
     }
 
-    /** Asked for, or needed: thin wall, a closing that leaves less of the band than the lathe holds, or a porous bush that is sized on a mandrel. */
+    /**
+     * Asked for, or needed: thin wall, a closing that leaves less of the band than the lathe holds, or a porous bush
+     * that is sized on a mandrel.
+     */
     public function finishInPlace(SurfaceFacts $bore, SizedJoint $answer, SizedJoint $press): bool
     {
         $after = $answer->band();
@@ -133,7 +235,12 @@ final readonly class MakeCard
         }
         $fit = $press->press->fit;
         $before = self::before($after, $press->press->boreClosingMm);
-        $needed = $before === null || $before->widthMm() < $this->facts->shop->latheHoldsMm || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm) || ($press->press->innerFactor ?? INF) < 1 || $this->isPorous($bore);
+        $needed =
+            $before === null
+            || $before->widthMm() < $this->facts->shop->latheHoldsMm
+            || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm)
+            || ($press->press->innerFactor ?? INF) < 1
+            || $this->isPorous($bore);
 
         return $before === null || ($answer->joint->finishInPlace ?? $needed);
     }
@@ -143,11 +250,19 @@ final readonly class MakeCard
         return FoundSurfaces::material($this->facts->partOf($surface))->porous ?? false;
     }
 
-    /** The joint that holds the outside of the part a bore is in: pressed, bonded or slipped in; null where it has none. */
+    /**
+     * The joint that holds the outside of the part a bore is in: pressed, bonded or slipped in; null where it has none.
+     */
     public function heldOutside(SurfaceFacts $bore): ?SizedJoint
     {
         foreach ($this->joints as $joint) {
-            if ($joint->make !== null && $joint->make->part === $bore->part && $joint->make->id === $joint->joint->inner && ! $joint->purpose->isLength && $joint->isSized()) {
+            if (
+                $joint->make !== null
+                && $joint->make->part === $bore->part
+                && $joint->make->id === $joint->joint->inner
+                && ! $joint->purpose->isLength
+                && $joint->isSized()
+            ) {
                 return $joint;
             }
         }
@@ -159,7 +274,13 @@ final readonly class MakeCard
     public function pressOn(SurfaceFacts $bore): ?SizedJoint
     {
         foreach ($this->joints as $joint) {
-            if ($joint->make !== null && $joint->make->part === $bore->part && $joint->make->id === $joint->joint->inner && $joint->canBeTight() && ! $joint->purpose->isLength) {
+            if (
+                $joint->make !== null
+                && $joint->make->part === $bore->part
+                && $joint->make->id === $joint->joint->inner
+                && $joint->canBeTight()
+                && ! $joint->purpose->isLength
+            ) {
                 return $joint;
             }
         }

@@ -45,7 +45,20 @@ final readonly class MakeEntry implements \JsonSerializable
 
     public function made(?Say $made, ?string $verdict): self
     {
-        return new self($this->surface, $this->phase, $this->label, $this->jointId, $this->band, $this->blocked, $this->reading, $this->remarks, $this->notes, $this->goto, $made, $verdict);
+        return new self(
+            $this->surface,
+            $this->phase,
+            $this->label,
+            $this->jointId,
+            $this->band,
+            $this->blocked,
+            $this->reading,
+            $this->remarks,
+            $this->notes,
+            $this->goto,
+            $made,
+            $verdict,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -54,9 +67,12 @@ final readonly class MakeEntry implements \JsonSerializable
         $bore = $this->surface->kind === SurfaceKind::Bore;
         $band = $this->band;
         $aim = $band === null ? null : ($bore ? LengthWriter::lower($band) : LengthWriter::upper($band));
-        $limit = $band === null ? null : ($bore
-            ? Say::with('stop anywhere up to {b}', ['b' => LengthWriter::upper($band)])
-            : Say::with('stop anywhere down to {b}', ['b' => LengthWriter::lower($band)]));
+        $limit =
+            $band === null
+                ? null
+                : ($bore
+                    ? Say::with('stop anywhere up to {b}', ['b' => LengthWriter::upper($band)])
+                    : Say::with('stop anywhere down to {b}', ['b' => LengthWriter::lower($band)]));
 
         return [
             'key' => $this->key(),
@@ -70,7 +86,18 @@ final readonly class MakeEntry implements \JsonSerializable
             'upper' => $band === null ? null : LengthWriter::upper($band),
             'band' => $band,
             'blocked' => $this->blocked,
-            'reading' => $this->reading === null ? null : ['verdict' => $this->reading->verdict, 'says' => Say::plain(($this->reading->verdict === 'not-good-enough' ? 'reading not good enough' : 'reading '.$this->reading->verdict).', '.$this->reading->short())],
+            'reading' => $this->reading === null
+                    ? null
+                    : [
+                        'verdict' => $this->reading->verdict,
+                        'says' => Say::plain(
+                            ($this->reading->verdict === 'not-good-enough'
+                                ? 'reading not good enough'
+                                : 'reading '.$this->reading->verdict).
+                                ', '.
+                                $this->reading->short(),
+                        ),
+                    ],
             'remarks' => $this->remarks,
             'notes' => $this->notes,
             'goto' => $this->goto,

@@ -41,7 +41,15 @@ final readonly class MakePlan
                 }
             }
 
-            return BushOrder::of($outside, $before, $after, $length, $held->canBeTight() && $card->finishInPlace($bore, $running, $held), $card->isPorous($bore), ! $held->canBeTight());
+            return BushOrder::of(
+                $outside,
+                $before,
+                $after,
+                $length,
+                $held->canBeTight() && $card->finishInPlace($bore, $running, $held),
+                $card->isPorous($bore),
+                ! $held->canBeTight(),
+            );
         }
 
         return Kind::orNull($facts->kind)?->ownOrder === true ? [] : self::operations($facts);
@@ -50,9 +58,15 @@ final readonly class MakePlan
     /** @return list<Step> the operations as quoted, where no order is worked out for the kind */
     private static function operations(JobFacts $facts): array
     {
-        return array_map(static fn (OperationFacts $o): Step => new Step(
-            $o->id, Say::plain($o->name), 'set-up '.number_format($o->setupMin).' min, '.number_format($o->runMin).' min a piece', 'as quoted',
-        ), $facts->operations);
+        return array_map(
+            static fn (OperationFacts $o): Step => new Step(
+                $o->id,
+                Say::plain($o->name),
+                'set-up '.number_format($o->setupMin).' min, '.number_format($o->runMin).' min a piece',
+                'as quoted',
+            ),
+            $facts->operations,
+        );
     }
 
     /** @param  list<SizedJoint>  $joints */

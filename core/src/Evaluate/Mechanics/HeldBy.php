@@ -19,14 +19,24 @@ use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Figure;
 
-/** What holds a joint beside its fit, and what of all that is counted: the strongest alone, as the others come in only once it has slipped or given. */
+/**
+ * What holds a joint beside its fit, and what of all that is counted: the strongest alone, as the others come in only
+ * once it has slipped or given.
+ */
 final readonly class HeldBy implements \JsonSerializable
 {
     /** What keys and pins are of where nothing is said. Common practice. */
     private const USUAL = 'low-carbon steel, cold drawn';
 
     private const NAMES = [
-        'key' => 'the key', 'cross-pin' => 'the cross pin', 'dowels' => 'the dowels', 'set-screws' => 'the set screws', 'bolts' => 'the bolts', 'weld' => 'the weld', 'taper-bush' => 'the split bush', 'knurl' => 'the knurl',
+        'key' => 'the key',
+        'cross-pin' => 'the cross pin',
+        'dowels' => 'the dowels',
+        'set-screws' => 'the set screws',
+        'bolts' => 'the bolts',
+        'weld' => 'the weld',
+        'taper-bush' => 'the split bush',
+        'knurl' => 'the knurl',
     ];
 
     /**
@@ -50,13 +60,20 @@ final readonly class HeldBy implements \JsonSerializable
         }
         $inner = $facts->surface($joint->inner);
         $outer = $facts->surface($joint->outer);
-        $known = static fn (?SurfaceFacts $s): ?float => $s === null ? null : (isset($bands[$s->id]) ? $bands[$s->id]->middleMm() : ($found[$s->id]->meanMm ?? $s->size?->length->mm));
+        $known = static fn (?SurfaceFacts $s): ?float => $s === null
+            ? null
+            : (isset($bands[$s->id])
+                ? $bands[$s->id]->middleMm()
+                : $found[$s->id]->meanMm ?? $s->size?->length->mm);
         $shaft = $known($inner) ?? $known($outer);
-        $yields = array_map(static function (?SurfaceFacts $s) use ($facts): ?float {
-            $material = $s === null ? null : FoundSurfaces::material($facts->partOf($s));
+        $yields = array_map(
+            static function (?SurfaceFacts $s) use ($facts): ?float {
+                $material = $s === null ? null : FoundSurfaces::material($facts->partOf($s));
 
-            return $material->yieldMpa ?? $material?->tensileMpa;
-        }, [$inner, $outer]);
+                return $material->yieldMpa ?? $material?->tensileMpa;
+            },
+            [$inner, $outer],
+        );
         $rows = array_map(static fn (FasteningFacts $f): array => self::row($f, $shaft, $yields), $joint->held);
 
         return new self($rows, $answer->press?->holdTorqueNm->min, $joint->needsTorqueNm);
@@ -71,15 +88,25 @@ final readonly class HeldBy implements \JsonSerializable
         $own = Material::named($f->material ?? self::USUAL, 'material')->yieldMpa;
         $weakest = $yields[0] === null || $yields[1] === null ? null : min($yields[0], $yields[1]);
         $kind = $f->kind;
-        $missing = array_keys(array_filter([
-            'the size of the joint' => $shaft === null && ! in_array($kind, [FasteningKind::Bolts, FasteningKind::Knurl], true) && ! ($kind === FasteningKind::Dowels && $f->circle !== null),
-            'what both parts are made of' => $weakest === null && in_array($kind, [FasteningKind::Key, FasteningKind::Weld], true),
-            $kind === FasteningKind::Key ? 'its width' : ($kind === FasteningKind::Weld ? 'the leg of the fillet' : 'its diameter') => $f->size === null && $kind !== FasteningKind::Knurl,
-            'its height' => $f->size2 === null && $kind === FasteningKind::Key, 'its length' => $f->long === null && $kind === FasteningKind::Key,
-            'the circle they stand on' => $f->circle === null && $kind === FasteningKind::Bolts,
-            'how tight each is' => $f->tightenNm === null && in_array($kind, [FasteningKind::SetScrews, FasteningKind::Bolts, FasteningKind::TaperBush], true),
-            'half the angle of its taper' => $f->halfAngleDeg === null && $kind === FasteningKind::TaperBush,
-        ]));
+        $missing = array_keys(
+            array_filter([
+                'the size of the joint' => $shaft === null
+                    && ! in_array($kind, [FasteningKind::Bolts, FasteningKind::Knurl], true)
+                    && ! ($kind === FasteningKind::Dowels && $f->circle !== null),
+                'what both parts are made of' => $weakest === null && in_array($kind, [FasteningKind::Key, FasteningKind::Weld], true),
+                $kind === FasteningKind::Key
+                    ? 'its width'
+                    : ($kind === FasteningKind::Weld
+                        ? 'the leg of the fillet'
+                        : 'its diameter') => $f->size === null && $kind !== FasteningKind::Knurl,
+                'its height' => $f->size2 === null && $kind === FasteningKind::Key,
+                'its length' => $f->long === null && $kind === FasteningKind::Key,
+                'the circle they stand on' => $f->circle === null && $kind === FasteningKind::Bolts,
+                'how tight each is' => $f->tightenNm === null
+                    && in_array($kind, [FasteningKind::SetScrews, FasteningKind::Bolts, FasteningKind::TaperBush], true),
+                'half the angle of its taper' => $f->halfAngleDeg === null && $kind === FasteningKind::TaperBush,
+            ]),
+        );
         if ($missing !== []) {
             return ['kind' => $kind, 'held' => null, 'blocked' => 'Still to say: '.implode(', ', $missing).'.'];
         }
@@ -87,13 +114,39 @@ final readonly class HeldBy implements \JsonSerializable
         $d = $shaft ?? 0.0;
         try {
             $held = match ($kind) {
-                FasteningKind::Key => Fastening::key($d, $size, $f->size2->length->mm ?? 0.0, $f->long->length->mm ?? 0.0, $own ?? 0.0, min($own ?? 0.0, $weakest ?? 0.0)),
+                FasteningKind::Key => Fastening::key(
+                    $d,
+                    $size,
+                    $f->size2->length->mm ?? 0.0,
+                    $f->long->length->mm ?? 0.0,
+                    $own ?? 0.0,
+                    min($own ?? 0.0, $weakest ?? 0.0),
+                ),
                 FasteningKind::CrossPin => Fastening::crossPin($d, $size, $f->count, $own ?? 0.0),
-                FasteningKind::Dowels => Fastening::dowels($f->circle->length->mm ?? $d, $size, $f->count, $own ?? 0.0, $f->circle === null ? $f->long?->length->mm : null, $weakest === null ? null : min($own ?? INF, $weakest), $f->circle === null ? null : $f->long?->length->mm),
+                FasteningKind::Dowels => Fastening::dowels(
+                    $f->circle->length->mm ?? $d,
+                    $size,
+                    $f->count,
+                    $own ?? 0.0,
+                    $f->circle === null ? $f->long?->length->mm : null,
+                    $weakest === null ? null : min($own ?? INF, $weakest),
+                    $f->circle === null ? null : $f->long?->length->mm,
+                ),
                 FasteningKind::SetScrews => Fastening::setScrews($d, $size, $f->count, $f->tightenNm ?? 0.0),
-                FasteningKind::Bolts => Fastening::bolts($f->circle->length->mm ?? 0.0, $size, $f->count, $f->tightenNm ?? 0.0),
+                FasteningKind::Bolts => Fastening::bolts(
+                    $f->circle->length->mm ?? 0.0,
+                    $size,
+                    $f->count,
+                    $f->tightenNm ?? 0.0,
+                ),
                 FasteningKind::Weld => Fastening::weld($d, $size, $f->count, $weakest ?? 0.0),
-                FasteningKind::TaperBush => Fastening::taperBush($d, $f->halfAngleDeg ?? 0.0, $size, $f->count, $f->tightenNm ?? 0.0),
+                FasteningKind::TaperBush => Fastening::taperBush(
+                    $d,
+                    $f->halfAngleDeg ?? 0.0,
+                    $size,
+                    $f->count,
+                    $f->tightenNm ?? 0.0,
+                ),
                 FasteningKind::Knurl => Fastening::knurl(),
             };
         } catch (BadInput $bad) {
@@ -108,9 +161,25 @@ final readonly class HeldBy implements \JsonSerializable
     {
         $others = array_slice($names, 1);
         $many = static fn (string $name): bool => str_ends_with($name, 's') && $name !== 'the press';
-        $first = 'What counts is '.$names[0].', '.($many($names[0]) ? 'which give' : 'which gives').' at '.Figure::torqueAtLeast($most).'.';
+        $first =
+            'What counts is '.
+            $names[0].
+            ', '.
+            ($many($names[0]) ? 'which give' : 'which gives').
+            ' at '.
+            Figure::torqueAtLeast($most).
+            '.';
 
-        return Say::plain($others === [] ? $first : $first.' '.ucfirst(implode(' and ', $others)).(count($others) > 1 || $many($others[0]) ? ' come in only once that has slipped or given, and are not added.' : ' comes in only once that has slipped or given, and is not added.'));
+        return Say::plain(
+            $others === []
+                ? $first
+                : $first.
+                    ' '.
+                    ucfirst(implode(' and ', $others)).
+                    (count($others) > 1 || $many($others[0])
+                        ? ' come in only once that has slipped or given, and are not added.'
+                        : ' comes in only once that has slipped or given, and is not added.'),
+        );
     }
 
     /** @return array<string, float> torque by what holds it, N·m: alike ones added, as they give together */
@@ -133,15 +202,37 @@ final readonly class HeldBy implements \JsonSerializable
         $torques = $this->torques();
         $names = array_keys($torques);
         $most = $torques === [] ? null : reset($torques);
-        $enough = $most === null || $this->needsNm === null || $this->needsNm <= 0 ? null : $most >= PressAdvice::HOLD_FACTOR * $this->needsNm;
+        $enough =
+            $most === null || $this->needsNm === null || $this->needsNm <= 0
+                ? null
+                : $most >= PressAdvice::HOLD_FACTOR * $this->needsNm;
 
         return [
-            'rows' => array_map(static fn (array $row): array => [
-                'holds' => $row['held']?->torqueNm === null ? null : Figure::torqueAtLeast($row['held']->torqueNm), 'along' => $row['held']?->axialN === null ? null : Figure::forceAtLeast($row['held']->axialN),
-                'gives' => $row['held']->gives ?? '', 'blocked' => $row['blocked'], 'notes' => $row['held']->notes ?? [], 'working' => $row['held']->working ?? [],
-            ], $this->rows),
+            'rows' => array_map(
+                static fn (array $row): array => [
+                    'holds' => $row['held']?->torqueNm === null ? null : Figure::torqueAtLeast($row['held']->torqueNm),
+                    'along' => $row['held']?->axialN === null ? null : Figure::forceAtLeast($row['held']->axialN),
+                    'gives' => $row['held']->gives ?? '',
+                    'blocked' => $row['blocked'],
+                    'notes' => $row['held']->notes ?? [],
+                    'working' => $row['held']->working ?? [],
+                ],
+                $this->rows,
+            ),
             'counts' => $most === null || $names === [] ? null : $this->counts($names, $most),
-            'says' => $enough === null ? null : Say::plain($enough ? 'Enough for '.Figure::torqueUpTo($this->needsNm ?? 0.0).', factor '.Figure::atLeast($most / $this->needsNm, 1).'.' : 'Not enough: '.Figure::torqueUpTo(PressAdvice::HOLD_FACTOR * ($this->needsNm ?? 0.0)).' is asked with the factor.'),
+            'says' => $enough === null
+                    ? null
+                    : Say::plain(
+                        $enough
+                            ? 'Enough for '.
+                                Figure::torqueUpTo($this->needsNm ?? 0.0).
+                                ', factor '.
+                                Figure::atLeast($most / $this->needsNm, 1).
+                                '.'
+                            : 'Not enough: '.
+                                Figure::torqueUpTo(PressAdvice::HOLD_FACTOR * ($this->needsNm ?? 0.0)).
+                                ' is asked with the factor.',
+                    ),
             'enough' => $enough,
         ];
     }

@@ -19,26 +19,48 @@ use Oldpart\Core\Quantity\LengthWriter;
 /** What heat, cold and speed do to a press fit, before it is together and after; and the chances of it. */
 final readonly class HotAndCold implements \JsonSerializable
 {
-    private function __construct(private Press $press, private Shrink $shrink, private ?Chance $chance, private float $roomC)
-    {
+    private function __construct(
+        private Press $press,
+        private Shrink $shrink,
+        private ?Chance $chance,
+        private float $roomC,
+    ) {
     }
 
     /** Null where there is no press, or its materials' expansion is not known. */
     public static function of(SizedJoint $answer, float $roomC): ?self
     {
         $press = $answer->press;
-        if ($press === null || $answer->withheld || $press->fit->inner->alphaPerK === null || $press->fit->outer->alphaPerK === null) {
+        if (
+            $press === null
+            || $answer->withheld
+            || $press->fit->inner->alphaPerK === null
+            || $press->fit->outer->alphaPerK === null
+        ) {
             return null;
         }
         $band = $answer->band();
         $found = $answer->mateFound;
         $chance = null;
         if ($band !== null && $found !== null) {
-            [$low, $high] = $answer->makesInner() ? [$band->lowerMm - $found->meanMm, $band->upperMm - $found->meanMm] : [$found->meanMm - $band->upperMm, $found->meanMm - $band->lowerMm];
+            [$low, $high] = $answer->makesInner()
+                ? [$band->lowerMm - $found->meanMm, $band->upperMm - $found->meanMm]
+                : [$found->meanMm - $band->upperMm, $found->meanMm - $band->lowerMm];
             $chance = new Chance($low, $high, $found->u95MeanMm / 2);
         }
 
-        return new self($press, Shrink::of($press->fit->diameterMm, max(0.0, $press->fit->tightestMm()), $press->fit->inner, $press->fit->outer, $roomC), $chance, $roomC);
+        return new self(
+            $press,
+            Shrink::of(
+                $press->fit->diameterMm,
+                max(0.0, $press->fit->tightestMm()),
+                $press->fit->inner,
+                $press->fit->outer,
+                $roomC,
+            ),
+            $chance,
+            $roomC,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -49,21 +71,47 @@ final readonly class HotAndCold implements \JsonSerializable
         $gone = InUse::goneAtC($fit->diameterMm, $this->sureMm(), $fit->inner, $fit->outer);
 
         return [
-            'heat' => Say::plain(str_replace('-', '−', $celsius($this->shrink->heatOuterToC))), 'heat_allowed' => $this->shrink->heatAllowed,
-            'chill' => $this->shrink->chillInnerToC === null ? null : Say::plain(str_replace('-', '−', number_format(floor($this->shrink->chillInnerToC))).' °C'),
+            'heat' => Say::plain(str_replace('-', '−', $celsius($this->shrink->heatOuterToC))),
+            'heat_allowed' => $this->shrink->heatAllowed,
+            'chill' => $this->shrink->chillInnerToC === null
+                    ? null
+                    : Say::plain(str_replace('-', '−', number_format(floor($this->shrink->chillInnerToC))).' °C'),
             'room' => LengthWriter::difference($this->shrink->clearanceMm),
-            'cold' => array_map(static fn (array $row): Say => Say::with(
-                $row['left_mm'] > 0 ? "{$row['name']} (−".abs($row['celsius'])." °C): it shrinks {o}; {l} is left to press, or warm the other to {$celsius($row['heat_outer_to_c'])}." : "{$row['name']} (−".abs($row['celsius'])." °C): it shrinks {o} and goes in; with the other at {$celsius($row['heat_outer_to_c'])} it drops in.",
-                ['o' => LengthWriter::difference($row['opens_mm']), 'l' => LengthWriter::difference($row['left_mm'])],
-            ), $this->shrink->cold),
+            'cold' => array_map(
+                static fn (array $row): Say => Say::with(
+                    $row['left_mm'] > 0
+                        ? "{$row['name']} (−".
+                            abs($row['celsius']).
+                            " °C): it shrinks {o}; {l} is left to press, or warm the other to {$celsius(
+                                $row['heat_outer_to_c'],
+                            )}."
+                        : "{$row['name']} (−".
+                            abs($row['celsius']).
+                            " °C): it shrinks {o} and goes in; with the other at {$celsius(
+                                $row['heat_outer_to_c'],
+                            )} it drops in.",
+                    [
+                        'o' => LengthWriter::difference($row['opens_mm']),
+                        'l' => LengthWriter::difference($row['left_mm']),
+                    ],
+                ),
+                $this->shrink->cold,
+            ),
             'gone_at' => $gone === null
-                ? Say::plain('Heat in use does not loosen it.')
-                : Say::plain($gone <= 20 ? 'At its loose end nothing grips even cold.' : 'At its loose end the grip is gone at '.number_format(floor($gone)).' °C.'),
+                    ? Say::plain('Heat in use does not loosen it.')
+                    : Say::plain(
+                        $gone <= 20
+                            ? 'At its loose end nothing grips even cold.'
+                            : 'At its loose end the grip is gone at '.number_format(floor($gone)).' °C.',
+                    ),
             'gone_rpm' => $this->speed(),
             'chances' => $this->chances(),
             'in_use' => InUsePicture::draw($fit),
             'sum' => [
-                'd_mm' => $fit->diameterMm, 'interference_mm' => ['min' => $fit->interferenceMm->min, 'max' => $fit->interferenceMm->max], 'inner' => ['name' => $fit->inner->name], 'outer' => ['name' => $fit->outer->name],
+                'd_mm' => $fit->diameterMm,
+                'interference_mm' => ['min' => $fit->interferenceMm->min, 'max' => $fit->interferenceMm->max],
+                'inner' => ['name' => $fit->inner->name],
+                'outer' => ['name' => $fit->outer->name],
                 'inner_bore_mm' => $fit->innerBoreMm,
             ],
             'room_c' => $this->roomC,
@@ -77,7 +125,9 @@ final readonly class HotAndCold implements \JsonSerializable
     {
         $fit = $this->press->fit;
 
-        return $fit->interferenceMm->min - $fit->form->looserMm - Roughness::loss($fit->roughInner, $fit->roughOuter)->max;
+        return $fit->interferenceMm->min -
+            $fit->form->looserMm -
+            Roughness::loss($fit->roughInner, $fit->roughOuter)->max;
     }
 
     private function speed(): ?Say
@@ -86,13 +136,26 @@ final readonly class HotAndCold implements \JsonSerializable
         if ($fit->inner->densityKgM3 === null || $fit->outer->densityKgM3 === null) {
             return null;
         }
-        $speeds = array_filter(array_map(fn (PressFit $stretch): ?float => InUse::goneAtRpm($stretch, $this->press->gripMm->min), $this->press->stretches), static fn (?float $rpm): bool => $rpm !== null);
+        $speeds = array_filter(
+            array_map(
+                fn (PressFit $stretch): ?float => InUse::goneAtRpm($stretch, $this->press->gripMm->min),
+                $this->press->stretches,
+            ),
+            static fn (?float $rpm): bool => $rpm !== null,
+        );
         $rpm = $speeds === [] ? null : min($speeds);
 
-        return $rpm === null ? null : Say::plain('Turning lets go of it at '.number_format(floor($rpm / 10) * 10).' rev/min at its loose end.');
+        return $rpm === null
+            ? null
+            : Say::plain(
+                'Turning lets go of it at '.number_format(floor($rpm / 10) * 10).' rev/min at its loose end.',
+            );
     }
 
-    /** In a hundred joints made so: how many grip, and how many load the part around it beyond its limit with the factor asked. */
+    /**
+     * In a hundred joints made so: how many grip, and how many load the part around it beyond its limit with the factor
+     * asked.
+     */
     private function chances(): ?Say
     {
         if ($this->chance === null) {
@@ -107,9 +170,16 @@ final readonly class HotAndCold implements \JsonSerializable
         $factor = $this->press->outerFactor;
         $enough = PressAdvice::enough($this->press->fit->outer);
         // Stress rises straight with interference: the one at which the factor is just what is asked.
-        $limit = $factor === null ? null : $this->press->gripMm->max * $factor / $enough;
-        $over = $limit === null ? '' : ', and '.$of(1 - $this->chance->below($limit)).' load the part around it more than it should stand';
+        $limit = $factor === null ? null : ($this->press->gripMm->max * $factor) / $enough;
+        $over =
+            $limit === null
+                ? ''
+                : ', and '.
+                    $of(1 - $this->chance->below($limit)).
+                    ' load the part around it more than it should stand';
 
-        return Say::plain("Of a hundred made anywhere in the band, with the doubt of the mate: {$of($grips)} grip{$warm}{$over}.");
+        return Say::plain(
+            "Of a hundred made anywhere in the band, with the doubt of the mate: {$of($grips)} grip{$warm}{$over}.",
+        );
     }
 }

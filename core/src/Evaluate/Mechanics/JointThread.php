@@ -40,8 +40,8 @@ final readonly class JointThread implements \JsonSerializable
         }
         $screw = FoundSurfaces::material($facts->partOf($inner));
         $hole = FoundSurfaces::material($facts->partOf($outer));
-        $major = $inner->size->length->mm ?? $outer->size->length->mm ?? null;
-        $pitch = $inner->pitch->length->mm ?? $outer->pitch->length->mm ?? null;
+        $major = $inner->size->length->mm ?? ($outer->size->length->mm ?? null);
+        $pitch = $inner->pitch->length->mm ?? ($outer->pitch->length->mm ?? null);
         if ($screw?->tensileMpa === null || $hole?->tensileMpa === null || $major === null || $pitch === null) {
             return null;
         }
@@ -54,24 +54,50 @@ final readonly class JointThread implements \JsonSerializable
         $there = self::engaged($answer, $found, $inner, $outer);
         $notes = [];
         if ($there !== null && $there < $needed) {
-            $holds = 0.577 * min($hole->tensileMpa * $thread->internalMm2($there), $screw->tensileMpa * $thread->externalMm2($there));
-            $notes[] = Note::caution('thread-strips', Say::with('With {l} engaged the thread strips first, at about {f}. Make it longer, or fit an insert of something stronger.', ['l' => LengthWriter::sizeInWords($there), 'f' => Figure::forceAtLeast($holds)]));
+            $holds =
+                0.577 *
+                min(
+                    $hole->tensileMpa * $thread->internalMm2($there),
+                    $screw->tensileMpa * $thread->externalMm2($there),
+                );
+            $notes[] = Note::caution(
+                'thread-strips',
+                Say::with(
+                    'With {l} engaged the thread strips first, at about {f}. Make it longer, or fit an insert of something stronger.',
+                    ['l' => LengthWriter::sizeInWords($there), 'f' => Figure::forceAtLeast($holds)],
+                ),
+            );
         }
         $outside = self::outsideOf($facts, $found, $outer->part);
         if ($outside !== null && ($outside - $major) / 2 < 0.25 * $major) {
-            $notes[] = Note::caution('thread-wall', Say::with('The wall round it is {w}: at least a quarter of the thread’s outside is wanted.', ['w' => LengthWriter::difference(($outside - $major) / 2)]));
+            $notes[] = Note::caution(
+                'thread-wall',
+                Say::with('The wall round it is {w}: at least a quarter of the thread’s outside is wanted.', [
+                    'w' => LengthWriter::difference(($outside - $major) / 2),
+                ]),
+            );
         }
 
-        return new self(Say::with('The screw breaks before the thread strips from {n} of engagement on; it then carries about {f}.', [
-            'n' => LengthWriter::sizeInWords($needed), 'f' => Figure::forceAtLeast($screw->tensileMpa * $thread->stressMm2()),
-        ]), $notes);
+        return new self(
+            Say::with(
+                'The screw breaks before the thread strips from {n} of engagement on; it then carries about {f}.',
+                [
+                    'n' => LengthWriter::sizeInWords($needed),
+                    'f' => Figure::forceAtLeast($screw->tensileMpa * $thread->stressMm2()),
+                ],
+            ),
+            $notes,
+        );
     }
 
     /** @param  array<string, FoundSize>  $found */
     private static function engaged(SizedJoint $answer, array $found, SurfaceFacts $inner, SurfaceFacts $outer): ?float
     {
-        $along = $answer->joint->along === null ? null : ($found[$answer->joint->along]->meanMm ?? null);
-        $lengths = array_filter([$along, $inner->long->length->mm ?? null, $outer->long->length->mm ?? null], static fn (?float $mm): bool => $mm !== null && $mm > 0);
+        $along = $answer->joint->along === null ? null : $found[$answer->joint->along]->meanMm ?? null;
+        $lengths = array_filter(
+            [$along, $inner->long->length->mm ?? null, $outer->long->length->mm ?? null],
+            static fn (?float $mm): bool => $mm !== null && $mm > 0,
+        );
 
         return $lengths === [] ? null : min($lengths);
     }
@@ -81,7 +107,7 @@ final readonly class JointThread implements \JsonSerializable
     {
         foreach ($facts->surfacesOf($part) as $surface) {
             if ($surface->type === SurfaceType::Shaft) {
-                return $found[$surface->id]->meanMm ?? $surface->size->length->mm ?? null;
+                return $found[$surface->id]->meanMm ?? ($surface->size->length->mm ?? null);
             }
         }
 

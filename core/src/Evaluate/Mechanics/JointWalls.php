@@ -15,7 +15,8 @@ use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /**
- * The walls that a press works in: the outside of the outer part along the engaged stretch, and the bore of the inner part behind it; stretch by
+ * The walls that a press works in: the outside of the outer part along the engaged stretch, and the bore of the inner
+ * part behind it; stretch by
  * stretch where they step. What lies elsewhere on the part does not count.
  */
 final readonly class JointWalls
@@ -29,8 +30,12 @@ final readonly class JointWalls
      * @param  list<SurfaceFacts>  $deciding  surfaces that count
      * @param  list<Note>  $notes
      */
-    private function __construct(public array $stretches, public array $missing, public array $deciding, public array $notes)
-    {
+    private function __construct(
+        public array $stretches,
+        public array $missing,
+        public array $deciding,
+        public array $notes,
+    ) {
     }
 
     public static function of(JobFacts $facts, KnownSizes $sizes, SurfaceFacts $inner, SurfaceFacts $outer): self
@@ -45,7 +50,12 @@ final readonly class JointWalls
             $missing[] = 'the bore of the '.lcfirst($facts->partOf($inner)->name);
         }
 
-        return new self($outside === null || $bores === null ? [] : self::together($outside, $bores), $missing, [...$decideOut, ...$decideIn], [...$notesOut, ...$notesIn]);
+        return new self(
+            $outside === null || $bores === null ? [] : self::together($outside, $bores),
+            $missing,
+            [...$decideOut, ...$decideIn],
+            [...$notesOut, ...$notesIn],
+        );
     }
 
     /** The same where the one side is a rolling bearing: its ring stands for the wall there. */
@@ -53,8 +63,22 @@ final readonly class JointWalls
     {
         $ring = 2 * $bearing->ringMm();
         $stretches = $onShaft
-            ? array_map(static fn (WallStretch $s): WallStretch => new WallStretch($s->share, $bearing->boreMm + $ring, $s->boreMm), $this->stretches)
-            : array_map(static fn (WallStretch $s): WallStretch => new WallStretch($s->share, $s->odMm, $bearing->outsideMm - $ring), $this->stretches);
+            ? array_map(
+                static fn (WallStretch $s): WallStretch => new WallStretch(
+                    $s->share,
+                    $bearing->boreMm + $ring,
+                    $s->boreMm,
+                ),
+                $this->stretches,
+            )
+            : array_map(
+                static fn (WallStretch $s): WallStretch => new WallStretch(
+                    $s->share,
+                    $s->odMm,
+                    $bearing->outsideMm - $ring,
+                ),
+                $this->stretches,
+            );
 
         return new self($stretches, $this->missing, $this->deciding, $this->notes);
     }
@@ -66,8 +90,13 @@ final readonly class JointWalls
      */
     private static function along(JobFacts $facts, KnownSizes $sizes, SurfaceFacts $joint, bool $outside): array
     {
-        $others = array_values(array_filter($facts->surfacesOf($joint->part), static fn (SurfaceFacts $s): bool => $s->id !== $joint->id
-            && ($outside ? $s->type->isOutside() || $s->type->isOutsideGroove() : $s->type->isInside())));
+        $others = array_values(
+            array_filter(
+                $facts->surfacesOf($joint->part),
+                static fn (SurfaceFacts $s): bool => $s->id !== $joint->id
+                    && ($outside ? $s->type->isOutside() || $s->type->isOutsideGroove() : $s->type->isInside()),
+            ),
+        );
         $planes = new Planes($facts->surfacesOf($joint->part), $sizes->placing);
         $own = $planes->of($joint);
         $length = $own === null ? 0.0 : $own[1] - $own[0];
@@ -77,14 +106,23 @@ final readonly class JointWalls
             if ($own === null || $extent === null || $extent[1] <= $extent[0] || $length <= 0) {
                 $loose[] = $surface;
             } elseif (min($extent[1], $own[1]) - max($extent[0], $own[0]) > self::SHORT * $length) {
-                $placed[] = ['surface' => $surface, 'from' => ($extent[0] - $own[0]) / $length, 'to' => ($extent[1] - $own[0]) / $length];
+                $placed[] = [
+                    'surface' => $surface,
+                    'from' => ($extent[0] - $own[0]) / $length,
+                    'to' => ($extent[1] - $own[0]) / $length,
+                ];
             }
         }
         if ($placed !== []) {
             [$rows, $counted] = self::stretched($sizes, $placed, $outside);
 
-            // Where what is drawn there is not known but something without a place is, that is no help: it may lie anywhere.
-            return [$rows, $counted, [...self::typed($sizes, $counted), ...self::unplaced($sizes, $loose, $rows, $outside)]];
+            // Where what is drawn there is not known but something without a place is, that is no help: it may lie
+            // anywhere.
+            return [
+                $rows,
+                $counted,
+                [...self::typed($sizes, $counted), ...self::unplaced($sizes, $loose, $rows, $outside)],
+            ];
         }
 
         return self::unplacedOnly($sizes, $others, $loose, $outside, $facts);
@@ -109,7 +147,9 @@ final readonly class JointWalls
                 continue;
             }
             $middle = ($cuts[$i] + $cuts[$i - 1]) / 2;
-            $here = array_values(array_filter($placed, static fn (array $p): bool => $p['from'] <= $middle && $p['to'] >= $middle));
+            $here = array_values(
+                array_filter($placed, static fn (array $p): bool => $p['from'] <= $middle && $p['to'] >= $middle),
+            );
             $known = array_values(array_filter($here, static fn (array $p): bool => $sizes->mm($p['surface']) !== null));
             if ($here === [] && ! $outside) {
                 $rows[] = ['to' => $cuts[$i], 'mm' => 0.0];
@@ -140,14 +180,24 @@ final readonly class JointWalls
      * @param  list<SurfaceFacts>  $loose
      * @return array{list<array{to: float, mm: float}>|null, list<SurfaceFacts>, list<Note>}
      */
-    private static function unplacedOnly(KnownSizes $sizes, array $others, array $loose, bool $outside, JobFacts $facts): array
-    {
+    private static function unplacedOnly(
+        KnownSizes $sizes,
+        array $others,
+        array $loose,
+        bool $outside,
+        JobFacts $facts,
+    ): array {
         if (! $outside && $loose === []) {
             return [[['to' => 1.0, 'mm' => 0.0]], [], []];
         }
         // A bore that something else sits in is the bore, an oil hole is not.
-        $joined = array_merge(...array_map(static fn (JointFacts $j): array => [$j->inner, $j->outer], $facts->joints), ...[[]]);
-        $mates = array_values(array_filter($loose, static fn (SurfaceFacts $s): bool => in_array($s->id, $joined, true)));
+        $joined = array_merge(
+            ...array_map(static fn (JointFacts $j): array => [$j->inner, $j->outer], $facts->joints),
+            ...[[]],
+        );
+        $mates = array_values(
+            array_filter($loose, static fn (SurfaceFacts $s): bool => in_array($s->id, $joined, true)),
+        );
         $candidates = ! $outside && $mates !== [] ? $mates : $loose;
         $known = array_values(array_filter($candidates, static fn (SurfaceFacts $s): bool => $sizes->mm($s) !== null));
         if ($known === []) {
@@ -155,7 +205,18 @@ final readonly class JointWalls
         }
         $all = array_map(static fn (SurfaceFacts $s): float => $sizes->thinMm($s, $outside), $known);
         $mm = $outside ? min($all) : max($all);
-        $notes = count($known) < 2 ? [] : [Note::info('wall-unplaced', Say::with('Where they lie along the joint is not said: the thinnest wall any of them leaves is taken, {s}. Say at Survey where each begins.', ['s' => LengthWriter::sizeInWords($mm)]))];
+        $notes =
+            count($known) < 2
+                ? []
+                : [
+                    Note::info(
+                        'wall-unplaced',
+                        Say::with(
+                            'Where they lie along the joint is not said: the thinnest wall any of them leaves is taken, {s}. Say at Survey where each begins.',
+                            ['s' => LengthWriter::sizeInWords($mm)],
+                        ),
+                    ),
+                ];
 
         return [[['to' => 1.0, 'mm' => $mm]], $known, [...$notes, ...self::typed($sizes, $known)]];
     }
@@ -172,7 +233,13 @@ final readonly class JointWalls
         foreach ($rows === null ? [] : $loose as $surface) {
             $mm = $sizes->mm($surface);
             if ($outside && $mm !== null && $mm < $thinnest && $surface->kind === SurfaceKind::Shaft) {
-                $notes[] = Note::caution('wall-elsewhere', Say::with("“{$surface->name}”, {s}, has no place along the part: taken as not round this joint. Say at Survey where it begins.", ['s' => LengthWriter::sizeInWords($mm)]));
+                $notes[] = Note::caution(
+                    'wall-elsewhere',
+                    Say::with(
+                        "“{$surface->name}”, {s}, has no place along the part: taken as not round this joint. Say at Survey where it begins.",
+                        ['s' => LengthWriter::sizeInWords($mm)],
+                    ),
+                );
             }
         }
 
@@ -185,7 +252,10 @@ final readonly class JointWalls
      */
     private static function typed(KnownSizes $sizes, array $surfaces): array
     {
-        $names = array_map(static fn (SurfaceFacts $s): string => $s->name, array_filter($surfaces, $sizes->isOnlyTyped(...)));
+        $names = array_map(
+            static fn (SurfaceFacts $s): string => $s->name,
+            array_filter($surfaces, $sizes->isOnlyTyped(...)),
+        );
 
         return $names === [] ? [] : [Note::info('wall-typed', implode(', ', $names).': as noted, not measured.')];
     }
@@ -205,15 +275,28 @@ final readonly class JointWalls
             $middle = ($from + $to) / 2;
             $last = count($stretches) - 1;
             $next = new WallStretch($to - $from, self::at($outside, $middle), self::at($bores, $middle));
-            if ($last >= 0 && abs($stretches[$last]->odMm - $next->odMm) < 1e-6 && abs($stretches[$last]->boreMm - $next->boreMm) < 1e-6) {
-                $stretches[$last] = new WallStretch($stretches[$last]->share + $next->share, $next->odMm, $next->boreMm);
+            if (
+                $last >= 0
+                && abs($stretches[$last]->odMm - $next->odMm) < 1e-6
+                && abs($stretches[$last]->boreMm - $next->boreMm) < 1e-6
+            ) {
+                $stretches[$last] = new WallStretch(
+                    $stretches[$last]->share + $next->share,
+                    $next->odMm,
+                    $next->boreMm,
+                );
             } else {
                 $stretches[] = $next;
             }
             $from = $to;
         }
 
-        return array_values(array_map(static fn (WallStretch $s): WallStretch => new WallStretch($s->share / $from, $s->odMm, $s->boreMm), $stretches));
+        return array_values(
+            array_map(
+                static fn (WallStretch $s): WallStretch => new WallStretch($s->share / $from, $s->odMm, $s->boreMm),
+                $stretches,
+            ),
+        );
     }
 
     /** @param  list<array{to: float, mm: float}>  $rows */

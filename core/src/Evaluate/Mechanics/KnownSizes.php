@@ -14,7 +14,10 @@ use Oldpart\Core\Quantity\Range;
 /** A size that mechanics may use, best first: measured, made, to be made, noted. A sketch is none. */
 final readonly class KnownSizes
 {
-    /** Places along the part, sketched where nothing better is known: which surface lies round which, never how large it is. */
+    /**
+     * Places along the part, sketched where nothing better is known: which surface lies round which, never how large it
+     * is.
+     */
     public Sizes $placing;
 
     /**
@@ -29,18 +32,25 @@ final readonly class KnownSizes
 
     public function mm(SurfaceFacts $surface): ?float
     {
-        return $this->found[$surface->id]->meanMm ?? (isset($this->made[$surface->id]) ? $this->made[$surface->id]->middle() : null)
-            ?? (isset($this->bands[$surface->id]) ? $this->bands[$surface->id]->middleMm() : null) ?? $surface->size?->length->mm;
+        return $this->found[$surface->id]->meanMm ??
+            ((isset($this->made[$surface->id]) ? $this->made[$surface->id]->middle() : null) ??
+                ((isset($this->bands[$surface->id]) ? $this->bands[$surface->id]->middleMm() : null) ??
+                    $surface->size?->length->mm));
     }
 
     /** The size that leaves the thinner wall: of an outside its smallest spot; a bore's mean. */
     public function thinMm(SurfaceFacts $surface, bool $outside): float
     {
-        return $outside && isset($this->found[$surface->id]) ? $this->found[$surface->id]->looseMm : ($this->mm($surface) ?? 0.0);
+        return $outside && isset($this->found[$surface->id])
+            ? $this->found[$surface->id]->looseMm
+            : $this->mm($surface) ?? 0.0;
     }
 
     public function isOnlyTyped(SurfaceFacts $surface): bool
     {
-        return ! isset($this->found[$surface->id]) && ! isset($this->made[$surface->id]) && ! isset($this->bands[$surface->id]) && $surface->size !== null;
+        return ! isset($this->found[$surface->id])
+            && ! isset($this->made[$surface->id])
+            && ! isset($this->bands[$surface->id])
+            && $surface->size !== null;
     }
 }

@@ -35,20 +35,33 @@ final readonly class PressStudy
      * @param  array<string, Range>  $made  sizes of made surfaces with their doubt, by surface id
      * @param  list<SizedJoint>  $joints  all of the job
      */
-    public function __construct(private JobFacts $facts, array $found, array $bands, private array $made, private array $joints = [])
-    {
+    public function __construct(
+        private JobFacts $facts,
+        array $found,
+        array $bands,
+        private array $made,
+        private array $joints = [],
+    ) {
         $this->sizes = new KnownSizes($facts, $found, $bands, $made);
     }
 
     /** The joint with its mechanics where it can be tight, or with what is still missing for them. */
     public function of(SizedJoint $answer): SizedJoint
     {
-        if (! $answer->canBeTight() || $answer->purpose->isLength || $answer->purpose->shape !== null || $answer->sized?->band === null || $answer->wantedMm === null) {
+        if (
+            ! $answer->canBeTight()
+            || $answer->purpose->isLength
+            || $answer->purpose->shape !== null
+            || $answer->sized?->band === null
+            || $answer->wantedMm === null
+        ) {
             return $answer;
         }
         $press = $this->pressed($answer, $this->interference($answer));
 
-        return $press instanceof Press ? $answer->withPress($press->noting(self::byStation($answer, $press)), null) : $answer->withPress(null, $press);
+        return $press instanceof Press
+            ? $answer->withPress($press->noting(self::byStation($answer, $press)), null)
+            : $answer->withPress(null, $press);
     }
 
     /**
@@ -66,17 +79,37 @@ final readonly class PressStudy
         $ends = [];
         $loose = false;
         foreach ($mate->stations as $station => $mm) {
-            $clear = $answer->makesInner() ? [$mm - $band->upperMm, $mm - $band->lowerMm] : [$band->lowerMm - $mm, $band->upperMm - $mm];
+            $clear = $answer->makesInner()
+                ? [$mm - $band->upperMm, $mm - $band->lowerMm]
+                : [$band->lowerMm - $mm, $band->upperMm - $mm];
             $d = static fn (float $x): Say => LengthWriter::difference($x);
             $loose = $loose || $clear[1] > 0;
             $ends[] = match (true) {
-                $clear[0] >= 0 => Say::with($station.': {a} to {b} loose', ['a' => $d($clear[0]), 'b' => $d($clear[1])]),
-                $clear[1] <= 0 => Say::with($station.': {a} to {b} tight', ['a' => $d($clear[1]), 'b' => $d($clear[0])]),
-                default => Say::with($station.': {a} tight to {b} loose', ['a' => $d($clear[0]), 'b' => $d($clear[1])]),
+                $clear[0] >= 0 => Say::with($station.': {a} to {b} loose', [
+                    'a' => $d($clear[0]),
+                    'b' => $d($clear[1]),
+                ]),
+                $clear[1] <= 0 => Say::with($station.': {a} to {b} tight', [
+                    'a' => $d($clear[1]),
+                    'b' => $d($clear[0]),
+                ]),
+                default => Say::with($station.': {a} tight to {b} loose', [
+                    'a' => $d($clear[0]),
+                    'b' => $d($clear[1]),
+                ]),
             };
         }
 
-        return ! $loose ? [] : [Note::caution('form-by-station', Say::with('Made anywhere in the band it is, by what was read at each place: {ends}.', ['ends' => Say::join($ends, '; ')]))];
+        return ! $loose
+            ? []
+            : [
+                Note::caution(
+                    'form-by-station',
+                    Say::with('Made anywhere in the band it is, by what was read at each place: {ends}.', [
+                        'ends' => Say::join($ends, '; '),
+                    ]),
+                ),
+            ];
     }
 
     /** The mechanics of the joint at an interference of its own, or in words what is missing for them. */
@@ -87,27 +120,53 @@ final readonly class PressStudy
         $walls = $this->walls($answer);
         $innerMaterial = $this->material($answer, $inner);
         $outerMaterial = $this->material($answer, $outer);
-        $missing = array_values(array_filter([
-            $innerMaterial === null ? 'what the '.lcfirst($this->facts->partOf($inner)->name).' is made of' : null,
-            $outerMaterial === null ? 'what the '.lcfirst($this->facts->partOf($outer)->name).' is made of' : null,
-            $length === null ? 'the engaged length' : null,
-            ...$walls->missing,
-        ]));
+        $missing = array_values(
+            array_filter([
+                $innerMaterial === null
+                    ? 'what the '.lcfirst($this->facts->partOf($inner)->name).' is made of'
+                    : null,
+                $outerMaterial === null
+                    ? 'what the '.lcfirst($this->facts->partOf($outer)->name).' is made of'
+                    : null,
+                $length === null ? 'the engaged length' : null,
+                ...$walls->missing,
+            ]),
+        );
         $diameter = $answer->mateFound->meanMm ?? $answer->nominalMm();
-        if ($diameter === null || $innerMaterial === null || $outerMaterial === null || $length === null || $walls->stretches === []) {
-            return Say::plain('To say whether it holds and how far the bore closes, this is needed: '.implode(', ', $missing).'.');
+        if (
+            $diameter === null
+            || $innerMaterial === null
+            || $outerMaterial === null
+            || $length === null
+            || $walls->stretches === []
+        ) {
+            return Say::plain(
+                'To say whether it holds and how far the bore closes, this is needed: '.implode(', ', $missing).'.',
+            );
         }
         try {
             $first = $walls->stretches[0];
             $fit = new PressFit(
-                $diameter, $first->boreMm, $first->odMm, $length, $interferenceMm, $innerMaterial, $outerMaterial, null, $inner->roughness(), $outer->roughness(),
-                form: $answer->mateFound === null ? null : MateForm::of($answer->mateFound), runsAtC: $this->facts->takeIn->runsAtC ?? 20.0,
+                $diameter,
+                $first->boreMm,
+                $first->odMm,
+                $length,
+                $interferenceMm,
+                $innerMaterial,
+                $outerMaterial,
+                null,
+                $inner->roughness(),
+                $outer->roughness(),
+                form: $answer->mateFound === null ? null : MateForm::of($answer->mateFound),
+                runsAtC: $this->facts->takeIn->runsAtC ?? 20.0,
             );
             $housing = $this->housingRound($answer, $this->facts->partOf($outer));
             $stretches = array_map(static function (WallStretch $s) use ($fit, $length, $housing): PressFit {
                 $stretch = $fit->stretch($s->share * $length, $s->boreMm, $s->odMm);
 
-                return $housing === null || $housing['od_mm'] <= $s->odMm ? $stretch : $stretch->in($housing['od_mm'], $housing['material']);
+                return $housing === null || $housing['od_mm'] <= $s->odMm
+                    ? $stretch
+                    : $stretch->in($housing['od_mm'], $housing['material']);
             }, $walls->stretches);
 
             return Press::along($stretches)->noting($walls->notes);
@@ -119,7 +178,10 @@ final readonly class PressStudy
     /** @return list<string> the surfaces whose sizes the mechanics of a joint go by, beside its own two */
     public function decidedBy(SizedJoint $answer): array
     {
-        return [...($answer->joint->along === null || $answer->seat !== null ? [] : [$answer->joint->along]), ...array_map(static fn (SurfaceFacts $s): string => $s->id, $this->walls($answer)->deciding)];
+        return [
+            ...$answer->joint->along === null || $answer->seat !== null ? [] : [$answer->joint->along],
+            ...array_map(static fn (SurfaceFacts $s): string => $s->id, $this->walls($answer)->deciding),
+        ];
     }
 
     private function walls(SizedJoint $answer): JointWalls
@@ -127,7 +189,9 @@ final readonly class PressStudy
         [$inner, $outer] = $this->surfaces($answer);
         $walls = JointWalls::of($this->facts, $this->sizes, $inner, $outer);
 
-        return $answer->seat === null ? $walls : $walls->ofBearing($answer->seat->bearing, $answer->purpose->seat === Seat::Shaft);
+        return $answer->seat === null
+            ? $walls
+            : $walls->ofBearing($answer->seat->bearing, $answer->purpose->seat === Seat::Shaft);
     }
 
     /** @return array{SurfaceFacts, SurfaceFacts} the inner and the outer one */
@@ -142,9 +206,13 @@ final readonly class PressStudy
 
     private function material(SizedJoint $answer, SurfaceFacts $surface): ?Material
     {
-        $isBearing = $answer->seat !== null && $surface->id === ($answer->purpose->seat === Seat::Shaft ? $answer->joint->outer : $answer->joint->inner);
+        $isBearing =
+            $answer->seat !== null
+            && $surface->id === ($answer->purpose->seat === Seat::Shaft ? $answer->joint->outer : $answer->joint->inner);
 
-        return $isBearing ? Material::named(self::BEARING_STEEL) : FoundSurfaces::material($this->facts->partOf($surface));
+        return $isBearing
+            ? Material::named(self::BEARING_STEEL)
+            : FoundSurfaces::material($this->facts->partOf($surface));
     }
 
     /** How long the two touch: the surface named for it, or the width of a bearing. */
@@ -155,13 +223,22 @@ final readonly class PressStudy
         return $answer->seat?->bearing->widthMm ?? ($along === null ? null : $this->sizes->mm($along));
     }
 
-    /** @return ?array{od_mm: float, material: Material} what the outer part is itself pressed into, where that is known; null where it is in nothing */
+    /**
+     * @return ?array{od_mm: float, material: Material} what the outer part is itself pressed into, where that is known; null where it is in nothing
+     */
     private function housingRound(SizedJoint $answer, PartFacts $outerPart): ?array
     {
         foreach ($this->joints as $other) {
             $inner = $this->facts->surface($other->joint->inner);
             $outer = $this->facts->surface($other->joint->outer);
-            if ($inner === null || $outer === null || $other->joint->id === $answer->joint->id || $inner->part !== $outerPart->id || ! $other->isTight() || $other->purpose->isLength) {
+            if (
+                $inner === null
+                || $outer === null
+                || $other->joint->id === $answer->joint->id
+                || $inner->part !== $outerPart->id
+                || ! $other->isTight()
+                || $other->purpose->isLength
+            ) {
                 continue;
             }
             $material = FoundSurfaces::material($this->facts->partOf($outer));
@@ -175,16 +252,17 @@ final readonly class PressStudy
     }
 
     /**
-     * On the mean of the mate: as made when a size has been cut, else the whole range the fit allows. A fit that is not tight throughout is sized
+     * On the mean of the mate: as made when a size has been cut, else the whole range the fit allows. A fit that is not
+     * tight throughout is sized
      * to the mate's tightest and loosest spots, so its range on the mean is narrower by them.
      */
     private function interference(SizedJoint $answer): Range
     {
         $wanted = $answer->wantedMm ?? throw new \LogicException('checked by the caller');
-        $made = $answer->make === null ? null : ($this->made[$answer->make->id] ?? null);
+        $made = $answer->make === null ? null : $this->made[$answer->make->id] ?? null;
         $mate = $answer->mateFound;
         if ($made === null || $mate === null) {
-            $form = $mate === null || $answer->isTight() ? new MateForm : MateForm::of($mate);
+            $form = $mate === null || $answer->isTight() ? new MateForm() : MateForm::of($mate);
 
             return Range::of(-$wanted->max + $form->looserMm, -$wanted->min - $form->tighterMm);
         }

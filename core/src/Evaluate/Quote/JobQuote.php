@@ -31,7 +31,10 @@ final readonly class JobQuote
     /** A blank that is not cut from bar weighs about so much more than what is made from it. Common practice. */
     private const BLANK = 1.5;
 
-    /** Bar is so much larger than the finished outside, and a piece of it so much longer: facing both ends, parting and what the jaws hold of it, mm. Common practice. */
+    /**
+     * Bar is so much larger than the finished outside, and a piece of it so much longer: facing both ends, parting and
+     * what the jaws hold of it, mm. Common practice.
+     */
     private const BAR_OVER_MM = 3.0;
 
     private const BAR_LONGER_MM = 12.0;
@@ -42,7 +45,9 @@ final readonly class JobQuote
         public Quote $quote,
         public array $risks,
         public Verdict $advised,
-        /** @var array<string, ?float> by cost id; what each comes to, once or per piece; null where a weight is missing */
+        /**
+         * @var array<string, ?float> by cost id; what each comes to, once or per piece; null where a weight is missing
+         */
         public array $amounts,
         private JobSurvey $survey,
     ) {
@@ -58,13 +63,39 @@ final readonly class JobQuote
         }
         $quantity = $facts->takeIn->quantity;
         $quote = Quote::of(
-            array_map(static fn (OperationFacts $o): array => ['setup_min' => $o->setupMin, 'run_min' => $o->runMin], $facts->operations),
-            array_map(static fn (CostFacts $c): array => ['amount' => $amounts[$c->id] ?? 0.0, 'each' => $c->eachPiece || $c->pricePerKg !== null], $facts->costs),
-            $facts->shop->ratePerH, $quantity, $risks, $facts->shop->currency,
+            array_map(
+                static fn (OperationFacts $o): array => ['setup_min' => $o->setupMin, 'run_min' => $o->runMin],
+                $facts->operations,
+            ),
+            array_map(
+                static fn (CostFacts $c): array => [
+                    'amount' => $amounts[$c->id] ?? 0.0,
+                    'each' => $c->eachPiece || $c->pricePerKg !== null,
+                ],
+                $facts->costs,
+            ),
+            $facts->shop->ratePerH,
+            $quantity,
+            $risks,
+            $facts->shop->currency,
         );
         $bought = $facts->quote->boughtPrice === null ? null : $facts->quote->boughtPrice * $quantity;
 
-        return new self($facts, $quote, $risks, Verdict::of($quote, $risks, Gatekeeper::withholds($facts->takeIn), $bought, $facts->quote->alternative, $facts->shop->currency), $amounts, $survey);
+        return new self(
+            $facts,
+            $quote,
+            $risks,
+            Verdict::of(
+                $quote,
+                $risks,
+                Gatekeeper::withholds($facts->takeIn),
+                $bought,
+                $facts->quote->alternative,
+                $facts->shop->currency,
+            ),
+            $amounts,
+            $survey,
+        );
     }
 
     /** With a price per kg: the mass given, or that of the stock; null when neither is known. */
@@ -87,7 +118,10 @@ final readonly class JobQuote
         return $mass === null ? null : $cost->pricePerKg * $mass;
     }
 
-    /** What has to be bought for a part: of a turned one the solid bar it is cut from, bore and all; kg, null while its size or metal is not known. */
+    /**
+     * What has to be bought for a part: of a turned one the solid bar it is cut from, bore and all; kg, null while its
+     * size or metal is not known.
+     */
     private static function stockKg(JudgedPart $part): ?float
     {
         $body = $part->body;
@@ -96,7 +130,11 @@ final readonly class JobQuote
         }
 
         return $part->part->form === Form::Turned
-            ? M_PI / 4 * ($body['largest_mm'] + self::BAR_OVER_MM) ** 2 * ($body['long_mm'] + self::BAR_LONGER_MM) * $body['mass_kg'] / $body['volume_mm3']
+            ? ((M_PI / 4) *
+                    ($body['largest_mm'] + self::BAR_OVER_MM) ** 2 *
+                    ($body['long_mm'] + self::BAR_LONGER_MM) *
+                    $body['mass_kg']) /
+                    $body['volume_mm3']
             : self::BLANK * $body['mass_kg'];
     }
 
@@ -107,8 +145,19 @@ final readonly class JobQuote
         foreach ($this->survey->parts as $part) {
             $kg = $part->part->origin === Origin::Make ? self::stockKg($part) : null;
             if ($kg !== null && $part->body !== null && $part->part->form === Form::Turned) {
-                [$across, $long] = [$part->body['largest_mm'] + self::BAR_OVER_MM, $part->body['long_mm'] + self::BAR_LONGER_MM];
-                $steps[] = new WorkingStep("Bar for the {$part->part->name}", 'π/4 · (outside + 3 mm)² · (length + 12 mm) · density', Say::with('{d} across, {l} long, '.number_format($kg, 2).' kg a piece', ['d' => LengthWriter::about($across), 'l' => LengthWriter::about($long)]), 'solid bar; common practice');
+                [$across, $long] = [
+                    $part->body['largest_mm'] + self::BAR_OVER_MM,
+                    $part->body['long_mm'] + self::BAR_LONGER_MM,
+                ];
+                $steps[] = new WorkingStep(
+                    "Bar for the {$part->part->name}",
+                    'π/4 · (outside + 3 mm)² · (length + 12 mm) · density',
+                    Say::with('{d} across, {l} long, '.number_format($kg, 2).' kg a piece', [
+                        'd' => LengthWriter::about($across),
+                        'l' => LengthWriter::about($long),
+                    ]),
+                    'solid bar; common practice',
+                );
             }
         }
 
@@ -124,13 +173,25 @@ final readonly class JobQuote
         $materials = array_map(FoundSurfaces::material(...), $facts->parts);
         $casting = Kind::orNull($facts->kind)->casting ?? false;
         $casting = $casting || array_filter($materials, static fn (?Material $m): bool => $m->cast ?? false) !== [];
-        $unknown = array_filter($facts->parts, static fn (PartFacts $p): bool => $p->origin !== Origin::Bought && (FoundSurfaces::material($p)->guessed ?? true)) !== [];
+        $unknown =
+            array_filter(
+                $facts->parts,
+                static fn (PartFacts $p): bool => $p->origin !== Origin::Bought
+                    && (FoundSurfaces::material($p)->guessed ?? true),
+            ) !== [];
         $holds = [
             'no-datum' => $survey->datums->none,
             'casting' => $casting,
             'unknown-material' => $unknown,
-            'hardened' => array_filter($survey->parts, static fn (JudgedPart $p): bool => $p->part->origin === Origin::Found && $p->isHard()) !== [],
-            'tight' => array_filter($joints, static fn (SizedJoint $j): bool => ($j->sized?->band?->widthMm() ?? INF) < $facts->shop->latheHoldsMm) !== [],
+            'hardened' => array_filter(
+                $survey->parts,
+                static fn (JudgedPart $p): bool => $p->part->origin === Origin::Found && $p->isHard(),
+            ) !== [],
+            'tight' => array_filter(
+                $joints,
+                static fn (SizedJoint $j): bool => ($j->sized?->band?->widthMm() ?? INF) <
+                    $facts->shop->latheHoldsMm,
+            ) !== [],
             'first' => $facts->quote->firstOfItsKind,
             'safety' => $facts->takeIn->gates !== [],
         ];
@@ -146,7 +207,10 @@ final readonly class JobQuote
     /** What is not in the price because its weight is not known yet; empty when all is. */
     public function missing(): string
     {
-        $names = array_map(static fn (CostFacts $c): string => lcfirst($c->name), array_filter($this->facts->costs, fn (CostFacts $c): bool => $this->amounts[$c->id] === null));
+        $names = array_map(
+            static fn (CostFacts $c): string => lcfirst($c->name),
+            array_filter($this->facts->costs, fn (CostFacts $c): bool => $this->amounts[$c->id] === null),
+        );
 
         return $names === [] ? '' : 'Not in the price yet, for want of a weight: '.implode(', ', $names).'.';
     }
@@ -157,22 +221,43 @@ final readonly class JobQuote
         $facts = $this->facts;
         $what = trim(($facts->machine === '' ? '' : "{$facts->machine}: ").$facts->part);
         $pieces = $facts->takeIn->quantity === 1 ? 'one piece' : "{$facts->takeIn->quantity} pieces";
-        $price = Quote::money($this->quote->price->min, $facts->shop->currency).' to '.Quote::money($this->quote->price->max, $facts->shop->currency);
+        $price =
+            Quote::money($this->quote->price->min, $facts->shop->currency).
+            ' to '.
+            Quote::money($this->quote->price->max, $facts->shop->currency);
         $overruled = $facts->quote->decided !== null && $facts->quote->decided !== $this->advised->verdict;
-        $reasons = $overruled ? ($facts->quote->reason === '' ? [] : [$facts->quote->reason]) : [...$this->advised->reasons, ...($facts->quote->reason === '' ? [] : [$facts->quote->reason])];
+        $reasons = $overruled
+            ? ($facts->quote->reason === ''
+                ? []
+                : [$facts->quote->reason])
+            : [...$this->advised->reasons, ...$facts->quote->reason === '' ? [] : [$facts->quote->reason]];
         $because = implode("\n", array_map(static fn (string $r): string => "- {$r}", $reasons));
         $when = $facts->takeIn->wantedBy === null ? '' : " It is wanted by {$facts->takeIn->wantedBy}.";
-        $lead = $facts->quote->boughtLeadDays === null ? '' : ', in about '.number_format($facts->quote->boughtLeadDays).' days';
-        $bought = $facts->quote->boughtPrice === null ? '' : ' A bought one is offered at '.Quote::money($facts->quote->boughtPrice, $facts->shop->currency).$lead.'.';
+        $lead =
+            $facts->quote->boughtLeadDays === null
+                ? ''
+                : ', in about '.number_format($facts->quote->boughtLeadDays).' days';
+        $bought =
+            $facts->quote->boughtPrice === null
+                ? ''
+                : ' A bought one is offered at '.
+                    Quote::money($facts->quote->boughtPrice, $facts->shop->currency).
+                    $lead.
+                    '.';
         $other = trim($facts->quote->alternative) === '' ? '' : " Instead we suggest: {$facts->quote->alternative}.";
-        $hours = number_format($this->quote->hours->min, 1).' to '.number_format($this->quote->hours->max, 1).' hours';
+        $hours =
+            number_format($this->quote->hours->min, 1).' to '.number_format($this->quote->hours->max, 1).' hours';
         $body = match ($this->verdict()) {
             QuoteVerdict::Take => "We can make it, {$pieces}, for {$price} ({$hours}).{$when}",
             QuoteVerdict::AtThisPrice => "We can make it, {$pieces}, and expect {$price} ({$hours}): the range is wide for these reasons.{$when}\n\n{$because}",
             QuoteVerdict::Alternative => "We would rather not make it as it is.{$bought}{$other}\n\n{$because}",
             QuoteVerdict::Decline => "We decline to make this part.{$bought}{$other}\n\n{$because}",
         };
-        $missing = $this->missing() === '' || ! in_array($this->verdict(), [QuoteVerdict::Take, QuoteVerdict::AtThisPrice], true) ? '' : "\n\n{$this->missing()}";
+        $missing =
+            $this->missing() === ''
+            || ! in_array($this->verdict(), [QuoteVerdict::Take, QuoteVerdict::AtThisPrice], true)
+                ? ''
+                : "\n\n{$this->missing()}";
         $reference = $facts->takeIn->reference === '' ? '' : "Your reference: {$facts->takeIn->reference}\n";
 
         return "{$what}\n{$reference}\n{$body}{$missing}\n\nPrices are estimates from what is known today; they may change once the part is measured.\n\n{$facts->shop->name}\n";

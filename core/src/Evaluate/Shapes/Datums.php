@@ -32,15 +32,26 @@ final readonly class Datums implements \JsonSerializable
             $surfaces = $facts->surfacesOf($part->id);
             $could = array_values(array_filter($surfaces, self::couldServe(...)));
             array_push($candidates, ...$could);
-            $critical = array_filter($surfaces, static fn (SurfaceFacts $s): bool => $s->criticality === Criticality::Critical);
+            $critical = array_filter(
+                $surfaces,
+                static fn (SurfaceFacts $s): bool => $s->criticality === Criticality::Critical,
+            );
             if ($part->origin === Origin::Found && $critical !== [] && $could === []) {
                 $none = true;
-                $notes[] = Note::caution('no-datum', "No surface of the {$part->name} can serve as datum: they are worn, damaged or missing. Measure from a machined face that survives, or set the part up on its bolt holes; a worn bore is no datum.", $part->id);
+                $notes[] = Note::caution(
+                    'no-datum',
+                    "No surface of the {$part->name} can serve as datum: they are worn, damaged or missing. Measure from a machined face that survives, or set the part up on its bolt holes; a worn bore is no datum.",
+                    $part->id,
+                );
             }
         }
         foreach ($facts->surfaces as $surface) {
             if ($surface->datum && $surface->condition !== null && ! $surface->condition->isTrue()) {
-                $notes[] = Note::caution('worn-datum', "{$surface->name} is chosen as datum and is {$surface->condition->value}: what is measured from it is off by as much.", $surface->id);
+                $notes[] = Note::caution(
+                    'worn-datum',
+                    "{$surface->name} is chosen as datum and is {$surface->condition->value}: what is measured from it is off by as much.",
+                    $surface->id,
+                );
             }
         }
 
@@ -57,7 +68,15 @@ final readonly class Datums implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'candidates' => array_map(static fn (SurfaceFacts $s): array => ['surface' => $s->id, 'name' => $s->name, 'chosen' => $s->datum, 'sure' => $s->condition !== null], $this->candidates),
+            'candidates' => array_map(
+                static fn (SurfaceFacts $s): array => [
+                    'surface' => $s->id,
+                    'name' => $s->name,
+                    'chosen' => $s->datum,
+                    'sure' => $s->condition !== null,
+                ],
+                $this->candidates,
+            ),
             'none' => $this->none,
             'notes' => $this->notes,
         ];

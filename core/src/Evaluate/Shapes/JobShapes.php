@@ -106,7 +106,10 @@ final class JobShapes
             $b = $this->shapes[$other->part]->extent($other);
             if ($a !== null && $b !== null) {
                 $rise = abs($this->shapes[$outer->part]->offsetOf($outer));
-                $places[$other->part] = [$places[$from][0] + ($a[0] + $a[1]) / 2 - ($b[0] + $b[1]) / 2, $places[$from][1] + ($other === $inner ? $rise : -$rise)];
+                $places[$other->part] = [
+                    $places[$from][0] + ($a[0] + $a[1]) / 2 - ($b[0] + $b[1]) / 2,
+                    $places[$from][1] + ($other === $inner ? $rise : -$rise),
+                ];
                 $this->spread($other->part, $places);
             }
         }

@@ -23,8 +23,13 @@ final readonly class JobSurvey
      * @param  list<Note>  $hints
      * @param  list<string>  $minds
      */
-    private function __construct(public Datums $datums, public array $parts, public array $hints, public array $minds, public ?string $causeSays)
-    {
+    private function __construct(
+        public Datums $datums,
+        public array $parts,
+        public array $hints,
+        public array $minds,
+        public ?string $causeSays,
+    ) {
     }
 
     /** @param  list<JudgedSurface>  $surfaces */
@@ -36,7 +41,10 @@ final readonly class JobSurvey
         }
 
         return new self(
-            Datums::of($facts), array_map(static fn (PartFacts $p): JudgedPart => JudgedPart::of($p, $shapes, $surfaces), $facts->parts), $hints, Kind::orNull($facts->kind)->minds ?? [],
+            Datums::of($facts),
+            array_map(static fn (PartFacts $p): JudgedPart => JudgedPart::of($p, $shapes, $surfaces), $facts->parts),
+            $hints,
+            Kind::orNull($facts->kind)->minds ?? [],
             $facts->takeIn->cause?->advice(),
         );
     }
@@ -50,14 +58,33 @@ final readonly class JobSurvey
         foreach ($facts->surfacesOf($part->id) as $surface) {
             $mm = $sizes->known($surface);
             $extent = $shape->extent($surface);
-            if ($surface->type === SurfaceType::HolePattern && $mm !== null && $surface->size2 !== null && $extent !== null) {
+            if (
+                $surface->type === SurfaceType::HolePattern
+                && $mm !== null
+                && $surface->size2 !== null
+                && $extent !== null
+            ) {
                 $outside = self::outsideRound($shape, $extent, $mm);
-                $notes[] = $outside === null
-                    ? WeakPlaces::offPart($surface->name, $mm, 2 * $shape->walls->largestMm(), $surface->id)
-                    : WeakPlaces::edge($surface->name, $mm, max(1e-6, $surface->size2->length->mm), $outside, $weak, $surface->id);
+                $notes[] =
+                    $outside === null
+                        ? WeakPlaces::offPart($surface->name, $mm, 2 * $shape->walls->largestMm(), $surface->id)
+                        : WeakPlaces::edge(
+                            $surface->name,
+                            $mm,
+                            max(1e-6, $surface->size2->length->mm),
+                            $outside,
+                            $weak,
+                            $surface->id,
+                        );
             }
             if ($surface->type === SurfaceType::ThreadInside && $weak && $material !== null) {
-                $notes[] = WeakPlaces::thread($surface->name, $mm ?? 0.0, $mm === null ? null : $surface->long?->length->mm, $material->name, $surface->id);
+                $notes[] = WeakPlaces::thread(
+                    $surface->name,
+                    $mm ?? 0.0,
+                    $mm === null ? null : $surface->long?->length->mm,
+                    $material->name,
+                    $surface->id,
+                );
             }
         }
         if ($part->origin === Origin::Make && $shape->body() !== null) {
@@ -68,16 +95,26 @@ final readonly class JobSurvey
     }
 
     /**
-     * The outside that a circle of holes comes near: the smallest round it where it is said to be, or else anywhere on the part.
+     * The outside that a circle of holes comes near: the smallest round it where it is said to be, or else anywhere on
+     * the part.
      *
      * @param  array{float, float}  $extent
      * @return ?float the diameter, mm; null where the circle lies off the part
      */
     private static function outsideRound(PartShape $shape, array $extent, float $circleMm): ?float
     {
-        $round = array_filter($shape->walls->cells, static fn (Cell $c): bool => $c->outerStartMm + $c->outerEndMm > $circleMm);
-        $here = array_filter($round, static fn (Cell $c): bool => min($c->toMm, $extent[1]) - max($c->fromMm, $extent[0]) > 1e-6);
-        $outside = array_map(static fn (Cell $c): float => $c->outerStartMm + $c->outerEndMm, $here === [] ? $round : $here);
+        $round = array_filter(
+            $shape->walls->cells,
+            static fn (Cell $c): bool => $c->outerStartMm + $c->outerEndMm > $circleMm,
+        );
+        $here = array_filter(
+            $round,
+            static fn (Cell $c): bool => min($c->toMm, $extent[1]) - max($c->fromMm, $extent[0]) > 1e-6,
+        );
+        $outside = array_map(
+            static fn (Cell $c): float => $c->outerStartMm + $c->outerEndMm,
+            $here === [] ? $round : $here,
+        );
 
         return $outside === [] ? null : min($outside);
     }
@@ -86,7 +123,9 @@ final readonly class JobSurvey
     {
         $wall = $diameter = INF;
         foreach ($shape->walls->cells as $cell) {
-            $here = min($cell->outerStartMm - $cell->innerStartMm, $cell->outerEndMm - $cell->innerEndMm) - abs($cell->offsetMm);
+            $here =
+                min($cell->outerStartMm - $cell->innerStartMm, $cell->outerEndMm - $cell->innerEndMm) -
+                abs($cell->offsetMm);
             if ($cell->innerStartMm > 0 && $here < $wall) {
                 [$wall, $diameter] = [$here, $cell->outerStartMm + $cell->outerEndMm];
             }

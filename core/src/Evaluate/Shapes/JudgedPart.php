@@ -47,7 +47,11 @@ final readonly class JudgedPart
             try {
                 $hardness = Hardness::of($part->hardness->scale, $part->hardness->value);
                 if ($hardness->isAtMost) {
-                    $notes[] = Note::info('hardness-soft', 'The C scale says little below HRC 20: it is softer than that, and the other figures are the most it can be. Read it on the B scale or by Brinell for a number.', $part->id);
+                    $notes[] = Note::info(
+                        'hardness-soft',
+                        'The C scale says little below HRC 20: it is softer than that, and the other figures are the most it can be. Read it on the B scale or by Brinell for a number.',
+                        $part->id,
+                    );
                 }
             } catch (BadInput $bad) {
                 $notes[] = Note::caution('hardness', $bad->getMessage(), $part->id);
@@ -55,23 +59,56 @@ final readonly class JudgedPart
         }
         $material = FoundSurfaces::material($part);
         if ($hardness !== null && $material !== null && ! $material->hardnessConverts) {
-            $notes[] = Note::caution('hardness-steel-only', "The table is for plain and low-alloy steels: for {$material->name} the other scales and the strength are a rough guess.", $part->id);
+            $notes[] = Note::caution(
+                'hardness-steel-only',
+                "The table is for plain and low-alloy steels: for {$material->name} the other scales and the strength are a rough guess.",
+                $part->id,
+            );
         }
         $likely = MaterialTests::likely($part->tests);
         if (MaterialTests::disagree($part->tests)) {
-            $notes[] = Note::caution('tests-disagree', 'These results hardly go together: do one of them again, beside a known piece.', $part->id);
+            $notes[] = Note::caution(
+                'tests-disagree',
+                'These results hardly go together: do one of them again, beside a known piece.',
+                $part->id,
+            );
         }
         if ($material !== null) {
             // A scale that the table cannot turn into HRC is soft.
-            $hrc = $part->hardness === null ? null : ($hardness->hrc ?? ($part->hardness->scale === HardnessScale::RockwellC ? $part->hardness->value : 0.0));
-            array_push($notes, ...array_map(static fn (Note $n): Note => $n->about($part->id), Workability::of($material, $hrc)));
+            $hrc =
+                $part->hardness === null
+                    ? null
+                    : $hardness->hrc ??
+                        ($part->hardness->scale === HardnessScale::RockwellC ? $part->hardness->value : 0.0);
+            array_push(
+                $notes,
+                ...array_map(static fn (Note $n): Note => $n->about($part->id), Workability::of($material, $hrc)),
+            );
         }
         $body = $shapes->shapes[$part->id]->body();
         if (($body['mass_kg'] ?? 0) > self::HEAVY_KG) {
-            $notes[] = Note::caution('heavy', 'It weighs '.number_format((float) $body['mass_kg'], 0).' kg: over 20 kg use a crane or a helper, rated slings, nobody under the load.', $part->id);
+            $notes[] = Note::caution(
+                'heavy',
+                'It weighs '.
+                    number_format((float) $body['mass_kg'], 0).
+                    ' kg: over 20 kg use a crane or a helper, rated slings, nobody under the load.',
+                $part->id,
+            );
         }
 
-        return new self($part, $hardness, $likely, $notes, $body, array_values(array_filter($surfaces, static fn (JudgedSurface $s): bool => $s->surface->part === $part->id && $s->found !== null)));
+        return new self(
+            $part,
+            $hardness,
+            $likely,
+            $notes,
+            $body,
+            array_values(
+                array_filter(
+                    $surfaces,
+                    static fn (JudgedSurface $s): bool => $s->surface->part === $part->id && $s->found !== null,
+                ),
+            ),
+        );
     }
 
     public function isHeavy(): bool
@@ -81,7 +118,8 @@ final readonly class JudgedPart
 
     public function isHard(): bool
     {
-        return ($this->hardness->hrc ?? 0) >= Workability::HARD_HRC || $this->hardness === null && FoundSurfaces::material($this->part)?->machine === 'grind';
+        return ($this->hardness->hrc ?? 0) >= Workability::HARD_HRC
+            || ($this->hardness === null && FoundSurfaces::material($this->part)?->machine === 'grind');
     }
 
     /** Inches or millimetres, by all that was measured of it; null with less than two dimensions. */

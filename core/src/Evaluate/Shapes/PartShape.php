@@ -42,7 +42,8 @@ final readonly class PartShape
     {
         $this->surfaces = $facts->surfacesOf($part->id);
         $this->planes = new Planes($this->surfaces, $sizes);
-        [$this->profile, $this->walls] = $part->form === Form::Turned ? $this->turned() : [Profile::of([], []), Profile::of([], [])];
+        [$this->profile, $this->walls] =
+            $part->form === Form::Turned ? $this->turned() : [Profile::of([], []), Profile::of([], [])];
     }
 
     public function tone(): Tone
@@ -50,7 +51,9 @@ final readonly class PartShape
         return $this->part->origin === Origin::Make ? Tone::Make : Tone::Found;
     }
 
-    /** @return list<AxisFace> the faces square to its axis: both ends, the shoulders, and where a length begins or ends; from the left */
+    /**
+     * @return list<AxisFace> the faces square to its axis: both ends, the shoulders, and where a length begins or ends; from the left
+     */
     public function faces(): array
     {
         $cells = $this->profile->cells;
@@ -93,7 +96,14 @@ final readonly class PartShape
                 abs($inner[0] - $inner[1]) > 1e-6 => [min($inner), max($inner)],
                 default => [$inner[0], $outer[0]],
             };
-            $faces[] = new AxisFace("{$this->part->id}.{$i}", $this->faceName($mm, $first, $last, $looks), $mm, $looks, $low, max($high, $low));
+            $faces[] = new AxisFace(
+                "{$this->part->id}.{$i}",
+                $this->faceName($mm, $first, $last, $looks),
+                $mm,
+                $looks,
+                $low,
+                max($high, $low),
+            );
         }
 
         return $faces;
@@ -105,7 +115,10 @@ final readonly class PartShape
         $steps = [];
         $cells = $this->profile->cells;
         for ($i = 1; $i < count($cells); $i++) {
-            if (abs($cells[$i]->outerStartMm - $cells[$i - 1]->outerEndMm) > 0.25 || abs($cells[$i]->innerStartMm - $cells[$i - 1]->innerEndMm) > 0.25) {
+            if (
+                abs($cells[$i]->outerStartMm - $cells[$i - 1]->outerEndMm) > 0.25
+                || abs($cells[$i]->innerStartMm - $cells[$i - 1]->innerEndMm) > 0.25
+            ) {
                 $steps[] = $cells[$i]->fromMm;
             }
         }
@@ -123,7 +136,12 @@ final readonly class PartShape
         foreach ($this->surfaces as $surface) {
             $extent = $this->planes->of($surface);
             $turned = $surface->type->isOutside() || $surface->type->isInside();
-            if ($turned && $extent !== null && (abs($extent[0] - $mm) < 1e-6 || abs($extent[1] - $mm) < 1e-6) && ($named === null || ($this->sizes->mm($surface) ?? 0.0) > ($this->sizes->mm($named) ?? 0.0))) {
+            if (
+                $turned
+                && $extent !== null
+                && (abs($extent[0] - $mm) < 1e-6 || abs($extent[1] - $mm) < 1e-6)
+                && ($named === null || ($this->sizes->mm($surface) ?? 0.0) > ($this->sizes->mm($named) ?? 0.0))
+            ) {
                 $named = $surface;
             }
         }
@@ -136,7 +154,9 @@ final readonly class PartShape
         return $this->part->name.($named === null ? '' : ': '.lcfirst($named->name)).$side;
     }
 
-    /** @return array{float, float}|null from its first plane to its last, mm from the part’s zero; null when it has no place */
+    /**
+     * @return array{float, float}|null from its first plane to its last, mm from the part’s zero; null when it has no place
+     */
     public function extent(SurfaceFacts $surface): ?array
     {
         return $this->planes->of($surface);
@@ -177,15 +197,23 @@ final readonly class PartShape
     /** @param  array{float, float}  $extent */
     private function segment(SurfaceFacts $surface, array $extent, float $mm): Segment
     {
-        $end = in_array($surface->type, [SurfaceType::TaperOutside, SurfaceType::TaperInside], true) ? ($this->sizes->second($surface) ?? $mm) : $mm;
+        $end = in_array($surface->type, [SurfaceType::TaperOutside, SurfaceType::TaperInside], true)
+            ? $this->sizes->second($surface) ?? $mm
+            : $mm;
         $mark = match ($surface->type) {
-            SurfaceType::ThreadOutside, SurfaceType::ThreadInside, SurfaceType::Teeth, SurfaceType::Spline => $surface->type->value,
+            SurfaceType::ThreadOutside, SurfaceType::ThreadInside, SurfaceType::Teeth, SurfaceType::Spline => $surface
+                ->type->value,
             default => null,
         };
 
         return new Segment(
-            $extent[0], $extent[1], $mm / 2, $end / 2, $this->offsetOf($surface),
-            $surface->type === SurfaceType::GrooveOutside, $mark,
+            $extent[0],
+            $extent[1],
+            $mm / 2,
+            $end / 2,
+            $this->offsetOf($surface),
+            $surface->type === SurfaceType::GrooveOutside,
+            $mark,
         );
     }
 
@@ -197,9 +225,18 @@ final readonly class PartShape
      */
     private function brokenOff(array $inside): array
     {
-        $radius = 1.6 * max(array_map(static fn (Segment $s): float => max($s->startMm, $s->endMm) + abs($s->offsetMm), $inside));
+        $radius =
+            1.6 *
+            max(array_map(static fn (Segment $s): float => max($s->startMm, $s->endMm) + abs($s->offsetMm), $inside));
 
-        return [new Segment(min(array_map(static fn (Segment $s): float => $s->fromMm, $inside)), max(array_map(static fn (Segment $s): float => $s->toMm, $inside)), $radius, $radius)];
+        return [
+            new Segment(
+                min(array_map(static fn (Segment $s): float => $s->fromMm, $inside)),
+                max(array_map(static fn (Segment $s): float => $s->toMm, $inside)),
+                $radius,
+                $radius,
+            ),
+        ];
     }
 
     /**
@@ -217,23 +254,60 @@ final readonly class PartShape
             $type = $surface->type;
             $wanted = $all || $surface->criticality->mustMeasure() || $this->sizes->says($surface) !== null;
             if ($type === SurfaceType::HolePattern && $extent[1] > $extent[0]) {
-                $holes[] = ['circle_mm' => $mm, 'hole_mm' => $this->sizes->second($surface) ?? 0.05 * $mm, 'from_mm' => $extent[0], 'to_mm' => $extent[1]];
+                $holes[] = [
+                    'circle_mm' => $mm,
+                    'hole_mm' => $this->sizes->second($surface) ?? 0.05 * $mm,
+                    'from_mm' => $extent[0],
+                    'to_mm' => $extent[1],
+                ];
             }
             if (($type === SurfaceType::KeywayShaft || $type === SurfaceType::KeywayHub) && $extent[1] > $extent[0]) {
                 $key = $this->keyway(['surface' => $surface, 'width_mm' => $mm]);
                 $depth = $key['hub'] ? $key['depth_mm'] : -$key['depth_mm'];
-                $slots[] = ['from_mm' => $extent[0], 'to_mm' => $extent[1], 'top_mm' => $key['radius_mm'] + max(0.0, $depth), 'bottom_mm' => $key['radius_mm'] + min(0.0, $depth)];
+                $slots[] = [
+                    'from_mm' => $extent[0],
+                    'to_mm' => $extent[1],
+                    'top_mm' => $key['radius_mm'] + max(0.0, $depth),
+                    'bottom_mm' => $key['radius_mm'] + min(0.0, $depth),
+                ];
             }
-            if ($wanted && ($type->isOutside() || $type->isInside() || $type === SurfaceType::GrooveOutside || $type === SurfaceType::GrooveInside)) {
+            if (
+                $wanted
+                && ($type->isOutside()
+                    || $type->isInside()
+                    || $type === SurfaceType::GrooveOutside
+                    || $type === SurfaceType::GrooveInside)
+            ) {
                 $offset = abs($this->offsetOf($surface));
-                $diameters[] = ['name' => $all ? $surface->name : $this->named($surface), 'at_mm' => $extent[0] + 0.85 * ($extent[1] - $extent[0]), 'radius_mm' => $mm / 2 + $offset, 'says' => $this->written($surface)];
+                $diameters[] = [
+                    'name' => $all ? $surface->name : $this->named($surface),
+                    'at_mm' => $extent[0] + 0.85 * ($extent[1] - $extent[0]),
+                    'radius_mm' => $mm / 2 + $offset,
+                    'says' => $this->written($surface),
+                ];
             }
             if ($wanted && $type === SurfaceType::Length && $extent[1] > $extent[0]) {
-                $lengths[] = ['name' => $surface->name, 'from_mm' => $extent[0], 'to_mm' => $extent[1], 'says' => $this->sizes->says($surface)];
+                $lengths[] = [
+                    'name' => $surface->name,
+                    'from_mm' => $extent[0],
+                    'to_mm' => $extent[1],
+                    'says' => $this->sizes->says($surface),
+                ];
             }
         }
 
-        return new AxisPart($this->part->name, $this->tone(), $this->profile, $offsetMm, $riseMm, $diameters, $lengths, $holes, $slots, $this->faces());
+        return new AxisPart(
+            $this->part->name,
+            $this->tone(),
+            $this->profile,
+            $offsetMm,
+            $riseMm,
+            $diameters,
+            $lengths,
+            $holes,
+            $slots,
+            $this->faces(),
+        );
     }
 
     /** The face, where there is something to see that the section does not show; null otherwise. */
@@ -250,27 +324,51 @@ final readonly class PartShape
             }
             $type = $surface->type;
             [$x, $y] = [$this->sizes->x($surface), $this->sizes->y($surface)];
-            $eccentric = $eccentric || $turned && ($x !== 0.0 || $y !== 0.0);
+            $eccentric = $eccentric || ($turned && ($x !== 0.0 || $y !== 0.0));
             if ($type->isOutside() || $type->isInside()) {
-                $circles[] = new FaceCircle($surface->name, $x, $y, $mm / 2, $type->isInside(), $this->written($surface), ! $turned || $surface->criticality->mustMeasure(), $type === SurfaceType::ThreadInside);
+                $circles[] = new FaceCircle(
+                    $surface->name,
+                    $x,
+                    $y,
+                    $mm / 2,
+                    $type->isInside(),
+                    $this->written($surface),
+                    ! $turned || $surface->criticality->mustMeasure(),
+                    $type === SurfaceType::ThreadInside,
+                );
             } elseif ($type === SurfaceType::HolePattern) {
                 $patterns[] = $this->pattern($surface, $mm);
             } elseif ($type === SurfaceType::KeywayHub || $type === SurfaceType::KeywayShaft) {
                 $keyways[] = ['surface' => $surface, 'width_mm' => $mm];
             } elseif ($type === SurfaceType::Length && $surface->angleDeg !== null) {
-                $surface->angleDeg === 90.0 ? $height = $mm : $width = $mm;
+                $surface->angleDeg === 90.0 ? ($height = $mm) : ($width = $mm);
             }
         }
         if ($turned && $patterns === [] && $keyways === [] && ! $eccentric) {
             return null;
         }
-        usort($circles, static fn (FaceCircle $a, FaceCircle $b): int => [$a->hole, $b->radiusMm] <=> [$b->hole, $a->radiusMm]);
+        usort(
+            $circles,
+            static fn (FaceCircle $a, FaceCircle $b): int => [$a->hole, $b->radiusMm] <=> [$b->hole, $a->radiusMm],
+        );
         $outline = match (true) {
             $turned => [],
             $width !== null && $height !== null => Outline::rectangle($width, $height),
-            default => Outline::round(array_map(static fn (FaceCircle $c): array => [$c->xMm, $c->yMm, $c->hole ? 1.8 * $c->radiusMm : $c->radiusMm], $circles)),
+            default => Outline::round(
+                array_map(
+                    static fn (FaceCircle $c): array => [$c->xMm, $c->yMm, $c->hole ? 1.8 * $c->radiusMm : $c->radiusMm],
+                    $circles,
+                ),
+            ),
         };
-        $face = new FacePicture($this->part->name, $this->tone(), $outline, $circles, $patterns, array_map($this->keyway(...), $keyways));
+        $face = new FacePicture(
+            $this->part->name,
+            $this->tone(),
+            $outline,
+            $circles,
+            $patterns,
+            array_map($this->keyway(...), $keyways),
+        );
 
         return $face->isEmpty() ? null : $face;
     }
@@ -281,12 +379,21 @@ final readonly class PartShape
         $says = $this->sizes->says($surface);
         $holeSays = $surface->size2 === null ? null : LengthWriter::size($hole);
 
-        return new FacePattern($surface->name, $mm, $hole, $surface->count ?? $surface->sketch->count ?? 4, $surface->angleDeg ?? 90.0, match (true) {
-            $says === null => null,
-            default => Say::with('{n}{h}on ⌀ {c}', [
-                'n' => $surface->count === null ? '' : "{$surface->count} × ", 'h' => $holeSays === null ? '' : Say::with('⌀ {h} ', ['h' => $holeSays]), 'c' => $says,
-            ]),
-        });
+        return new FacePattern(
+            $surface->name,
+            $mm,
+            $hole,
+            $surface->count ?? ($surface->sketch->count ?? 4),
+            $surface->angleDeg ?? 90.0,
+            match (true) {
+                $says === null => null,
+                default => Say::with('{n}{h}on ⌀ {c}', [
+                    'n' => $surface->count === null ? '' : "{$surface->count} × ",
+                    'h' => $holeSays === null ? '' : Say::with('⌀ {h} ', ['h' => $holeSays]),
+                    'c' => $says,
+                ]),
+            },
+        );
     }
 
     /**
@@ -305,7 +412,12 @@ final readonly class PartShape
             }
         }
 
-        return ['radius_mm' => max($radius, $key['width_mm']), 'width_mm' => $key['width_mm'], 'depth_mm' => $this->sizes->second($key['surface']) ?? 0.5 * $key['width_mm'], 'hub' => $hub];
+        return [
+            'radius_mm' => max($radius, $key['width_mm']),
+            'width_mm' => $key['width_mm'],
+            'depth_mm' => $this->sizes->second($key['surface']) ?? 0.5 * $key['width_mm'],
+            'hub' => $hub,
+        ];
     }
 
     private function written(SurfaceFacts $surface): ?Say
@@ -314,8 +426,14 @@ final readonly class PartShape
         if ($says === null) {
             return null;
         }
-        $pitch = in_array($surface->type, [SurfaceType::ThreadInside, SurfaceType::ThreadOutside], true) && $surface->pitch !== null
-            ? Say::with(' × {p}{h}', ['p' => LengthWriter::size($surface->pitch->length->mm), 'h' => $surface->hand === Hand::Left ? ' LH' : '']) : Say::plain('');
+        $pitch =
+            in_array($surface->type, [SurfaceType::ThreadInside, SurfaceType::ThreadOutside], true)
+            && $surface->pitch !== null
+                ? Say::with(' × {p}{h}', [
+                    'p' => LengthWriter::size($surface->pitch->length->mm),
+                    'h' => $surface->hand === Hand::Left ? ' LH' : '',
+                ])
+                : Say::plain('');
 
         return Say::with('⌀ {s}{p}', ['s' => $says, 'p' => $pitch]);
     }
@@ -323,9 +441,14 @@ final readonly class PartShape
     /** A surface's name, with its part's where it does not say it already. */
     private function named(SurfaceFacts $surface): string
     {
-        $stems = static fn (string $name): array => array_map(static fn (string $w): string => mb_substr($w, 0, 4), explode(' ', mb_strtolower($name)));
+        $stems = static fn (string $name): array => array_map(
+            static fn (string $w): string => mb_substr($w, 0, 4),
+            explode(' ', mb_strtolower($name)),
+        );
 
-        return array_intersect($stems($this->part->name), $stems($surface->name)) !== [] ? $surface->name : "{$this->part->name}: ".lcfirst($surface->name);
+        return array_intersect($stems($this->part->name), $stems($surface->name)) !== []
+            ? $surface->name
+            : "{$this->part->name}: ".lcfirst($surface->name);
     }
 
     /**
@@ -335,8 +458,15 @@ final readonly class PartShape
      */
     public function body(): ?array
     {
-        $used = array_filter($this->surfaces, fn (SurfaceFacts $s): bool => ($s->type->isOutside() || $s->type->isInside()) && $this->sizes->long($s) !== null);
-        $drawn = array_filter($used, fn (SurfaceFacts $s): bool => $this->sizes->known($s) === null || ! $this->planes->areKnown($s));
+        $used = array_filter(
+            $this->surfaces,
+            fn (SurfaceFacts $s): bool => ($s->type->isOutside() || $s->type->isInside())
+                && $this->sizes->long($s) !== null,
+        );
+        $drawn = array_filter(
+            $used,
+            fn (SurfaceFacts $s): bool => $this->sizes->known($s) === null || ! $this->planes->areKnown($s),
+        );
         $outside = array_filter($used, static fn (SurfaceFacts $s): bool => $s->type->isOutside());
         if ($outside === [] || $drawn !== [] || $this->profile->isEmpty()) {
             return null;
@@ -344,7 +474,14 @@ final readonly class PartShape
         $volume = $this->profile->volumeMm3() - $this->cutAway();
         $density = FoundSurfaces::material($this->part)?->densityKgM3;
 
-        return ['mass_kg' => $density === null ? null : $volume * $density * 1e-9, 'area_mm2' => $this->profile->surfaceMm2(), 'centre_mm' => $this->profile->centreMm(), 'volume_mm3' => $volume, 'largest_mm' => 2 * $this->profile->largestMm(), 'long_mm' => $this->profile->toMm() - $this->profile->fromMm()];
+        return [
+            'mass_kg' => $density === null ? null : $volume * $density * 1e-9,
+            'area_mm2' => $this->profile->surfaceMm2(),
+            'centre_mm' => $this->profile->centreMm(),
+            'volume_mm3' => $volume,
+            'largest_mm' => 2 * $this->profile->largestMm(),
+            'long_mm' => $this->profile->toMm() - $this->profile->fromMm(),
+        ];
     }
 
     /** Holes of patterns and keyways, mm³. */
@@ -359,8 +496,12 @@ final readonly class PartShape
             }
             $extent = $this->planes->of($surface);
             $away += match ($surface->type) {
-                SurfaceType::HolePattern => ($surface->count ?? $surface->sketch->count ?? 0) * M_PI / 4 * $second ** 2 * $this->profile->thicknessAtMm($mm / 2),
-                SurfaceType::KeywayShaft, SurfaceType::KeywayHub => $extent === null ? 0.0 : $mm * $second * ($extent[1] - $extent[0]),
+                SurfaceType::HolePattern => ((($surface->count ?? ($surface->sketch->count ?? 0)) * M_PI) / 4) *
+                    $second ** 2 *
+                    $this->profile->thicknessAtMm($mm / 2),
+                SurfaceType::KeywayShaft, SurfaceType::KeywayHub => $extent === null
+                    ? 0.0
+                    : $mm * $second * ($extent[1] - $extent[0]),
                 default => 0.0,
             };
         }

@@ -8,7 +8,8 @@ use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Shape\SurfaceType;
 
 /**
- * Where a part's surfaces begin and end along its axis. They start where the sketch puts them; each length that is known
+ * Where a part's surfaces begin and end along its axis. They start where the sketch puts them; each length that is
+ * known
  * then moves everything beyond its far end, the short lengths first.
  */
 final class Planes
@@ -16,7 +17,9 @@ final class Planes
     /** @var array<string, float> from a plane of the sketch (by its own place, written out) to where it is, mm */
     private array $places = [];
 
-    /** @var array<string, true> planes whose place was typed or follows from known lengths; the first one is the zero */
+    /**
+     * @var array<string, true> planes whose place was typed or follows from known lengths; the first one is the zero
+     */
     private array $known = [];
 
     /** @param  list<SurfaceFacts>  $surfaces of one part */
@@ -71,7 +74,9 @@ final class Planes
                 if ($surface->at !== null) {
                     $this->known[$from] = true;
                 }
-                $long = $surface->long !== null || $surface->type === SurfaceType::Length && $this->sizes->known($surface) !== null;
+                $long =
+                    $surface->long !== null
+                    || ($surface->type === SurfaceType::Length && $this->sizes->known($surface) !== null);
                 if ($long && (isset($this->known[$from]) || isset($this->known[$to]))) {
                     $this->known[$from] = $this->known[$to] = true;
                 }

@@ -49,7 +49,9 @@ final readonly class Sizes
     /** Measured, to make, or noted, mm; null when only sketched. */
     public function known(SurfaceFacts $surface): ?float
     {
-        return isset($this->bands[$surface->id]) ? $this->bands[$surface->id]->middleMm() : ($this->found[$surface->id]->meanMm ?? $surface->size?->length->mm);
+        return isset($this->bands[$surface->id])
+            ? $this->bands[$surface->id]->middleMm()
+            : $this->found[$surface->id]->meanMm ?? $surface->size?->length->mm;
     }
 
     public function second(SurfaceFacts $surface): ?float
@@ -82,7 +84,9 @@ final readonly class Sizes
         $band = $this->bands[$surface->id] ?? null;
 
         return match (true) {
-            $band !== null => $surface->kind === SurfaceKind::Bore ? LengthWriter::lower($band) : LengthWriter::upper($band),
+            $band !== null => $surface->kind === SurfaceKind::Bore
+                ? LengthWriter::lower($band)
+                : LengthWriter::upper($band),
             isset($this->found[$surface->id]) => LengthWriter::size($this->found[$surface->id]->meanMm),
             $surface->size !== null => Say::with('≈ {s}', ['s' => LengthWriter::size($surface->size->length->mm)]),
             default => null,

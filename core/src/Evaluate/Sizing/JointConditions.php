@@ -12,7 +12,10 @@ use Oldpart\Core\Shape\SurfaceType;
 /** What the job itself already says of a joint, as answers to the plain questions. */
 final class JointConditions
 {
-    /** An outside less than this times the joint's diameter is a thin wall when something is pressed in. Common practice: a wall of a sixth. */
+    /**
+     * An outside less than this times the joint's diameter is a thin wall when something is pressed in. Common
+     * practice: a wall of a sixth.
+     */
     private const THIN_RATIO = 1.33;
 
     /**
@@ -32,9 +35,13 @@ final class JointConditions
         }
         $diameter = $answer->mateFound->meanMm ?? null;
         foreach ($facts->surfacesOf($outer->part) as $surface) {
-            $outside = $surface->type === SurfaceType::Shaft && $surface->id !== $outer->id ? ($found[$surface->id]->meanMm ?? null) : null;
+            $outside =
+                $surface->type === SurfaceType::Shaft && $surface->id !== $outer->id
+                    ? $found[$surface->id]->meanMm ?? null
+                    : null;
             if ($outside !== null && $diameter !== null) {
-                $known['wall'] = $outside < self::THIN_RATIO * $diameter || ($known['wall'] ?? '') === 'thin' ? 'thin' : 'stout';
+                $known['wall'] =
+                    $outside < self::THIN_RATIO * $diameter || ($known['wall'] ?? '') === 'thin' ? 'thin' : 'stout';
             }
         }
 

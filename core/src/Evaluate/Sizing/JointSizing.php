@@ -53,8 +53,14 @@ final readonly class JointSizing
         if ($seat !== null && $make !== null && $found === null && $custom === null && ! $this->isMade($mate)) {
             return $this->toTheTable($joint, $purpose, $seat, $make, $mate);
         }
-        $nominal = $found === null && $make !== null && $purpose->shape === null && ! $purpose->isLength ? self::nominal($make, $mate) : null;
-        if ($nominal !== null && ($this->isMade($mate) || $custom === null && $this->facts->partOf($mate)->origin === Origin::Bought)) {
+        $nominal =
+            $found === null && $make !== null && $purpose->shape === null && ! $purpose->isLength
+                ? self::nominal($make, $mate)
+                : null;
+        if (
+            $nominal !== null
+            && ($this->isMade($mate) || ($custom === null && $this->facts->partOf($mate)->origin === Origin::Bought))
+        ) {
             $standard = $this->standard($joint, $purpose, $nominal, $make, $mate, $custom);
             if ($standard !== null) {
                 return $standard;
@@ -64,18 +70,43 @@ final readonly class JointSizing
             $blocked = match (true) {
                 $purpose->shape !== null => Say::plain(ucfirst($purpose->says).'.'),
                 $make === null => Say::plain('Neither side of this joint is to be made.'),
-                $this->isMade($mate) => Say::plain('Both sides are to be made: type the size they are to have, at Survey, and take a class of ISO or inch.'),
+                $this->isMade($mate) => Say::plain(
+                    'Both sides are to be made: type the size they are to have, at Survey, and take a class of ISO or inch.',
+                ),
                 default => Say::plain('Measure the '.lcfirst($mate->name).'.'),
             };
 
-            return new SizedJoint($joint, $purpose, [], 'none', $custom, $make, $mate, $mate->name, $make->name ?? '', null, null, null, $blocked, $this->withheld, []);
+            return new SizedJoint(
+                $joint,
+                $purpose,
+                [],
+                'none',
+                $custom,
+                $make,
+                $mate,
+                $mate->name,
+                $make->name ?? '',
+                null,
+                null,
+                null,
+                $blocked,
+                $this->withheld,
+                [],
+            );
         }
         $table = TableSize::of($mate, $found, $purpose);
-        $offers = [...($seat === null ? [] : [self::seatOffer($seat, $makeShaft)]), ...$purpose->offers($table->mm)];
+        $offers = [...$seat === null ? [] : [self::seatOffer($seat, $makeShaft)], ...$purpose->offers($table->mm)];
         $chosen = $custom === null ? $this->choose($offers, $joint->school, $joint->fit) : null;
-        $wanted = $custom ?? $chosen->clearanceMm ?? throw new \LogicException('the thumb always offers');
+        $wanted = $custom ?? ($chosen->clearanceMm ?? throw new \LogicException('the thumb always offers'));
         $sized = $this->sizeFor($makeShaft, $found, $wanted);
-        $rows = array_map(fn (Offer $o): array => ['offer' => $o, 'sized' => $this->sizeFor($makeShaft, $found, $o->clearanceMm), 'chosen' => $o === $chosen], $offers);
+        $rows = array_map(
+            fn (Offer $o): array => [
+                'offer' => $o,
+                'sized' => $this->sizeFor($makeShaft, $found, $o->clearanceMm),
+                'chosen' => $o === $chosen,
+            ],
+            $offers,
+        );
         $blocked = match (true) {
             $this->withheld => Gatekeeper::sentence(),
             $sized->band === null => $sized->notes[0]->say,
@@ -83,28 +114,60 @@ final readonly class JointSizing
         };
 
         return new SizedJoint(
-            $joint, $purpose, $rows, $chosen === null ? 'limits' : $chosen->school->value, $wanted, $make, $mate, $mate->name, $make->name,
-            $found, $sized, $this->judge($mate, $found, $wanted), $blocked, $this->withheld, [
-                ...($table->isFound ? [] : [Note::info('read-at-nominal', Say::with('The tables are read at {n}, as it was meant; found, it lies beyond a step of theirs.', ['n' => LengthWriter::sizeInWords($table->mm)]))]),
-                ...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose, $wanted, $found->meanMm)),
-            ], seat: $seat,
+            $joint,
+            $purpose,
+            $rows,
+            $chosen === null ? 'limits' : $chosen->school->value,
+            $wanted,
+            $make,
+            $mate,
+            $mate->name,
+            $make->name,
+            $found,
+            $sized,
+            $this->judge($mate, $found, $wanted),
+            $blocked,
+            $this->withheld,
+            [
+                ...$table->isFound
+                    ? []
+                    : [
+                        Note::info(
+                            'read-at-nominal',
+                            Say::with(
+                                'The tables are read at {n}, as it was meant; found, it lies beyond a step of theirs.',
+                                ['n' => LengthWriter::sizeInWords($table->mm)],
+                            ),
+                        ),
+                    ],
+                ...$this->shopNotes($joint, $sized),
+                ...$purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose, $wanted, $found->meanMm),
+            ],
+            seat: $seat,
         );
     }
 
     /** The size both are to have, mm: typed for either at Survey. */
     private static function nominal(SurfaceFacts $make, SurfaceFacts $mate): ?float
     {
-        $size = $make->size->length->mm ?? $mate->size->length->mm ?? 0.0;
+        $size = $make->size->length->mm ?? ($mate->size->length->mm ?? 0.0);
 
         return $size > 0 ? $size : null;
     }
 
     /**
-     * Made to a class's own limits: both sides are made, or the mate is bought to a class and nobody has read it. Null where neither
+     * Made to a class's own limits: both sides are made, or the mate is bought to a class and nobody has read it. Null
+     * where neither
      * school has a class for the purpose at the size.
      */
-    private function standard(JointFacts $joint, Purpose $purpose, float $nominalMm, SurfaceFacts $make, SurfaceFacts $mate, ?Range $wish): ?SizedJoint
-    {
+    private function standard(
+        JointFacts $joint,
+        Purpose $purpose,
+        float $nominalMm,
+        SurfaceFacts $make,
+        SurfaceFacts $mate,
+        ?Range $wish,
+    ): ?SizedJoint {
         $fits = [];
         foreach ([School::Iso, School::Inch] as $school) {
             $class = $purpose->fit($school);
@@ -116,19 +179,59 @@ final readonly class JointSizing
             return null;
         }
         $wanted = $joint->school ?? ($this->facts->unit === Unit::Inch ? School::Inch : School::Iso);
-        $chosen = array_values(array_filter($fits, static fn (NamedFit $f): bool => $f->school === $wanted))[0] ?? $fits[0];
+        $chosen =
+            array_values(array_filter($fits, static fn (NamedFit $f): bool => $f->school === $wanted))[0] ?? $fits[0];
         $makeShaft = $make->id === $joint->inner;
-        $limits = static fn (NamedFit $f, bool $shaft): SizeToMate => SizeToMate::standard($nominalMm, $shaft ? $f->shaft : $f->hole, ($shaft ? 'shaft of ' : 'hole of ').$f->label, $f->source);
-        $rows = array_map(static fn (NamedFit $f): array => [
-            'offer' => new Offer($f->school, $f->label, $f->clearance(), Say::plain('to the table'), $f->source), 'sized' => $limits($f, $makeShaft), 'chosen' => $f === $chosen,
-        ], $fits);
+        $limits = static fn (NamedFit $f, bool $shaft): SizeToMate => SizeToMate::standard(
+            $nominalMm,
+            $shaft ? $f->shaft : $f->hole,
+            ($shaft ? 'shaft of ' : 'hole of ').$f->label,
+            $f->source,
+        );
+        $rows = array_map(
+            static fn (NamedFit $f): array => [
+                'offer' => new Offer($f->school, $f->label, $f->clearance(), Say::plain('to the table'), $f->source),
+                'sized' => $limits($f, $makeShaft),
+                'chosen' => $f === $chosen,
+            ],
+            $fits,
+        );
         $both = $this->isMade($mate);
         $sized = $limits($chosen, $makeShaft);
-        $notes = $both ? [] : [Note::info('mate-unread', Say::with('The {mate} is bought and taken to be to {class}. Read it, and the size is made to what it is.', ['mate' => lcfirst($mate->name), 'class' => $chosen->label]))];
+        $notes = $both
+            ? []
+            : [
+                Note::info(
+                    'mate-unread',
+                    Say::with(
+                        'The {mate} is bought and taken to be to {class}. Read it, and the size is made to what it is.',
+                        ['mate' => lcfirst($mate->name), 'class' => $chosen->label],
+                    ),
+                ),
+            ];
 
         return new SizedJoint(
-            $joint, $purpose, $rows, $chosen->school->value, $chosen->clearance(), $make, $both ? null : $mate, $mate->name, $make->name, null, $sized, null,
-            $this->withheld ? Gatekeeper::sentence() : null, $this->withheld, [...$notes, ...$this->shopNotes($joint, $sized), ...($purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose, $chosen->clearance(), $nominalMm))],
+            $joint,
+            $purpose,
+            $rows,
+            $chosen->school->value,
+            $chosen->clearance(),
+            $make,
+            $both ? null : $mate,
+            $mate->name,
+            $make->name,
+            null,
+            $sized,
+            null,
+            $this->withheld ? Gatekeeper::sentence() : null,
+            $this->withheld,
+            [
+                ...$notes,
+                ...$this->shopNotes($joint, $sized),
+                ...$purpose->isLength
+                    ? []
+                    : WarmJoint::notes($this->facts, $joint, $purpose, $chosen->clearance(), $nominalMm),
+            ],
             toTable: new ToTable($chosen, $both ? $mate : null, $both ? $limits($chosen, ! $makeShaft) : null, $wish),
         );
     }
@@ -140,7 +243,10 @@ final readonly class JointSizing
             return null;
         }
         try {
-            return BearingSeat::of($joint->bearing->bearing(), $joint->bearing->duty($this->materialOf($joint->inner), $this->materialOf($joint->outer)));
+            return BearingSeat::of(
+                $joint->bearing->bearing(),
+                $joint->bearing->duty($this->materialOf($joint->inner), $this->materialOf($joint->outer)),
+            );
         } catch (BadInput $bad) {
             throw $bad->about("joints.{$index}.bearing");
         }
@@ -156,8 +262,13 @@ final readonly class JointSizing
     }
 
     /** Made to the class's own limits: the bearing is bought, and nobody has measured it yet. */
-    private function toTheTable(JointFacts $joint, Purpose $purpose, BearingSeat $seat, SurfaceFacts $make, SurfaceFacts $mate): SizedJoint
-    {
+    private function toTheTable(
+        JointFacts $joint,
+        Purpose $purpose,
+        BearingSeat $seat,
+        SurfaceFacts $make,
+        SurfaceFacts $mate,
+    ): SizedJoint {
         $makeShaft = $make->id === $joint->inner;
         $offer = self::seatOffer($seat, $makeShaft);
         $sized = $makeShaft
@@ -165,17 +276,48 @@ final readonly class JointSizing
             : SizeToMate::standard($seat->bearing->outsideMm, $seat->housing, $seat->housingClass, $offer->source);
 
         return new SizedJoint(
-            $joint, $purpose, [['offer' => $offer, 'sized' => $sized, 'chosen' => true]], 'iso', $offer->clearanceMm, $make, $mate, $mate->name, $make->name,
-            null, $sized, null, $this->withheld ? Gatekeeper::sentence() : null, $this->withheld,
-            [Note::info('bearing-unread', 'Made to the table for a Normal-class bearing. Read the bearing itself, and the size is made to that.'), ...$this->shopNotes($joint, $sized)], seat: $seat,
+            $joint,
+            $purpose,
+            [['offer' => $offer, 'sized' => $sized, 'chosen' => true]],
+            'iso',
+            $offer->clearanceMm,
+            $make,
+            $mate,
+            $mate->name,
+            $make->name,
+            null,
+            $sized,
+            null,
+            $this->withheld ? Gatekeeper::sentence() : null,
+            $this->withheld,
+            [
+                Note::info(
+                    'bearing-unread',
+                    'Made to the table for a Normal-class bearing. Read the bearing itself, and the size is made to that.',
+                ),
+                ...$this->shopNotes($joint, $sized),
+            ],
+            seat: $seat,
         );
     }
 
     private static function seatOffer(BearingSeat $seat, bool $makeShaft): Offer
     {
         return $makeShaft
-            ? new Offer(School::Iso, $seat->shaftClass, $seat->onShaftMm, Say::plain("seat for a {$seat->bearing->designation} bearing"), 'ISO 286-2:2010, ISO 492:2014; class by common practice')
-            : new Offer(School::Iso, $seat->housingClass, $seat->inHousingMm, Say::plain("seat for a {$seat->bearing->designation} bearing"), 'ISO 286-2:2010, ISO 492:2014; class by common practice');
+            ? new Offer(
+                School::Iso,
+                $seat->shaftClass,
+                $seat->onShaftMm,
+                Say::plain("seat for a {$seat->bearing->designation} bearing"),
+                'ISO 286-2:2010, ISO 492:2014; class by common practice',
+            )
+            : new Offer(
+                School::Iso,
+                $seat->housingClass,
+                $seat->inHousingMm,
+                Say::plain("seat for a {$seat->bearing->designation} bearing"),
+                'ISO 286-2:2010, ISO 492:2014; class by common practice',
+            );
     }
 
     private function isMade(SurfaceFacts $surface): bool
@@ -196,7 +338,16 @@ final readonly class JointSizing
     {
         $tight = $wanted->max <= 0;
         $width = $wanted->width() - ($tight ? 0 : abs($found->looseMm - $found->matingMm));
-        $able = array_values(array_filter($this->facts->shop->instruments->all(), static fn (Instrument $i): bool => $i->canMeasure($mate->kind, $found->meanMm, $mate->long->length->mm ?? 0.0)));
+        $able = array_values(
+            array_filter(
+                $this->facts->shop->instruments->all(),
+                static fn (Instrument $i): bool => $i->canMeasure(
+                    $mate->kind,
+                    $found->meanMm,
+                    $mate->long->length->mm ?? 0.0,
+                ),
+            ),
+        );
 
         return GoodEnough::judge(max(0.0, $width), $tight ? $found->u95MeanMm : $found->u95Mm, $able);
     }
@@ -226,7 +377,11 @@ final readonly class JointSizing
         }
         [$least, $most] = [$joint->least->length->mm, $joint->most->length->mm];
         if ($least > $most) {
-            throw new BadInput('limits-reversed', "joints.{$index}.least", 'The least clearance is above the most. Interference is typed with a minus: −0.001 is tighter than 0.');
+            throw new BadInput(
+                'limits-reversed',
+                "joints.{$index}.least",
+                'The least clearance is above the most. Interference is typed with a minus: −0.001 is tighter than 0.',
+            );
         }
 
         return new Range($least, $most);
@@ -240,8 +395,18 @@ final readonly class JointSizing
             return [];
         }
 
-        return [Note::caution('narrower-than-lathe', Say::with('The band is {w} wide and your lathe holds {h}: sneak up and polish, ream or hone, or take a wider fit and bond it.', [
-            'w' => LengthWriter::difference($sized->band->widthMm()), 'h' => LengthWriter::difference($holds),
-        ]), $joint->id)];
+        return [
+            Note::caution(
+                'narrower-than-lathe',
+                Say::with(
+                    'The band is {w} wide and your lathe holds {h}: sneak up and polish, ream or hone, or take a wider fit and bond it.',
+                    [
+                        'w' => LengthWriter::difference($sized->band->widthMm()),
+                        'h' => LengthWriter::difference($holds),
+                    ],
+                ),
+                $joint->id,
+            ),
+        ];
     }
 }

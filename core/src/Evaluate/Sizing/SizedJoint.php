@@ -83,14 +83,36 @@ final readonly class SizedJoint
     /** The size both have to each other where the mate was not read, mm: of the bearing, or of the class. */
     public function nominalMm(): ?float
     {
-        return $this->toTable?->fit->sizeMm ?? ($this->seat === null ? null : ($this->purpose->seat === Seat::Shaft ? $this->seat->bearing->boreMm : $this->seat->bearing->outsideMm));
+        return $this->toTable?->fit->sizeMm ??
+            ($this->seat === null
+                ? null
+                : ($this->purpose->seat === Seat::Shaft
+                    ? $this->seat->bearing->boreMm
+                    : $this->seat->bearing->outsideMm));
     }
 
     public function withPress(?Press $press, ?Say $blocked): self
     {
         return new self(
-            $this->joint, $this->purpose, $this->offers, $this->chosen, $this->wantedMm, $this->make, $this->mate, $this->mateName, $this->makeName,
-            $this->mateFound, $this->sized, $this->goodEnough, $this->blocked, $this->withheld, $this->notes, $press, $blocked, $this->seat, $this->toTable,
+            $this->joint,
+            $this->purpose,
+            $this->offers,
+            $this->chosen,
+            $this->wantedMm,
+            $this->make,
+            $this->mate,
+            $this->mateName,
+            $this->makeName,
+            $this->mateFound,
+            $this->sized,
+            $this->goodEnough,
+            $this->blocked,
+            $this->withheld,
+            $this->notes,
+            $press,
+            $blocked,
+            $this->seat,
+            $this->toTable,
         );
     }
 }

@@ -12,7 +12,8 @@ use Oldpart\Core\Fit\School;
 use Oldpart\Core\Measure\FoundSize;
 
 /**
- * The size at which a table of fits is read: the nominal one, not the worn one, where a step of the table lies between them. Typed at Survey, or
+ * The size at which a table of fits is read: the nominal one, not the worn one, where a step of the table lies between
+ * them. Typed at Survey, or
  * else what the surface was most likely meant to be.
  */
 final readonly class TableSize
@@ -40,16 +41,26 @@ final readonly class TableSize
         if ($typed !== null && abs($typed - $found->meanMm) <= $reach) {
             return new self($typed, false);
         }
-        $likely = (new Meaning)->of($mate, $found)->candidates[0] ?? null;
+        $likely = (new Meaning())->of($mate, $found)->candidates[0] ?? null;
 
-        return $likely !== null && $likely->probability >= self::SURE ? new self($likely->nominalMm, false) : new self($found->meanMm, true);
+        return $likely !== null && $likely->probability >= self::SURE
+            ? new self($likely->nominalMm, false)
+            : new self($found->meanMm, true);
     }
 
     /** @return list<array{float, float}> the clearances of the classes at a size, µm */
     private static function classes(Purpose $purpose, float $mm): array
     {
-        $offers = array_values(array_filter($purpose->offers($mm), static fn (Offer $o): bool => $o->school !== School::Thumb));
+        $offers = array_values(
+            array_filter($purpose->offers($mm), static fn (Offer $o): bool => $o->school !== School::Thumb),
+        );
 
-        return array_map(static fn (Offer $o): array => [round(1000 * $o->clearanceMm->min, 3), round(1000 * $o->clearanceMm->max, 3)], $offers);
+        return array_map(
+            static fn (Offer $o): array => [
+                round(1000 * $o->clearanceMm->min, 3),
+                round(1000 * $o->clearanceMm->max, 3),
+            ],
+            $offers,
+        );
     }
 }

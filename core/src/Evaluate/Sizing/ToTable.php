@@ -13,12 +13,18 @@ use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
 
-/** A joint made to the table: the fit by its name, the other side where that is made too, and how the pairs come out. */
+/**
+ * A joint made to the table: the fit by its name, the other side where that is made too, and how the pairs come out.
+ */
 final readonly class ToTable implements \JsonSerializable
 {
     /** @param  ?Range  $wish  limits typed for the pairs, mm */
-    public function __construct(public NamedFit $fit, public ?SurfaceFacts $other, public ?SizeToMate $otherSized, private ?Range $wish)
-    {
+    public function __construct(
+        public NamedFit $fit,
+        public ?SurfaceFacts $other,
+        public ?SizeToMate $otherSized,
+        private ?Range $wish,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -30,7 +36,9 @@ final readonly class ToTable implements \JsonSerializable
         );
 
         return [
-            'fit' => $this->fit->label, 'extremes' => Words::range($batch->extremes()), 'likely' => Words::range($batch->likely()),
+            'fit' => $this->fit->label,
+            'extremes' => Words::range($batch->extremes()),
+            'likely' => Words::range($batch->likely()),
             'pairs' => $this->wish === null ? null : $this->pairs($batch, $this->wish),
         ];
     }
@@ -45,6 +53,9 @@ final readonly class ToTable implements \JsonSerializable
             default => "Sorted into {$classes} classes, like to like, every pair fits.",
         };
 
-        return Say::with('{r} is wanted: of a hundred pairs as they come {chance} fit. '.$sort, ['r' => Words::range($wish), 'chance' => rtrim(rtrim(number_format($chance, 1), '0'), '.')]);
+        return Say::with('{r} is wanted: of a hundred pairs as they come {chance} fit. '.$sort, [
+            'r' => Words::range($wish),
+            'chance' => rtrim(rtrim(number_format($chance, 1), '0'), '.'),
+        ]);
     }
 }
