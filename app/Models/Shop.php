@@ -59,15 +59,15 @@ final class Shop extends Model
     public function facts(): ShopFacts
     {
         return new ShopFacts(
-            $this->name,
-            $this->temperature_c,
-            $this->lathe_holds_mm,
-            $this->rough_cut_mm,
-            $this->press_n,
-            $this->rate_per_h,
-            $this->currency,
-            OwnInstrument::set(),
-            $this->shims ?? '',
+            name: $this->name,
+            temperatureC: $this->temperature_c,
+            latheHoldsMm: $this->lathe_holds_mm,
+            roughCutMm: $this->rough_cut_mm,
+            pressN: $this->press_n,
+            ratePerH: $this->rate_per_h,
+            currency: $this->currency,
+            instruments: OwnInstrument::set(),
+            shims: $this->shims ?? '',
         );
     }
 }

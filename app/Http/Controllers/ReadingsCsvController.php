@@ -114,13 +114,13 @@ final class ReadingsCsvController
     private function read(Fields $in, string $job, array $columns): array
     {
         return ReadingsCsv::read(
-            $in->text('text'),
-            $columns,
-            $this->store->facts($job),
-            $in->textOrNull('surface'),
-            $in->choice('unit', Unit::class),
-            $in->text('instrument'),
-            static fn (): string => (string) Str::ulid(),
+            text: $in->text('text'),
+            columns: $columns,
+            facts: $this->store->facts($job),
+            surfaceId: $in->textOrNull('surface'),
+            unit: $in->choice('unit', Unit::class),
+            instrument: $in->text('instrument'),
+            newId: static fn (): string => (string) Str::ulid(),
         );
     }
 

@@ -31,7 +31,10 @@ final readonly class HandOverAnswer implements \JsonSerializable
             [...$sizes, ...$fits],
             static fn (array $row): bool => in_array($row['verdict'], ['above', 'below', 'outside'], true),
         );
-        $unsure = array_filter([...$sizes, ...$fits], static fn (array $row): bool => $row['verdict'] === 'cannot-tell');
+        $unsure = array_filter(
+            [...$sizes, ...$fits],
+            static fn (array $row): bool => $row['verdict'] === 'cannot-tell',
+        );
         $open = array_filter($sizes, static fn (array $row): bool => $row['verdict'] === null);
 
         return [

@@ -83,7 +83,14 @@ final readonly class JobAnswers implements \JsonSerializable
         $shapes = new JobShapes($facts, $out->found, $out->withheld ? [] : $out->bands);
         $survey = JobSurvey::of($facts, $shapes, $surfaces);
         $assembly = JobAssembly::of($facts, $out, $survey);
-        $stages = new Stages($facts, $surfaces, $out->joints, $out->making, $plan, $assembly);
+        $stages = new Stages(
+            facts: $facts,
+            surfaces: $surfaces,
+            joints: $out->joints,
+            making: $out->making,
+            plan: $plan,
+            assembly: $assembly,
+        );
 
         return new self(
             id: $facts->id,

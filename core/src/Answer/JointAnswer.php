@@ -231,14 +231,14 @@ final readonly class JointAnswer implements \JsonSerializable
         ]);
 
         return FitPicture::draw(
-            $this->of->mateName,
-            $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->smallestMm(),
-            $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->largestMm(),
-            $tight ? $this->of->mateFound->u95MeanMm : $this->of->mateFound->u95Mm,
-            $this->of->makeName,
-            $band,
-            $this->of->wantedMm,
-            $says,
+            mate: $this->of->mateName,
+            matingMm: $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->smallestMm(),
+            looseMm: $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->largestMm(),
+            u95Mm: $tight ? $this->of->mateFound->u95MeanMm : $this->of->mateFound->u95Mm,
+            part: $this->of->makeName,
+            make: $band,
+            clearanceMm: $this->of->wantedMm,
+            says: $says,
         );
     }
 }

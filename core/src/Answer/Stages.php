@@ -88,7 +88,9 @@ final readonly class Stages
             ),
             $repeat !== [] => new NextStep(
                 Say::plain(
-                    'Measure the '.lcfirst($repeat[0]->surface->name).' again: the reading is not good enough yet',
+                    'Measure the '.
+                        lcfirst($repeat[0]->surface->name).
+                        ' again: the reading is not good enough yet',
                 ),
                 'measure',
                 $repeat[0]->surface->id,
@@ -205,7 +207,10 @@ final readonly class Stages
     private function unmeasured(): array
     {
         return array_values(
-            array_filter($this->surfaces, static fn (JudgedSurface $s): bool => $s->found === null && $s->mustMeasure()),
+            array_filter(
+                $this->surfaces,
+                static fn (JudgedSurface $s): bool => $s->found === null && $s->mustMeasure(),
+            ),
         );
     }
 

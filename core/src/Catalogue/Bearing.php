@@ -33,16 +33,16 @@ final readonly class Bearing implements \JsonSerializable
         $wider = $stamp->isShielded ? $this->shieldedWidthMm ?? $this->widthMm : $this->widthMm;
 
         return new self(
-            $this->designation,
-            $this->series,
-            $stamp->boreMm ?? $this->boreMm,
-            $this->outsideMm,
-            $wider,
-            $this->chamferMinMm,
-            $this->shieldedWidthMm,
-            $stamp->group ?? 'CN',
-            $stamp->class,
-            $stamp->boreMm !== null,
+            designation: $this->designation,
+            series: $this->series,
+            boreMm: $stamp->boreMm ?? $this->boreMm,
+            outsideMm: $this->outsideMm,
+            widthMm: $wider,
+            chamferMinMm: $this->chamferMinMm,
+            shieldedWidthMm: $this->shieldedWidthMm,
+            group: $stamp->group ?? 'CN',
+            class: $stamp->class,
+            hasOwnBore: $stamp->boreMm !== null,
         );
     }
 
@@ -52,13 +52,13 @@ final readonly class Bearing implements \JsonSerializable
         return $this->shieldedWidthMm === null
             ? $this
             : new self(
-                $this->designation.' shielded',
-                $this->series,
-                $this->boreMm,
-                $this->outsideMm,
-                $this->shieldedWidthMm,
-                $this->chamferMinMm,
-                $this->shieldedWidthMm,
+                designation: $this->designation.' shielded',
+                series: $this->series,
+                boreMm: $this->boreMm,
+                outsideMm: $this->outsideMm,
+                widthMm: $this->shieldedWidthMm,
+                chamferMinMm: $this->chamferMinMm,
+                shieldedWidthMm: $this->shieldedWidthMm,
             );
     }
 

@@ -17,13 +17,13 @@ final class Bearings
 
         return array_map(
             static fn (array $r): Bearing => new Bearing(
-                $r[0],
-                $r[1],
-                (float) $r[2],
-                (float) $r[3],
-                (float) $r[4],
-                $r[5] === null ? null : (float) $r[5],
-                $r[6] === null ? null : (float) $r[6],
+                designation: $r[0],
+                series: $r[1],
+                boreMm: (float) $r[2],
+                outsideMm: (float) $r[3],
+                widthMm: (float) $r[4],
+                chamferMinMm: $r[5] === null ? null : (float) $r[5],
+                shieldedWidthMm: $r[6] === null ? null : (float) $r[6],
             ),
             $rows,
         );

@@ -158,7 +158,9 @@ final class ReadingsCsv
             }
             $line +=
                 1 +
-                array_sum(array_map(static fn (string $c): int => substr_count($c, "\n"), array_map(strval(...), $row)));
+                array_sum(
+                    array_map(static fn (string $c): int => substr_count($c, "\n"), array_map(strval(...), $row)),
+                );
         }
         if (count($rows) > self::MAX_ROWS) {
             throw new BadInput(
@@ -296,7 +298,9 @@ final class ReadingsCsv
     private static function surface(string $name, JobFacts $facts, ?string $surfaceId): SurfaceFacts
     {
         foreach ($facts->surfaces as $surface) {
-            if ($name === '' ? $surface->id === $surfaceId : mb_strtolower($surface->name) === mb_strtolower($name)) {
+            if (
+                $name === '' ? $surface->id === $surfaceId : mb_strtolower($surface->name) === mb_strtolower($name)
+            ) {
                 return $surface;
             }
         }

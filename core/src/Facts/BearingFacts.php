@@ -34,22 +34,22 @@ final readonly class BearingFacts implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->textOrNull('designation'),
-            $f->numberOrNull('bore_mm'),
-            $f->numberOrNull('outside_mm'),
-            $f->numberOrNull('width_mm'),
-            $f->text('turning') === 'outer' ? 'outer' : 'inner',
-            match ($f->text('load')) {
+            designation: $f->textOrNull('designation'),
+            boreMm: $f->numberOrNull('bore_mm'),
+            outsideMm: $f->numberOrNull('outside_mm'),
+            widthMm: $f->numberOrNull('width_mm'),
+            turning: $f->text('turning') === 'outer' ? 'outer' : 'inner',
+            load: match ($f->text('load')) {
                 'light' => 'light',
                 'heavy' => 'heavy',
                 default => 'normal',
             },
-            match ($f->text('housing')) {
+            housing: match ($f->text('housing')) {
                 'split' => 'split',
                 'thin' => 'thin',
                 default => 'solid',
             },
-            $f->number('inner_warmer_k'),
+            innerWarmerK: $f->number('inner_warmer_k'),
         );
     }
 
@@ -77,7 +77,15 @@ final readonly class BearingFacts implements \JsonSerializable
 
     public function duty(?Material $shaft, ?Material $housing): BearingDuty
     {
-        return new BearingDuty($this->turning, $this->load, $this->housing, $shaft, $housing, 0.0, $this->innerWarmerK);
+        return new BearingDuty(
+            turning: $this->turning,
+            load: $this->load,
+            housing: $this->housing,
+            shaft: $shaft,
+            housingMaterial: $housing,
+            shaftBoreMm: 0.0,
+            innerWarmerK: $this->innerWarmerK,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -43,21 +43,21 @@ final readonly class ClearanceFacts implements \JsonSerializable
         };
 
         return new self(
-            $f->text('id'),
-            $f->text('name'),
-            $f->choice('travel', Travel::class),
-            $f->lengthOrNull('arm', true),
-            $f->lengthOrNull('mover'),
-            $deg('from_deg'),
-            $deg('to_deg'),
-            $f->lengthOrNull('from', true),
-            $f->lengthOrNull('to', true),
-            $f->choice('other', Neighbour::class),
-            $f->lengthOrNull('x', true),
-            $f->lengthOrNull('y', true),
-            $f->lengthOrNull('other_size'),
-            $f->lengthOrNull('doubt'),
-            $f->lengthOrNull('least'),
+            id: $f->text('id'),
+            name: $f->text('name'),
+            travel: $f->choice('travel', Travel::class),
+            arm: $f->lengthOrNull('arm', true),
+            mover: $f->lengthOrNull('mover'),
+            fromDeg: $deg('from_deg'),
+            toDeg: $deg('to_deg'),
+            from: $f->lengthOrNull('from', true),
+            to: $f->lengthOrNull('to', true),
+            other: $f->choice('other', Neighbour::class),
+            x: $f->lengthOrNull('x', true),
+            y: $f->lengthOrNull('y', true),
+            otherSize: $f->lengthOrNull('other_size'),
+            doubt: $f->lengthOrNull('doubt'),
+            least: $f->lengthOrNull('least'),
         );
     }
 

@@ -23,13 +23,13 @@ final readonly class CostFacts implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->text('id'),
-            $f->choice('kind', CostKind::class),
-            $f->text('name'),
-            $f->numberOrNull('amount'),
-            $f->flag('each_piece'),
-            $f->numberOrNull('price_per_kg'),
-            $f->numberOrNull('mass_kg'),
+            id: $f->text('id'),
+            kind: $f->choice('kind', CostKind::class),
+            name: $f->text('name'),
+            amount: $f->numberOrNull('amount'),
+            eachPiece: $f->flag('each_piece'),
+            pricePerKg: $f->numberOrNull('price_per_kg'),
+            massKg: $f->numberOrNull('mass_kg'),
         );
     }
 

@@ -28,30 +28,30 @@ final readonly class CutFacts implements \JsonSerializable
     public function cameOut(float $mm): self
     {
         return new self(
-            $this->id,
-            $this->surface,
-            $this->phase,
-            $this->dialled,
-            new TypedLength(Length::mm($mm), $this->after->typed, $this->after->unit),
-            $this->instrument,
-            null,
-            $this->setAside,
-            $this->at,
+            id: $this->id,
+            surface: $this->surface,
+            phase: $this->phase,
+            dialled: $this->dialled,
+            after: new TypedLength(Length::mm($mm), $this->after->typed, $this->after->unit),
+            instrument: $this->instrument,
+            partC: null,
+            setAside: $this->setAside,
+            at: $this->at,
         );
     }
 
     public static function read(Fields $f): self
     {
         return new self(
-            $f->text('id'),
-            $f->text('surface'),
-            $f->choice('phase', Phase::class),
-            $f->lengthOrNull('dialled'),
-            $f->length('after'),
-            $f->text('instrument'),
-            $f->numberOrNull('part_c'),
-            $f->textOrNull('set_aside'),
-            $f->textOrNull('at'),
+            id: $f->text('id'),
+            surface: $f->text('surface'),
+            phase: $f->choice('phase', Phase::class),
+            dialled: $f->lengthOrNull('dialled'),
+            after: $f->length('after'),
+            instrument: $f->text('instrument'),
+            partC: $f->numberOrNull('part_c'),
+            setAside: $f->textOrNull('set_aside'),
+            at: $f->textOrNull('at'),
         );
     }
 

@@ -38,15 +38,15 @@ final readonly class FasteningFacts implements \JsonSerializable
         }
 
         return new self(
-            $f->choice('kind', FasteningKind::class),
-            $f->lengthOrNull('size'),
-            $f->lengthOrNull('size2'),
-            $f->lengthOrNull('long'),
-            $f->lengthOrNull('circle'),
-            (int) $count,
-            $f->numberOrNull('tighten_nm'),
-            $f->numberOrNull('half_angle_deg'),
-            $f->textOrNull('material'),
+            kind: $f->choice('kind', FasteningKind::class),
+            size: $f->lengthOrNull('size'),
+            size2: $f->lengthOrNull('size2'),
+            long: $f->lengthOrNull('long'),
+            circle: $f->lengthOrNull('circle'),
+            count: (int) $count,
+            tightenNm: $f->numberOrNull('tighten_nm'),
+            halfAngleDeg: $f->numberOrNull('half_angle_deg'),
+            material: $f->textOrNull('material'),
         );
     }
 

@@ -42,28 +42,28 @@ final readonly class JointFacts implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->text('id'),
-            $f->text('name'),
-            $f->text('inner'),
-            $f->text('outer'),
-            $f->textOrNull('along'),
-            $f->text('purpose'),
-            $f->textOrNull('school') === null ? null : $f->choice('school', School::class),
-            $f->lengthOrNull('least', true),
-            $f->lengthOrNull('most', true),
-            $f->textOrNull('reason') ?? '',
-            $f->numberOrNull('needs_torque_nm'),
-            $f->flagOrNull('finish_in_place'),
-            $f->textMap('asked'),
-            $f->has('bearing')
+            id: $f->text('id'),
+            name: $f->text('name'),
+            inner: $f->text('inner'),
+            outer: $f->text('outer'),
+            along: $f->textOrNull('along'),
+            purpose: $f->text('purpose'),
+            school: $f->textOrNull('school') === null ? null : $f->choice('school', School::class),
+            least: $f->lengthOrNull('least', true),
+            most: $f->lengthOrNull('most', true),
+            reason: $f->textOrNull('reason') ?? '',
+            needsTorqueNm: $f->numberOrNull('needs_torque_nm'),
+            finishInPlace: $f->flagOrNull('finish_in_place'),
+            asked: $f->textMap('asked'),
+            bearing: $f->has('bearing')
                 ? BearingFacts::read($f->object('bearing') ?? throw $f->bad('bearing', 'must be an object.'))
                 : null,
-            $f->numberOrNull('load_n'),
-            $f->numberOrNull('speed_rpm'),
-            $f->numberOrNull('outer_c'),
-            $f->numberOrNull('inner_c'),
-            array_map(FasteningFacts::read(...), $f->objects('held')),
-            $f->textOrNull('fit'),
+            loadN: $f->numberOrNull('load_n'),
+            speedRpm: $f->numberOrNull('speed_rpm'),
+            outerC: $f->numberOrNull('outer_c'),
+            innerC: $f->numberOrNull('inner_c'),
+            held: array_map(FasteningFacts::read(...), $f->objects('held')),
+            fit: $f->textOrNull('fit'),
         );
     }
 

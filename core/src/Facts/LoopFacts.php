@@ -27,12 +27,12 @@ final readonly class LoopFacts implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->text('id'),
-            $f->text('name'),
-            $f->lengthOrNull('least', true),
-            $f->lengthOrNull('most', true),
-            array_map(LoopLength::read(...), $f->objects('lengths')),
-            $f->flagOrNull('plane') ?? false,
+            id: $f->text('id'),
+            name: $f->text('name'),
+            least: $f->lengthOrNull('least', true),
+            most: $f->lengthOrNull('most', true),
+            lengths: array_map(LoopLength::read(...), $f->objects('lengths')),
+            plane: $f->flagOrNull('plane') ?? false,
         );
     }
 
@@ -54,7 +54,14 @@ final readonly class LoopFacts implements \JsonSerializable
     /** @param  list<LoopLength>  $lengths */
     public function withLengths(array $lengths): self
     {
-        return new self($this->id, $this->name, $this->least, $this->most, $lengths, $this->plane);
+        return new self(
+            id: $this->id,
+            name: $this->name,
+            least: $this->least,
+            most: $this->most,
+            lengths: $lengths,
+            plane: $this->plane,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -51,20 +51,20 @@ final readonly class LoopLength implements \JsonSerializable
         }
 
         return new self(
-            $f->text('name'),
-            $f->textOrNull('surface'),
-            $f->lengthOrNull('size'),
-            $f->lengthOrNull('plus'),
-            $f->lengthOrNull('minus'),
-            $f->flag('opens'),
-            $f->choice('spread', Spread::class),
-            $f->flagOrNull('counts_half') ?? false,
-            $f->lengthOrNull('reserve_least'),
-            $f->lengthOrNull('reserve_most'),
-            $celsius,
-            $f->textOrNull('material'),
-            $angle,
-            $f->choiceOrNull('origin', LengthOrigin::class) ?? LengthOrigin::Plan,
+            name: $f->text('name'),
+            surface: $f->textOrNull('surface'),
+            size: $f->lengthOrNull('size'),
+            plus: $f->lengthOrNull('plus'),
+            minus: $f->lengthOrNull('minus'),
+            opens: $f->flag('opens'),
+            spread: $f->choice('spread', Spread::class),
+            countsHalf: $f->flagOrNull('counts_half') ?? false,
+            reserveLeast: $f->lengthOrNull('reserve_least'),
+            reserveMost: $f->lengthOrNull('reserve_most'),
+            inUseC: $celsius,
+            material: $f->textOrNull('material'),
+            angleDeg: $angle,
+            origin: $f->choiceOrNull('origin', LengthOrigin::class) ?? LengthOrigin::Plan,
         );
     }
 
@@ -112,20 +112,20 @@ final readonly class LoopLength implements \JsonSerializable
     public function withSize(TypedLength $size, ?TypedLength $plus = null, ?TypedLength $minus = null): self
     {
         return new self(
-            $this->name,
-            $this->surface,
-            $size,
-            $plus ?? $this->plus,
-            $minus ?? $this->minus,
-            $this->opens,
-            $this->spread,
-            $this->countsHalf,
-            $this->reserveLeast,
-            $this->reserveMost,
-            $this->inUseC,
-            $this->material,
-            $this->angleDeg,
-            $this->origin,
+            name: $this->name,
+            surface: $this->surface,
+            size: $size,
+            plus: $plus ?? $this->plus,
+            minus: $minus ?? $this->minus,
+            opens: $this->opens,
+            spread: $this->spread,
+            countsHalf: $this->countsHalf,
+            reserveLeast: $this->reserveLeast,
+            reserveMost: $this->reserveMost,
+            inUseC: $this->inUseC,
+            material: $this->material,
+            angleDeg: $this->angleDeg,
+            origin: $this->origin,
         );
     }
 

@@ -32,16 +32,16 @@ final readonly class MistakeFacts implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->text('id'),
-            $f->textOrNull('surface'),
-            $f->textOrNull('loop'),
-            $f->textOrNull('length'),
-            $f->lengthOrNull('old'),
-            $f->lengthOrNull('new'),
-            $f->texts('readings'),
-            $f->choice('cause', MistakeCause::class),
-            $f->label('note'),
-            $f->textOrNull('at'),
+            id: $f->text('id'),
+            surface: $f->textOrNull('surface'),
+            loop: $f->textOrNull('loop'),
+            length: $f->textOrNull('length'),
+            old: $f->lengthOrNull('old'),
+            new: $f->lengthOrNull('new'),
+            readings: $f->texts('readings'),
+            cause: $f->choice('cause', MistakeCause::class),
+            note: $f->label('note'),
+            at: $f->textOrNull('at'),
         );
     }
 

@@ -26,13 +26,13 @@ final readonly class PartFacts implements \JsonSerializable
         $hardness = $f->object('hardness');
 
         return new self(
-            $f->text('id'),
-            $f->text('name'),
-            $f->choice('origin', Origin::class),
-            $f->textOrNull('material'),
-            $f->choiceOrNull('form', Form::class) ?? Form::Turned,
-            $hardness === null ? null : HardnessFacts::read($hardness),
-            $f->textMap('tests'),
+            id: $f->text('id'),
+            name: $f->text('name'),
+            origin: $f->choice('origin', Origin::class),
+            material: $f->textOrNull('material'),
+            form: $f->choiceOrNull('form', Form::class) ?? Form::Turned,
+            hardness: $hardness === null ? null : HardnessFacts::read($hardness),
+            tests: $f->textMap('tests'),
         );
     }
 

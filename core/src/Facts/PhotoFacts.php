@@ -27,14 +27,14 @@ final readonly class PhotoFacts implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->text('id'),
-            $f->textOrNull('note') ?? '',
-            $f->textOrNull('surface'),
-            $f->numberOrNull('x'),
-            $f->numberOrNull('y'),
-            (int) $f->number('width'),
-            (int) $f->number('height'),
-            $f->textOrNull('taken_at'),
+            id: $f->text('id'),
+            note: $f->textOrNull('note') ?? '',
+            surface: $f->textOrNull('surface'),
+            x: $f->numberOrNull('x'),
+            y: $f->numberOrNull('y'),
+            width: (int) $f->number('width'),
+            height: (int) $f->number('height'),
+            takenAt: $f->textOrNull('taken_at'),
         );
     }
 

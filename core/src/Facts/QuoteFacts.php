@@ -23,14 +23,21 @@ final readonly class QuoteFacts implements \JsonSerializable
     public static function read(?Fields $f): self
     {
         return $f === null
-            ? new self(null, null, '', null, '', true)
+            ? new self(
+                boughtPrice: null,
+                boughtLeadDays: null,
+                alternative: '',
+                decided: null,
+                reason: '',
+                firstOfItsKind: true,
+            )
             : new self(
-                $f->numberOrNull('bought_price'),
-                $f->numberOrNull('bought_lead_days'),
-                $f->textOrNull('alternative') ?? '',
-                $f->choiceOrNull('decided', QuoteVerdict::class),
-                $f->textOrNull('reason') ?? '',
-                $f->flagOrNull('first_of_its_kind') ?? true,
+                boughtPrice: $f->numberOrNull('bought_price'),
+                boughtLeadDays: $f->numberOrNull('bought_lead_days'),
+                alternative: $f->textOrNull('alternative') ?? '',
+                decided: $f->choiceOrNull('decided', QuoteVerdict::class),
+                reason: $f->textOrNull('reason') ?? '',
+                firstOfItsKind: $f->flagOrNull('first_of_its_kind') ?? true,
             );
     }
 

@@ -34,15 +34,17 @@ final readonly class ShopFacts implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->text('name'),
-            $f->number('temperature_c'),
-            $f->number('lathe_holds_mm'),
-            $f->number('rough_cut_mm'),
-            $f->number('press_n'),
-            $f->number('rate_per_h'),
-            $f->text('currency'),
-            InstrumentSet::typical()->with(...array_map(Instrument::read(...), $f->objects('instruments'))),
-            $f->textOrNull('shims') ?? '',
+            name: $f->text('name'),
+            temperatureC: $f->number('temperature_c'),
+            latheHoldsMm: $f->number('lathe_holds_mm'),
+            roughCutMm: $f->number('rough_cut_mm'),
+            pressN: $f->number('press_n'),
+            ratePerH: $f->number('rate_per_h'),
+            currency: $f->text('currency'),
+            instruments: InstrumentSet::typical()->with(
+                ...array_map(Instrument::read(...), $f->objects('instruments')),
+            ),
+            shims: $f->textOrNull('shims') ?? '',
         );
     }
 

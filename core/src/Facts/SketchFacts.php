@@ -26,14 +26,14 @@ final readonly class SketchFacts implements \JsonSerializable
         $count = $f->numberOrNull('count');
 
         return new self(
-            $f->numberOrNull('size'),
-            $f->numberOrNull('size2'),
-            $f->numberOrNull('at'),
-            $f->numberOrNull('long'),
-            $f->numberOrNull('x'),
-            $f->numberOrNull('y'),
-            $f->numberOrNull('pitch'),
-            $count === null ? null : (int) $count,
+            size: $f->numberOrNull('size'),
+            size2: $f->numberOrNull('size2'),
+            at: $f->numberOrNull('at'),
+            long: $f->numberOrNull('long'),
+            x: $f->numberOrNull('x'),
+            y: $f->numberOrNull('y'),
+            pitch: $f->numberOrNull('pitch'),
+            count: $count === null ? null : (int) $count,
         );
     }
 

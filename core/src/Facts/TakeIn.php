@@ -32,20 +32,20 @@ final readonly class TakeIn implements \JsonSerializable
     public static function read(Fields $f): self
     {
         return new self(
-            $f->textOrNull('failed') ?? '',
-            $f->choiceOrNull('cause', Cause::class),
-            $f->textOrNull('does') ?? '',
-            $f->numberOrNull('speed_rpm'),
-            $f->textOrNull('loads') ?? '',
-            $f->numberOrNull('runs_at_c'),
-            $f->textOrNull('surroundings') ?? '',
-            (int) ($f->numberOrNull('quantity') ?? 1),
-            $f->textOrNull('wanted_by'),
-            $f->textOrNull('reference') ?? '',
-            $f->textOrNull('if_it_fails') ?? '',
-            $f->flag('gates_answered'),
-            $f->texts('gates'),
-            array_map(AcceptanceFacts::read(...), $f->objects('acceptances')),
+            failed: $f->textOrNull('failed') ?? '',
+            cause: $f->choiceOrNull('cause', Cause::class),
+            does: $f->textOrNull('does') ?? '',
+            speedRpm: $f->numberOrNull('speed_rpm'),
+            loads: $f->textOrNull('loads') ?? '',
+            runsAtC: $f->numberOrNull('runs_at_c'),
+            surroundings: $f->textOrNull('surroundings') ?? '',
+            quantity: (int) ($f->numberOrNull('quantity') ?? 1),
+            wantedBy: $f->textOrNull('wanted_by'),
+            reference: $f->textOrNull('reference') ?? '',
+            ifItFails: $f->textOrNull('if_it_fails') ?? '',
+            gatesAnswered: $f->flag('gates_answered'),
+            gates: $f->texts('gates'),
+            acceptances: array_map(AcceptanceFacts::read(...), $f->objects('acceptances')),
         );
     }
 

@@ -87,7 +87,9 @@ final readonly class BearingSeat
         $warm = (self::EXPANSION_OF_STEEL * $duty->innerWarmerK * ($bearing->boreMm + $bearing->outsideMm)) / 2;
         $normal = BearingTable::clearance($bearing, $bearing->group);
         $left =
-            $normal === null ? null : new Range($normal->min - $loss->max - $warm, $normal->max - $loss->min - $warm);
+            $normal === null
+                ? null
+                : new Range($normal->min - $loss->max - $warm, $normal->max - $loss->min - $warm);
         $likely = $loss->middle() + $warm;
         $group =
             $left === null || $normal->middle() - $likely > self::SPARE * $normal->middle()
@@ -95,19 +97,33 @@ final readonly class BearingSeat
                 : self::groupFor($bearing, $likely);
 
         return new self(
-            $bearing,
-            $shaftClass,
-            $housingClass,
-            $shaft,
-            $housing,
-            $onShaft,
-            $inHousing,
-            $loss,
-            $warm,
-            $left,
-            $group,
-            self::notes($bearing, $duty, $left, $normal, $likely, $group),
-            self::working($bearing, $onShaft, $inHousing, $inner, $outer, $loss),
+            bearing: $bearing,
+            shaftClass: $shaftClass,
+            housingClass: $housingClass,
+            shaft: $shaft,
+            housing: $housing,
+            onShaftMm: $onShaft,
+            inHousingMm: $inHousing,
+            lossMm: $loss,
+            warmLossMm: $warm,
+            left: $left,
+            group: $group,
+            notes: self::notes(
+                bearing: $bearing,
+                duty: $duty,
+                left: $left,
+                normal: $normal,
+                likely: $likely,
+                group: $group,
+            ),
+            working: self::working(
+                bearing: $bearing,
+                onShaft: $onShaft,
+                inHousing: $inHousing,
+                inner: $inner,
+                outer: $outer,
+                loss: $loss,
+            ),
         );
     }
 
@@ -145,17 +161,26 @@ final readonly class BearingSeat
          */
         $table = Table::read('bearing-seats')['inch_tapered'];
         if ($bearing->boreMm > $table['to_bore_mm']) {
-            throw new BadInput('size', 'bore_mm', 'Seats of inch tapered sets are known here up to a bore of 3 in.');
+            throw new BadInput(
+                'size',
+                'bore_mm',
+                'Seats of inch tapered sets are known here up to a bore of 3 in.',
+            );
         }
         $shaft = $table['shaft'][$duty->turning][$duty->load];
         $housing = $table['housing'][$duty->turning];
 
-        return [new Limits($shaft[1] / 1000, $shaft[0] / 1000), new Limits($housing[1] / 1000, $housing[0] / 1000)];
+        return [
+            new Limits($shaft[1] / 1000, $shaft[0] / 1000),
+            new Limits($housing[1] / 1000, $housing[0] / 1000),
+        ];
     }
 
     private static function inWords(Limits $limits): string
     {
-        $signed = static fn (float $mm): string => ($mm < 0 ? '−' : '+').number_format(abs($mm) * 1000).' µm';
+        $signed = static fn (float $mm): string => ($mm < 0 ? '−' : '+').
+            number_format(abs($mm) * 1000).
+            ' µm';
 
         return $signed($limits->lowerMm).' to '.$signed($limits->upperMm);
     }
@@ -164,13 +189,13 @@ final readonly class BearingSeat
     private static function innerShare(Bearing $bearing, BearingDuty $duty): float
     {
         $fit = new PressFit(
-            $bearing->boreMm,
-            $duty->shaftBoreMm,
-            $bearing->boreMm + 2 * $bearing->ringMm(),
-            $bearing->widthMm,
-            new Range(0.0, 0.001),
-            $duty->shaft ?? Material::named('medium-carbon steel, normalised'),
-            Material::named('bearing or tool steel, hardened'),
+            diameterMm: $bearing->boreMm,
+            innerBoreMm: $duty->shaftBoreMm,
+            outerOdMm: $bearing->boreMm + 2 * $bearing->ringMm(),
+            lengthMm: $bearing->widthMm,
+            interferenceMm: new Range(0.0, 0.001),
+            inner: $duty->shaft ?? Material::named('medium-carbon steel, normalised'),
+            outer: Material::named('bearing or tool steel, hardened'),
         );
 
         return ThickRing::outerGrowth($fit, ThickRing::stiffness($fit));
@@ -180,13 +205,13 @@ final readonly class BearingSeat
     private static function outerShare(Bearing $bearing, BearingDuty $duty): float
     {
         $fit = new PressFit(
-            $bearing->outsideMm,
-            $bearing->outsideMm - 2 * $bearing->ringMm(),
-            $bearing->outsideMm * self::HOUSING_RATIO[$duty->housing],
-            $bearing->widthMm,
-            new Range(0.0, 0.001),
-            Material::named('bearing or tool steel, hardened'),
-            $duty->housingMaterial ?? Material::named('grey cast iron, ordinary'),
+            diameterMm: $bearing->outsideMm,
+            innerBoreMm: $bearing->outsideMm - 2 * $bearing->ringMm(),
+            outerOdMm: $bearing->outsideMm * self::HOUSING_RATIO[$duty->housing],
+            lengthMm: $bearing->widthMm,
+            interferenceMm: new Range(0.0, 0.001),
+            inner: Material::named('bearing or tool steel, hardened'),
+            outer: $duty->housingMaterial ?? Material::named('grey cast iron, ordinary'),
         );
 
         return ThickRing::boreClosing($fit, ThickRing::stiffness($fit));
@@ -197,7 +222,10 @@ final readonly class BearingSeat
     {
         $normal = BearingTable::clearance($bearing)?->middle() ?? 0.0;
         foreach (
-            array_slice(BearingTable::GROUPS, 1 + (int) array_search($bearing->group, BearingTable::GROUPS, true)) as $group
+            array_slice(
+                BearingTable::GROUPS,
+                1 + (int) array_search($bearing->group, BearingTable::GROUPS, true),
+            ) as $group
         ) {
             $clearance = BearingTable::clearance($bearing, $group);
             if ($clearance !== null && $clearance->middle() - $likelyLoss >= $normal / 2) {
@@ -315,16 +343,18 @@ final readonly class BearingSeat
             new WorkingStep(
                 'Fit in the housing',
                 'housing less outside of the ring',
-                Say::with('{a} to {b} clear', ['a' => $signed($inHousing->min), 'b' => $signed($inHousing->max)]),
+                Say::with('{a} to {b} clear', [
+                    'a' => $signed($inHousing->min),
+                    'b' => $signed($inHousing->max),
+                ]),
                 'ISO 286-2:2010, ISO 492:2014 Normal',
             ),
             new WorkingStep(
                 'What reaches the raceways',
                 'growth of a ring d … d + (D − d)/4, closing of a ring D − (D − d)/4 … D',
                 Say::plain(
-                    "{$bearing->designation}: {$percent($inner)} of the shaft’s, {$percent(
-                        $outer,
-                    )} of the housing’s interference",
+                    "{$bearing->designation}: {$percent($inner)} of the shaft’s, ".
+                        "{$percent($outer)} of the housing’s interference",
                 ),
                 'Lamé thick cylinders; Shigley, press and shrink fits',
             ),

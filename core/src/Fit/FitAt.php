@@ -38,9 +38,8 @@ final readonly class FitAt
         ?float $looseMm = null,
         ?Range $wantedMm = null,
     ): self {
-        foreach (
-            ['size_mm' => $sizeMm, 'mate.size_mm' => $matingMm, 'mate.loose_mm' => $looseMm ?? $matingMm] as $field => $mm
-        ) {
+        $sizes = ['size_mm' => $sizeMm, 'mate.size_mm' => $matingMm, 'mate.loose_mm' => $looseMm ?? $matingMm];
+        foreach ($sizes as $field => $mm) {
             if (! is_finite($mm) || $mm <= 0) {
                 throw new BadInput('size', $field, 'A size must be above zero.');
             }

@@ -24,12 +24,12 @@ final readonly class NamedFit
     public static function iso(float $sizeMm, string $hole, string $shaft): self
     {
         return new self(
-            School::Iso,
-            "{$hole}/{$shaft}",
-            $sizeMm,
-            Iso286::hole($sizeMm, $hole),
-            Iso286::shaft($sizeMm, $shaft),
-            'ISO 286-2:2010',
+            school: School::Iso,
+            label: "{$hole}/{$shaft}",
+            sizeMm: $sizeMm,
+            hole: Iso286::hole($sizeMm, $hole),
+            shaft: Iso286::shaft($sizeMm, $shaft),
+            source: 'ISO 286-2:2010',
         );
     }
 
@@ -38,7 +38,14 @@ final readonly class NamedFit
     {
         $fit = InchFit::of($sizeMm, $class);
 
-        return new self(School::Inch, $class, $sizeMm, $fit->hole, $fit->shaft, 'ANSI B4.1-1967 (R2009)');
+        return new self(
+            school: School::Inch,
+            label: $class,
+            sizeMm: $sizeMm,
+            hole: $fit->hole,
+            shaft: $fit->shaft,
+            source: 'ANSI B4.1-1967 (R2009)',
+        );
     }
 
     /**

@@ -66,13 +66,13 @@ final readonly class PlainBearing
         $number = static fn (float $x): string => number_format($x, $x < 10 ? 2 : 1, '.', '');
 
         return new self(
-            $p,
-            $v,
-            $pv,
-            $ratio,
-            $limits,
-            self::notes($p, $v, $pv, $ratio, $limits),
-            new Working([
+            pressureMpa: $p,
+            speedMs: $v,
+            pv: $pv,
+            ratio: $ratio,
+            limits: $limits,
+            notes: self::notes($p, $v, $pv, $ratio, $limits),
+            working: new Working([
                 new WorkingStep(
                     'Pressure',
                     'p = F / (d · L)',

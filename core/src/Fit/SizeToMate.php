@@ -87,14 +87,23 @@ final readonly class SizeToMate
                     ),
                 ]
                 : self::notes(
-                    $band,
-                    $form,
-                    $needed,
-                    $u95Mm,
-                    $clearanceMm,
-                    $tight && $looseMm !== null && $looseMm !== $sizeMm,
+                    band: $band,
+                    form: $form,
+                    needed: $needed,
+                    u95Mm: $u95Mm,
+                    clearance: $clearanceMm,
+                    looseIgnored: $tight && $looseMm !== null && $looseMm !== $sizeMm,
                 ),
-            self::working($makeShaft, $tight, $sizeMm, $loose, $u95Mm, $clearanceMm, $lower, $upper),
+            self::working(
+                makeShaft: $makeShaft,
+                tight: $tight,
+                sizeMm: $sizeMm,
+                loose: $loose,
+                u: $u95Mm,
+                c: $clearanceMm,
+                lower: $lower,
+                upper: $upper,
+            ),
         );
     }
 

@@ -82,15 +82,15 @@ final readonly class Fastening
                 : [];
 
         return new self(
-            FasteningKind::Key,
-            min($shear, $crush),
-            null,
-            $shear <= $crush ? 'the key shears' : 'its sides crush',
-            [
+            kind: FasteningKind::Key,
+            torqueNm: min($shear, $crush),
+            axialN: null,
+            gives: $shear <= $crush ? 'the key shears' : 'its sides crush',
+            working: [
                 self::step('Sheared', '0.577 · yield · w · L · d/2', $shear, 'Shigley, keys and pins'),
                 self::step('Crushed', 'yield · (h/2) · L · d/2', $crush, 'Shigley, keys and pins'),
             ],
-            $notes,
+            notes: $notes,
         );
     }
 
@@ -114,11 +114,11 @@ final readonly class Fastening
         }
 
         return new self(
-            FasteningKind::CrossPin,
-            (self::SHEAR * $yieldMpa * $area * $diameterMm * $count) / 1000,
-            2 * self::SHEAR * $yieldMpa * $area * $count,
-            'the pin shears',
-            [
+            kind: FasteningKind::CrossPin,
+            torqueNm: (self::SHEAR * $yieldMpa * $area * $diameterMm * $count) / 1000,
+            axialN: 2 * self::SHEAR * $yieldMpa * $area * $count,
+            gives: 'the pin shears',
+            working: [
                 self::step(
                     'Sheared twice',
                     '0.577 · yield · A · D · n',
@@ -126,7 +126,7 @@ final readonly class Fastening
                     'statics; distortion energy',
                 ),
             ],
-            $notes,
+            notes: $notes,
         );
     }
 
@@ -182,11 +182,11 @@ final readonly class Fastening
         }
 
         return new self(
-            FasteningKind::Dowels,
-            min($shear, $crush ?? INF),
-            null,
-            $crush !== null && $crush < $shear ? 'the sides of their holes crush' : 'the dowels shear',
-            [
+            kind: FasteningKind::Dowels,
+            torqueNm: min($shear, $crush ?? INF),
+            axialN: null,
+            gives: $crush !== null && $crush < $shear ? 'the sides of their holes crush' : 'the dowels shear',
+            working: [
                 self::step(
                     'Sheared once',
                     $alongMm === null ? '0.577 · yield · πd²/4 · n · R' : '0.577 · yield · d · L · n · R',
@@ -204,7 +204,7 @@ final readonly class Fastening
                         ),
                     ],
             ],
-            $notes,
+            notes: $notes,
         );
     }
 
@@ -227,11 +227,11 @@ final readonly class Fastening
         $friction = 2 * self::FRICTION * $push;
 
         return new self(
-            FasteningKind::SetScrews,
-            ($friction * $diameterMm) / 2 / 1000,
-            $friction,
-            'they slip',
-            [
+            kind: FasteningKind::SetScrews,
+            torqueNm: ($friction * $diameterMm) / 2 / 1000,
+            axialN: $friction,
+            gives: 'they slip',
+            working: [
                 self::forceStep('Pushes', 'n · T / (0.2 d)', $push),
                 self::step(
                     'Holds',
@@ -240,7 +240,7 @@ final readonly class Fastening
                     'common practice',
                 ),
             ],
-            [
+            notes: [
                 Note::caution(
                     'set-screw-off-centre',
                     'A set screw pushes a hub with clearance off centre by half of it, and backs out where it shakes: a flat under it, and something that locks it.',
@@ -261,15 +261,15 @@ final readonly class Fastening
         $torque = (self::FRICTION * $clamp * $circleMm) / 2 / 1000;
 
         return new self(
-            FasteningKind::Bolts,
-            $torque,
-            self::FRICTION * $clamp,
-            'the faces slip',
-            [
+            kind: FasteningKind::Bolts,
+            torqueNm: $torque,
+            axialN: self::FRICTION * $clamp,
+            gives: 'the faces slip',
+            working: [
                 self::forceStep('Clamps', 'n · T / (0.2 d)', $clamp),
                 self::step('Holds', 'μ · clamp · R, μ 0.15', $torque, 'common practice'),
             ],
-            [
+            notes: [
                 Note::info(
                     'bolts-lose',
                     'Paint, gaskets and soft washers between the faces lose the clamp: metal on metal, and look at it again after the first run.',
@@ -295,11 +295,11 @@ final readonly class Fastening
         $torque = (((0.7071 * $legMm * M_PI * $diameterMm ** 2) / 2) * $shear * $sides) / 1000;
 
         return new self(
-            FasteningKind::Weld,
-            $torque,
-            0.7071 * $legMm * M_PI * $diameterMm * $shear * $sides,
-            'the throat tears',
-            [
+            kind: FasteningKind::Weld,
+            torqueNm: $torque,
+            axialN: 0.7071 * $legMm * M_PI * $diameterMm * $shear * $sides,
+            gives: 'the throat tears',
+            working: [
                 self::step(
                     'Throat sheared',
                     '0.707 · leg · π d²/2 · 0.577 · yield / 2',
@@ -307,7 +307,7 @@ final readonly class Fastening
                     'Shigley, welds in torsion',
                 ),
             ],
-            [
+            notes: [
                 Note::caution(
                     'weld-licensed',
                     'A weld is as good as the one who made it: where somebody can be hurt it is for a qualified welder. What is machined off the fillet is off its throat.',
@@ -354,16 +354,16 @@ final readonly class Fastening
                 : [];
 
         return new self(
-            FasteningKind::TaperBush,
-            $torque,
-            self::FRICTION * $radial,
-            'it slips',
-            [
+            kind: FasteningKind::TaperBush,
+            torqueNm: $torque,
+            axialN: self::FRICTION * $radial,
+            gives: 'it slips',
+            working: [
                 self::forceStep('Drawn in by', 'n · T / (0.2 d)', $draw),
                 self::forceStep('Presses on the shaft with', 'draw / (tan α + μ)', $radial),
                 self::step('Holds', 'μ · radial · d/2, μ 0.15', $torque, 'statics'),
             ],
-            $notes,
+            notes: $notes,
         );
     }
 
@@ -371,12 +371,12 @@ final readonly class Fastening
     public static function knurl(): self
     {
         return new self(
-            FasteningKind::Knurl,
-            null,
-            null,
-            '',
-            [],
-            [
+            kind: FasteningKind::Knurl,
+            torqueNm: null,
+            axialN: null,
+            gives: '',
+            working: [],
+            notes: [
                 Note::info(
                     'knurl',
                     'A knurl keeps a part from turning and a compound from being wiped off, but it is not reckoned: it counts for nothing here, and it centres poorly.',

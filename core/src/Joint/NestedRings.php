@@ -69,7 +69,7 @@ final readonly class NestedRings
             float $at,
             float $inside,
             float $outside,
-        ): float => self::movement($a, $b, $m, $at, $inside, $outside);
+        ): float => self::movement(a: $a, b: $b, m: $m, at: $at, inside: $inside, outside: $outside);
         $a11 = $out($d1, $d2, $liner, $d1, 1, 0) - $out($d0, $d1, $bush, $d1, 0, 1);
         $a12 = $out($d1, $d2, $liner, $d1, 0, 1);
         $a21 = -$out($d1, $d2, $liner, $d2, 1, 0);

@@ -88,39 +88,42 @@ final readonly class Press implements \JsonSerializable
         $torque = $axial->times($fit->diameterMm / 2000);
 
         return new self(
-            $fit,
-            $effective,
-            $grip,
-            $pressure,
-            $pressure->times(ThickRing::outerRatio($fit)),
-            $fit->isHollow()
+            fit: $fit,
+            effectiveMm: $effective,
+            gripMm: $grip,
+            pressureMpa: $pressure,
+            outerHoopMpa: $pressure->times(ThickRing::outerRatio($fit)),
+            innerBoreHoopMpa: $fit->isHollow()
                 ? Range::of(
                     ThickRing::innerBoreHoop($fit, $pressure->max),
                     ThickRing::innerBoreHoop($fit, $pressure->min),
                 )
                 : null,
-            $closing,
-            new Range(ThickRing::outerGrowth($fit, $stations->min), ThickRing::outerGrowth($fit, $stations->max)),
-            $axial,
-            $torque,
-            $force,
-            $fit->friction->low * $stiffness * $fit->form->meanOf($least) * $area,
-            $stiffness,
-            $outerFactor,
-            $innerFactor,
-            PressAdvice::notes($fit, $effective, $grip, $outerFactor, $innerFactor),
-            PressAdvice::working(
-                $fit,
-                $effective,
-                $grip,
-                $stiffness,
-                $pressure,
-                $closing,
-                $axial,
-                $torque,
-                $outerFactor,
+            boreClosingMm: $closing,
+            outerGrowthMm: new Range(
+                ThickRing::outerGrowth($fit, $stations->min),
+                ThickRing::outerGrowth($fit, $stations->max),
             ),
-            [$fit],
+            holdAxialN: $axial,
+            holdTorqueNm: $torque,
+            pressForceN: $force,
+            pressForceLeastN: $fit->friction->low * $stiffness * $fit->form->meanOf($least) * $area,
+            stiffnessMpaMm: $stiffness,
+            outerFactor: $outerFactor,
+            innerFactor: $innerFactor,
+            notes: PressAdvice::notes($fit, $effective, $grip, $outerFactor, $innerFactor),
+            working: PressAdvice::working(
+                fit: $fit,
+                effective: $effective,
+                grip: $grip,
+                stiffness: $stiffness,
+                pressure: $pressure,
+                closing: $closing,
+                axial: $axial,
+                torque: $torque,
+                outerFactor: $outerFactor,
+            ),
+            stretches: [$fit],
         );
     }
 
@@ -166,27 +169,29 @@ final readonly class Press implements \JsonSerializable
         );
 
         return new self(
-            $fit,
-            $weakest->effectiveMm,
-            $weakest->gripMm,
-            $hull(static fn (self $p): Range => $p->pressureMpa),
-            $hull(static fn (self $p): Range => $p->outerHoopMpa),
-            $bores === [] ? null : new Range(min(array_column($bores, 'min')), max(array_column($bores, 'max'))),
-            $hull(static fn (self $p): Range => $p->boreClosingMm),
-            $hull(static fn (self $p): Range => $p->outerGrowthMm),
-            $axial,
-            $axial->times($fit->diameterMm / 2000),
-            $sum(static fn (self $p): float => $p->pressForceN),
-            $sum(static fn (self $p): float => $p->pressForceLeastN),
-            $sum(static fn (self $p): float => $p->stiffnessMpaMm * $p->fit->lengthMm) / $length,
-            $weakest->outerFactor,
-            $inner,
-            [
+            fit: $fit,
+            effectiveMm: $weakest->effectiveMm,
+            gripMm: $weakest->gripMm,
+            pressureMpa: $hull(static fn (self $p): Range => $p->pressureMpa),
+            outerHoopMpa: $hull(static fn (self $p): Range => $p->outerHoopMpa),
+            innerBoreHoopMpa: $bores === []
+                ? null
+                : new Range(min(array_column($bores, 'min')), max(array_column($bores, 'max'))),
+            boreClosingMm: $hull(static fn (self $p): Range => $p->boreClosingMm),
+            outerGrowthMm: $hull(static fn (self $p): Range => $p->outerGrowthMm),
+            holdAxialN: $axial,
+            holdTorqueNm: $axial->times($fit->diameterMm / 2000),
+            pressForceN: $sum(static fn (self $p): float => $p->pressForceN),
+            pressForceLeastN: $sum(static fn (self $p): float => $p->pressForceLeastN),
+            stiffnessMpaMm: $sum(static fn (self $p): float => $p->stiffnessMpaMm * $p->fit->lengthMm) / $length,
+            outerFactor: $weakest->outerFactor,
+            innerFactor: $inner,
+            notes: [
                 ...PressAdvice::notes($fit, $weakest->effectiveMm, $weakest->gripMm, $weakest->outerFactor, $inner),
                 PressAdvice::stepped($stretches),
             ],
-            PressAdvice::stretches($all)->and(...$weakest->working->steps),
-            $stretches,
+            working: PressAdvice::stretches($all)->and(...$weakest->working->steps),
+            stretches: $stretches,
         );
     }
 
@@ -200,24 +205,24 @@ final readonly class Press implements \JsonSerializable
         return $more === []
             ? $this
             : new self(
-                $this->fit,
-                $this->effectiveMm,
-                $this->gripMm,
-                $this->pressureMpa,
-                $this->outerHoopMpa,
-                $this->innerBoreHoopMpa,
-                $this->boreClosingMm,
-                $this->outerGrowthMm,
-                $this->holdAxialN,
-                $this->holdTorqueNm,
-                $this->pressForceN,
-                $this->pressForceLeastN,
-                $this->stiffnessMpaMm,
-                $this->outerFactor,
-                $this->innerFactor,
-                [...$this->notes, ...$more],
-                $this->working,
-                $this->stretches,
+                fit: $this->fit,
+                effectiveMm: $this->effectiveMm,
+                gripMm: $this->gripMm,
+                pressureMpa: $this->pressureMpa,
+                outerHoopMpa: $this->outerHoopMpa,
+                innerBoreHoopMpa: $this->innerBoreHoopMpa,
+                boreClosingMm: $this->boreClosingMm,
+                outerGrowthMm: $this->outerGrowthMm,
+                holdAxialN: $this->holdAxialN,
+                holdTorqueNm: $this->holdTorqueNm,
+                pressForceN: $this->pressForceN,
+                pressForceLeastN: $this->pressForceLeastN,
+                stiffnessMpaMm: $this->stiffnessMpaMm,
+                outerFactor: $this->outerFactor,
+                innerFactor: $this->innerFactor,
+                notes: [...$this->notes, ...$more],
+                working: $this->working,
+                stretches: $this->stretches,
             );
     }
 

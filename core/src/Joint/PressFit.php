@@ -107,19 +107,19 @@ final readonly class PressFit
         ?Backing $backing = null,
     ): self {
         return new self(
-            $this->diameterMm,
-            $innerBoreMm ?? $this->innerBoreMm,
-            $outerOdMm ?? $this->outerOdMm,
-            $lengthMm ?? $this->lengthMm,
-            $this->interferenceMm,
-            $this->inner,
-            $this->outer,
-            $this->friction,
-            $this->roughInner,
-            $this->roughOuter,
-            $backing,
-            $this->form,
-            $this->runsAtC,
+            diameterMm: $this->diameterMm,
+            innerBoreMm: $innerBoreMm ?? $this->innerBoreMm,
+            outerOdMm: $outerOdMm ?? $this->outerOdMm,
+            lengthMm: $lengthMm ?? $this->lengthMm,
+            interferenceMm: $this->interferenceMm,
+            inner: $this->inner,
+            outer: $this->outer,
+            friction: $this->friction,
+            roughInner: $this->roughInner,
+            roughOuter: $this->roughOuter,
+            backing: $backing,
+            form: $this->form,
+            runsAtC: $this->runsAtC,
         );
     }
 
@@ -133,12 +133,12 @@ final readonly class PressFit
             abs($this->runsAtC - 20) < 1e-9 => 0.0,
             $this->inner->alphaPerK === null || $this->outer->alphaPerK === null => null,
             default => InUse::interferenceAt(
-                $this->diameterMm,
-                0.0,
-                $this->inner,
-                $this->outer,
-                $this->runsAtC,
-                $this->runsAtC,
+                diameterMm: $this->diameterMm,
+                interferenceMm: 0.0,
+                inner: $this->inner,
+                outer: $this->outer,
+                innerC: $this->runsAtC,
+                outerC: $this->runsAtC,
             ),
         };
     }

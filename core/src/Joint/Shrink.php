@@ -104,13 +104,13 @@ final readonly class Shrink
         }
 
         return new self(
-            $clearance,
-            $heat,
-            $chill,
-            $allowed,
-            $cold,
-            self::notes($heat, $chill, $allowed, $outer),
-            new Working([
+            clearanceMm: $clearance,
+            heatOuterToC: $heat,
+            chillInnerToC: $chill,
+            heatAllowed: $allowed,
+            cold: $cold,
+            notes: self::notes($heat, $chill, $allowed, $outer),
+            working: new Working([
                 new WorkingStep(
                     'Gap to open',
                     'δ_max + c',

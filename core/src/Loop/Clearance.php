@@ -266,15 +266,15 @@ final readonly class Clearance
         $add = fn (string $which, ?float $mm): ?float => $mm === null || $which !== $size ? $mm : $mm + $by;
 
         return new self(
-            $this->kind,
-            $add('armMm', $this->armMm) ?? 0.0,
-            $add('moverMm', $this->moverMm) ?? 0.0,
-            $this->travel,
-            $this->other,
-            $add('xMm', $this->xMm),
-            $add('yMm', $this->yMm),
-            $add('otherMm', $this->otherMm) ?? 0.0,
-            $this->doubtMm,
+            kind: $this->kind,
+            armMm: $add('armMm', $this->armMm) ?? 0.0,
+            moverMm: $add('moverMm', $this->moverMm) ?? 0.0,
+            travel: $this->travel,
+            other: $this->other,
+            xMm: $add('xMm', $this->xMm),
+            yMm: $add('yMm', $this->yMm),
+            otherMm: $add('otherMm', $this->otherMm) ?? 0.0,
+            doubtMm: $this->doubtMm,
         );
     }
 }

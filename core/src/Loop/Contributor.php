@@ -50,12 +50,12 @@ final readonly class Contributor
     public function resized(float $sizeMm, float $plusMm, float $minusMm): self
     {
         return new self(
-            $this->name,
-            $sizeMm,
-            $plusMm,
-            $minusMm,
-            $this->direction,
-            $this->spread,
+            name: $this->name,
+            sizeMm: $sizeMm,
+            plusMm: $plusMm,
+            minusMm: $minusMm,
+            direction: $this->direction,
+            spread: $this->spread,
             weight: $this->weight,
         );
     }

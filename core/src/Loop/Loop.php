@@ -264,9 +264,8 @@ final class Loop
         if ($shares[0]['share'] > 0.5 && count($shares) > 1) {
             $notes[] = Note::info(
                 'measure-first',
-                "“{$shares[0]['name']}” makes {$percent(
-                    $shares[0]['share'],
-                )} % of the spread: measure or hold that one better first.",
+                "“{$shares[0]['name']}” makes {$percent($shares[0]['share'])} % of the spread: ".
+                    'measure or hold that one better first.',
             );
         }
 

@@ -52,7 +52,14 @@ final readonly class Remedies
             if ($held !== null) {
                 $remedies[] = $measured
                     ? Remedy::measure($old, $held['new'], $i, $held['chance'], self::WANTED)
-                    : Remedy::hold($old, $held['new'], $i, $held['chance'], self::WANTED, $this->holdsMm);
+                    : Remedy::hold(
+                        old: $old,
+                        new: $held['new'],
+                        place: $i,
+                        chance: $held['chance'],
+                        wanted: self::WANTED,
+                        holdsMm: $this->holdsMm,
+                    );
             }
         }
         $shift = $this->shift();
@@ -64,7 +71,14 @@ final readonly class Remedies
             );
             if (abs($size - $old->sizeMm) > 5e-4) {
                 $new = $old->resized($size, $old->plusMm, $old->minusMm);
-                $remedies[] = Remedy::absorb($old, $new, $i, $between, $this->moved($old, $new), self::WANTED);
+                $remedies[] = Remedy::absorb(
+                    old: $old,
+                    new: $new,
+                    place: $i,
+                    between: $between,
+                    chance: $this->moved($old, $new),
+                    wanted: self::WANTED,
+                );
             }
         }
         foreach ($shift === null ? [] : array_diff($sizes, array_keys($reserves)) as $i) {
@@ -198,12 +212,12 @@ final readonly class Remedies
         $new = $old->resized($old->sizeMm - $by, $old->plusMm, $old->minusMm);
 
         return Remedy::face(
-            $old,
-            $new,
-            $i,
-            $sure ? new Range($least, $most) : null,
-            $this->moved($old, $new),
-            self::WANTED,
+            old: $old,
+            new: $new,
+            place: $i,
+            off: $sure ? new Range($least, $most) : null,
+            chance: $this->moved($old, $new),
+            wanted: self::WANTED,
         );
     }
 

@@ -37,18 +37,18 @@ final readonly class Remedy
     public static function aim(Contributor $old, Contributor $new, int $place, float $chance, float $wanted): self
     {
         return new self(
-            'aim',
-            $place,
-            $old,
-            $new,
-            Say::with('Make “{name}” {to} instead of {from}.', [
+            kind: 'aim',
+            place: $place,
+            old: $old,
+            new: $new,
+            do: Say::with('Make “{name}” {to} instead of {from}.', [
                 'name' => $old->name,
                 'to' => LengthWriter::sizeInWords($new->sizeMm),
                 'from' => LengthWriter::sizeInWords($old->sizeMm),
             ]),
-            $chance,
-            $chance >= $wanted,
-            0.0,
+            chance: $chance,
+            enough: $chance >= $wanted,
+            effort: 0.0,
         );
     }
 
@@ -64,11 +64,11 @@ final readonly class Remedy
         $left = $new->sizeMm < $old->sizeMm ? $new->sizeMm - $between->min : $between->max - $new->sizeMm;
 
         return new self(
-            'absorb',
-            $place,
-            $old,
-            $new,
-            Say::with('Let “{name}” go to {to} instead of {from}: {left}.', [
+            kind: 'absorb',
+            place: $place,
+            old: $old,
+            new: $new,
+            do: Say::with('Let “{name}” go to {to} instead of {from}: {left}.', [
                 'name' => $old->name,
                 'to' => LengthWriter::sizeInWords($new->sizeMm),
                 'from' => LengthWriter::sizeInWords($old->sizeMm),
@@ -76,9 +76,9 @@ final readonly class Remedy
                         ? 'its reserve is then used up'
                         : Say::with('{left} of its reserve is left', ['left' => LengthWriter::difference($left)]),
             ]),
-            $chance,
-            $chance >= $wanted,
-            0.0,
+            chance: $chance,
+            enough: $chance >= $wanted,
+            effort: 0.0,
         );
     }
 
@@ -94,11 +94,11 @@ final readonly class Remedy
         $by = $old->sizeMm - $new->sizeMm;
 
         return new self(
-            'face',
-            $place,
-            $old,
-            $new,
-            $off === null
+            kind: 'face',
+            place: $place,
+            old: $old,
+            new: $new,
+            do: $off === null
                 ? Say::with('Take {by} off “{name}”.', ['by' => LengthWriter::difference($by), 'name' => $old->name])
                 : Say::with('Take {by} off “{name}”: anywhere from {a} to {b}.', [
                     'by' => LengthWriter::difference($by),
@@ -106,9 +106,9 @@ final readonly class Remedy
                     'a' => LengthWriter::atLeast($off->min),
                     'b' => LengthWriter::atMost($off->max),
                 ]),
-            $chance,
-            $chance >= $wanted,
-            2.0,
+            chance: $chance,
+            enough: $chance >= $wanted,
+            effort: 2.0,
         );
     }
 
@@ -128,11 +128,11 @@ final readonly class Remedy
 
         // Limits that were not alike to both sides of the size are written out, as ± would be about another size.
         return new self(
-            'hold',
-            $place,
-            $old,
-            $new,
-            Say::with(
+            kind: 'hold',
+            place: $place,
+            old: $old,
+            new: $new,
+            do: Say::with(
                 'Hold “{name}” '.
                     ($even
                         ? 'to ±{to} instead of ±{from}'
@@ -148,9 +148,9 @@ final readonly class Remedy
                     'old high' => LengthWriter::upper($from),
                 ],
             ),
-            $chance,
-            $chance >= $wanted,
-            (($hard ? 10.0 : 1.0) * $old->halfMm()) / $new->halfMm(),
+            chance: $chance,
+            enough: $chance >= $wanted,
+            effort: (($hard ? 10.0 : 1.0) * $old->halfMm()) / $new->halfMm(),
         );
     }
 
@@ -169,11 +169,11 @@ final readonly class Remedy
         $hard = 2 * $halfMm < $holdsMm;
 
         return new self(
-            'together',
-            $places[0],
-            $first['old'],
-            $first['new'],
-            Say::with(
+            kind: 'together',
+            place: $places[0],
+            old: $first['old'],
+            new: $first['new'],
+            do: Say::with(
                 'Hold {names} to ±{to}, each about the middle of its limits'.
                     ($hard ? ': closer than your lathe holds.' : '.'),
                 [
@@ -181,11 +181,11 @@ final readonly class Remedy
                     'to' => LengthWriter::atMost($halfMm),
                 ],
             ),
-            $chance,
-            $chance >= $wanted,
-            ($hard ? 10.0 : 1.0) *
+            chance: $chance,
+            enough: $chance >= $wanted,
+            effort: ($hard ? 10.0 : 1.0) *
                 array_sum(array_map(static fn (array $h): float => $h['old']->ownHalfMm() / $halfMm, $held)),
-            array_map(static fn (array $h): Contributor => $h['new'], array_slice($held, 1, null, true)),
+            more: array_map(static fn (array $h): Contributor => $h['new'], array_slice($held, 1, null, true)),
         );
     }
 
@@ -193,18 +193,18 @@ final readonly class Remedy
     public static function measure(Contributor $old, Contributor $new, int $place, float $chance, float $wanted): self
     {
         return new self(
-            'measure',
-            $place,
-            $old,
-            $new,
-            Say::with('Measure “{name}” to ±{to} instead of ±{from}, should it come out the same.', [
+            kind: 'measure',
+            place: $place,
+            old: $old,
+            new: $new,
+            do: Say::with('Measure “{name}” to ±{to} instead of ±{from}, should it come out the same.', [
                 'name' => $old->name,
                 'to' => LengthWriter::atMost($new->ownHalfMm()),
                 'from' => LengthWriter::difference($old->ownHalfMm()),
             ]),
-            $chance,
-            $chance >= $wanted,
-            (0.5 * $old->halfMm()) / $new->halfMm(),
+            chance: $chance,
+            enough: $chance >= $wanted,
+            effort: (0.5 * $old->halfMm()) / $new->halfMm(),
         );
     }
 }

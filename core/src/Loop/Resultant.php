@@ -70,12 +70,12 @@ final class Resultant
         [$xx, $yy, $xy] = self::covariance($offsets);
 
         return new self(
-            $offsets,
-            $wanted,
-            $x,
-            $y,
-            $square ? $first : rad2deg(0.5 * atan2(2 * $xy, $xx - $yy)),
-            $square,
+            offsets: $offsets,
+            wanted: $wanted,
+            xMm: $x,
+            yMm: $y,
+            axisDeg: $square ? $first : rad2deg(0.5 * atan2(2 * $xy, $xx - $yy)),
+            square: $square,
         );
     }
 
@@ -323,7 +323,14 @@ final class Resultant
             array_map(function (Offset $o): Contributor {
                 $half = $o->halfMm * abs(cos(deg2rad($o->angleDeg - $this->angleDeg())));
 
-                return new Contributor($o->name, 0.0, $half, $half, 1, $o->spread);
+                return new Contributor(
+                    name: $o->name,
+                    sizeMm: 0.0,
+                    plusMm: $half,
+                    minusMm: $half,
+                    direction: 1,
+                    spread: $o->spread,
+                );
             }, $this->offsets),
         );
     }
@@ -372,7 +379,14 @@ final class Resultant
         $parts = [];
         foreach ($this->offsets as $o) {
             if (abs(cos(deg2rad($o->angleDeg - $deg))) > 0.5) {
-                $parts[] = new Contributor($o->name, 0.0, $o->halfMm, $o->halfMm, 1, $o->spread);
+                $parts[] = new Contributor(
+                    name: $o->name,
+                    sizeMm: 0.0,
+                    plusMm: $o->halfMm,
+                    minusMm: $o->halfMm,
+                    direction: 1,
+                    spread: $o->spread,
+                );
             }
         }
         $sum = new Distribution($parts);

@@ -33,7 +33,7 @@ final class Shims
         usort($stock, static fn (array $a, array $b): int => $b['mm'] <=> $a['mm']);
         for ($pieces = 1; $pieces <= self::MOST; $pieces++) {
             $best = null;
-            self::search($stock, 0, $pieces, 0.0, [], $wantedMm, $best);
+            self::search(stock: $stock, from: 0, left: $pieces, sum: 0.0, pile: [], wanted: $wantedMm, best: $best);
             if ($best !== null) {
                 return $best;
             }
@@ -78,7 +78,15 @@ final class Shims
             ) {
                 continue;
             }
-            self::search($stock, $i, $left - 1, $sum + $stock[$i]['mm'], [...$pile, $stock[$i]['mm']], $wanted, $best);
+            self::search(
+                stock: $stock,
+                from: $i,
+                left: $left - 1,
+                sum: $sum + $stock[$i]['mm'],
+                pile: [...$pile, $stock[$i]['mm']],
+                wanted: $wanted,
+                best: $best,
+            );
         }
     }
 }

@@ -100,13 +100,13 @@ final readonly class NextCut implements \JsonSerializable
         $unlisted = max(0, self::roughing($left, $roughMm) - self::MANY);
 
         return new self(
-            $left,
-            $plan[0]->dialMm,
-            count($plan) - 1 + $unlisted,
-            CutState::Cut,
-            $plan,
-            $notes,
-            new Working([
+            leftMm: $left,
+            dialMm: $plan[0]->dialMm,
+            cuts: count($plan) - 1 + $unlisted,
+            state: CutState::Cut,
+            plan: $plan,
+            notes: $notes,
+            working: new Working([
                 new WorkingStep(
                     'Left to the aim',
                     $bore ? 'aim − now' : 'now − aim',
@@ -217,13 +217,13 @@ final readonly class NextCut implements \JsonSerializable
         );
 
         return new self(
-            $left,
-            0.0,
-            0,
-            CutState::Inside,
-            [],
-            $notes,
-            new Working([
+            leftMm: $left,
+            dialMm: 0.0,
+            cuts: 0,
+            state: CutState::Inside,
+            plan: [],
+            notes: $notes,
+            working: new Working([
                 new WorkingStep(
                     'Inside?',
                     'lower ≤ now ≤ upper',
@@ -253,13 +253,13 @@ final readonly class NextCut implements \JsonSerializable
         );
 
         return new self(
-            $left,
-            0.0,
-            0,
-            CutState::Past,
-            [],
-            $notes,
-            new Working([
+            leftMm: $left,
+            dialMm: 0.0,
+            cuts: 0,
+            state: CutState::Past,
+            plan: [],
+            notes: $notes,
+            working: new Working([
                 new WorkingStep(
                     'Past the band',
                     $bore ? 'now − upper' : 'lower − now',

@@ -73,12 +73,12 @@ final readonly class Quote
         $money = static fn (float $amount): string => self::money($amount, $currency);
 
         return new self(
-            new Range($hours, $hours * $factor),
-            $price,
-            $labour,
-            $bought,
-            $factor,
-            new Working([
+            hours: new Range($hours, $hours * $factor),
+            price: $price,
+            labour: $labour,
+            costs: $bought,
+            factor: $factor,
+            working: new Working([
                 new WorkingStep(
                     'Hours',
                     '(set-up + run × pieces) ÷ 60',

@@ -58,21 +58,21 @@ final readonly class Instrument implements \JsonSerializable
     public static function read(Fields $f): self
     {
         $tool = new self(
-            $f->number('resolution_mm'),
-            $f->number('mpe_mm'),
-            $f->number('repeatability_mm'),
-            $f->number('feel_mm'),
-            $f->number('master_u_mm'),
-            $f->text('code'),
-            $f->text('name'),
-            $f->texts('fits'),
-            $f->number('from_mm'),
-            $f->number('to_mm'),
-            $f->numberOrNull('smallest_bore_mm') ?? 0.0,
-            $f->numberOrNull('reach_mm'),
-            $f->numberOrNull('travel_mm'),
-            $f->flagOrNull('in_shop') ?? true,
-            $f->numberOrNull('jaw_flat_mm') ?? 0.0,
+            resolutionMm: $f->number('resolution_mm'),
+            mpeMm: $f->number('mpe_mm'),
+            repeatabilityMm: $f->number('repeatability_mm'),
+            feelMm: $f->number('feel_mm'),
+            masterUMm: $f->number('master_u_mm'),
+            code: $f->text('code'),
+            name: $f->text('name'),
+            fits: $f->texts('fits'),
+            fromMm: $f->number('from_mm'),
+            toMm: $f->number('to_mm'),
+            smallestBoreMm: $f->numberOrNull('smallest_bore_mm') ?? 0.0,
+            reachMm: $f->numberOrNull('reach_mm'),
+            travelMm: $f->numberOrNull('travel_mm'),
+            inShop: $f->flagOrNull('in_shop') ?? true,
+            jawFlatMm: $f->numberOrNull('jaw_flat_mm') ?? 0.0,
         );
         if ($tool->fromMm > $tool->toMm) {
             throw $f->bad('from_mm', 'is above the largest size it measures. Swap the two.');

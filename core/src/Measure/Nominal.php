@@ -78,12 +78,12 @@ final readonly class Nominal
                 : [];
 
         return new self(
-            $shown,
-            1 - array_sum(array_map(static fn (NominalCandidate $c): float => $c->probability, $shown)),
-            $system['inch'],
-            $system['metric'],
-            $notes,
-            self::working($shown, $u95Mm, $wearPossible),
+            candidates: $shown,
+            other: 1 - array_sum(array_map(static fn (NominalCandidate $c): float => $c->probability, $shown)),
+            inch: $system['inch'],
+            metric: $system['metric'],
+            notes: $notes,
+            working: self::working($shown, $u95Mm, $wearPossible),
         );
     }
 

@@ -49,12 +49,12 @@ final readonly class NominalCandidate implements \JsonSerializable
                     );
 
         return new self(
-            $first->label,
-            $first->mm,
-            $first->system,
-            $first->family,
-            $probability,
-            Say::with("{label}, {where}: {$state}{$also}", ['label' => $first->label, 'where' => $where]),
+            label: $first->label,
+            nominalMm: $first->mm,
+            system: $first->system,
+            family: $first->family,
+            probability: $probability,
+            says: Say::with("{label}, {where}: {$state}{$also}", ['label' => $first->label, 'where' => $where]),
         );
     }
 

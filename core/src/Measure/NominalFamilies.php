@@ -41,13 +41,13 @@ final class NominalFamilies
             }
             $mm = ($n * 25.4) / 64;
             $sizes[] = self::size(
-                $kind,
-                self::fraction($n),
-                $mm,
-                'inch',
-                'inch fraction',
-                self::weightOfFraction($n),
-                $kind->value,
+                kind: $kind,
+                label: self::fraction($n),
+                mm: $mm,
+                system: 'inch',
+                family: 'inch fraction',
+                weight: self::weightOfFraction($n),
+                zone: $kind->value,
             );
         }
 
@@ -90,13 +90,13 @@ final class NominalFamilies
                 continue;
             }
             $sizes[] = self::size(
-                $kind,
-                number_format($n * 0.005, $n % 2 === 0 ? 2 : 3).' in',
-                $n * 0.127,
-                'inch',
-                'inch decimal',
-                self::weightOfStep('inch_decimals', $n * 0.005),
-                $kind->value,
+                kind: $kind,
+                label: number_format($n * 0.005, $n % 2 === 0 ? 2 : 3).' in',
+                mm: $n * 0.127,
+                system: 'inch',
+                family: 'inch decimal',
+                weight: self::weightOfStep('inch_decimals', $n * 0.005),
+                zone: $kind->value,
             );
         }
 
@@ -112,13 +112,17 @@ final class NominalFamilies
                 continue;
             }
             $sizes[] = self::size(
-                $kind,
-                rtrim(rtrim(number_format($n / 10, 1, '.', ''), '0'), '.').' mm',
-                $n / 10,
-                'metric',
-                $n % 10 === 0 ? 'whole millimetre' : ($n % 5 === 0 ? 'half millimetre' : 'tenth of a millimetre'),
-                self::weightOfStep('metric_steps', $n / 10),
-                $kind->value,
+                kind: $kind,
+                label: rtrim(rtrim(number_format($n / 10, 1, '.', ''), '0'), '.').' mm',
+                mm: $n / 10,
+                system: 'metric',
+                family: $n % 10 === 0
+                    ? 'whole millimetre'
+                    : ($n % 5 === 0
+                        ? 'half millimetre'
+                        : 'tenth of a millimetre'),
+                weight: self::weightOfStep('metric_steps', $n / 10),
+                zone: $kind->value,
             );
         }
 
@@ -139,13 +143,13 @@ final class NominalFamilies
             };
             if ($mm >= $from && $mm <= $to) {
                 $sizes[] = self::size(
-                    $kind,
-                    "{$bearing->designation} bearing {$what}",
-                    $mm,
-                    $bearing->isInch() ? 'inch' : 'metric',
-                    'bearing',
-                    self::weight('bearing'),
-                    'bearing',
+                    kind: $kind,
+                    label: "{$bearing->designation} bearing {$what}",
+                    mm: $mm,
+                    system: $bearing->isInch() ? 'inch' : 'metric',
+                    family: 'bearing',
+                    weight: self::weight('bearing'),
+                    zone: 'bearing',
                 );
             }
         }
@@ -156,13 +160,13 @@ final class NominalFamilies
                 foreach ($drills as $name => $inches) {
                     if ($inches * 25.4 >= $from && $inches * 25.4 <= $to) {
                         $sizes[] = self::size(
-                            $kind,
-                            "{$prefix}{$name} drill",
-                            $inches * 25.4,
-                            'inch',
-                            'drill',
-                            self::weight('drill'),
-                            'drill',
+                            kind: $kind,
+                            label: "{$prefix}{$name} drill",
+                            mm: $inches * 25.4,
+                            system: 'inch',
+                            family: 'drill',
+                            weight: self::weight('drill'),
+                            zone: 'drill',
                         );
                     }
                 }
@@ -174,13 +178,13 @@ final class NominalFamilies
             foreach ($threads as $thread) {
                 if ($thread['mm'] >= $from && $thread['mm'] <= $to) {
                     $sizes[] = self::size(
-                        $kind,
-                        $thread['label'],
-                        $thread['mm'],
-                        $thread['system'],
-                        'thread',
-                        self::weight('thread'),
-                        'thread',
+                        kind: $kind,
+                        label: $thread['label'],
+                        mm: $thread['mm'],
+                        system: $thread['system'],
+                        family: 'thread',
+                        weight: self::weight('thread'),
+                        zone: 'thread',
                     );
                 }
             }
@@ -203,7 +207,15 @@ final class NominalFamilies
         // ISO 286-1: the unit of tolerance, here in mm.
         $i = (0.45 * $mm ** (1 / 3) + 0.001 * $mm) / 1000;
 
-        return new NominalSize($label, $mm, $system, $family, $weight, $zones[$zone][0] * $i, $zones[$zone][1] * $i);
+        return new NominalSize(
+            label: $label,
+            mm: $mm,
+            system: $system,
+            family: $family,
+            weight: $weight,
+            zoneLowMm: $zones[$zone][0] * $i,
+            zoneHighMm: $zones[$zone][1] * $i,
+        );
     }
 
     private static function weightOfStep(string $family, float $size): float

@@ -54,7 +54,14 @@ final class AxisPicture
         $labels = array_sum(array_map(static fn (AxisPart $p): int => count($p->diameters), $parts));
         $height = max(270.0, LabelColumn::height($labels));
         [$from, $to] = self::extent($parts);
-        $picture = new self($parts, 452, min($height - 36, 320), $from, $to, 1.5);
+        $picture = new self(
+            parts: $parts,
+            width: 452,
+            height: min($height - 36, 320),
+            fromMm: $from,
+            toMm: $to,
+            line: 1.5,
+        );
         $picture->axis = $height / 2;
         $picture->left += 14;
         $spans = new SpanRows($picture->spans(), 12, 480);
@@ -94,7 +101,7 @@ final class AxisPicture
             return null;
         }
         [$from, $to] = self::extent($parts);
-        $picture = new self($parts, 108, 76, $from, $to, 1.1);
+        $picture = new self(parts: $parts, width: 108, height: 76, fromMm: $from, toMm: $to, line: 1.1);
         $picture->axis = 42;
         $picture->left += 6;
         $drawing = new Drawing(120, 84, Say::plain('Half section'));
@@ -318,12 +325,12 @@ final class AxisPicture
         foreach ($this->parts as $part) {
             foreach ($part->lengths as $l) {
                 $spans[] = new Span(
-                    $this->x($part, $l['from_mm']),
-                    $this->x($part, $l['to_mm']),
-                    $this->edgeBelow($part),
-                    $l['name'],
-                    $l['says'],
-                    $part->tone,
+                    from: $this->x($part, $l['from_mm']),
+                    to: $this->x($part, $l['to_mm']),
+                    edge: $this->edgeBelow($part),
+                    name: $l['name'],
+                    says: $l['says'],
+                    tone: $part->tone,
                 );
             }
         }

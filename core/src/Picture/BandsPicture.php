@@ -42,8 +42,24 @@ final class BandsPicture
                 Anchor::Middle,
                 bold: true,
             );
-        self::band($drawing, $scale, 52, 'Hole', $hole, $sizeMm, Fill::Hatch);
-        self::band($drawing, $scale, 136, 'Shaft', $shaft, $sizeMm, Fill::Tint);
+        self::band(
+            drawing: $drawing,
+            scale: $scale,
+            y: 52,
+            name: 'Hole',
+            limits: $hole,
+            sizeMm: $sizeMm,
+            fill: Fill::Hatch,
+        );
+        self::band(
+            drawing: $drawing,
+            scale: $scale,
+            y: 136,
+            name: 'Shaft',
+            limits: $shaft,
+            sizeMm: $sizeMm,
+            fill: Fill::Tint,
+        );
         self::outcome($drawing, $hole, $shaft, $sizeMm);
 
         return $drawing;

@@ -72,7 +72,15 @@ final class ClearancePicture
                 ->area(self::circle($pivot, 4), Tone::Ink, Fill::Blank, 2);
         }
         $drawing->area(self::circle($at($near), $r * $per), Tone::Make, Fill::Hatch);
-        self::room($drawing, $c, $at($near), $at($wallAt), $r * $per, $o * $per, $tone);
+        self::room(
+            drawing: $drawing,
+            c: $c,
+            near: $at($near),
+            other: $at($wallAt),
+            r: $r * $per,
+            o: $o * $per,
+            tone: $tone,
+        );
         $drawing->text(
             self::WIDTH - 12,
             self::HEIGHT - 12,

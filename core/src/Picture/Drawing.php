@@ -36,7 +36,16 @@ final class Drawing implements \JsonSerializable
         bool $dashed = false,
         ?Unit $only = null,
     ): self {
-        $this->shapes[] = new Line($x1, $y1, $x2, $y2, $tone, $width, $dashed, $only);
+        $this->shapes[] = new Line(
+            x1: $x1,
+            y1: $y1,
+            x2: $x2,
+            y2: $y2,
+            tone: $tone,
+            width: $width,
+            dashed: $dashed,
+            only: $only,
+        );
 
         return $this;
     }
@@ -86,15 +95,15 @@ final class Drawing implements \JsonSerializable
         ?Unit $only = null,
     ): self {
         $this->shapes[] = new Text(
-            $x,
-            $y,
-            is_string($say) ? Say::plain($say) : $say,
-            $size,
-            $anchor,
-            $tone,
-            $mono,
-            $bold,
-            $only,
+            x: $x,
+            y: $y,
+            say: is_string($say) ? Say::plain($say) : $say,
+            size: $size,
+            anchor: $anchor,
+            tone: $tone,
+            mono: $mono,
+            bold: $bold,
+            only: $only,
         );
 
         return $this;

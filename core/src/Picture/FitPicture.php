@@ -84,7 +84,14 @@ final readonly class FitPicture
             bold: true,
         );
 
-        self::between($drawing, $scale, $mateLow, $mateHigh, $make, $tight);
+        self::between(
+            drawing: $drawing,
+            scale: $scale,
+            mateLow: $mateLow,
+            mateHigh: $mateHigh,
+            make: $make,
+            tight: $tight,
+        );
         $drawing->text(
             12,
             260,

@@ -19,12 +19,12 @@ final class InUsePicture
     public static function draw(PressFit $fit): Drawing
     {
         $at = static fn (float $interference, float $c): float => InUse::interferenceAt(
-            $fit->diameterMm,
-            $interference,
-            $fit->inner,
-            $fit->outer,
-            $c,
-            $c,
+            diameterMm: $fit->diameterMm,
+            interferenceMm: $interference,
+            inner: $fit->inner,
+            outer: $fit->outer,
+            innerC: $c,
+            outerC: $c,
         );
         [$loose, $tight] = [$fit->interferenceMm->min, $fit->interferenceMm->max];
         $corners = [

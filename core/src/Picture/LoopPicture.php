@@ -70,14 +70,14 @@ final class LoopPicture
         foreach ($parts as $i => $part) {
             $y = 20 + self::ROW * $i;
             self::arrow(
-                $drawing,
-                $scale,
-                $ends[$i],
-                $ends[$i + 1],
-                $part->direction,
-                $y,
-                self::tone($part),
-                1.5 + 6 * $shares[$i],
+                drawing: $drawing,
+                scale: $scale,
+                fromMm: $ends[$i],
+                toMm: $ends[$i + 1],
+                direction: $part->direction,
+                y: $y,
+                tone: self::tone($part),
+                width: 1.5 + 6 * $shares[$i],
             );
             $drawing->line($scale->at($ends[$i + 1]), $y, $scale->at($ends[$i + 1]), $y + self::ROW, Tone::Rule);
             $drawing->text(
@@ -96,7 +96,16 @@ final class LoopPicture
         $y = 20 + self::ROW * count($parts);
         $tone = $loop->chance() > 0.995 ? Tone::Good : Tone::Overlap;
         $nominal = $loop->nominalMm();
-        self::arrow($drawing, $scale, 0.0, $ends[count($parts)], $nominal < 0 ? -1 : 1, $y, $tone, 3);
+        self::arrow(
+            drawing: $drawing,
+            scale: $scale,
+            fromMm: 0.0,
+            toMm: $ends[count($parts)],
+            direction: $nominal < 0 ? -1 : 1,
+            y: $y,
+            tone: $tone,
+            width: 3,
+        );
         $drawing
             ->line($scale->at(0.0), 20, $scale->at(0.0), $y, Tone::Rule)
             ->text(

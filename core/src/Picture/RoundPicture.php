@@ -30,7 +30,7 @@ final readonly class RoundPicture
         [$x, $y, $radius] = [150.0, 134.0, 86.0];
         $perMm = $radius / ($mean / 2);
         $factor = $out > 0 ? Scale::exaggeration(18 / (($out / 2) * $perMm)) : 1.0;
-        $shape = self::outline($sizes, $mean, $perMm * $factor, $x, $y, $radius);
+        $shape = self::outline(sizes: $sizes, mean: $mean, perMm: $perMm * $factor, x: $x, y: $y, radius: $radius);
         $values = ['out' => LengthWriter::difference($out), 'station' => $station === '' ? '' : ", {$station}"];
         $drawing = new Drawing(300, 292, Say::with('Out of round by {out}{station}.', $values));
         $bore = $found->kind === SurfaceKind::Bore;

@@ -27,9 +27,8 @@ final readonly class SvgWriter
         $w = self::n($drawing->width);
         $h = self::n($drawing->height);
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$w}\" height=\"{$h}\" viewBox=\"0 0 {$w} {$h}\"><title>{$this->words(
-            $drawing->says,
-        )}</title>{$body}</svg>";
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$w}\" height=\"{$h}\" viewBox=\"0 0 {$w} {$h}\">".
+            "<title>{$this->words($drawing->says)}</title>{$body}</svg>";
     }
 
     private function line(Line $line): string

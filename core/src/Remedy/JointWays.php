@@ -121,14 +121,14 @@ final readonly class JointWays
         };
 
         return new JointWay(
-            $row,
-            $stops === [],
-            $rank + 0.1 * count($minds),
-            $because,
-            [...$stops, ...$minds],
-            self::makes($sized),
-            $holds,
-            $answer->purpose->code === $row['purpose'] && ! in_array($row['put'], ['pinned', 'welded'], true),
+            row: $row,
+            feasible: $stops === [],
+            rank: $rank + 0.1 * count($minds),
+            because: $because,
+            against: [...$stops, ...$minds],
+            makes: self::makes($sized),
+            holds: $holds,
+            chosen: $answer->purpose->code === $row['purpose'] && ! in_array($row['put'], ['pinned', 'welded'], true),
         );
     }
 

@@ -62,19 +62,19 @@ final readonly class Mistake
         $ways = $now->withheld ? [] : self::ways($facts, $now, $evaluator);
 
         return new self(
-            $mistake,
-            $surface === null ? (string) $mistake->length : $surface->name,
-            $was === null ? null : LengthWriter::size($was),
-            $is === null ? null : LengthWriter::size($is),
-            $was === null || $is === null
+            facts: $mistake,
+            name: $surface === null ? (string) $mistake->length : $surface->name,
+            was: $was === null ? null : LengthWriter::size($was),
+            is: $is === null ? null : LengthWriter::size($is),
+            off: $was === null || $is === null
                 ? null
                 : Say::with($is > $was ? '{d} larger than was believed' : '{d} smaller than was believed', [
                     'd' => LengthWriter::difference($is - $was),
                 ]),
-            self::touched($facts, $before, $now),
-            self::made($before, $now),
-            $ways,
-            self::moved($before, $now),
+            touched: self::touched($facts, $before, $now),
+            made: self::made($before, $now),
+            ways: $ways,
+            moved: self::moved($before, $now),
         );
     }
 
@@ -118,7 +118,10 @@ final readonly class Mistake
             $old = $olds[$entry->key()] ?? null;
             $limits = static fn (?MakeEntry $e): Say => $e?->band === null
                 ? $none
-                : Say::with('{a} to {b}', ['a' => LengthWriter::lower($e->band), 'b' => LengthWriter::upper($e->band)]);
+                : Say::with('{a} to {b}', [
+                    'a' => LengthWriter::lower($e->band),
+                    'b' => LengthWriter::upper($e->band),
+                ]);
             if ($limits($old) != $limits($entry)) {
                 $touched[] = [
                     'name' => $entry->label,
@@ -233,14 +236,14 @@ final readonly class Mistake
             $left = self::wrong($then, $evaluator->outcome($then), $now);
             if (count($left) < count($wrong) || array_diff($wrong, $left) !== []) {
                 $ways[$do->both] ??= new MistakeWay(
-                    $do,
-                    $left === []
+                    do: $do,
+                    then: $left === []
                         ? Say::plain('Then all is as wanted.')
                         : Say::plain('Then still not as wanted: '.implode(', ', $left).'.'),
-                    $costs,
-                    count($left),
-                    $effort,
-                    $changes,
+                    costs: $costs,
+                    left: count($left),
+                    effort: $effort,
+                    changes: $changes,
                 );
             }
         };
@@ -258,13 +261,13 @@ final readonly class Mistake
             $pile = $loop instanceof SolvedLoop ? $loop->pile() : null;
             if ($pile !== null) {
                 $shim = new LoopLength(
-                    'Shims',
-                    null,
-                    new TypedLength(Length::mm(array_sum($pile)), '', Unit::Millimetre),
-                    null,
-                    null,
-                    false,
-                    Spread::Uniform,
+                    name: 'Shims',
+                    surface: null,
+                    size: new TypedLength(Length::mm(array_sum($pile)), '', Unit::Millimetre),
+                    plus: null,
+                    minus: null,
+                    opens: false,
+                    spread: Spread::Uniform,
                 );
                 $try(
                     Say::with('Shim “{loop}” with {pile}.', [
@@ -310,7 +313,10 @@ final readonly class Mistake
                 ? $try(Say::with('Cut “{name}” again, to {a} to {b}.', $names), $then, 'one more setting', 2.0)
                 : $try(Say::with('Make “{name}” anew, {a} to {b}.', $names), $then, self::remake($facts), 8.0);
         }
-        usort($ways, static fn (MistakeWay $a, MistakeWay $b): int => [$a->left, $a->effort] <=> [$b->left, $b->effort]);
+        usort(
+            $ways,
+            static fn (MistakeWay $a, MistakeWay $b): int => [$a->left, $a->effort] <=> [$b->left, $b->effort],
+        );
 
         return array_slice($ways, 0, 6);
     }

@@ -51,22 +51,22 @@ final readonly class Chamfer
         $leg = min($this->legMm, $c->lengthMm(), max(0.0, self::OF_WALL * ($c->outerStartMm - $c->innerStartMm)));
         $cells[$at] = $this->inside
             ? new Cell(
-                $c->fromMm,
-                $c->toMm,
-                $c->outerStartMm,
-                $c->outerEndMm,
-                $c->innerStartMm + ($onLeft ? 0 : $leg),
-                $c->innerEndMm + ($onLeft ? $leg : 0),
-                $c->offsetMm,
+                fromMm: $c->fromMm,
+                toMm: $c->toMm,
+                outerStartMm: $c->outerStartMm,
+                outerEndMm: $c->outerEndMm,
+                innerStartMm: $c->innerStartMm + ($onLeft ? 0 : $leg),
+                innerEndMm: $c->innerEndMm + ($onLeft ? $leg : 0),
+                offsetMm: $c->offsetMm,
             )
             : new Cell(
-                $c->fromMm,
-                $c->toMm,
-                $c->outerStartMm - ($onLeft ? 0 : $leg),
-                $c->outerEndMm - ($onLeft ? $leg : 0),
-                $c->innerStartMm,
-                $c->innerEndMm,
-                $c->offsetMm,
+                fromMm: $c->fromMm,
+                toMm: $c->toMm,
+                outerStartMm: $c->outerStartMm - ($onLeft ? 0 : $leg),
+                outerEndMm: $c->outerEndMm - ($onLeft ? $leg : 0),
+                innerStartMm: $c->innerStartMm,
+                innerEndMm: $c->innerEndMm,
+                offsetMm: $c->offsetMm,
             );
 
         return array_values($cells);

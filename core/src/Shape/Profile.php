@@ -72,13 +72,13 @@ final readonly class Profile
         }
 
         return new Cell(
-            $from,
-            $to,
-            $outer->at($from),
-            $outer->at($to),
-            $inner?->at($from) ?? 0.0,
-            $inner?->at($to) ?? 0.0,
-            $inner->offsetMm ?? 0.0,
+            fromMm: $from,
+            toMm: $to,
+            outerStartMm: $outer->at($from),
+            outerEndMm: $outer->at($to),
+            innerStartMm: $inner?->at($from) ?? 0.0,
+            innerEndMm: $inner?->at($to) ?? 0.0,
+            offsetMm: $inner->offsetMm ?? 0.0,
         );
     }
 

@@ -48,13 +48,15 @@ final class BearingSeatSum implements Sum
         $seat = BearingSeat::of(
             self::bearing($in),
             new BearingDuty(
-                self::oneOf($in, 'turning', ['inner', 'outer']),
-                self::oneOf($in, 'load', ['light', 'normal', 'heavy']),
-                $in->has('housing') ? self::oneOf($in, 'housing', ['solid', 'split', 'thin']) : 'solid',
-                $in->has('shaft_material') ? MaterialInput::read($in, 'shaft_material', ['e_gpa', 'nu']) : null,
-                $in->has('housing_material') ? MaterialInput::read($in, 'housing_material', ['e_gpa', 'nu']) : null,
-                $in->numberOrNull('shaft_bore_mm') ?? 0.0,
-                $in->numberOrNull('inner_warmer_k') ?? 0.0,
+                turning: self::oneOf($in, 'turning', ['inner', 'outer']),
+                load: self::oneOf($in, 'load', ['light', 'normal', 'heavy']),
+                housing: $in->has('housing') ? self::oneOf($in, 'housing', ['solid', 'split', 'thin']) : 'solid',
+                shaft: $in->has('shaft_material') ? MaterialInput::read($in, 'shaft_material', ['e_gpa', 'nu']) : null,
+                housingMaterial: $in->has('housing_material')
+                    ? MaterialInput::read($in, 'housing_material', ['e_gpa', 'nu'])
+                    : null,
+                shaftBoreMm: $in->numberOrNull('shaft_bore_mm') ?? 0.0,
+                innerWarmerK: $in->numberOrNull('inner_warmer_k') ?? 0.0,
             ),
         );
         $um = static fn (Limits $l): array => [

@@ -39,12 +39,12 @@ final class BoreLineSum implements Sum
         $in->only(['distance_mm', 'a_mm', 'b_mm', 'turned_a_mm', 'turned_b_mm', 'feet_mm', 'bar_mm']);
         $distance = $in->number('distance_mm');
         $line = BoreLine::plane(
-            $distance,
-            $in->number('a_mm'),
-            $in->number('b_mm'),
-            $in->numberOrNull('turned_a_mm'),
-            $in->numberOrNull('turned_b_mm'),
-            $in->numberOrNull('feet_mm'),
+            distanceMm: $distance,
+            aMm: $in->number('a_mm'),
+            bMm: $in->number('b_mm'),
+            turnedAMm: $in->numberOrNull('turned_a_mm'),
+            turnedBMm: $in->numberOrNull('turned_b_mm'),
+            feetMm: $in->numberOrNull('feet_mm'),
         );
         $bar = $in->numberOrNull('bar_mm');
         $sag = $bar === null ? null : BoreLine::sagMm($bar, $distance);

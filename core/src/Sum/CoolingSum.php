@@ -48,14 +48,14 @@ final class CoolingSum implements Sum
         ]);
         [$volume, $area] = self::body($in);
         $cooling = Cooling::of(
-            $in->number('part_c'),
-            $in->number('room_c'),
-            MaterialInput::read($in, 'material', ['density_kg_m3', 'specific_heat_j_kgk', 'alpha_per_k']),
-            $volume,
-            $area,
-            $in->number('size_mm'),
-            $in->number('limit_mm'),
-            $in->numberOrNull('h') ?? Cooling::STILL_AIR,
+            partC: $in->number('part_c'),
+            roomC: $in->number('room_c'),
+            material: MaterialInput::read($in, 'material', ['density_kg_m3', 'specific_heat_j_kgk', 'alpha_per_k']),
+            volumeMm3: $volume,
+            areaMm2: $area,
+            sizeMm: $in->number('size_mm'),
+            limitMm: $in->number('limit_mm'),
+            h: $in->numberOrNull('h') ?? Cooling::STILL_AIR,
         );
 
         return [

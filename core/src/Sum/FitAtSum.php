@@ -43,12 +43,12 @@ final class FitAtSum implements Sum
         $mate->only(['size_mm', 'u95_mm', 'loose_mm']);
         $size = $in->number('size_mm');
         $fit = FitAt::of(
-            $make === 'shaft',
-            $size,
-            $mate->number('size_mm'),
-            $mate->number('u95_mm'),
-            $mate->numberOrNull('loose_mm'),
-            $in->has('clearance_mm') ? $in->range('clearance_mm') : null,
+            makeShaft: $make === 'shaft',
+            sizeMm: $size,
+            matingMm: $mate->number('size_mm'),
+            u95Mm: $mate->number('u95_mm'),
+            looseMm: $mate->numberOrNull('loose_mm'),
+            wantedMm: $in->has('clearance_mm') ? $in->range('clearance_mm') : null,
         );
         $words = Words::range($fit->clearanceMm);
 

@@ -53,7 +53,14 @@ final class GapAtSum implements Sum
                 throw $in->bad($field, 'must be from −200 to 600 °C.');
             }
         }
-        $at = static fn (float $mm): float => InUse::interferenceAt($d, $mm, $inner, $outer, $innerC, $outerC);
+        $at = static fn (float $mm): float => InUse::interferenceAt(
+            diameterMm: $d,
+            interferenceMm: $mm,
+            inner: $inner,
+            outer: $outer,
+            innerC: $innerC,
+            outerC: $outerC,
+        );
         $clearance = new Range(-$at($range->max), -$at($range->min));
         $bore = $in->numberOrNull('inner_bore_mm');
 

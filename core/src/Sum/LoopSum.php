@@ -56,13 +56,13 @@ final class LoopSum implements Sum
             $f->only(['name', 'size_mm', 'plus_mm', 'minus_mm', 'direction', 'spread']);
             $direction = $f->number('direction');
             $contributors[] = new Contributor(
-                $f->text('name'),
-                $f->number('size_mm'),
-                $f->number('plus_mm'),
-                $f->number('minus_mm'),
-                $direction === floor($direction) ? (int) $direction : 0,
-                $f->choice('spread', Spread::class),
-                "contributors.{$i}",
+                name: $f->text('name'),
+                sizeMm: $f->number('size_mm'),
+                plusMm: $f->number('plus_mm'),
+                minusMm: $f->number('minus_mm'),
+                direction: $direction === floor($direction) ? (int) $direction : 0,
+                spread: $f->choice('spread', Spread::class),
+                field: "contributors.{$i}",
             );
         }
         $wanted = ($in->object('wanted') ?? throw $in->bad('wanted', 'is missing.'))->only(['min_mm', 'max_mm']);

@@ -36,17 +36,17 @@ final class MaterialInput
         }
 
         return new Material(
-            $name ?? 'as given',
-            'unlisted',
-            $f->numberOrNull('e_gpa') ?? 0.0,
-            $f->numberOrNull('nu'),
-            $f->numberOrNull('alpha_per_k'),
-            $f->numberOrNull('yield_mpa'),
-            $f->numberOrNull('tensile_mpa'),
-            $f->flag('brittle'),
-            $f->numberOrNull('density_kg_m3'),
-            $f->numberOrNull('specific_heat_j_kgk'),
-            $f->numberOrNull('heat_to_c'),
+            name: $name ?? 'as given',
+            family: 'unlisted',
+            eGpa: $f->numberOrNull('e_gpa') ?? 0.0,
+            nu: $f->numberOrNull('nu'),
+            alphaPerK: $f->numberOrNull('alpha_per_k'),
+            yieldMpa: $f->numberOrNull('yield_mpa'),
+            tensileMpa: $f->numberOrNull('tensile_mpa'),
+            brittle: $f->flag('brittle'),
+            densityKgM3: $f->numberOrNull('density_kg_m3'),
+            specificHeatJKgK: $f->numberOrNull('specific_heat_j_kgk'),
+            heatToC: $f->numberOrNull('heat_to_c'),
         );
     }
 }

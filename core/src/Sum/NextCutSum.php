@@ -45,12 +45,12 @@ final class NextCutSum implements Sum
         }, $in->objects('history'));
 
         return NextCut::toward(
-            $in->choice('kind', SurfaceKind::class),
-            new Band($target->number('lower_mm'), $target->number('upper_mm')),
-            $in->number('now_mm'),
-            $in->number('rough_mm'),
-            $history,
-            $in->has('aim') ? $in->choice('aim', Aim::class) : Aim::MetalLeft,
+            kind: $in->choice('kind', SurfaceKind::class),
+            target: new Band($target->number('lower_mm'), $target->number('upper_mm')),
+            nowMm: $in->number('now_mm'),
+            roughMm: $in->number('rough_mm'),
+            history: $history,
+            aim: $in->has('aim') ? $in->choice('aim', Aim::class) : Aim::MetalLeft,
         )->jsonSerialize();
     }
 }

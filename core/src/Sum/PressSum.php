@@ -56,18 +56,18 @@ final class PressSum implements Sum
 
         return Press::of(
             new PressFit(
-                $in->number('d_mm'),
-                $in->number('inner_bore_mm'),
-                $in->number('outer_od_mm'),
-                $in->number('length_mm'),
-                $in->range('interference_mm'),
-                MaterialInput::read($in, 'inner', ['e_gpa', 'nu']),
-                MaterialInput::read($in, 'outer', ['e_gpa', 'nu']),
-                $friction === null
+                diameterMm: $in->number('d_mm'),
+                innerBoreMm: $in->number('inner_bore_mm'),
+                outerOdMm: $in->number('outer_od_mm'),
+                lengthMm: $in->number('length_mm'),
+                interferenceMm: $in->range('interference_mm'),
+                inner: MaterialInput::read($in, 'inner', ['e_gpa', 'nu']),
+                outer: MaterialInput::read($in, 'outer', ['e_gpa', 'nu']),
+                friction: $friction === null
                     ? null
                     : new Friction($friction->number('low'), $friction->number('high'), 'as given'),
-                self::roughness($in, 'inner'),
-                self::roughness($in, 'outer'),
+                roughInner: self::roughness($in, 'inner'),
+                roughOuter: self::roughness($in, 'outer'),
                 runsAtC: $in->numberOrNull('runs_at_c') ?? 20.0,
             ),
         )->jsonSerialize();

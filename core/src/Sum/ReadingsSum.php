@@ -83,12 +83,12 @@ final class ReadingsSum implements Sum
         $f->only(['value_mm', 'station', 'angle', 'part_c', 'gauge_c', 'worn']);
 
         return new Reading(
-            $f->number('value_mm'),
-            $f->label('station'),
-            $f->label('angle'),
-            $f->numberOrNull('part_c'),
-            $f->numberOrNull('gauge_c'),
-            $f->flagOrNull('worn'),
+            valueMm: $f->number('value_mm'),
+            station: $f->label('station'),
+            angle: $f->label('angle'),
+            partC: $f->numberOrNull('part_c'),
+            gaugeC: $f->numberOrNull('gauge_c'),
+            worn: $f->flagOrNull('worn'),
         );
     }
 }

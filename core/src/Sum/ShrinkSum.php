@@ -34,12 +34,12 @@ final class ShrinkSum implements Sum
     {
         $in->only(['d_mm', 'interference_max_mm', 'inner', 'outer', 'room_c', 'clearance_mm']);
         $shrink = Shrink::of(
-            $in->number('d_mm'),
-            $in->number('interference_max_mm'),
-            MaterialInput::read($in, 'inner', ['alpha_per_k']),
-            MaterialInput::read($in, 'outer', ['alpha_per_k']),
-            $in->number('room_c'),
-            $in->numberOrNull('clearance_mm'),
+            diameterMm: $in->number('d_mm'),
+            interferenceMaxMm: $in->number('interference_max_mm'),
+            inner: MaterialInput::read($in, 'inner', ['alpha_per_k']),
+            outer: MaterialInput::read($in, 'outer', ['alpha_per_k']),
+            roomC: $in->number('room_c'),
+            clearanceMm: $in->numberOrNull('clearance_mm'),
         );
 
         return [

@@ -55,18 +55,18 @@ final readonly class JobAssembly
             && ($press->fit->outer->family === 'cast iron' || $press->fit->inner->family === 'cast iron');
 
         return new self(
-            $facts,
-            $shown,
-            self::order($facts, $joints, $shown, $pressed, $bonded),
-            [
+            facts: $facts,
+            press: $shown,
+            steps: self::order($facts, $joints, $shown, $pressed, $bonded),
+            cautions: [
                 ...$pressed ? Caution::for('press') : [],
                 ...$bonded ? Caution::for('bond') : [],
                 ...$iron ? Caution::for('cast iron') : [],
                 ...$heavy ? Caution::for('lifting') : [],
             ],
-            $tight,
-            $tight === null ? null : Rehearsal::of($facts, $tight),
-            $bonded,
+            tight: $tight,
+            rehearsal: $tight === null ? null : Rehearsal::of($facts, $tight),
+            bonded: $bonded,
         );
     }
 

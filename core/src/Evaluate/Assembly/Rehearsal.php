@@ -40,24 +40,24 @@ final readonly class Rehearsal
                 $joint,
                 $facts,
                 new DropIn(
-                    $fit->diameterMm,
-                    max(0.0, $fit->tightestMm()),
-                    Body::ring(
+                    diameterMm: $fit->diameterMm,
+                    interferenceMm: max(0.0, $fit->tightestMm()),
+                    inner: Body::ring(
                         $fit->inner,
                         $fit->diameterMm,
                         $fit->innerBoreMm,
                         $fit->lengthMm,
                         $joint->joint->innerC ?? $room,
                     ),
-                    Body::ring(
+                    outer: Body::ring(
                         $fit->outer,
                         $fit->outerOdMm,
                         $fit->diameterMm,
                         $fit->lengthMm,
                         $joint->joint->outerC ?? $room,
                     ),
-                    $room,
-                    self::CARRIED_H,
+                    roomC: $room,
+                    h: self::CARRIED_H,
                 ),
             );
         } catch (BadInput) {

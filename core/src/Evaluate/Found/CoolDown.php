@@ -49,13 +49,13 @@ final readonly class CoolDown implements \JsonSerializable
         // A lump as thick as the surface is wide and as long again: what is not known better.
         try {
             $cooling = Cooling::of(
-                $last->partC,
-                $room,
-                $material,
-                (M_PI / 4) * $size ** 3,
-                1.5 * M_PI * $size ** 2,
-                $size,
-                self::LIMIT_MM,
+                partC: $last->partC,
+                roomC: $room,
+                material: $material,
+                volumeMm3: (M_PI / 4) * $size ** 3,
+                areaMm2: 1.5 * M_PI * $size ** 2,
+                sizeMm: $size,
+                limitMm: self::LIMIT_MM,
             );
         } catch (BadInput) {
             return null;

@@ -135,16 +135,16 @@ final class FoundSurfaces
             $correction = self::correction($r);
             $shift = $tool->jawFlatMm > 0 ? $tool->jawShiftMm($surface->kind, $size)->middle() : 0.0;
             $taken[] = new Reading(
-                $size + $correction + $shift,
-                $r->station,
-                $r->angle,
-                $r->partC ?? $room,
-                $r->gaugeC ?? $room,
-                $r->worn,
-                $value->betweenMm,
-                $value->weights,
-                $value->masterMm,
-                $tool,
+                valueMm: $size + $correction + $shift,
+                station: $r->station,
+                angle: $r->angle,
+                partC: $r->partC ?? $room,
+                gaugeC: $r->gaugeC ?? $room,
+                worn: $r->worn,
+                betweenMm: $value->betweenMm,
+                weights: $value->weights,
+                masterMm: $value->masterMm,
+                instrument: $tool,
             );
             if ($correction !== 0.0) {
                 $seen['corrections'][] = $correction;
@@ -206,12 +206,12 @@ final class FoundSurfaces
         $warmth = new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K);
 
         return (new Readings(
-            $surface->kind,
-            $taken,
-            $taken[0]->instrument ?? $tools->named($readings[0]->instrument),
-            $warmth,
-            $remarks,
-            $elsewhere,
+            kind: $surface->kind,
+            readings: $taken,
+            instrument: $taken[0]->instrument ?? $tools->named($readings[0]->instrument),
+            warmth: $warmth,
+            remarks: $remarks,
+            elsewhere: $elsewhere,
         ))->found();
     }
 

@@ -54,13 +54,13 @@ final readonly class JudgedSurface
             $size = $out->found[$surface->id] ?? null;
             $readings = $facts->readingsOf($surface->id);
             $judged[] = new self(
-                $surface,
-                $size,
-                $good,
-                $decides,
-                $readings,
-                CoolDown::of($facts, $surface, $readings, $size),
-                new Meaning(),
+                surface: $surface,
+                found: $size,
+                goodEnough: $good,
+                decides: $decides,
+                readings: $readings,
+                coolDown: CoolDown::of($facts, $surface, $readings, $size),
+                meaning: new Meaning(),
             );
         }
 

@@ -54,11 +54,11 @@ final readonly class LoopFromFaces implements \JsonSerializable
             if ($from['part'] === $to['part']) {
                 $path = self::path($facts, $shapes, $from, $to);
                 if ($path === null) {
+                    $part = $facts->part($from['part'])->name ?? '';
+
                     return self::stopped(
                         $lengths,
-                        "No length of “{$facts->part(
-                            $from['part'],
-                        )?->name}” runs from “{$from['face']->name}” to “{$to['face']->name}” yet. Add it at Survey, as a length, and measure it.",
+                        "No length of “{$part}” runs from “{$from['face']->name}” to “{$to['face']->name}” yet. Add it at Survey, as a length, and measure it.",
                     );
                 }
                 $lengths = [...$lengths, ...$path];
@@ -87,7 +87,15 @@ final readonly class LoopFromFaces implements \JsonSerializable
         $turned = array_map(
             static fn (LoopLength $l): LoopLength => $looks >= 0
                 ? $l
-                : new LoopLength($l->name, $l->surface, null, null, null, ! $l->opens, $l->spread),
+                : new LoopLength(
+                    name: $l->name,
+                    surface: $l->surface,
+                    size: null,
+                    plus: null,
+                    minus: null,
+                    opens: ! $l->opens,
+                    spread: $l->spread,
+                ),
             $lengths,
         );
         if ($a->looks !== 0 && $a->looks === $b->looks) {
@@ -146,7 +154,10 @@ final readonly class LoopFromFaces implements \JsonSerializable
     {
         $edges = [];
         foreach ($facts->surfacesOf($from['part']) as $surface) {
-            $extent = $surface->type === SurfaceType::Length ? $shapes->shapes[$from['part']]->extent($surface) : null;
+            $extent =
+                $surface->type === SurfaceType::Length
+                    ? $shapes->shapes[$from['part']]->extent($surface)
+                    : null;
             if ($extent !== null && $extent[1] > $extent[0]) {
                 $edges[] = [$surface, $extent[0], $extent[1]];
             }
@@ -170,7 +181,15 @@ final readonly class LoopFromFaces implements \JsonSerializable
                             $there,
                             [
                                 ...$path,
-                                new LoopLength($surface->name, $surface->id, null, null, null, $right, Spread::Uniform),
+                                new LoopLength(
+                                    name: $surface->name,
+                                    surface: $surface->id,
+                                    size: null,
+                                    plus: null,
+                                    minus: null,
+                                    opens: $right,
+                                    spread: Spread::Uniform,
+                                ),
                             ],
                         ];
                     }

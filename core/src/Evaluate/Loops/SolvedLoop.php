@@ -54,7 +54,9 @@ final class SolvedLoop
     public static function of(LoopFacts $loop, LoopLengths $lengths, ShopFacts $shop, bool $withheld): self
     {
         $rows = $lengths->rows($loop);
-        $known = array_values(array_filter(array_map(static fn (LoopRow $r): ?Contributor => $r->contributor, $rows)));
+        $known = array_values(
+            array_filter(array_map(static fn (LoopRow $r): ?Contributor => $r->contributor, $rows)),
+        );
         $unknown = array_values(array_filter($rows, static fn (LoopRow $r): bool => $r->contributor === null));
         $wanted = $loop->wanted();
         $blocked = match (true) {
@@ -75,15 +77,15 @@ final class SolvedLoop
         $built = $known === [] ? null : Loop::of($known, $wanted);
 
         return new self(
-            $loop,
-            $rows,
-            $unknown === [] ? $built : null,
-            $open === null ? null : $built,
-            $open,
-            $lengths,
-            $blocked,
-            $shop,
-            $withheld,
+            facts: $loop,
+            rows: $rows,
+            loop: $unknown === [] ? $built : null,
+            rest: $open === null ? null : $built,
+            open: $open,
+            lengths: $lengths,
+            blocked: $blocked,
+            shop: $shop,
+            withheld: $withheld,
         );
     }
 
@@ -232,7 +234,10 @@ final class SolvedLoop
         return match (true) {
             $range->max > Loop::FAR => Say::with('at least {a}', ['a' => LengthWriter::lower($band)]),
             $range->min < -Loop::FAR => Say::with('at most {b}', ['b' => LengthWriter::upper($band)]),
-            default => Say::with('{a} to {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
+            default => Say::with('{a} to {b}', [
+                'a' => LengthWriter::lower($band),
+                'b' => LengthWriter::upper($band),
+            ]),
         };
     }
 
@@ -319,7 +324,10 @@ final class SolvedLoop
         $unknown = array_map(
             static fn (LoopRow $r): string => $r->length->name,
             array_values(
-                array_filter($this->rows, static fn (LoopRow $r): bool => $r->inUseC !== null && $r->growthMm === null),
+                array_filter(
+                    $this->rows,
+                    static fn (LoopRow $r): bool => $r->inUseC !== null && $r->growthMm === null,
+                ),
             ),
         );
 
@@ -343,7 +351,9 @@ final class SolvedLoop
             ),
             'unknown' => $unknown === []
                     ? null
-                    : 'Of what metal is “'.implode('”, “', $unknown).'”? Without that its growth is not counted.',
+                    : 'Of what metal is “'.
+                        implode('”, “', $unknown).
+                        '”? Without that its growth is not counted.',
         ];
     }
 
@@ -369,7 +379,10 @@ final class SolvedLoop
         $keys = array_map(static fn (LoopLength $l): string => $l->key(), $this->facts->lengths);
         $beside = [];
         foreach ($this->lengths->facts->loops as $other) {
-            $shared = array_filter($other->lengths, static fn (LoopLength $l): bool => in_array($l->key(), $keys, true));
+            $shared = array_filter(
+                $other->lengths,
+                static fn (LoopLength $l): bool => in_array($l->key(), $keys, true),
+            );
             $drawn =
                 $other->id === $this->facts->id || $other->plane || $other->wanted() === null || $shared === []
                     ? null

@@ -51,16 +51,16 @@ final readonly class MakeCard
         if ($closing === null) {
             return [
                 new MakeEntry(
-                    $surface,
-                    Phase::Only,
-                    $surface->name,
-                    $answer->joint->id,
-                    $answer->band(),
-                    $answer->blocked,
-                    $answer->goodEnough,
-                    [],
-                    $answer->notes,
-                    $goto,
+                    surface: $surface,
+                    phase: Phase::Only,
+                    label: $surface->name,
+                    jointId: $answer->joint->id,
+                    band: $answer->band(),
+                    blocked: $answer->blocked,
+                    reading: $answer->goodEnough,
+                    remarks: [],
+                    notes: $answer->notes,
+                    goto: $goto,
                 ),
                 ...$this->otherSide($answer, $goto),
             ];
@@ -83,16 +83,16 @@ final readonly class MakeCard
             $surface = $facts->surface($id);
             if ($surface !== null && ! isset($bands[$id])) {
                 $entries[] = new MakeEntry(
-                    $surface,
-                    Phase::Only,
-                    $surface->name,
-                    $loop->id,
-                    $band,
-                    null,
-                    null,
-                    [Say::with('For “{loop}”.', ['loop' => $loop->name])],
-                    [],
-                    ['stage' => 'size', 'surface' => $loop->id],
+                    surface: $surface,
+                    phase: Phase::Only,
+                    label: $surface->name,
+                    jointId: $loop->id,
+                    band: $band,
+                    blocked: null,
+                    reading: null,
+                    remarks: [Say::with('For “{loop}”.', ['loop' => $loop->name])],
+                    notes: [],
+                    goto: ['stage' => 'size', 'surface' => $loop->id],
                 );
             }
         }
@@ -114,16 +114,16 @@ final readonly class MakeCard
             ? []
             : [
                 new MakeEntry(
-                    $other,
-                    Phase::Only,
-                    $other->name,
-                    $answer->joint->id,
-                    $answer->withheld ? null : $answer->toTable->otherSized?->band,
-                    $answer->blocked,
-                    null,
-                    [],
-                    [],
-                    $goto,
+                    surface: $other,
+                    phase: Phase::Only,
+                    label: $other->name,
+                    jointId: $answer->joint->id,
+                    band: $answer->withheld ? null : $answer->toTable->otherSized?->band,
+                    blocked: $answer->blocked,
+                    reading: null,
+                    remarks: [],
+                    notes: [],
+                    goto: $goto,
                 ),
             ];
     }
@@ -139,16 +139,16 @@ final readonly class MakeCard
         $after = $answer->band();
         $range = $press->press?->boreClosingMm;
         $afterEntry = new MakeEntry(
-            $surface,
-            Phase::After,
-            "{$surface->name}, after pressing",
-            $answer->joint->id,
-            $after,
-            $answer->blocked,
-            $answer->goodEnough,
-            [],
-            $answer->notes,
-            $goto,
+            surface: $surface,
+            phase: Phase::After,
+            label: "{$surface->name}, after pressing",
+            jointId: $answer->joint->id,
+            band: $after,
+            blocked: $answer->blocked,
+            reading: $answer->goodEnough,
+            remarks: [],
+            notes: $answer->notes,
+            goto: $goto,
         );
         if ($after === null) {
             return [$afterEntry];
@@ -163,16 +163,16 @@ final readonly class MakeCard
 
             return [
                 new MakeEntry(
-                    $surface,
-                    Phase::Before,
-                    "{$surface->name}, before pressing",
-                    $answer->joint->id,
-                    null,
-                    $why,
-                    null,
-                    [],
-                    [],
-                    ['stage' => $press->blocked !== null ? 'measure' : 'survey', 'surface' => $press->mate?->id],
+                    surface: $surface,
+                    phase: Phase::Before,
+                    label: "{$surface->name}, before pressing",
+                    jointId: $answer->joint->id,
+                    band: null,
+                    blocked: $why,
+                    reading: null,
+                    remarks: [],
+                    notes: [],
+                    goto: ['stage' => $press->blocked !== null ? 'measure' : 'survey', 'surface' => $press->mate?->id],
                 ),
                 $afterEntry,
             ];
@@ -186,21 +186,21 @@ final readonly class MakeCard
 
             return [
                 new MakeEntry(
-                    $surface,
-                    Phase::After,
-                    $afterEntry->label,
-                    $answer->joint->id,
-                    $after,
-                    null,
-                    $answer->goodEnough,
-                    [
+                    surface: $surface,
+                    phase: Phase::After,
+                    label: $afterEntry->label,
+                    jointId: $answer->joint->id,
+                    band: $after,
+                    blocked: null,
+                    reading: $answer->goodEnough,
+                    remarks: [
                         Say::with('Bore or ream it in place. Before pressing, leave it at about {r}.', [
                             'r' => LengthWriter::size($rough),
                         ]),
                         $closes,
                     ],
-                    $answer->notes,
-                    $goto,
+                    notes: $answer->notes,
+                    goto: $goto,
                 ),
             ];
         }
@@ -208,16 +208,16 @@ final readonly class MakeCard
 
         return [
             new MakeEntry(
-                $surface,
-                Phase::Before,
-                "{$surface->name}, before pressing",
-                $answer->joint->id,
-                $before,
-                null,
-                $answer->goodEnough,
-                [$closes],
-                $answer->notes,
-                $goto,
+                surface: $surface,
+                phase: Phase::Before,
+                label: "{$surface->name}, before pressing",
+                jointId: $answer->joint->id,
+                band: $before,
+                blocked: null,
+                reading: $answer->goodEnough,
+                remarks: [$closes],
+                notes: $answer->notes,
+                goto: $goto,
             ),
             $afterEntry,
         ];

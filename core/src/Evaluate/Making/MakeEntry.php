@@ -46,18 +46,18 @@ final readonly class MakeEntry implements \JsonSerializable
     public function made(?Say $made, ?string $verdict): self
     {
         return new self(
-            $this->surface,
-            $this->phase,
-            $this->label,
-            $this->jointId,
-            $this->band,
-            $this->blocked,
-            $this->reading,
-            $this->remarks,
-            $this->notes,
-            $this->goto,
-            $made,
-            $verdict,
+            surface: $this->surface,
+            phase: $this->phase,
+            label: $this->label,
+            jointId: $this->jointId,
+            band: $this->band,
+            blocked: $this->blocked,
+            reading: $this->reading,
+            remarks: $this->remarks,
+            notes: $this->notes,
+            goto: $this->goto,
+            made: $made,
+            verdict: $verdict,
         );
     }
 

@@ -42,13 +42,13 @@ final readonly class MakePlan
             }
 
             return BushOrder::of(
-                $outside,
-                $before,
-                $after,
-                $length,
-                $held->canBeTight() && $card->finishInPlace($bore, $running, $held),
-                $card->isPorous($bore),
-                ! $held->canBeTight(),
+                outside: $outside,
+                boreBefore: $before,
+                boreAfter: $after,
+                length: $length,
+                finishInPlace: $held->canBeTight() && $card->finishInPlace($bore, $running, $held),
+                sintered: $card->isPorous($bore),
+                bonded: ! $held->canBeTight(),
             );
         }
 

@@ -103,7 +103,11 @@ final readonly class HeldBy implements \JsonSerializable
                 'its length' => $f->long === null && $kind === FasteningKind::Key,
                 'the circle they stand on' => $f->circle === null && $kind === FasteningKind::Bolts,
                 'how tight each is' => $f->tightenNm === null
-                    && in_array($kind, [FasteningKind::SetScrews, FasteningKind::Bolts, FasteningKind::TaperBush], true),
+                    && in_array(
+                        $kind,
+                        [FasteningKind::SetScrews, FasteningKind::Bolts, FasteningKind::TaperBush],
+                        true,
+                    ),
                 'half the angle of its taper' => $f->halfAngleDeg === null && $kind === FasteningKind::TaperBush,
             ]),
         );
@@ -115,22 +119,22 @@ final readonly class HeldBy implements \JsonSerializable
         try {
             $held = match ($kind) {
                 FasteningKind::Key => Fastening::key(
-                    $d,
-                    $size,
-                    $f->size2->length->mm ?? 0.0,
-                    $f->long->length->mm ?? 0.0,
-                    $own ?? 0.0,
-                    min($own ?? 0.0, $weakest ?? 0.0),
+                    shaftMm: $d,
+                    widthMm: $size,
+                    heightMm: $f->size2->length->mm ?? 0.0,
+                    lengthMm: $f->long->length->mm ?? 0.0,
+                    yieldMpa: $own ?? 0.0,
+                    sideMpa: min($own ?? 0.0, $weakest ?? 0.0),
                 ),
                 FasteningKind::CrossPin => Fastening::crossPin($d, $size, $f->count, $own ?? 0.0),
                 FasteningKind::Dowels => Fastening::dowels(
-                    $f->circle->length->mm ?? $d,
-                    $size,
-                    $f->count,
-                    $own ?? 0.0,
-                    $f->circle === null ? $f->long?->length->mm : null,
-                    $weakest === null ? null : min($own ?? INF, $weakest),
-                    $f->circle === null ? null : $f->long?->length->mm,
+                    circleMm: $f->circle->length->mm ?? $d,
+                    pinMm: $size,
+                    count: $f->count,
+                    yieldMpa: $own ?? 0.0,
+                    alongMm: $f->circle === null ? $f->long?->length->mm : null,
+                    sideMpa: $weakest === null ? null : min($own ?? INF, $weakest),
+                    deepMm: $f->circle === null ? null : $f->long?->length->mm,
                 ),
                 FasteningKind::SetScrews => Fastening::setScrews($d, $size, $f->count, $f->tightenNm ?? 0.0),
                 FasteningKind::Bolts => Fastening::bolts(

@@ -80,17 +80,12 @@ final readonly class HotAndCold implements \JsonSerializable
             'cold' => array_map(
                 static fn (array $row): Say => Say::with(
                     $row['left_mm'] > 0
-                        ? "{$row['name']} (−".
-                            abs($row['celsius']).
-                            " °C): it shrinks {o}; {l} is left to press, or warm the other to {$celsius(
-                                $row['heat_outer_to_c'],
-                            )}."
-                        : "{$row['name']} (−".
-                            abs($row['celsius']).
-                            " °C): it shrinks {o} and goes in; with the other at {$celsius(
-                                $row['heat_outer_to_c'],
-                            )} it drops in.",
+                        ? '{cold} (−{c} °C): it shrinks {o}; {l} is left to press, or warm the other to {heat}.'
+                        : '{cold} (−{c} °C): it shrinks {o} and goes in; with the other at {heat} it drops in.',
                     [
+                        'cold' => $row['name'],
+                        'c' => (string) abs($row['celsius']),
+                        'heat' => $celsius($row['heat_outer_to_c']),
                         'o' => LengthWriter::difference($row['opens_mm']),
                         'l' => LengthWriter::difference($row['left_mm']),
                     ],

@@ -150,7 +150,9 @@ final readonly class JointWalls
             $here = array_values(
                 array_filter($placed, static fn (array $p): bool => $p['from'] <= $middle && $p['to'] >= $middle),
             );
-            $known = array_values(array_filter($here, static fn (array $p): bool => $sizes->mm($p['surface']) !== null));
+            $known = array_values(
+                array_filter($here, static fn (array $p): bool => $sizes->mm($p['surface']) !== null),
+            );
             if ($here === [] && ! $outside) {
                 $rows[] = ['to' => $cuts[$i], 'mm' => 0.0];
 
@@ -199,7 +201,9 @@ final readonly class JointWalls
             array_filter($loose, static fn (SurfaceFacts $s): bool => in_array($s->id, $joined, true)),
         );
         $candidates = ! $outside && $mates !== [] ? $mates : $loose;
-        $known = array_values(array_filter($candidates, static fn (SurfaceFacts $s): bool => $sizes->mm($s) !== null));
+        $known = array_values(
+            array_filter($candidates, static fn (SurfaceFacts $s): bool => $sizes->mm($s) !== null),
+        );
         if ($known === []) {
             return [null, $candidates, []];
         }

@@ -141,22 +141,24 @@ final readonly class PressStudy
             || $walls->stretches === []
         ) {
             return Say::plain(
-                'To say whether it holds and how far the bore closes, this is needed: '.implode(', ', $missing).'.',
+                'To say whether it holds and how far the bore closes, this is needed: '.
+                    implode(', ', $missing).
+                    '.',
             );
         }
         try {
             $first = $walls->stretches[0];
             $fit = new PressFit(
-                $diameter,
-                $first->boreMm,
-                $first->odMm,
-                $length,
-                $interferenceMm,
-                $innerMaterial,
-                $outerMaterial,
-                null,
-                $inner->roughness(),
-                $outer->roughness(),
+                diameterMm: $diameter,
+                innerBoreMm: $first->boreMm,
+                outerOdMm: $first->odMm,
+                lengthMm: $length,
+                interferenceMm: $interferenceMm,
+                inner: $innerMaterial,
+                outer: $outerMaterial,
+                friction: null,
+                roughInner: $inner->roughness(),
+                roughOuter: $outer->roughness(),
                 form: $answer->mateFound === null ? null : MateForm::of($answer->mateFound),
                 runsAtC: $this->facts->takeIn->runsAtC ?? 20.0,
             );
@@ -208,7 +210,8 @@ final readonly class PressStudy
     {
         $isBearing =
             $answer->seat !== null
-            && $surface->id === ($answer->purpose->seat === Seat::Shaft ? $answer->joint->outer : $answer->joint->inner);
+            && $surface->id ===
+                ($answer->purpose->seat === Seat::Shaft ? $answer->joint->outer : $answer->joint->inner);
 
         return $isBearing
             ? Material::named(self::BEARING_STEEL)
@@ -269,6 +272,9 @@ final readonly class PressStudy
 
         return $answer->makesInner()
             ? new Range($made->min - $mate->meanMm - $mate->u95MeanMm, $made->max - $mate->meanMm + $mate->u95MeanMm)
-            : new Range($mate->meanMm - $mate->u95MeanMm - $made->max, $mate->meanMm + $mate->u95MeanMm - $made->min);
+            : new Range(
+                $mate->meanMm - $mate->u95MeanMm - $made->max,
+                $mate->meanMm + $mate->u95MeanMm - $made->min,
+            );
     }
 }

@@ -63,7 +63,14 @@ final class WarmJoint
                 ),
             ];
         }
-        $change = -InUse::interferenceAt($diameterMm, 0.0, $inner, $outer, $celsius, $celsius);
+        $change = -InUse::interferenceAt(
+            diameterMm: $diameterMm,
+            interferenceMm: 0.0,
+            inner: $inner,
+            outer: $outer,
+            innerC: $celsius,
+            outerC: $celsius,
+        );
         if (abs($change) < 1e-5) {
             return $bond;
         }

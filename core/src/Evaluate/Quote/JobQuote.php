@@ -63,38 +63,38 @@ final readonly class JobQuote
         }
         $quantity = $facts->takeIn->quantity;
         $quote = Quote::of(
-            array_map(
+            operations: array_map(
                 static fn (OperationFacts $o): array => ['setup_min' => $o->setupMin, 'run_min' => $o->runMin],
                 $facts->operations,
             ),
-            array_map(
+            costs: array_map(
                 static fn (CostFacts $c): array => [
                     'amount' => $amounts[$c->id] ?? 0.0,
                     'each' => $c->eachPiece || $c->pricePerKg !== null,
                 ],
                 $facts->costs,
             ),
-            $facts->shop->ratePerH,
-            $quantity,
-            $risks,
-            $facts->shop->currency,
+            ratePerH: $facts->shop->ratePerH,
+            quantity: $quantity,
+            risks: $risks,
+            currency: $facts->shop->currency,
         );
         $bought = $facts->quote->boughtPrice === null ? null : $facts->quote->boughtPrice * $quantity;
 
         return new self(
-            $facts,
-            $quote,
-            $risks,
-            Verdict::of(
-                $quote,
-                $risks,
-                Gatekeeper::withholds($facts->takeIn),
-                $bought,
-                $facts->quote->alternative,
-                $facts->shop->currency,
+            facts: $facts,
+            quote: $quote,
+            risks: $risks,
+            advised: Verdict::of(
+                quote: $quote,
+                risks: $risks,
+                forLicensed: Gatekeeper::withholds($facts->takeIn),
+                boughtPrice: $bought,
+                alternative: $facts->quote->alternative,
+                currency: $facts->shop->currency,
             ),
-            $amounts,
-            $survey,
+            amounts: $amounts,
+            survey: $survey,
         );
     }
 

@@ -69,12 +69,12 @@ final readonly class JobSurvey
                     $outside === null
                         ? WeakPlaces::offPart($surface->name, $mm, 2 * $shape->walls->largestMm(), $surface->id)
                         : WeakPlaces::edge(
-                            $surface->name,
-                            $mm,
-                            max(1e-6, $surface->size2->length->mm),
-                            $outside,
-                            $weak,
-                            $surface->id,
+                            name: $surface->name,
+                            circleMm: $mm,
+                            holeMm: max(1e-6, $surface->size2->length->mm),
+                            outsideMm: $outside,
+                            weakMetal: $weak,
+                            about: $surface->id,
                         );
             }
             if ($surface->type === SurfaceType::ThreadInside && $weak && $material !== null) {

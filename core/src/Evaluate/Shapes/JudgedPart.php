@@ -97,12 +97,12 @@ final readonly class JudgedPart
         }
 
         return new self(
-            $part,
-            $hardness,
-            $likely,
-            $notes,
-            $body,
-            array_values(
+            part: $part,
+            hardness: $hardness,
+            likely: $likely,
+            notes: $notes,
+            body: $body,
+            surfaces: array_values(
                 array_filter(
                     $surfaces,
                     static fn (JudgedSurface $s): bool => $s->surface->part === $part->id && $s->found !== null,

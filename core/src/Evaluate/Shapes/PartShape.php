@@ -97,12 +97,12 @@ final readonly class PartShape
                 default => [$inner[0], $outer[0]],
             };
             $faces[] = new AxisFace(
-                "{$this->part->id}.{$i}",
-                $this->faceName($mm, $first, $last, $looks),
-                $mm,
-                $looks,
-                $low,
-                max($high, $low),
+                id: "{$this->part->id}.{$i}",
+                name: $this->faceName($mm, $first, $last, $looks),
+                atMm: $mm,
+                looks: $looks,
+                innerMm: $low,
+                outerMm: max($high, $low),
             );
         }
 
@@ -201,19 +201,21 @@ final readonly class PartShape
             ? $this->sizes->second($surface) ?? $mm
             : $mm;
         $mark = match ($surface->type) {
-            SurfaceType::ThreadOutside, SurfaceType::ThreadInside, SurfaceType::Teeth, SurfaceType::Spline => $surface
-                ->type->value,
+            SurfaceType::ThreadOutside,
+            SurfaceType::ThreadInside,
+            SurfaceType::Teeth,
+            SurfaceType::Spline => $surface->type->value,
             default => null,
         };
 
         return new Segment(
-            $extent[0],
-            $extent[1],
-            $mm / 2,
-            $end / 2,
-            $this->offsetOf($surface),
-            $surface->type === SurfaceType::GrooveOutside,
-            $mark,
+            fromMm: $extent[0],
+            toMm: $extent[1],
+            startMm: $mm / 2,
+            endMm: $end / 2,
+            offsetMm: $this->offsetOf($surface),
+            cutsOutside: $surface->type === SurfaceType::GrooveOutside,
+            mark: $mark,
         );
     }
 
@@ -261,7 +263,10 @@ final readonly class PartShape
                     'to_mm' => $extent[1],
                 ];
             }
-            if (($type === SurfaceType::KeywayShaft || $type === SurfaceType::KeywayHub) && $extent[1] > $extent[0]) {
+            if (
+                ($type === SurfaceType::KeywayShaft || $type === SurfaceType::KeywayHub)
+                && $extent[1] > $extent[0]
+            ) {
                 $key = $this->keyway(['surface' => $surface, 'width_mm' => $mm]);
                 $depth = $key['hub'] ? $key['depth_mm'] : -$key['depth_mm'];
                 $slots[] = [
@@ -297,16 +302,16 @@ final readonly class PartShape
         }
 
         return new AxisPart(
-            $this->part->name,
-            $this->tone(),
-            $this->profile,
-            $offsetMm,
-            $riseMm,
-            $diameters,
-            $lengths,
-            $holes,
-            $slots,
-            $this->faces(),
+            name: $this->part->name,
+            tone: $this->tone(),
+            profile: $this->profile,
+            offsetMm: $offsetMm,
+            riseMm: $riseMm,
+            diameters: $diameters,
+            lengths: $lengths,
+            holes: $holes,
+            slots: $slots,
+            faces: $this->faces(),
         );
     }
 
@@ -327,14 +332,14 @@ final readonly class PartShape
             $eccentric = $eccentric || ($turned && ($x !== 0.0 || $y !== 0.0));
             if ($type->isOutside() || $type->isInside()) {
                 $circles[] = new FaceCircle(
-                    $surface->name,
-                    $x,
-                    $y,
-                    $mm / 2,
-                    $type->isInside(),
-                    $this->written($surface),
-                    ! $turned || $surface->criticality->mustMeasure(),
-                    $type === SurfaceType::ThreadInside,
+                    name: $surface->name,
+                    xMm: $x,
+                    yMm: $y,
+                    radiusMm: $mm / 2,
+                    hole: $type->isInside(),
+                    says: $this->written($surface),
+                    labelled: ! $turned || $surface->criticality->mustMeasure(),
+                    thread: $type === SurfaceType::ThreadInside,
                 );
             } elseif ($type === SurfaceType::HolePattern) {
                 $patterns[] = $this->pattern($surface, $mm);
@@ -356,18 +361,22 @@ final readonly class PartShape
             $width !== null && $height !== null => Outline::rectangle($width, $height),
             default => Outline::round(
                 array_map(
-                    static fn (FaceCircle $c): array => [$c->xMm, $c->yMm, $c->hole ? 1.8 * $c->radiusMm : $c->radiusMm],
+                    static fn (FaceCircle $c): array => [
+                        $c->xMm,
+                        $c->yMm,
+                        $c->hole ? 1.8 * $c->radiusMm : $c->radiusMm,
+                    ],
                     $circles,
                 ),
             ),
         };
         $face = new FacePicture(
-            $this->part->name,
-            $this->tone(),
-            $outline,
-            $circles,
-            $patterns,
-            array_map($this->keyway(...), $keyways),
+            name: $this->part->name,
+            tone: $this->tone(),
+            outline: $outline,
+            circles: $circles,
+            patterns: $patterns,
+            keyways: array_map($this->keyway(...), $keyways),
         );
 
         return $face->isEmpty() ? null : $face;
@@ -380,12 +389,12 @@ final readonly class PartShape
         $holeSays = $surface->size2 === null ? null : LengthWriter::size($hole);
 
         return new FacePattern(
-            $surface->name,
-            $mm,
-            $hole,
-            $surface->count ?? ($surface->sketch->count ?? 4),
-            $surface->angleDeg ?? 90.0,
-            match (true) {
+            name: $surface->name,
+            circleMm: $mm,
+            holeMm: $hole,
+            count: $surface->count ?? ($surface->sketch->count ?? 4),
+            startDeg: $surface->angleDeg ?? 90.0,
+            says: match (true) {
                 $says === null => null,
                 default => Say::with('{n}{h}on ⌀ {c}', [
                     'n' => $surface->count === null ? '' : "{$surface->count} × ",

@@ -77,21 +77,21 @@ final readonly class JointSizing
             };
 
             return new SizedJoint(
-                $joint,
-                $purpose,
-                [],
-                'none',
-                $custom,
-                $make,
-                $mate,
-                $mate->name,
-                $make->name ?? '',
-                null,
-                null,
-                null,
-                $blocked,
-                $this->withheld,
-                [],
+                joint: $joint,
+                purpose: $purpose,
+                offers: [],
+                chosen: 'none',
+                wantedMm: $custom,
+                make: $make,
+                mate: $mate,
+                mateName: $mate->name,
+                makeName: $make->name ?? '',
+                mateFound: null,
+                sized: null,
+                goodEnough: null,
+                blocked: $blocked,
+                withheld: $this->withheld,
+                notes: [],
             );
         }
         $table = TableSize::of($mate, $found, $purpose);
@@ -114,21 +114,21 @@ final readonly class JointSizing
         };
 
         return new SizedJoint(
-            $joint,
-            $purpose,
-            $rows,
-            $chosen === null ? 'limits' : $chosen->school->value,
-            $wanted,
-            $make,
-            $mate,
-            $mate->name,
-            $make->name,
-            $found,
-            $sized,
-            $this->judge($mate, $found, $wanted),
-            $blocked,
-            $this->withheld,
-            [
+            joint: $joint,
+            purpose: $purpose,
+            offers: $rows,
+            chosen: $chosen === null ? 'limits' : $chosen->school->value,
+            wantedMm: $wanted,
+            make: $make,
+            mate: $mate,
+            mateName: $mate->name,
+            makeName: $make->name,
+            mateFound: $found,
+            sized: $sized,
+            goodEnough: $this->judge($mate, $found, $wanted),
+            blocked: $blocked,
+            withheld: $this->withheld,
+            notes: [
                 ...$table->isFound
                     ? []
                     : [
@@ -211,21 +211,21 @@ final readonly class JointSizing
             ];
 
         return new SizedJoint(
-            $joint,
-            $purpose,
-            $rows,
-            $chosen->school->value,
-            $chosen->clearance(),
-            $make,
-            $both ? null : $mate,
-            $mate->name,
-            $make->name,
-            null,
-            $sized,
-            null,
-            $this->withheld ? Gatekeeper::sentence() : null,
-            $this->withheld,
-            [
+            joint: $joint,
+            purpose: $purpose,
+            offers: $rows,
+            chosen: $chosen->school->value,
+            wantedMm: $chosen->clearance(),
+            make: $make,
+            mate: $both ? null : $mate,
+            mateName: $mate->name,
+            makeName: $make->name,
+            mateFound: null,
+            sized: $sized,
+            goodEnough: null,
+            blocked: $this->withheld ? Gatekeeper::sentence() : null,
+            withheld: $this->withheld,
+            notes: [
                 ...$notes,
                 ...$this->shopNotes($joint, $sized),
                 ...$purpose->isLength
@@ -276,21 +276,21 @@ final readonly class JointSizing
             : SizeToMate::standard($seat->bearing->outsideMm, $seat->housing, $seat->housingClass, $offer->source);
 
         return new SizedJoint(
-            $joint,
-            $purpose,
-            [['offer' => $offer, 'sized' => $sized, 'chosen' => true]],
-            'iso',
-            $offer->clearanceMm,
-            $make,
-            $mate,
-            $mate->name,
-            $make->name,
-            null,
-            $sized,
-            null,
-            $this->withheld ? Gatekeeper::sentence() : null,
-            $this->withheld,
-            [
+            joint: $joint,
+            purpose: $purpose,
+            offers: [['offer' => $offer, 'sized' => $sized, 'chosen' => true]],
+            chosen: 'iso',
+            wantedMm: $offer->clearanceMm,
+            make: $make,
+            mate: $mate,
+            mateName: $mate->name,
+            makeName: $make->name,
+            mateFound: null,
+            sized: $sized,
+            goodEnough: null,
+            blocked: $this->withheld ? Gatekeeper::sentence() : null,
+            withheld: $this->withheld,
+            notes: [
                 Note::info(
                     'bearing-unread',
                     'Made to the table for a Normal-class bearing. Read the bearing itself, and the size is made to that.',
