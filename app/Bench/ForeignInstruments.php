@@ -11,8 +11,7 @@ use Oldpart\Core\Measure\Instrument;
 
 /**
  * Instruments that a job file's readings and cuts were taken with. One that is not the same here comes along under a
- * name
- * of its own, so that what was read with it stays as sure as it was.
+ * name of its own, so that what was read with it stays as sure as it was.
  */
 final class ForeignInstruments
 {

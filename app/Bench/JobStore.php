@@ -235,8 +235,8 @@ final class JobStore
 
     /**
      * A number was wrong: a surface's readings, which are set aside with the reason, or a length typed in a loop, which
-     * gets its right
-     * size in every loop where the same piece stands. One change, kept on record, that can be taken back.
+     * gets its right size in every loop where the same piece stands. One change, kept on record, that can be taken
+     * back.
      *
      * @param  ?int  $place  of the length in its loop
      * @param  array<string, mixed>|null  $right  the right size as typed; null where a surface is to be measured anew

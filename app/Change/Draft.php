@@ -196,8 +196,7 @@ final class Draft
 
     /**
      * What a reading was before is added to, never rewritten; it stays where it was taken; and what the gauge's last
-     * check said then stays with
-     * it until it is read anew.
+     * check said then stays with it until it is read anew.
      *
      * @param  array<string, mixed>|null  $before
      * @param  array<string, mixed>  $fact

@@ -6,8 +6,7 @@ namespace App\Database;
 
 /**
  * Begins every transaction by taking the right to write, and waits for it. SQLite's own way, to read first and to ask
- * for
- * writing later, is refused at once where another one wrote meanwhile. Below PHP 8.4 there is no setting for it.
+ * for writing later, is refused at once where another one wrote meanwhile. Below PHP 8.4 there is no setting for it.
  */
 final class ImmediatePdo extends \PDO
 {

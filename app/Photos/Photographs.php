@@ -8,8 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 
 /**
  * Photographs of a job: turned upright, scaled down and written anew as JPEG, so that nothing of the camera or the
- * place
- * goes with them. Kept in the shop's own folder, never in the open one.
+ * place goes with them. Kept in the shop's own folder, never in the open one.
  */
 final class Photographs
 {

@@ -21,8 +21,7 @@ final class FitsTest extends BrowserTestCase
 
     /**
      * The novice knows three things: it must be tight, the housing is cast iron, the wall is thin. The metal is at
-     * Survey, the rest is
-     * asked; at most five taps to a bonded or a light-press fit with reasons.
+     * Survey, the rest is asked; at most five taps to a bonded or a light-press fit with reasons.
      */
     public function test_a_novice_gets_to_a_safe_fit_in_five_taps(): void
     {

@@ -55,8 +55,7 @@ $missed = [];
 
 /**
  * How slow the machine is at the moment, against what the figures were wanted on: 1 when it is quiet, 2 when the same
- * work takes it twice
- * as long. Machines that others use too change their pace from one second to the next.
+ * work takes it twice as long. Machines that others use too change their pace from one second to the next.
  */
 function pace(): float
 {

@@ -8,9 +8,8 @@ use Oldpart\Core\Advice\BadInput;
 
 /**
  * What is stamped on a rolling bearing after its number (data/bearing-suffixes.json): seals and shields, which can make
- * it wider; a bore of its
- * own in inches; its clearance group; and what says nothing of its sizes. Anything else is refused, since it may change
- * them.
+ * it wider; a bore of its own in inches; its clearance group; and what says nothing of its sizes. Anything else is
+ * refused, since it may change them.
  */
 final readonly class BearingStamp
 {

@@ -21,8 +21,7 @@ use Oldpart\Core\Quantity\Band;
 
 /**
  * The steps from the facts of a job to what comes out of it. Each takes what earlier ones gave and gives one thing;
- * nothing is stored,
- * nothing turns back. Ways out, what-ifs and mistakes run the same steps on changed facts.
+ * nothing is stored, nothing turns back. Ways out, what-ifs and mistakes run the same steps on changed facts.
  */
 final class Evaluator
 {

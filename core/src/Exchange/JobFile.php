@@ -71,8 +71,7 @@ final class JobFile
 
     /**
      * Holds some of a decoded job, what was changed, against the schema; what is not there is not asked for, and what
-     * it refers to is not
-     * looked at.
+     * it refers to is not looked at.
      *
      * @param  array<string, mixed>  $some
      *

@@ -10,10 +10,8 @@ use Oldpart\Core\Quantity\TypedLength;
 
 /**
  * What drives or keeps a joint beside its fit. `size`: the key's width, the pin's or screw's diameter, the fillet's
- * leg. `size2`: the key's
- * height. `long`: of the key, or of a dowel along the joint. `circle`: through a flange. `count`; `tighten_nm`: each
- * screw; `half_angle_deg`:
- * of a split bush. `material`: of the key or the pins.
+ * leg. `size2`: the key's height. `long`: of the key, or of a dowel along the joint. `circle`: through a flange.
+ * `count`; `tighten_nm`: each screw; `half_angle_deg`: of a split bush. `material`: of the key or the pins.
  */
 final readonly class FasteningFacts implements \JsonSerializable
 {

@@ -14,10 +14,8 @@ use Oldpart\Core\Quantity\TypedLength;
  * One length of a loop: a surface of the job, whose own size and doubt count, or a size typed with its limits.
  *
  * `counts_half`: a diameter in a loop across the axis. `reserve_least` and `reserve_most`: between which sizes it may
- * be moved
- * without harm. `in_use_c` and `material`: how warm it gets and what it is of, where its growth matters. `angle_deg`:
- * which way
- * it points, in a loop of two directions, from the first direction toward the second.
+ * be moved without harm. `in_use_c` and `material`: how warm it gets and what it is of, where its growth matters.
+ * `angle_deg`: which way it points, in a loop of two directions, from the first direction toward the second.
  */
 final readonly class LoopLength implements \JsonSerializable
 {

@@ -9,8 +9,7 @@ use Oldpart\Core\Quantity\TypedLength;
 
 /**
  * A number that was wrong, kept beside the right one with the reason: a surface's readings, which are set aside and
- * stay on record,
- * or a length typed in a loop.
+ * stay on record, or a length typed in a loop.
  */
 final readonly class MistakeFacts implements \JsonSerializable
 {

@@ -12,14 +12,12 @@ use Oldpart\Core\Shape\SurfaceType;
 
 /**
  * A surface of a part: what it is and does, where it is to be read, its sizes as noted until it is measured, and a
- * sketch
- * to draw it by until anything is known.
+ * sketch to draw it by until anything is known.
  *
  * What the sizes mean: `size` is the diameter, width, length or radius (a taper's where it begins, a hole pattern's
- * circle, a
- * thread's major diameter); `size2` the second one (a taper's at its far end, a pattern's hole, the depth of a groove
- * or
- * keyway); `at` where it begins, from the part's left face; `long` how far it runs; `x`, `y` its centre on a plate.
+ * circle, a thread's major diameter); `size2` the second one (a taper's at its far end, a pattern's hole, the depth of
+ * a groove or keyway); `at` where it begins, from the part's left face; `long` how far it runs; `x`, `y` its centre on
+ * a plate.
  */
 final readonly class SurfaceFacts implements \JsonSerializable
 {

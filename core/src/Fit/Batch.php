@@ -41,8 +41,7 @@ final readonly class Batch
 
     /**
      * Into how many classes both have to be sorted, smallest to smallest, so that every pair of like classes is within
-     * the
-     * range; null when no sorting does it.
+     * the range; null when no sorting does it.
      */
     public function classesFor(Range $wanted): ?int
     {

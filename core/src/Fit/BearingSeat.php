@@ -57,10 +57,8 @@ final readonly class BearingSeat
 
     /**
      * Classes by data/bearing-seats.json (common practice). The loss is the growth of the inner raceway plus the
-     * closing
-     * of the outer one over the whole range of fits with a Normal-class bearing (ISO 492): rings as cylinders from bore
-     * to
-     * d + (D − d)/4 and from D − (D − d)/4 to outside (Lamé; Shigley, press and shrink fits).
+     * closing of the outer one over the whole range of fits with a Normal-class bearing (ISO 492): rings as cylinders
+     * from bore to d + (D − d)/4 and from D − (D − d)/4 to outside (Lamé; Shigley, press and shrink fits).
      *
      * @throws BadInput for sizes outside the tables
      */

@@ -16,8 +16,7 @@ final class FitSearch
 
     /**
      * All fits at a size that people would use: hole basis H5 to H11 with any shaft of a grade up to one coarser and
-     * two finer,
-     * shaft basis h5 to h9 likewise, and every inch class.
+     * two finer, shaft basis h5 to h9 likewise, and every inch class.
      *
      * @return list<NamedFit>
      */
@@ -50,8 +49,7 @@ final class FitSearch
 
     /**
      * The fits whose whole range lies inside the wanted one, the widest first since it is the easiest to make; of
-     * equally wide
-     * ones hole basis first.
+     * equally wide ones hole basis first.
      *
      * @return list<NamedFit> at most $most
      */
@@ -100,8 +98,7 @@ final class FitSearch
 
     /**
      * The fits to either side of one, loosest first: for ISO other shafts of the same grade in the same hole, for an
-     * inch
-     * class the others of its family.
+     * inch class the others of its family.
      *
      * @return list<NamedFit> itself among them
      */

@@ -8,8 +8,8 @@ use Oldpart\Core\Catalogue\Material;
 
 /**
  * A housing round the outer part of a joint, into which that part is itself pressed: it stiffens it, and takes some of
- * the pull. Elastic, and as
- * long as the outer part stays in contact with its housing. Source: Lamé, both joints at once (NestedRings).
+ * the pull. Elastic, and as long as the outer part stays in contact with its housing. Source: Lamé, both joints at once
+ * (NestedRings).
  */
 final readonly class Backing
 {

@@ -9,8 +9,8 @@ use Oldpart\Core\Number\Normal;
 
 /**
  * The interference of a part made anywhere in its band with equal chance, in a mate measured with a normal doubt: a
- * uniform and a normal
- * added, whose distribution is exact (elementary probability: the uniform's edge integrated over the normal).
+ * uniform and a normal added, whose distribution is exact (elementary probability: the uniform's edge integrated over
+ * the normal).
  */
 final readonly class Chance
 {

@@ -6,10 +6,8 @@ namespace Oldpart\Core\Joint;
 
 /**
  * How far a size moves with temperature, as a share of it, from 20 °C. Above 20 °C the table's expansion holds; toward
- * the cold it falls:
- * its mean down to −196 °C is about a quarter lower (steel 8.8, bronze 14, aluminium 18 e-6/K), taken as falling
- * evenly.
- * Source: general handbook knowledge of cryogenic contraction.
+ * the cold it falls: its mean down to −196 °C is about a quarter lower (steel 8.8, bronze 14, aluminium 18 e-6/K),
+ * taken as falling evenly. Source: general handbook knowledge of cryogenic contraction.
  */
 final class Expansion
 {

@@ -11,9 +11,8 @@ use Oldpart\Core\Advice\WorkingStep;
 
 /**
  * What a key, pins, screws or a weld hold, at the load at which they give: torque N·m, and along the axis N. Shear at
- * 0.577 of the yield
- * (distortion energy; Shigley), side pressure at the yield; screws by their tightening torque, F = T / (0.2 d) (common
- * practice, dry).
+ * 0.577 of the yield (distortion energy; Shigley), side pressure at the yield; screws by their tightening torque, F = T
+ * / (0.2 d) (common practice, dry).
  */
 final readonly class Fastening
 {
@@ -132,8 +131,8 @@ final readonly class Fastening
 
     /**
      * Dowels: on a circle through a flange each is sheared once, along the joint half in each part over its length; and
-     * the sides of their holes
-     * are crushed, along the joint p · (d/2) · L, through a flange p · d · L. The lesser: in cast iron mostly the side.
+     * the sides of their holes are crushed, along the joint p · (d/2) · L, through a flange p · d · L. The lesser: in
+     * cast iron mostly the side.
      *
      * @param  float  $circleMm  on which they stand; the joint's diameter where they lie along it
      * @param  ?float  $alongMm  their length along the joint; null where they go through a flange

@@ -61,10 +61,8 @@ final class InUse
 
     /**
      * By how much turning loosens it, mm on diameter per (rad/s)², after rotating discs: outer u = ρ b/(4E) [(3+ν) c² +
-     * (1−ν) b²], inner
-     * u = ρ b/(4E) [(1−ν) b² + (3+ν) a²] with radii a bore, b joint, c outside; the interference falls by 2 (u_o −
-     * u_i).
-     * Source: Timoshenko, rotating discs; Shigley.
+     * (1−ν) b²], inner u = ρ b/(4E) [(1−ν) b² + (3+ν) a²] with radii a bore, b joint, c outside; the interference falls
+     * by 2 (u_o − u_i). Source: Timoshenko, rotating discs; Shigley.
      */
     public static function lossPerSpeedSquared(PressFit $fit): float
     {

@@ -46,12 +46,10 @@ final readonly class Press implements \JsonSerializable
 
     /**
      * Elastic. Holding: the low friction with what is left at the loosest spot, rough and in the worse of cold and
-     * running warm. Cracking and
-     * yield: the tightest spot, smooth, in the worse of both. Closing: from the loosest to the tightest station. Press
-     * force at full depth: the
-     * high friction with the mean over the stations. Factors: a ductile part's yield over von Mises, a brittle outer
-     * part's tensile strength
-     * over its hoop stress; null where no limit is known or applies.
+     * running warm. Cracking and yield: the tightest spot, smooth, in the worse of both. Closing: from the loosest to
+     * the tightest station. Press force at full depth: the high friction with the mean over the stations. Factors: a
+     * ductile part's yield over von Mises, a brittle outer part's tensile strength over its hoop stress; null where no
+     * limit is known or applies.
      *
      * Sources: Lamé; Shigley, press and shrink fits; DIN 7190-1 for the loss to roughness, δ − 0.8 (Rz_i + Rz_o);
      * linear expansion.
@@ -129,10 +127,8 @@ final readonly class Press implements \JsonSerializable
 
     /**
      * A joint whose walls step along it: each stretch presses as rings of its own thickness with the same interference;
-     * what they hold and ask
-     * for is added, the stretch that stands least decides. Source: Lamé, stretch by stretch; the steps' help to each
-     * other is left out, on the
-     * safe side.
+     * what they hold and ask for is added, the stretch that stands least decides. Source: Lamé, stretch by stretch; the
+     * steps' help to each other is left out, on the safe side.
      *
      * @param  non-empty-list<PressFit>  $stretches
      */

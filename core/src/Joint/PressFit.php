@@ -12,8 +12,7 @@ use Oldpart\Core\Quantity\Range;
 /**
  * The facts of a press fit: joint diameter, bore of the inner part (0: solid), outside of the outer part, engaged
  * length, all mm; interference on diameter in mm with the measuring uncertainty already in it, on the mean of the mate;
- * how rough each side is,
- * by how the mate differs from its mean, and how warm the joint runs.
+ * how rough each side is, by how the mate differs from its mean, and how warm the joint runs.
  */
 final readonly class PressFit
 {

@@ -56,8 +56,7 @@ final readonly class PressLog
 
     /**
      * The interference that a force at a depth is evidence of, mm: F = μ p π d L turned round, with the high friction
-     * at its least and the low
-     * one at its most, the gauge's error in it; null too early to tell.
+     * at its least and the low one at its most, the gauge's error in it; null too early to tell.
      */
     public function impliedMm(float $depthMm, float $forceN): ?Range
     {

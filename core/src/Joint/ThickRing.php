@@ -59,8 +59,8 @@ final readonly class ThickRing
 
     /**
      * The pressure at which the whole outer ring has given, σ_y ln(d_o/d): whatever the interference, it can't rise
-     * further; null where no
-     * yield is known. Source: Tresca ring in full plasticity (Timoshenko, Strength of Materials).
+     * further; null where no yield is known. Source: Tresca ring in full plasticity (Timoshenko, Strength of
+     * Materials).
      */
     public static function plasticPressure(PressFit $fit): ?float
     {

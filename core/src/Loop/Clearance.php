@@ -15,8 +15,8 @@ use Oldpart\Core\Quantity\Range;
 
 /**
  * Whether a round thing clears what stands beside its way, over the whole of its travel and not at one place only. The
- * pivot, or where the
- * slide's height is counted from, is the zero of x and y. Source: plane geometry; the doubt by JCGM 100:2008, 5.1.
+ * pivot, or where the slide's height is counted from, is the zero of x and y. Source: plane geometry; the doubt by JCGM
+ * 100:2008, 5.1.
  */
 final readonly class Clearance
 {

@@ -10,10 +10,9 @@ use Oldpart\Core\Number\Normal;
 
 /**
  * The distribution of a sum of uniform, triangular and normal parts about zero, by numeric convolution: each uniform
- * part is a moving mean of
- * what is there, taken exactly over a fine grid; a triangular part is two uniform ones; all normal parts are one. Cost
- * is in the number of
- * parts, error in a chance below 0.0001. Source: elementary probability (the convolution of distributions).
+ * part is a moving mean of what is there, taken exactly over a fine grid; a triangular part is two uniform ones; all
+ * normal parts are one. Cost is in the number of parts, error in a chance below 0.0001. Source: elementary probability
+ * (the convolution of distributions).
  */
 final class Distribution
 {

@@ -16,8 +16,7 @@ use Oldpart\Core\Quantity\Range;
 
 /**
  * Lengths in two directions at once: how far the end lies from the start, which way, how surely, and the chance that it
- * is as
- * wanted. Source: the law of propagation of uncertainty (JCGM 100:2008, 5.1 and 5.2) and elementary probability.
+ * is as wanted. Source: the law of propagation of uncertainty (JCGM 100:2008, 5.1 and 5.2) and elementary probability.
  */
 final class Resultant
 {

@@ -15,10 +15,9 @@ use Oldpart\Core\Quantity\LengthWriter;
 
 /**
  * Two bores against one line: a bar stands in the one, an indicator on it is swept inside the bore at two places, up
- * and down and side to side.
- * Each difference is the whole swing from one side to the opposite one, twice the offset. Turned half round and swept
- * again, what is the bar's own
- * changes its sign and drops out. Lengths mm. Source: plane geometry; common practice of lining up.
+ * and down and side to side. Each difference is the whole swing from one side to the opposite one, twice the offset.
+ * Turned half round and swept again, what is the bar's own changes its sign and drops out. Lengths mm. Source: plane
+ * geometry; common practice of lining up.
  */
 final readonly class BoreLine
 {

@@ -93,8 +93,7 @@ final readonly class FoundSize implements \JsonSerializable
 
     /**
      * Form, spread and wear in words, each by its name; what the readings can't show is left out. The larger end of a
-     * taper
-     * and of a bell-mouth is said, since a sign means nothing at the lathe.
+     * taper and of a bell-mouth is said, since a sign means nothing at the lathe.
      *
      * @return list<array{name: string, says: Say}>
      */

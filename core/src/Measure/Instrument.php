@@ -111,8 +111,8 @@ final readonly class Instrument implements \JsonSerializable
 
     /**
      * By how much flat inside jaws read a bore small, mm: each flat stands on a chord, so d − √(d² − w²), about
-     * w²/(2d), for a flat from two to four
-     * thirds of what is known of it. Zero for anything else. Source: geometry of a chord.
+     * w²/(2d), for a flat from two to four thirds of what is known of it. Zero for anything else. Source: geometry of a
+     * chord.
      *
      * @param  float  $sizeMm  above 0
      */

@@ -10,8 +10,7 @@ use Oldpart\Core\Shape\Segment;
 
 /**
  * Turned parts on one axis in half section: cut above the axis, seen from outside below it. Solid shafts are not cut,
- * as
- * drawing offices do; threads, teeth and splines by a thin line at their root.
+ * as drawing offices do; threads, teeth and splines by a thin line at their root.
  */
 final class AxisPicture
 {

@@ -6,8 +6,7 @@ namespace Oldpart\Core\Picture;
 
 /**
  * Maps places along one line onto the drawing, to one scale, but with a piece left out where one stretch dwarfs all the
- * smaller ones
- * together. What is left out is marked by a break.
+ * smaller ones together. What is left out is marked by a break.
  */
 final readonly class BrokenScale
 {

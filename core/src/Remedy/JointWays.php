@@ -27,8 +27,7 @@ use Oldpart\Core\Quantity\Range;
 
 /**
  * The ways to hold a joint that stays put (data/joint-ways.json), each worked out with the same sizing and mechanics,
- * what can be done
- * first, the easiest first among those. Factors: common practice.
+ * what can be done first, the easiest first among those. Factors: common practice.
  */
 final readonly class JointWays
 {

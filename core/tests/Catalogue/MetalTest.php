@@ -19,8 +19,7 @@ final class MetalTest extends TestCase
 {
     /**
      * ASTM E140 table 1 (non-austenitic steels), from memory: HRC, HV, HB with a tungsten carbide ball. The two
-     * standards
-     * were made from different trials and agree within about 2 %.
+     * standards were made from different trials and agree within about 2 %.
      *
      * @return iterable<string, array{float, float, float}>
      */

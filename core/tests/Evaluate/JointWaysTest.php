@@ -147,8 +147,7 @@ final class JointWaysTest extends TestCase
 
     /**
      * A screw of 400 MPa steel, 16 × 2, in an insert of bronze (240 MPa): by hand A_s 156.7 mm² breaks at 400 MPa;
-     * strips 0.577 · 240 · 0.875 π 16
-     * a millimetre in the bronze, 10.3 mm; shorter than that it says so.
+     * strips 0.577 · 240 · 0.875 π 16 a millimetre in the bronze, 10.3 mm; shorter than that it says so.
      */
     public function test_a_thread_that_strips_first(): void
     {
@@ -200,8 +199,8 @@ final class JointWaysTest extends TestCase
 
     /**
      * A housing of 60 that is itself pressed into a frame of the same iron, 120 outside, is for the bush one ring of
-     * 120 (Lamé): the same pressure and closing as in a
-     * solid housing of 120, and more than in one of 60 that stands free.
+     * 120 (Lamé): the same pressure and closing as in a solid housing of 120, and more than in one of 60 that stands
+     * free.
      */
     public function test_a_housing_that_is_itself_pressed_into_something(): void
     {

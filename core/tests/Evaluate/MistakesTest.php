@@ -50,9 +50,8 @@ final class MistakesTest extends TestCase
 
     /**
      * A shaft that sits 20 deep in its socket (15 at least) and must leave 0.1 to 0.3 beside a dial: 60 − 20 − 39.8 =
-     * 0.2. The 60 was taken from
-     * the wrong face and is 57: the gap is −2.8. By hand: the shaft set 3 less deep, at 17, closes it at 0.2 again, and
-     * 2 of its reserve are left.
+     * 0.2. The 60 was taken from the wrong face and is 57: the gap is −2.8. By hand: the shaft set 3 less deep, at 17,
+     * closes it at 0.2 again, and 2 of its reserve are left.
      */
     public function test_a_wrong_face_is_absorbed_in_the_reserve(): void
     {
@@ -151,9 +150,8 @@ final class MistakesTest extends TestCase
 
     /**
      * The bush is made 30.04 to go into a bore believed to be 30.00, which is 30.10 after all: the new limits are 0.1
-     * higher (a press is so much
-     * tight, whatever the bore), the bush has no metal left for them and is made anew; had it been left at 30.5 it
-     * could still be cut.
+     * higher (a press is so much tight, whatever the bore), the bush has no metal left for them and is made anew; had
+     * it been left at 30.5 it could still be cut.
      */
     public function test_what_was_made_from_it(): void
     {

@@ -185,10 +185,8 @@ final class BearingSeatTest extends TestCase
 
     /**
      * By hand for a 6205 on k5 (25 +11/+2, ring 0/−10): 2 to 21 µm tight. On a solid shaft of the ring's own steel the
-     * raceway at
-     * d + (D − d)/4 = 31.75 grows by d/31.75 = 0.787 of it (Lamé, one metal: the share is the ratio of diameters), 1.6
-     * to 16.5 µm;
-     * in H7 the ring is loose and takes nothing. Of 5 to 20 µm some −11.5 to 18.4 are left.
+     * raceway at d + (D − d)/4 = 31.75 grows by d/31.75 = 0.787 of it (Lamé, one metal: the share is the ratio of
+     * diameters), 1.6 to 16.5 µm; in H7 the ring is loose and takes nothing. Of 5 to 20 µm some −11.5 to 18.4 are left.
      */
     public function test_what_the_fit_takes_from_the_clearance(): void
     {

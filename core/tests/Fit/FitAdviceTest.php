@@ -50,8 +50,7 @@ final class FitAdviceTest extends TestCase
 
     /**
      * The novice: it must be tight, the housing is cast iron, the wall is thin. Never a medium or a heavy press,
-     * whatever else is answered
-     * or skipped; and the way there is at most four answers, of which the job may know two.
+     * whatever else is answered or skipped; and the way there is at most four answers, of which the job may know two.
      */
     public function test_tight_in_thin_cast_iron_is_never_pressed_hard(): void
     {

@@ -169,9 +169,8 @@ final class FitSearchTest extends TestCase
 
     /**
      * By hand for holes 25.000 to 25.021 and shafts 25.022 to 25.035: −35 to −1 µm. The clearance is a trapezoid; the
-     * chance of less
-     * than −22 µm (13 in from the tight end, the shaft’s whole width) is 13/(2·21) = 0.3095; the middle is evenly
-     * shared.
+     * chance of less than −22 µm (13 in from the tight end, the shaft’s whole width) is 13/(2·21) = 0.3095; the middle
+     * is evenly shared.
      */
     public function test_chances_of_a_batch(): void
     {
@@ -213,8 +212,7 @@ final class FitSearchTest extends TestCase
 
     /**
      * Equal bands of 20 µm, wanted 10 µm of spread about the middle: four classes of 5 µm, since 5 + 5 = 10. Bands of
-     * unlike width drift
-     * from class to class: no number of classes does it when the drift alone is more than the range.
+     * unlike width drift from class to class: no number of classes does it when the drift alone is more than the range.
      */
     public function test_classes_to_pair_by(): void
     {

@@ -14,8 +14,7 @@ final class HandbookTest extends TestCase
 {
     /**
      * ANSI B4.2-1978, tables of preferred hole basis fits, as Machinery's Handbook prints them: the largest hole, then
-     * largest and
-     * smallest shaft, for loose running to force.
+     * largest and smallest shaft, for loose running to force.
      *
      * @return iterable<string, array{float, string, float, float, float}>
      */

@@ -95,9 +95,8 @@ final class InchFitTest extends TestCase
 
     /**
      * Every row: ranges join without a gap, limits are in order, no band gets narrower as sizes grow; RC clears, LC
-     * never grips, LT may do
-     * either, LN and FN never clear; at any size each class of a row of classes is looser or tighter than the one
-     * before.
+     * never grips, LT may do either, LN and FN never clear; at any size each class of a row of classes is looser or
+     * tighter than the one before.
      */
     public function test_every_row_hangs_together(): void
     {

@@ -202,9 +202,8 @@ final class Iso286Test extends TestCase
 
     /**
      * Every cell against the formula it was rounded from (ISO 286-1, annex, from memory): above 24 mm no cell is off by
-     * more than a
-     * rounding, 6 % or 1 µm, save the fine grades 1 to 3 and the letters of which two steps share a value. A slip of a
-     * digit fails.
+     * more than a rounding, 6 % or 1 µm, save the fine grades 1 to 3 and the letters of which two steps share a value.
+     * A slip of a digit fails.
      */
     public function test_every_cell_is_near_its_formula(): void
     {
@@ -259,8 +258,8 @@ final class Iso286Test extends TestCase
 
     /**
      * At every fine step: from a to zc the shaft only grows; a hole A to H is the shaft mirrored, and K to ZC are
-     * mirrored
-     * with the delta rule, ES = −ei + ITn − IT(n−1), so that H7/p6 and P7/h6 are the same fit (ISO 286-1:2010, 4.3.2).
+     * mirrored with the delta rule, ES = −ei + ITn − IT(n−1), so that H7/p6 and P7/h6 are the same fit (ISO 286-1:2010,
+     * 4.3.2).
      */
     public function test_letters_in_order_and_holes_mirror_shafts(): void
     {

@@ -28,8 +28,8 @@ final class PlainBearingTest extends TestCase
 
     /**
      * The pv limit of oil-filled sintered bronze is 50 000 psi·ft/min (makers' handbooks, from memory): 50 000 ×
-     * 0.006894757 MPa × 0.3048/60
-     * m/s = 1.751 MPa·m/s; of acetal and nylon 3000, 0.105. Just under it stands, over it does not.
+     * 0.006894757 MPa × 0.3048/60 m/s = 1.751 MPa·m/s; of acetal and nylon 3000, 0.105. Just under it stands, over it
+     * does not.
      */
     public function test_limits_of_handbooks(): void
     {

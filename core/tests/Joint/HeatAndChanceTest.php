@@ -68,8 +68,7 @@ final class HeatAndChanceTest extends TestCase
 
     /**
      * Mean contraction toward −196 °C: steel 8.8, bronze 14, aluminium 18 e-6/K (general handbook knowledge); within 6
-     * %. A household
-     * freezer gives steel about 0.00045 in per inch (common practice).
+     * %. A household freezer gives steel about 0.00045 in per inch (common practice).
      */
     public function test_how_cold(): void
     {
@@ -199,8 +198,7 @@ final class HeatAndChanceTest extends TestCase
 
     /**
      * Rotating discs (Timoshenko): a solid disc of one metal grows at its rim by ρω²b³(1 − ν)/(4E). A hub of the same
-     * metal on a solid shaft: the
-     * fit is gone when the sum of both is, worked by hand for steel 50 in 100 with 50 µm.
+     * metal on a solid shaft: the fit is gone when the sum of both is, worked by hand for steel 50 in 100 with 50 µm.
      */
     public function test_speed_that_lets_go(): void
     {
@@ -232,8 +230,8 @@ final class HeatAndChanceTest extends TestCase
 
     /**
      * Tensile stress areas as ISO 898-1 prints them, from memory: M6 20.1, M8 36.6, M10 58.0, M12 84.3, M16 157, M20
-     * 245 mm². Shear areas on the
-     * basic profile: by hand 0.75 π K and 0.875 π D a millimetre (FED-STD-H28, E − K = 0.433 P, D − E = 0.6495 P).
+     * 245 mm². Shear areas on the basic profile: by hand 0.75 π K and 0.875 π D a millimetre (FED-STD-H28, E − K =
+     * 0.433 P, D − E = 0.6495 P).
      */
     public function test_threads(): void
     {

@@ -188,8 +188,8 @@ final class ThickRingTest extends TestCase
 
     /**
      * Two rings deep. A liner of the housing's own metal, in without interference, is housing: the bush sees one ring
-     * to the outside. A liner alone
-     * is the two-part joint. And what a bush does in a stiff housing it does less in a thin liner that can give.
+     * to the outside. A liner alone is the two-part joint. And what a bush does in a stiff housing it does less in a
+     * thin liner that can give.
      */
     public function test_two_rings_deep(): void
     {

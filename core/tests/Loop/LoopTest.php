@@ -56,9 +56,8 @@ final class LoopTest extends TestCase
 
     /**
      * Shigley's Mechanical Engineering Design, example 1–3 (from memory): three parts on a shouldered screw, a = 1.750
-     * ± 0.003, b = 0.750 ± 0.001, c = 0.120 ± 0.005,
-     * d = 0.875 ± 0.001 in. The gap a − b − c − d is 0.005 ± 0.010 in; for a gap of at least 0.003 in, d has to be
-     * 0.867 ± 0.001.
+     * ± 0.003, b = 0.750 ± 0.001, c = 0.120 ± 0.005, d = 0.875 ± 0.001 in. The gap a − b − c − d is 0.005 ± 0.010 in;
+     * for a gap of at least 0.003 in, d has to be 0.867 ± 0.001.
      */
     public function test_a_shouldered_screw(): void
     {

@@ -97,9 +97,8 @@ final class RemediesTest extends TestCase
 
     /**
      * Four alike, ± 1 each, and ± 1 wanted: holding one closer leaves three that are too wide. All four to ± h: their
-     * sum is within 1 in 0.9973 where h is
-     * so that the tail of four uniforms, 2 (4 − 1/h)⁴ / (2⁴ · 4!), is 0.0027 (Irwin and Hall): 4 − 1/h = (0.0027 · 384
-     * / 2)^¼ = 0.8486, h = 0.3173. One that is ± 0.1 already is left.
+     * sum is within 1 in 0.9973 where h is so that the tail of four uniforms, 2 (4 − 1/h)⁴ / (2⁴ · 4!), is 0.0027
+     * (Irwin and Hall): 4 − 1/h = (0.0027 · 384 / 2)^¼ = 0.8486, h = 0.3173. One that is ± 0.1 already is left.
      */
     public function test_several_are_held_together_where_no_one_does_it(): void
     {

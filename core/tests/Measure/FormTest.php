@@ -138,9 +138,8 @@ final class FormTest extends TestCase
 
     /**
      * In words, by hand: mouth 28.56 and 28.58 (mean 28.57), middle 28.56, far end 28.60: out of round 0.020, larger at
-     * the far
-     * end by 0.030, ends 28.585 against 28.56: bell-mouth 0.025. Worn at the far end: 0.035 larger than the mean of the
-     * others, 28.565.
+     * the far end by 0.030, ends 28.585 against 28.56: bell-mouth 0.025. Worn at the far end: 0.035 larger than the
+     * mean of the others, 28.565.
      */
     public function test_form_in_words(): void
     {

@@ -66,15 +66,11 @@ final class PinsAndSumsTest extends TestCase
 
     /**
      * How often a gauge counts in a sum, by hand for an outside micrometer, r 0.001, MPE 0.004, repeatability 0.001,
-     * from
-     * u² = Σ cᵢ² u(xᵢ)² (JCGM 100:2008, 5.1.2), the permissible error taken as going the same way where that is worse
-     * (5.2.2):
-     * a depth as over-all less a part, 2 √(2 (0.001²/12 + 0.004²/3 + 0.001²)) = 0.007165 mm; a mean of two, whose
-     * errors of
-     * one gauge do not shrink, 2 √(½ 0.001²/12 + 0.004²/3 + ½ 0.001²) = 0.004848 mm; a centre distance as the outside
-     * less
-     * half of each hole, factor √1.5, 2 √(1.5 · 0.0000064167) = 0.006205 mm; a pile of two, the error twice,
-     * 2 √(2 · 0.001²/12 + 4 · 0.004²/3 + 2 · 0.001²) = 0.009695 mm.
+     * from u² = Σ cᵢ² u(xᵢ)² (JCGM 100:2008, 5.1.2), the permissible error taken as going the same way where that is
+     * worse (5.2.2): a depth as over-all less a part, 2 √(2 (0.001²/12 + 0.004²/3 + 0.001²)) = 0.007165 mm; a mean of
+     * two, whose errors of one gauge do not shrink, 2 √(½ 0.001²/12 + 0.004²/3 + ½ 0.001²) = 0.004848 mm; a centre
+     * distance as the outside less half of each hole, factor √1.5, 2 √(1.5 · 0.0000064167) = 0.006205 mm; a pile of
+     * two, the error twice, 2 √(2 · 0.001²/12 + 4 · 0.004²/3 + 2 · 0.001²) = 0.009695 mm.
      */
     public function test_a_sum_counts_its_gauge_by_how_often_each_size_stands_in_it(): void
     {
@@ -126,8 +122,7 @@ final class PinsAndSumsTest extends TestCase
     /**
      * Set on a master, only repeatability, last digit and the master count (common metrology practice). By hand for a
      * calliper, r 0.01, repeatability 0.01, on a master good to 0.002 (k = 2): 2 √(0.01²/12 + 0.01² + 0.001²) =
-     * 0.020913 mm,
-     * against 2 √(0.01²/12 + 0.01² + 0.02²/3) = 0.031091 mm without.
+     * 0.020913 mm, against 2 √(0.01²/12 + 0.01² + 0.02²/3) = 0.031091 mm without.
      */
     public function test_a_comparison_loses_the_gauges_own_error(): void
     {
@@ -155,8 +150,7 @@ final class PinsAndSumsTest extends TestCase
 
     /**
      * Two instruments on one surface: each spot is as sure as what read it. A bore read 28.560 with a micrometer-sure
-     * gauge
-     * at its smallest and largest spot, and by calliper between them: the calliper does not spoil what decides.
+     * gauge at its smallest and largest spot, and by calliper between them: the calliper does not spoil what decides.
      */
     public function test_each_reading_counts_with_its_own_instrument(): void
     {

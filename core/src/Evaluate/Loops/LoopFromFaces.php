@@ -15,10 +15,8 @@ use Oldpart\Core\Shape\SurfaceType;
 
 /**
  * A loop from faces pointed at in order, from one side of the gap round to the other. Two faces of one part are joined
- * by its lengths;
- * two of different parts lie on each other. The signs follow from which way the walk goes and which way the first face
- * looks: two faces
- * that look at each other have a gap between them, two that look the same way a step.
+ * by its lengths; two of different parts lie on each other. The signs follow from which way the walk goes and which way
+ * the first face looks: two faces that look at each other have a gap between them, two that look the same way a step.
  */
 final readonly class LoopFromFaces implements \JsonSerializable
 {

@@ -23,8 +23,7 @@ use Oldpart\Core\Quantity\Range;
 
 /**
  * The lengths of all loops of a job together: what is known of each, and between which limits each open one has to lie
- * so that
- * every loop it stands in closes. A length solved in one loop is known in the next.
+ * so that every loop it stands in closes. A length solved in one loop is known in the next.
  */
 final class LoopLengths
 {

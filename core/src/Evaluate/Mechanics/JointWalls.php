@@ -16,8 +16,7 @@ use Oldpart\Core\Quantity\LengthWriter;
 
 /**
  * The walls that a press works in: the outside of the outer part along the engaged stretch, and the bore of the inner
- * part behind it; stretch by
- * stretch where they step. What lies elsewhere on the part does not count.
+ * part behind it; stretch by stretch where they step. What lies elsewhere on the part does not count.
  */
 final readonly class JointWalls
 {

@@ -256,8 +256,7 @@ final readonly class PressStudy
 
     /**
      * On the mean of the mate: as made when a size has been cut, else the whole range the fit allows. A fit that is not
-     * tight throughout is sized
-     * to the mate's tightest and loosest spots, so its range on the mean is narrower by them.
+     * tight throughout is sized to the mate's tightest and loosest spots, so its range on the mean is narrower by them.
      */
     private function interference(SizedJoint $answer): Range
     {

@@ -9,8 +9,7 @@ use Oldpart\Core\Shape\SurfaceType;
 
 /**
  * Where a part's surfaces begin and end along its axis. They start where the sketch puts them; each length that is
- * known
- * then moves everything beyond its far end, the short lengths first.
+ * known then moves everything beyond its far end, the short lengths first.
  */
 final class Planes
 {

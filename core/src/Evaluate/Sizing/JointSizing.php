@@ -157,8 +157,7 @@ final readonly class JointSizing
 
     /**
      * Made to a class's own limits: both sides are made, or the mate is bought to a class and nobody has read it. Null
-     * where neither
-     * school has a class for the purpose at the size.
+     * where neither school has a class for the purpose at the size.
      */
     private function standard(
         JointFacts $joint,

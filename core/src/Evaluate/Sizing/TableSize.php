@@ -13,8 +13,7 @@ use Oldpart\Core\Measure\FoundSize;
 
 /**
  * The size at which a table of fits is read: the nominal one, not the worn one, where a step of the table lies between
- * them. Typed at Survey, or
- * else what the surface was most likely meant to be.
+ * them. Typed at Survey, or else what the surface was most likely meant to be.
  */
 final readonly class TableSize
 {
