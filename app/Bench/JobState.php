@@ -14,9 +14,9 @@ final readonly class JobState implements \JsonSerializable
     private function __construct(
         public int $version,
         public JobFacts $facts,
-        private bool $canUndo,
-        private bool $canRedo,
-        private JobAnswers $answers,
+        public bool $canUndo,
+        public bool $canRedo,
+        public JobAnswers $answers,
     ) {
     }
 

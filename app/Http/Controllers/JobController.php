@@ -11,6 +11,7 @@ use App\Bench\JobStore;
 use App\Change\FactChange;
 use App\Http\Body;
 use App\Http\Id;
+use App\Wire\Sent;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -61,7 +62,7 @@ final class JobController
     {
         $in = Body::of($request)->only(['id']);
 
-        return new JsonResponse($this->store->copy($job, Id::of($in->text('id'))), 201);
+        return Sent::state($request, $this->store->copy($job, Id::of($in->text('id'))), 201);
     }
 
     /** @return 'bench'|'archive'|'bin' */
@@ -77,21 +78,20 @@ final class JobController
     {
         $in = Body::of($request)->only(['id', 'kind', 'machine', 'part', 'unit']);
 
-        return new JsonResponse(
-            $this->store->start(
-                Id::of($in->text('id')),
-                $in->text('kind'),
-                $in->text('machine'),
-                $in->text('part'),
-                $in->choice('unit', Unit::class),
-            ),
+        return Sent::state($request, $this->store->start(
+            Id::of($in->text('id')),
+            $in->text('kind'),
+            $in->text('machine'),
+            $in->text('part'),
+            $in->choice('unit', Unit::class),
+        ),
             201,
         );
     }
 
-    public function show(string $job): JsonResponse
+    public function show(Request $request, string $job): JsonResponse
     {
-        return new JsonResponse($this->store->state($job));
+        return Sent::state($request, $this->store->state($job));
     }
 
     public function update(Request $request, string $job): JsonResponse
@@ -108,10 +108,9 @@ final class JobController
     {
         $in = Body::of($request)->only(['version', 'request']);
 
-        return new JsonResponse(
-            $this->store->apply($job, self::version($in), $in->text('request'), [
-                new FactChange(self::list($list), Id::of($thing), null),
-            ]),
+        return Sent::state($request, $this->store->apply($job, self::version($in), $in->text('request'), [
+            new FactChange(self::list($list), Id::of($thing), null),
+        ]),
         );
     }
 
@@ -120,7 +119,12 @@ final class JobController
         $body = Body::array($request);
         $changes = self::changes(array_key_exists('changes', $body) ? $body['changes'] : [$body]);
 
-        return new JsonResponse(['answers' => $this->store->preview($job, $changes)]);
+        return Sent::preview(
+            $request,
+            $job,
+            $this->store->preview($job, $changes),
+            $changes[count($changes) - 1]->understood(),
+        );
     }
 
     /** A list of changes as one: stored and answered together, taken back together. */
@@ -129,13 +133,12 @@ final class JobController
         $body = Body::array($request);
         $in = (new Fields($body))->only(['version', 'request', 'changes']);
 
-        return new JsonResponse(
-            $this->store->apply(
-                $job,
-                self::version($in),
-                $in->text('request'),
-                self::changes($body['changes'] ?? null),
-            ),
+        return Sent::state($request, $this->store->apply(
+            $job,
+            self::version($in),
+            $in->text('request'),
+            self::changes($body['changes'] ?? null),
+        ),
         );
     }
 
@@ -182,19 +185,18 @@ final class JobController
         ]);
         $right = $in->lengthOrNull('right', reading: $in->textOrNull('surface') !== null);
 
-        return new JsonResponse(
-            $this->store->mistake(
-                $job,
-                self::version($in),
-                $in->text('request'),
-                Id::of($in->text('id')),
-                $in->textOrNull('surface'),
-                $in->textOrNull('loop'),
-                $in->has('place') ? (int) $in->number('place') : null,
-                $right === null ? null : ['typed' => $right->typed, 'unit' => $right->unit->value],
-                $in->choice('cause', MistakeCause::class)->value,
-                $in->label('note'),
-            ),
+        return Sent::state($request, $this->store->mistake(
+            $job,
+            self::version($in),
+            $in->text('request'),
+            Id::of($in->text('id')),
+            $in->textOrNull('surface'),
+            $in->textOrNull('loop'),
+            $in->has('place') ? (int) $in->number('place') : null,
+            $right === null ? null : ['typed' => $right->typed, 'unit' => $right->unit->value],
+            $in->choice('cause', MistakeCause::class)->value,
+            $in->label('note'),
+        ),
         );
     }
 
@@ -202,19 +204,19 @@ final class JobController
     {
         $in = Body::of($request)->only(['version', 'request']);
 
-        return new JsonResponse($this->store->undo($job, self::version($in), $in->text('request')));
+        return Sent::state($request, $this->store->undo($job, self::version($in), $in->text('request')));
     }
 
     public function redo(Request $request, string $job): JsonResponse
     {
         $in = Body::of($request)->only(['version', 'request']);
 
-        return new JsonResponse($this->store->redo($job, self::version($in), $in->text('request')));
+        return Sent::state($request, $this->store->redo($job, self::version($in), $in->text('request')));
     }
 
     public function import(Request $request): JsonResponse
     {
-        return new JsonResponse($this->store->import($request->getContent()), 201);
+        return Sent::state($request, $this->store->import($request->getContent()), 201);
     }
 
     public function file(string $job): Response
@@ -233,10 +235,9 @@ final class JobController
         $body = Body::array($request);
         $in = (new Fields($body))->only(['version', 'request', 'fact']);
 
-        return new JsonResponse(
-            $this->store->apply($job, self::version($in), $in->text('request'), [
-                new FactChange($list, $thing, self::fact($body)),
-            ]),
+        return Sent::state($request, $this->store->apply($job, self::version($in), $in->text('request'), [
+            new FactChange($list, $thing, self::fact($body)),
+        ]),
         );
     }
 

@@ -9,6 +9,7 @@ use App\Bench\JobStore;
 use App\Change\FactChange;
 use App\Http\Id;
 use App\Photos\Photographs;
+use App\Wire\Sent;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Oldpart\Core\Advice\BadInput;
@@ -41,7 +42,7 @@ final class PhotoController
         );
         if (in_array($id, $there, true)) {
             // Sent again, or by mistake under the name of another: what is there stays.
-            return new JsonResponse($this->store->state($job), 201);
+            return Sent::state($request, $this->store->state($job), 201);
         }
         $picture = $this->photographs->prepare($job, $id, $request->getContent());
         $surface = $request->query('surface');
@@ -60,7 +61,7 @@ final class PhotoController
             throw $e;
         }
 
-        return new JsonResponse($state, 201);
+        return Sent::state($request, $state, 201);
     }
 
     public function show(Request $request, string $job, string $photo): BinaryFileResponse

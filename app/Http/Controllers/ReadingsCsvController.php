@@ -8,6 +8,7 @@ use App\Bench\FactList;
 use App\Bench\JobStore;
 use App\Change\FactChange;
 use App\Http\Body;
+use App\Wire\Sent;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -102,8 +103,7 @@ final class ReadingsCsvController
             array_map(static fn (array $reading): array => array_diff_key($reading, ['id' => 0]), $read['readings']),
         ];
 
-        return new JsonResponse(
-            $this->store->apply($job, (int) $in->number('version'), $in->text('request'), $changes, $content),
+        return Sent::state($request, $this->store->apply($job, (int) $in->number('version'), $in->text('request'), $changes, $content),
         );
     }
 

@@ -6,9 +6,8 @@ namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Quantity\Fields;
-use Oldpart\Core\Quantity\LengthReader;
 use Oldpart\Core\Quantity\LengthWriter;
-use Oldpart\Core\Quantity\ReadingReader;
+use Oldpart\Core\Quantity\Understood;
 use Oldpart\Core\Quantity\Unit;
 
 final class LengthSum implements Sum
@@ -32,17 +31,15 @@ final class LengthSum implements Sum
     {
         $in->only(['text', 'unit', 'signed', 'reading']);
         [$text, $unit] = [$in->text('text'), $in->choice('unit', Unit::class)];
-        $read = $in->flag('reading')
-            ? ReadingReader::read($text, $unit)
-            : LengthReader::read($text, $unit, $in->flag('signed'));
-        $mm = $read->length->mm;
+        $read = Understood::of($text, $unit, $in->flag('signed'), $in->flag('reading'));
+        $mm = $read->length->length->mm;
 
         return [
             'mm' => $mm,
-            'in' => $read->length->in(),
-            'typed' => $read->typed,
-            'shown' => LengthWriter::size($mm),
-            'fine' => abs($mm) < 0.1 ? LengthWriter::fine($mm) : null,
+            'in' => $read->length->length->in(),
+            'typed' => $read->length->typed,
+            'shown' => $read->shown(),
+            'fine' => $read->fine(),
             'notes' => [],
             'working' => [
                 new WorkingStep(

@@ -677,8 +677,36 @@ export interface components {
             version: number;
             can_undo: boolean;
             can_redo: boolean;
+            tag?: string;
             facts: components["schemas"]["job-file.schema"];
             answers: components["schemas"]["JobAnswers"];
+        };
+        /** @description What changed of a state (base); the rest is as it was */
+        JobPatch: {
+            version: number;
+            can_undo: boolean;
+            can_redo: boolean;
+            tag: string;
+            base: string;
+            facts: components["schemas"]["PartsPatch"];
+            answers: components["schemas"]["PartsPatch"];
+        };
+        /** @description Members set anew, and of lists of things those that are new or changed with their places, and those that went */
+        PartsPatch: {
+            set: {
+                [key: string]: unknown;
+            };
+            lists: {
+                [key: string]: {
+                    changed: {
+                        at: number;
+                        is: {
+                            [key: string]: unknown;
+                        };
+                    }[];
+                    gone: string[];
+                };
+            };
         };
         JobFacts: components["schemas"]["job-file.schema"];
         JobAnswers: {
@@ -2491,13 +2519,13 @@ export interface components {
                 "application/json": components["schemas"]["Refusal"];
             };
         };
-        /** @description The job as it now is */
+        /** @description The job as it now is; to one that named the state it knows (X-Known), only what changed since */
         State: {
             headers: {
                 [name: string]: unknown;
             };
             content: {
-                "application/json": components["schemas"]["JobState"];
+                "application/json": components["schemas"]["JobState"] | components["schemas"]["JobPatch"];
             };
         };
         /** @description Changed elsewhere; the job as it now is */
@@ -2706,7 +2734,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        answers: components["schemas"]["JobAnswers"];
+                        understood: {
+                            [key: string]: {
+                                shown: components["schemas"]["Say"];
+                                fine: components["schemas"]["Say"] | null;
+                            };
+                        };
+                        base?: string;
+                        answers: components["schemas"]["JobAnswers"] | components["schemas"]["PartsPatch"];
                     };
                 };
             };
