@@ -19,6 +19,9 @@ abstract class FeatureTestCase extends TestCase
 
     private int $requests = 0;
 
+    /** The state a browser says it knows; what did not change since is not sent to it again. */
+    protected ?string $known = null;
+
     public function createApplication(): Application
     {
         /** @var Application $app */
@@ -62,6 +65,7 @@ abstract class FeatureTestCase extends TestCase
             [
                 'CONTENT_TYPE' => str_contains($path, '/pictures/') ? 'image/jpeg' : 'application/json',
                 'HTTP_ACCEPT' => 'application/json',
+                ...$this->known === null ? [] : ['HTTP_X_KNOWN' => $this->known],
             ],
             $text,
         );

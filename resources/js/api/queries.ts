@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { client, orRefuse } from './client';
+import { whole } from './held';
 import type { Shelf, Unit } from './types';
 
 export const jobKey = (id: string) => ['job', id] as const;
@@ -7,7 +8,8 @@ export const jobKey = (id: string) => ['job', id] as const;
 export function useJobState(id: string) {
     return useQuery({
         queryKey: jobKey(id),
-        queryFn: async () => orRefuse(await client.GET('/api/jobs/{job}', { params: { path: { job: id } } })),
+        queryFn: async () =>
+            whole(id, orRefuse(await client.GET('/api/jobs/{job}', { params: { path: { job: id } } }))),
     });
 }
 

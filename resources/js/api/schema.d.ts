@@ -2519,6 +2519,15 @@ export interface components {
                 "application/json": components["schemas"]["Refusal"];
             };
         };
+        /** @description The job as it now is */
+        NewState: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["JobState"];
+            };
+        };
         /** @description The job as it now is; to one that named the state it knows (X-Known), only what changed since */
         State: {
             headers: {
@@ -2615,7 +2624,7 @@ export interface operations {
             };
         };
         responses: {
-            201: components["responses"]["State"];
+            201: components["responses"]["NewState"];
             422: components["responses"]["Refused"];
         };
     };
@@ -2632,7 +2641,7 @@ export interface operations {
             };
         };
         responses: {
-            201: components["responses"]["State"];
+            201: components["responses"]["NewState"];
             422: components["responses"]["Refused"];
         };
     };
@@ -2902,7 +2911,7 @@ export interface operations {
             };
         };
         responses: {
-            201: components["responses"]["State"];
+            201: components["responses"]["NewState"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };

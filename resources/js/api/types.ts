@@ -3,6 +3,8 @@ import type { components, paths } from './schema';
 type Schemas = components['schemas'];
 
 export type JobState = Schemas['JobState'];
+export type JobPatch = Schemas['JobPatch'];
+export type PartsPatch = Schemas['PartsPatch'];
 export type JobFacts = Schemas['JobFacts'];
 export type JobAnswers = Schemas['JobAnswers'];
 export type Say = Schemas['Say'];

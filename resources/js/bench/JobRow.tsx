@@ -7,6 +7,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { client, newId, orRefuse, outlives } from '../api/client';
+import { whole } from '../api/held';
 import { jobKey } from '../api/queries';
 import type { BenchRow, Shelf } from '../api/types';
 import { day, moment } from '../entry/day';
@@ -153,7 +154,7 @@ function RowMenu({
                 body: { id },
             }),
         );
-        queries.setQueryData(jobKey(id), state);
+        queries.setQueryData(jobKey(id), await whole(id, state));
         await queries.invalidateQueries({ queryKey: ['bench'] });
         void navigate(`/job/${id}/take-in`);
     };

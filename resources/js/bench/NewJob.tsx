@@ -13,6 +13,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { client, newId, orRefuse } from '../api/client';
+import { whole } from '../api/held';
 import { jobKey, useKinds } from '../api/queries';
 import type { Kind } from '../api/types';
 import { DrawingView } from '../pictures/DrawingView';
@@ -97,7 +98,7 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
                     },
                 }),
             );
-            queries.setQueryData(jobKey(id), state);
+            queries.setQueryData(jobKey(id), await whole(id, state));
             await queries.invalidateQueries({ queryKey: ['bench'] });
             void navigate(`/job/${id}/take-in`);
         } catch (error) {

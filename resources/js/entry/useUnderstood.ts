@@ -1,16 +1,9 @@
 import { useEffect, useState } from 'react';
 import { client, refusal } from '../api/client';
 import type { Say, Unit } from '../api/types';
+import type { Understood } from './understood';
 
-export interface Understood {
-    text: string;
-    shown: Say | null;
-    /** Of less than a tenth of a millimetre: in thou and µm. */
-    fine: Say | null;
-    refused: string | null;
-}
-
-/** What a typed length is understood as, in both units, or why it can't be read. */
+/** Outside a job, where nothing is previewed: what a typed length is understood as, in both units, or why it can't be read. */
 export function useUnderstood(text: string, unit: Unit, signed = false, reading = false): Understood | null {
     const [understood, setUnderstood] = useState<Understood | null>(null);
     useEffect(() => {

@@ -1,8 +1,15 @@
 import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
-import { client, refusal } from '../api/client';
+import { client, refusal, type Refused } from '../api/client';
+import { wholeAnswers } from '../api/held';
 import type { Saver } from '../saving/saver';
-import type { JobAnswers, JobFacts, JobState, ListName } from '../api/types';
+import type { JobAnswers, JobFacts, JobState, ListName, Say } from '../api/types';
 import { factsWith, tried, type Tried, type WhatIf } from './whatIf';
+
+/** What a preview says of what is being typed: as it was understood, by field, or why it can't be. */
+export interface Previewed {
+    understood: Record<string, { shown: Say; fine: Say | null }>;
+    refused: Refused | null;
+}
 
 interface JobHere {
     state: JobState;
@@ -17,7 +24,11 @@ interface JobHere {
     /** Stores several changes as one, or only tries them out. */
     saveAll: (changes: Tried[]) => Promise<void>;
     /** Shows the answers as they would be; null goes back to what is stored. */
-    preview: (list: ListName, thing: string, fact: Record<string, unknown> | null) => void;
+    preview: (
+        list: ListName,
+        thing: string,
+        fact: Record<string, unknown> | null,
+    ) => Promise<Previewed | null>;
     whatIf: { on: boolean; changed: number; start: () => void; keep: () => Promise<void>; drop: () => void };
 }
 
@@ -55,22 +66,24 @@ export function JobProvider({
         [id],
     );
     const preview = useCallback(
-        (list: ListName, thing: string, fact: Record<string, unknown> | null) => {
+        async (list: ListName, thing: string, fact: Record<string, unknown> | null) => {
             if (fact === null) {
                 running.current?.abort();
                 setPreviewed(null);
-                return;
+                return null;
             }
             const asked = ask([...(trying?.changes ?? []), { list, thing, fact }]);
-            void asked.answer
-                .then((answer) => {
-                    if (!asked.signal.aborted) {
-                        setPreviewed(answer.data ? { version, answers: answer.data.answers } : null);
-                    }
-                })
-                .catch(() => undefined);
+            const answer = await asked.answer.catch(() => null);
+            if (answer === null || asked.signal.aborted) {
+                return null;
+            }
+            const answers = answer.data ? wholeAnswers(id, answer.data) : null;
+            setPreviewed(answers ? { version, answers } : null);
+            return answer.data
+                ? { understood: answer.data.understood, refused: null }
+                : { understood: {}, refused: refusal(answer.error) };
         },
-        [ask, trying, version],
+        [ask, id, trying, version],
     );
     const tryOut = useCallback(
         async (changes: Tried[]): Promise<JobState> => {
@@ -79,13 +92,14 @@ export function JobProvider({
             if (answer !== null && !answer.data) {
                 throw refusal(answer.error);
             }
-            if (answer?.data && !asked.signal.aborted) {
+            const answers = answer?.data ? wholeAnswers(id, answer.data) : null;
+            if (answers && !asked.signal.aborted) {
                 setPreviewed(null);
-                setTrying({ changes, answers: answer.data.answers });
+                setTrying({ changes, answers });
             }
             return state;
         },
-        [ask, state],
+        [ask, id, state],
     );
     const save = useCallback(
         (list: ListName | null, thing: string, fact: Record<string, unknown> | null) => {

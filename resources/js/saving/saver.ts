@@ -1,7 +1,8 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { client, newId, Refused, refusal } from '../api/client';
+import { whole } from '../api/held';
 import { jobKey } from '../api/queries';
-import type { JobState, ListName, Unit } from '../api/types';
+import type { JobPatch, JobState, ListName, Unit } from '../api/types';
 import { Broadcast } from './broadcast';
 import type { Change, Unsettled, Waiting } from './change';
 import { kept } from './kept';
@@ -121,7 +122,7 @@ export class Saver {
                 ? await client.POST('/api/jobs/{job}/undo', { params, body })
                 : await client.POST('/api/jobs/{job}/redo', { params, body });
         if (answer.data) {
-            this.take(job, answer.data);
+            this.take(job, await whole(job, answer.data));
         } else {
             await this.queries.invalidateQueries({ queryKey: jobKey(job) });
         }
@@ -157,7 +158,7 @@ export class Saver {
             body: { version: known.version, request: newId(), changes },
         });
         if (answer.data) {
-            this.take(job, answer.data);
+            this.take(job, await whole(job, answer.data));
             return;
         }
         if (answer.response.status === 409) {
@@ -190,7 +191,9 @@ export class Saver {
     /** Sends a change on the version that is known here; where the job went on meanwhile, on the new one. */
     private async untilCurrent(
         job: string,
-        call: (version: number) => Promise<{ data?: JobState; error?: unknown; response: Response }>,
+        call: (
+            version: number,
+        ) => Promise<{ data?: JobState | JobPatch; error?: unknown; response: Response }>,
     ): Promise<void> {
         for (let tries = 0; ; tries++) {
             const known = this.queries.getQueryData<JobState>(jobKey(job)) ?? (await fetchJob(job));
@@ -199,7 +202,7 @@ export class Saver {
             }
             const answer = await call(known.version);
             if (answer.data) {
-                this.take(job, answer.data);
+                this.take(job, await whole(job, answer.data));
                 return;
             }
             if (answer.response.status !== 409 || tries > 3) {

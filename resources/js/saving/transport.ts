@@ -1,4 +1,5 @@
 import { client, Refused, refusal } from '../api/client';
+import { whole } from '../api/held';
 import type { JobState } from '../api/types';
 import type { Change } from './change';
 
@@ -31,7 +32,7 @@ export async function send(change: Change, version: number): Promise<Sent> {
                         body: { version, request, fact },
                     });
         if (answer.data) {
-            return { is: 'stored', state: answer.data };
+            return { is: 'stored', state: await whole(job, answer.data) };
         }
         const status = answer.response.status;
         if (status === 409) {
@@ -51,7 +52,7 @@ export async function fetchJob(job: string): Promise<JobState | Refused | null> 
     try {
         const answer = await client.GET('/api/jobs/{job}', { params: { path: { job } } });
         if (answer.data) {
-            return answer.data;
+            return await whole(job, answer.data);
         }
         return answer.response.status >= 500 ? null : refusal(answer.error);
     } catch {

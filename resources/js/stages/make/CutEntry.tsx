@@ -9,6 +9,7 @@ import type { MakingAnswer } from '../../api/types';
 import { readNumber } from '../../entry/number';
 import { USUAL_INSTRUMENT } from '../../entry/usualInstrument';
 import { useKept } from '../../entry/useKept';
+import { ofField, type Understood } from '../../entry/understood';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
@@ -30,7 +31,8 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
     const [id, setId] = useState(newId);
     const size = useRef<HTMLInputElement>(null);
     const first = making.rows.length === 0;
-    const understoodAfter = useUnderstood(after, typing);
+    const [saidAfter, setSaidAfter] = useState<Understood | null>(null);
+    const understoodAfter = saidAfter?.text === after ? saidAfter : null;
     const understoodDial = useUnderstood(dialled, typing);
     const instrument = tool ?? last?.instrument ?? usual;
     const celsius = readNumber(warm);
@@ -43,6 +45,12 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
         part_c: 'refused' in celsius ? null : celsius.value,
         at: new Date().toISOString(),
     });
+    const tell = async (typed: string) => {
+        const said = await preview('cuts', id, typed.trim() === '' ? null : fact(typed));
+        if (said !== null) {
+            setSaidAfter({ text: typed, ...ofField(said, 'after') });
+        }
+    };
     const store = () => {
         if (after.trim() === '') {
             size.current?.focus();
@@ -104,7 +112,7 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
                 onChange={(event) => {
                     setAfter(event.target.value);
                     setRefused(null);
-                    preview('cuts', id, event.target.value.trim() === '' ? null : fact(event.target.value));
+                    void tell(event.target.value);
                 }}
                 error={refused !== null || (understoodAfter?.refused ?? null) !== null}
                 helperText={

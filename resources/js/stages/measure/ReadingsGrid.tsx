@@ -10,7 +10,7 @@ import { newId } from '../../api/client';
 import type { Reading, Surface, Unit } from '../../api/types';
 import { useKept } from '../../entry/useKept';
 import { typedText } from '../../entry/typed';
-import { useUnderstood } from '../../entry/useUnderstood';
+import { ofField, type Understood } from '../../entry/understood';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
 import { CellInput } from './CellInput';
@@ -66,7 +66,7 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
     const [pending, setPending] = useKept<Record<string, Pending>>(`readings:${surface.id}`, {}, (kept) =>
         Object.fromEntries(Object.entries(kept).filter(([, p]) => p.refused !== null)),
     );
-    const understood = useUnderstood(text, typing, false, true);
+    const [understood, setUnderstood] = useState<Understood | null>(null);
 
     const waiting = (spot: Spot) =>
         Object.entries(pending)
@@ -77,7 +77,9 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
     const id = before?.[0] ?? existing?.id ?? freshId;
     const initial = before?.[1].typed ?? typedText(existing?.value ?? null, typing);
     const wrongHere =
-        understood?.refused ?? (text === '' || refused !== null ? before?.[1].refused : null) ?? null;
+        (understood?.text === text ? understood.refused : null) ??
+        (text === '' || refused !== null ? before?.[1].refused : null) ??
+        null;
     // What was refused may stand in another cell: it is said, but this one is not marked for it.
     const complaint = refused ?? wrongHere;
 
@@ -89,6 +91,13 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
         instrument,
         part_c: partC,
     });
+    /** Shows what it would come to, and says what was understood. */
+    const tell = async (typed: string, nothing: boolean) => {
+        const said = await preview('readings', id, nothing ? null : fact(typed));
+        if (nothing || said !== null) {
+            setUnderstood(said === null ? null : { text: typed, ...ofField(said, 'value') });
+        }
+    };
     const turnTo = (spot: Spot, again: boolean) => {
         setActive(spot);
         setRepeating(again);
@@ -175,7 +184,7 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
                                                 setRefused(null);
                                                 const nothing =
                                                     typed.trim() === '' || typed === existing?.value.typed;
-                                                preview('readings', id, nothing ? null : fact(typed));
+                                                void tell(typed, nothing);
                                             }}
                                             store={store}
                                             onTake={onTake}
@@ -204,8 +213,10 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
                     </Typography>
                 ) : (
                     <Typography variant="body2" color="textSecondary">
-                        {text !== '' && understood?.shown ? `${understood.shown.both} · ` : ''}Enter keeps it
-                        and goes on, Shift+Enter keeps it and stays
+                        {text !== '' && understood?.text === text && understood.shown
+                            ? `${understood.shown.both} · `
+                            : ''}
+                        Enter keeps it and goes on, Shift+Enter keeps it and stays
                         {instrument === 'pins' && ' · both pins in one: 12.675 go 12.700'}
                     </Typography>
                 )}

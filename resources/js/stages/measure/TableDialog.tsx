@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { client, newId, orRefuse, refusal } from '../../api/client';
+import { whole } from '../../api/held';
 import { jobKey } from '../../api/queries';
 import type { Surface, TableLook } from '../../api/types';
 import { useJob } from '../../job/JobContext';
@@ -69,7 +70,7 @@ export function TableDialog({
                     body: { ...body, columns: chosen, version: state.version, request: newId() },
                 }),
             );
-            queries.setQueryData(jobKey(facts.id), after);
+            queries.setQueryData(jobKey(facts.id), await whole(facts.id, after));
             close();
         } catch (error) {
             setRefused(error instanceof Error ? error.message : 'Not taken in. Try again.');
