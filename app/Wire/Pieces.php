@@ -20,12 +20,13 @@ final readonly class Pieces
     {
     }
 
-    public static function of(\JsonSerializable $what): self
+    /** @param  ?list<string>  $only  the members that are asked for; null for all */
+    public static function of(\JsonSerializable $what, ?array $only = null): self
     {
         $whole = $lists = [];
         /** @var array<string, mixed> $parts */
         $parts = $what->jsonSerialize();
-        foreach ($parts as $name => $part) {
+        foreach ($only === null ? $parts : array_intersect_key($parts, array_flip($only)) as $name => $part) {
             $things = is_array($part) ? self::things($part) : null;
             if ($things === null) {
                 $whole[$name] = json_encode($part, self::JSON);

@@ -41,12 +41,22 @@ final class Sent
         return JsonResponse::fromJsonString('{'.implode(',', $members).'}', $status);
     }
 
-    /** @param  array<string, mixed>  $understood  what the lengths that are being typed were read as, by field */
-    public static function preview(Request $request, string $job, JobAnswers $answers, array $understood): JsonResponse
-    {
-        $pieces = Pieces::of($answers);
+    /**
+     * To a browser that knows the rest only the members that its screen shows are worked out and sent.
+     *
+     * @param  array<string, mixed>  $understood  what the lengths that are being typed were read as, by field
+     * @param  ?list<string>  $shows  null for all
+     */
+    public static function preview(
+        Request $request,
+        string $job,
+        JobAnswers $answers,
+        array $understood,
+        ?array $shows,
+    ): JsonResponse {
         $base = $request->headers->get(self::HEADER);
         $known = Known::byTag($job, $base);
+        $pieces = Pieces::of($answers, $known === null ? null : $shows);
         $members = [
             '"understood":'.json_encode((object) $understood, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             ...($known === null

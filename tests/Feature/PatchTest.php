@@ -131,6 +131,8 @@ final class PatchTest extends FeatureTestCase
             static fn (array $c): string => $c['is']['id'],
             $shown['answers']['lists']['surfaces']['changed'],
         ));
+        $few = $this->api('POST', '/api/jobs/job-1/preview', [...$body, 'shows' => ['make', 'no-such']], 200);
+        self::assertSame([], $few['answers']['lists'], 'only what the screen shows');
         self::assertSame($state, $this->whole(), 'nothing is stored');
     }
 }

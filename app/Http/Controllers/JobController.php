@@ -117,6 +117,10 @@ final class JobController
     public function preview(Request $request, string $job): JsonResponse
     {
         $body = Body::array($request);
+        $shows = array_key_exists('shows', $body)
+            ? (new Fields(['shows' => $body['shows']]))->texts('shows')
+            : null;
+        unset($body['shows']);
         $changes = self::changes(array_key_exists('changes', $body) ? $body['changes'] : [$body]);
 
         return Sent::preview(
@@ -124,6 +128,7 @@ final class JobController
             $job,
             $this->store->preview($job, $changes),
             $changes[count($changes) - 1]->understood(),
+            $shows,
         );
     }
 

@@ -45,41 +45,42 @@ final readonly class Kind
     /** Null where there is no such kind: a job from elsewhere may be of one that is not known here. */
     public static function orNull(string $code): ?self
     {
-        foreach (self::all() as $kind) {
-            if ($kind->code === $code) {
-                return $kind;
-            }
-        }
+        $name = "kinds/{$code}";
 
-        return null;
+        return preg_match('/^[a-z-]+$/', $code) === 1 && is_file(Table::path($name)) ? self::fromTable($name)[1] : null;
     }
 
     /** @return list<Kind> in the order of the sheet */
     public static function all(): array
     {
-        $kinds = [];
-        foreach (glob(Table::path('kinds/*')) ?: [] as $file) {
-            /**
-             * @var array{code: string, name: string, place: int, says: string, words: list<string>, minds: list<string>, order?: string, casting?: bool} $layout
-             */
-            $layout = Table::read('kinds/'.basename($file, '.json'));
-            $kinds[] = [
-                $layout['place'],
-                new self(
-                    code: $layout['code'],
-                    name: $layout['name'],
-                    says: $layout['says'],
-                    words: $layout['words'],
-                    minds: $layout['minds'],
-                    ownOrder: isset($layout['order']),
-                    casting: $layout['casting'] ?? false,
-                    layout: $layout,
-                ),
-            ];
-        }
+        $kinds = array_map(
+            static fn (string $file): array => self::fromTable('kinds/'.basename($file, '.json')),
+            glob(Table::path('kinds/*')) ?: [],
+        );
         usort($kinds, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_column($kinds, 1);
+    }
+
+    /** @return array{int, self} its place in the sheet, and the kind */
+    private static function fromTable(string $name): array
+    {
+        /** @var array{code: string, name: string, place: int, says: string, words: list<string>, minds: list<string>, order?: string, casting?: bool} $layout */
+        $layout = Table::read($name);
+
+        return [
+            $layout['place'],
+            new self(
+                code: $layout['code'],
+                name: $layout['name'],
+                says: $layout['says'],
+                words: $layout['words'],
+                minds: $layout['minds'],
+                ownOrder: isset($layout['order']),
+                casting: $layout['casting'] ?? false,
+                layout: $layout,
+            ),
+        ];
     }
 
     /**

@@ -2725,6 +2725,7 @@ export interface operations {
                     fact?: {
                         [key: string]: unknown;
                     };
+                    shows?: string[];
                     changes?: {
                         list?: string | null;
                         thing?: string;
@@ -2736,7 +2737,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description Answers */
+            /** @description Answers; to one that named the state it knows (X-Known), what would change of those its screen shows */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -1,12 +1,16 @@
 import { useState } from 'react';
 
 /** State that survives leaving the screen and a reload: what was typed and could not be stored yet. */
-export function useKept<T>(key: string, initial: T, read: (kept: T) => T = (kept) => kept) {
+export function useKept<T>(key: string, initial: T, read?: (kept: T) => T) {
     const name = `oldpart-fit-kept:${key}`;
     const [value, setValue] = useState<T>(() => {
         try {
             const text = sessionStorage.getItem(name);
-            return text === null ? initial : read(JSON.parse(text) as T);
+            if (text === null) {
+                return initial;
+            }
+            const kept = JSON.parse(text) as T;
+            return read ? read(kept) : kept;
         } catch {
             return initial;
         }

@@ -11,6 +11,11 @@ export interface Previewed {
     refused: Refused | null;
 }
 
+export type Shown = keyof JobAnswers;
+
+/** Beside what a screen shows of its own: the make card, the stages, and the cautions. */
+const ALWAYS: Shown[] = ['make', 'loops', 'notes', 'stages', 'next'];
+
 interface JobHere {
     state: JobState;
     facts: JobFacts;
@@ -23,11 +28,12 @@ interface JobHere {
     save: (list: ListName | null, thing: string, fact: Record<string, unknown> | null) => Promise<JobState>;
     /** Stores several changes as one, or only tries them out. */
     saveAll: (changes: Tried[]) => Promise<void>;
-    /** Shows the answers as they would be; null goes back to what is stored. */
+    /** Shows the answers as they would be, of those that the screen shows; null goes back to what is stored. */
     preview: (
         list: ListName,
         thing: string,
         fact: Record<string, unknown> | null,
+        shows: Shown[],
     ) => Promise<Previewed | null>;
     whatIf: { on: boolean; changed: number; start: () => void; keep: () => Promise<void>; drop: () => void };
 }
@@ -50,7 +56,7 @@ export function JobProvider({
     const version = state.version;
 
     const ask = useCallback(
-        (changes: Tried[]) => {
+        (changes: Tried[], shows?: Shown[]) => {
             running.current?.abort();
             const abort = new AbortController();
             running.current = abort;
@@ -58,7 +64,7 @@ export function JobProvider({
                 signal: abort.signal,
                 answer: client.POST('/api/jobs/{job}/preview', {
                     params: { path: { job: id } },
-                    body: { changes },
+                    body: { changes, ...(shows && { shows: [...ALWAYS, ...shows] }) },
                     signal: abort.signal,
                 }),
             };
@@ -66,13 +72,13 @@ export function JobProvider({
         [id],
     );
     const preview = useCallback(
-        async (list: ListName, thing: string, fact: Record<string, unknown> | null) => {
+        async (list: ListName, thing: string, fact: Record<string, unknown> | null, shows: Shown[]) => {
             if (fact === null) {
                 running.current?.abort();
                 setPreviewed(null);
                 return null;
             }
-            const asked = ask([...(trying?.changes ?? []), { list, thing, fact }]);
+            const asked = ask([...(trying?.changes ?? []), { list, thing, fact }], shows);
             const answer = await asked.answer.catch(() => null);
             if (answer === null || asked.signal.aborted) {
                 return null;

@@ -68,10 +68,11 @@ export function JobPage() {
 }
 
 function Inside({ state, stage }: { state: JobState; stage: string }) {
-    const { answers, whatIf } = useJob();
+    const { whatIf } = useJob();
     const navigate = useNavigate();
     const { facts } = state;
     const Page = PAGES[stage] ?? TakeInStage;
+    const machine = facts.machine === '' ? 'New job' : facts.machine;
     return (
         <>
             {STAGES.map((s, i) => (
@@ -84,7 +85,8 @@ function Inside({ state, stage }: { state: JobState; stage: string }) {
             <StageKey digit="w" go={() => (whatIf.on ? whatIf.drop() : whatIf.start())} />
             <StageKey digit="p" go={() => window.open(`/api/jobs/${facts.id}/sheet`, '_blank')} />
             <Frame
-                title={facts.machine === '' ? 'New job' : facts.machine}
+                title={machine}
+                tab={`${STAGES.find((s) => s.code === stage)?.name ?? ''}, ${machine}`}
                 subtitle={`${facts.part} · ${facts.take_in.quantity} off`}
                 jobId={facts.id}
                 temperature={
@@ -93,24 +95,31 @@ function Inside({ state, stage }: { state: JobState; stage: string }) {
                         <TemperatureChip />
                     </>
                 }
-                strip={
-                    <Strip
-                        label="Stages"
-                        items={STAGES.map((s, i) => ({
-                            to: `/job/${facts.id}/${s.code}`,
-                            name: s.name,
-                            says: answers.stages[i]?.says ?? '',
-                            icon: <StageIcon path={s.path} />,
-                            here: s.code === stage,
-                        }))}
-                    />
-                }
+                strip={<StageStrip job={facts.id} stage={stage} />}
                 card={<MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />}
             >
                 <WhatIfBar />
                 <Page />
             </Frame>
         </>
+    );
+}
+
+/** The stages with how far each is; drawn anew only where one got on. */
+function StageStrip({ job, stage }: { job: string; stage: string }) {
+    const { answers } = useJob();
+    const { stages } = answers;
+    return (
+        <Strip
+            label="Stages"
+            items={STAGES.map((s, i) => ({
+                to: `/job/${job}/${s.code}`,
+                name: s.name,
+                says: stages[i]?.says ?? '',
+                icon: <StageIcon path={s.path} />,
+                here: s.code === stage,
+            }))}
+        />
     );
 }
 

@@ -5,6 +5,8 @@ import { TopBar } from './TopBar';
 interface Props {
     title: string;
     subtitle: string;
+    /** What the browser's tab is called, where that is not the title. */
+    tab?: string;
     strip: ReactNode;
     card?: ReactNode;
     jobId?: string;
@@ -13,7 +15,7 @@ interface Props {
 }
 
 /** Top bar, strip, page and make card. On an upright tablet the strip lies below and the card folds to one line above. */
-export function Frame({ title, subtitle, strip, card, jobId, temperature, children }: Props) {
+export function Frame({ title, subtitle, tab, strip, card, jobId, temperature, children }: Props) {
     const cardWidth = card ? '316px' : '0px';
     return (
         <Box
@@ -30,6 +32,7 @@ export function Frame({ title, subtitle, strip, card, jobId, temperature, childr
                 color: 'text.primary',
             }}
         >
+            <title>{`${tab ?? title} · Oldpart Fit`}</title>
             <TopBar title={title} subtitle={subtitle} jobId={jobId} temperature={temperature} />
             {strip}
             <Box

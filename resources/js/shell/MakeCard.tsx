@@ -5,8 +5,8 @@ import Drawer from '@mui/material/Drawer';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
-import { useState, type ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { useState, type MouseEvent, type ReactNode } from 'react';
+import { Link, useNavigate } from 'react-router';
 import type { LoopAnswer, MakeEntry } from '../api/types';
 import { useJob } from '../job/JobContext';
 import { Ghost } from './Ghost';
@@ -125,14 +125,14 @@ function Entries() {
 function LoopLength({ loop }: { loop: LoopAnswer }) {
     const { say } = useSettings();
     const { facts, before } = useJob();
-    const navigate = useNavigate();
     const old = before?.loops.find((l) => l.id === loop.id)?.length;
     if (loop.length === null) {
         return null;
     }
     return (
         <ButtonBase
-            onClick={() => void navigate(`/job/${facts.id}/size?at=${loop.id}`)}
+            component={Link}
+            to={`/job/${facts.id}/size?at=${loop.id}`}
             sx={{
                 display: 'block',
                 width: 1,
@@ -161,15 +161,13 @@ function Entry({ entry }: { entry: MakeEntry }) {
     const { facts, before } = useJob();
     const navigate = useNavigate();
     const old = before?.make.find((e) => e.key === entry.key);
-    const go = () => {
-        const at = entry.goto.surface === null ? '' : `?at=${entry.goto.surface}`;
-        void navigate(`/job/${facts.id}/${entry.goto.stage}${at}`);
-    };
+    const at = entry.goto.surface === null ? '' : `?at=${entry.goto.surface}`;
+    const to = `/job/${facts.id}/${entry.goto.stage}${at}`;
     return (
         <Box
             role="group"
             aria-label={entry.label}
-            onClick={go}
+            onClick={() => void navigate(to)}
             sx={{
                 borderTop: 1,
                 borderColor: 'divider',
@@ -179,10 +177,9 @@ function Entry({ entry }: { entry: MakeEntry }) {
             }}
         >
             <ButtonBase
-                onClick={(event) => {
-                    event.stopPropagation();
-                    go();
-                }}
+                component={Link}
+                to={to}
+                onClick={(event: MouseEvent) => event.stopPropagation()}
                 sx={{
                     fontFamily: 'inherit',
                     fontSize: 15,

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import type { ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { Link } from 'react-router';
 
 export interface StripItem {
     to: string;
@@ -13,7 +13,6 @@ export interface StripItem {
 
 /** The narrow strip of places: at the left on a wide screen, at the bottom on an upright tablet or a phone. */
 export function Strip({ items, label }: { items: StripItem[]; label: string }) {
-    const navigate = useNavigate();
     return (
         <Box
             component="nav"
@@ -32,7 +31,8 @@ export function Strip({ items, label }: { items: StripItem[]; label: string }) {
             {items.map((item) => (
                 <ButtonBase
                     key={item.to}
-                    onClick={() => void navigate(item.to)}
+                    component={Link}
+                    to={item.to}
                     aria-current={item.here ? 'page' : undefined}
                     sx={{
                         flex: { xs: '1 0 auto', md: '0 1 86px' },

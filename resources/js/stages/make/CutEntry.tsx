@@ -46,7 +46,7 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
         at: new Date().toISOString(),
     });
     const tell = async (typed: string) => {
-        const said = await preview('cuts', id, typed.trim() === '' ? null : fact(typed));
+        const said = await preview('cuts', id, typed.trim() === '' ? null : fact(typed), ['making']);
         if (said !== null) {
             setSaidAfter({ text: typed, ...ofField(said, 'after') });
         }

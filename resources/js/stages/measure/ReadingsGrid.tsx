@@ -5,9 +5,9 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useEffect, useImperativeHandle, useState, type Ref } from 'react';
+import { memo, useEffect, useImperativeHandle, useState, type Ref } from 'react';
 import { newId } from '../../api/client';
-import type { Reading, Surface, Unit } from '../../api/types';
+import type { Surface, Unit } from '../../api/types';
 import { useKept } from '../../entry/useKept';
 import { typedText } from '../../entry/typed';
 import { ofField, type Understood } from '../../entry/understood';
@@ -93,7 +93,7 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
     });
     /** Shows what it would come to, and says what was understood. */
     const tell = async (typed: string, nothing: boolean) => {
-        const said = await preview('readings', id, nothing ? null : fact(typed));
+        const said = await preview('readings', id, nothing ? null : fact(typed), ['surfaces']);
         if (nothing || said !== null) {
             setUnderstood(said === null ? null : { text: typed, ...ofField(said, 'value') });
         }
@@ -106,6 +106,7 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
         setFreshId(newId());
         setTurn((n) => n + 1);
     };
+    const choose = (station: string, angle: string) => turnTo({ station, angle }, false);
     const after = (spot: Spot) => spots[spots.findIndex((s) => same(s, spot)) + 1] ?? spot;
     const store = (typed: string, then: 'next' | 'stay' | 'leave'): boolean => {
         if (understood?.text === typed && understood.refused !== null) {
@@ -194,10 +195,15 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
                                         <Cell
                                             key={angle}
                                             label={label}
-                                            readings={counted(spot)}
-                                            waiting={waiting(spot)?.[1]}
-                                            shown={typing}
-                                            choose={() => turnTo(spot, false)}
+                                            station={station}
+                                            angle={angle}
+                                            count={counted(spot).length}
+                                            value={
+                                                waiting(spot)?.[1].typed ??
+                                                typedText(counted(spot).at(-1)?.value ?? null, typing)
+                                            }
+                                            refused={(waiting(spot)?.[1].refused ?? null) !== null}
+                                            choose={choose}
                                         />
                                     );
                                 })}
@@ -229,35 +235,33 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
     );
 }
 
-function Cell({
+/** A cell that is not being filled: drawn anew only when what stands in it changes. */
+const Cell = memo(function Cell({
     label,
-    readings,
-    waiting,
-    shown,
+    station,
+    angle,
+    count,
+    value,
+    refused,
     choose,
 }: {
     label: string;
-    readings: Reading[];
-    waiting: Pending | undefined;
-    shown: string;
-    choose: () => void;
+    station: string;
+    angle: string;
+    /** How often it was read there. */
+    count: number;
+    value: string;
+    refused: boolean;
+    choose: (station: string, angle: string) => void;
 }) {
-    const last = readings.at(-1);
-    const stored =
-        last === undefined
-            ? ''
-            : last.value.unit === shown
-              ? last.value.typed
-              : `${last.value.typed} ${last.value.unit}`;
-    const value = waiting?.typed ?? stored;
     return (
         <TableCell sx={{ p: 0 }}>
             <Box
                 component="button"
                 type="button"
-                onClick={choose}
+                onClick={() => choose(station, angle)}
                 onFocus={(event: React.FocusEvent) =>
-                    event.currentTarget.matches(':focus-visible') && choose()
+                    event.currentTarget.matches(':focus-visible') && choose(station, angle)
                 }
                 aria-label={`${label}: ${value === '' ? 'empty' : value}`}
                 sx={{
@@ -280,19 +284,19 @@ function Cell({
                         variant="size"
                         sx={{
                             fontWeight: 450,
-                            color: (waiting?.refused ?? null) !== null ? 'error.main' : 'inherit',
+                            color: refused ? 'error.main' : 'inherit',
                         }}
                     >
                         {value}
                     </Typography>
                 )}
-                {readings.length > 1 && (
+                {count > 1 && (
                     <Typography component="span" variant="body2" color="textSecondary">
                         {' '}
-                        ×{readings.length}
+                        ×{count}
                     </Typography>
                 )}
             </Box>
         </TableCell>
     );
-}
+});

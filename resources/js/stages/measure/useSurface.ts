@@ -24,10 +24,8 @@ export function useSurface(): Here {
             answers.surfaces.find((a) => a.found === null && a.asks.must) ??
             answers.surfaces.find((a) => a.found === null)
         )?.id;
-    const index = Math.max(
-        0,
-        all.findIndex((s) => s.id === wanted),
-    );
+    const place = all.findIndex((s) => s.id === wanted);
+    const index = place < 0 ? 0 : place;
     const surface = all[index];
     const go = (id: string) => setParams({ at: id }, { replace: true });
     // Stay at the surface one began with, also when its first reading makes another the next to measure.
