@@ -179,7 +179,7 @@ final class JointsTest extends BrowserTestCase
         // Housing 1.500: a washer of 1.480 to 1.496, less the doubt of the reading.
         $this->sees('Washer: 1.48');
         $card = $this->find(
-            "//*[@aria-label='Make card']//button[contains(., 'Washer')]",
+            "//*[@aria-label='Make card']//a[contains(., 'Washer')]",
             'the length on the card',
         )->getText();
         self::assertStringContainsString('anywhere from 1.48', $card);

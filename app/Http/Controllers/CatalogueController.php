@@ -43,12 +43,9 @@ final class CatalogueController
             ),
             'purposes' => array_map(
                 static fn (Purpose $p): array => [
-                    'code' => $p->code,
-                    'name' => $p->name,
-                    'says' => $p->says,
+                    ...$p->jsonSerialize(),
                     'tight' => $p->tight,
                     'length' => $p->isLength,
-                    'shape' => $p->shape !== null,
                 ],
                 Purpose::all(),
             ),

@@ -48,12 +48,7 @@ final readonly class JointAnswer implements \JsonSerializable
 
         return [
             'id' => $this->of->joint->id,
-            'purpose' => [
-                'code' => $this->of->purpose->code,
-                'name' => $this->of->purpose->name,
-                'says' => $this->of->purpose->says,
-                'shape' => $this->of->purpose->shape !== null,
-            ],
+            'purpose' => $this->of->purpose,
             'tight' => $this->of->isTight(),
             'chosen' => $this->of->chosen,
             'wanted' => $this->of->wantedMm === null ? null : Words::range($this->of->wantedMm),

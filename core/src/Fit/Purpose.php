@@ -11,7 +11,7 @@ use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
 /** What a joint is for, in plain words (data/purposes.json), and the fits that give it. */
-final readonly class Purpose
+final readonly class Purpose implements \JsonSerializable
 {
     /** The fits of the purposes use letters that are given so far. */
     private const ISO_TO_MM = 500;
@@ -32,6 +32,8 @@ final readonly class Purpose
         public ?Seat $seat,
         /** It stays put and there is a choice of ways to hold it. */
         public bool $stays,
+        /** A key, pins, screws or bolts may hold it beside the fit. */
+        public bool $fastens,
         /** A compound holds it. */
         public bool $bonds,
         private ?string $iso,
@@ -67,7 +69,7 @@ final readonly class Purpose
     public static function all(): array
     {
         /**
-         * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
+         * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, fastens?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
          */
         $rows = Table::rows('purposes');
 
@@ -82,7 +84,8 @@ final readonly class Purpose
                 shape: ShapeJoint::tryFrom($r['shape'] ?? ''),
                 seat: Seat::tryFrom($r['seat'] ?? ''),
                 stays: $r['stays'] ?? false,
-                bonds: $r['bonds'] ?? false,
+                fastens: $r['fastens'] ?? false,
+            bonds: $r['bonds'] ?? false,
                 iso: $r['iso'],
                 inch: $r['inch'],
                 inchAlso: $r['inch_also'] ?? [],
@@ -92,6 +95,19 @@ final readonly class Purpose
             ),
             $rows,
         );
+    }
+
+    /** @return array<string, mixed> what the screens choose by */
+    public function jsonSerialize(): array
+    {
+        return [
+            'code' => $this->code,
+            'name' => $this->name,
+            'says' => $this->says,
+            'shape' => $this->shape !== null,
+            'seat' => $this->seat !== null,
+            'fastens' => $this->fastens,
+        ];
     }
 
     /** The class a school names for it; null where it names none. */

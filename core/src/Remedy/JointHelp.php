@@ -183,13 +183,9 @@ final readonly class JointHelp implements \JsonSerializable
     /** @return array<string, mixed> */
     private static function advice(FitAdvice $advice): array
     {
-        $named = static fn (?Purpose $p): ?array => $p === null
-            ? null
-            : ['code' => $p->code, 'name' => $p->name, 'says' => $p->says, 'shape' => $p->shape !== null];
-
         return [
-            'purpose' => $named($advice->purpose),
-            'second' => $named($advice->second),
+            'purpose' => $advice->purpose,
+            'second' => $advice->second,
             'why' => $advice->why,
             'against' => $advice->against,
             'questions' => array_map(

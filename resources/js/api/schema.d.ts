@@ -1300,6 +1300,8 @@ export interface components {
                 tight: boolean;
                 length: boolean;
                 shape: boolean;
+                seat: boolean;
+                fastens: boolean;
             }[];
             gates: {
                 code: string;
@@ -2277,6 +2279,8 @@ export interface components {
             name: string;
             says: string;
             shape: boolean;
+            seat: boolean;
+            fastens: boolean;
         };
         Offer: {
             /** @enum {unknown} */

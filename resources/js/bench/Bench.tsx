@@ -13,8 +13,8 @@ import { useBench, useShop } from '../api/queries';
 import type { BenchRow, JobFacts, Shelf } from '../api/types';
 import { Frame } from '../shell/Frame';
 import { BenchStrip } from './BenchStrip';
-import { JobRow } from './JobRow';
 import { NewJob } from './NewJob';
+import { Group } from './BenchGroup';
 
 const SHELVES: { code: Shelf; name: string; title: string }[] = [
     { code: 'bench', name: 'Bench', title: 'The bench' },
@@ -113,7 +113,7 @@ export function Bench() {
                     }
                 >
                     {SHELVES.map((s) => (
-                        <ToggleButton key={s.code} value={s.code} sx={{ textTransform: 'none' }}>
+                        <ToggleButton key={s.code} value={s.code}>
                             {s.name}
                         </ToggleButton>
                     ))}
@@ -182,40 +182,5 @@ export function Bench() {
                 }
             />
         </Frame>
-    );
-}
-
-function Group({
-    title,
-    rows,
-    count,
-    shelf,
-    move,
-}: {
-    title: string;
-    rows: BenchRow[];
-    count: number;
-    shelf: Shelf;
-    move: (id: string, to: Shelf) => void;
-}) {
-    if (rows.length === 0) {
-        return null;
-    }
-    return (
-        <Box component="section" aria-label={title === '' ? 'Jobs' : title} sx={{ mb: 2.5 }}>
-            {title !== '' && (
-                <Typography variant="h2" sx={{ pl: 1.25, pb: 1, borderBottom: 1, borderColor: 'divider' }}>
-                    {title}
-                </Typography>
-            )}
-            {rows.map((row) => (
-                <JobRow key={row.id} row={row} shelf={shelf} move={move} />
-            ))}
-            {count > rows.length && (
-                <Typography variant="body2" color="textSecondary" sx={{ p: 1.25 }}>
-                    and {count - rows.length} more: find them with /
-                </Typography>
-            )}
-        </Box>
     );
 }

@@ -56,7 +56,7 @@ export function JobRow({
                 {row.thumb && <DrawingView drawing={row.thumb} maxWidth={80} quiet />}
             </Box>
             <Box sx={{ minWidth: 0 }}>
-                <Typography sx={{ fontWeight: 700, fontSize: 18 }}>
+                <Typography variant="said" sx={{ fontWeight: 700 }}>
                     <Box
                         component={Link}
                         to={`/job/${row.id}/${row.next.stage}${row.next.target === null ? '' : `?at=${row.next.target}`}`}
@@ -79,13 +79,13 @@ export function JobRow({
             </Box>
             <Box sx={{ gridColumn: { xs: '2', sm: 'auto' } }}>
                 {row.waits !== null && row.state === 'waits' ? (
-                    <Typography sx={{ fontSize: 18 }}>
+                    <Typography variant="said">
                         Waits for {row.waits.for}
                         {row.waits.until === null ? '' : ` until ${moment(row.waits.until)}`}
                         {row.waits.note === '' ? '' : `: ${row.waits.note}`}
                     </Typography>
                 ) : (
-                    <Typography sx={{ fontSize: 18 }}>{say(row.next.says)}</Typography>
+                    <Typography variant="said">{say(row.next.says)}</Typography>
                 )}
                 <Cooling row={row} />
                 {row.withheld && (
@@ -102,7 +102,7 @@ export function JobRow({
                         borderRadius: 0.25,
                         px: 1,
                         py: 0.25,
-                        fontSize: 14,
+                        typography: 'body2',
                         display: 'inline-block',
                     }}
                 >
@@ -165,7 +165,7 @@ function RowMenu({
                 aria-label={`More for ${name}`}
                 aria-haspopup="menu"
                 onClick={(event) => setAnchor(event.currentTarget)}
-                sx={{ minWidth: 44, px: 0, fontSize: 22, lineHeight: 1 }}
+                sx={{ minWidth: 44, px: 0, typography: 'outcome' }}
             >
                 ⋯
             </Button>

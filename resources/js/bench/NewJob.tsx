@@ -1,7 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ButtonBase from '@mui/material/ButtonBase';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
@@ -16,8 +15,8 @@ import { client, newId, orRefuse } from '../api/client';
 import { whole } from '../api/held';
 import { jobKey, useKinds } from '../api/queries';
 import type { Kind } from '../api/types';
-import { DrawingView } from '../pictures/DrawingView';
 import { useSettings } from '../shell/settings';
+import { KindCard } from './KindCard';
 
 /** How well a kind answers the search: 0 by its name, 1 by what people call it, 2 by its sentence; null not at all. */
 function rank(kind: Kind, search: string): number | null {
@@ -219,40 +218,5 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
                 </DialogActions>
             </Box>
         </Dialog>
-    );
-}
-
-function KindCard({ kind, chosen, choose }: { kind: Kind; chosen: boolean; choose: () => void }) {
-    return (
-        <ButtonBase
-            id={`kind-${kind.code}`}
-            role="radio"
-            aria-checked={chosen}
-            aria-label={kind.name}
-            tabIndex={chosen ? 0 : -1}
-            onClick={choose}
-            sx={{
-                border: 1,
-                borderColor: chosen ? 'primary.main' : 'strong.main',
-                outline: chosen ? '2px solid' : 'none',
-                outlineColor: (theme) => (theme.vars ?? theme).palette.primary.main,
-                outlineOffset: -2,
-                bgcolor: 'background.paper',
-                p: 1,
-                flexDirection: 'column',
-                gap: 0.5,
-                minHeight: 138,
-                justifyContent: 'space-between',
-            }}
-        >
-            {kind.thumb ? (
-                <DrawingView drawing={kind.thumb} maxWidth={140} quiet />
-            ) : (
-                <Typography color="textSecondary" sx={{ my: 'auto', fontSize: 15 }}>
-                    lay it out yourself
-                </Typography>
-            )}
-            <Typography sx={{ fontWeight: 650, fontSize: 15, lineHeight: 1.2 }}>{kind.name}</Typography>
-        </ButtonBase>
     );
 }

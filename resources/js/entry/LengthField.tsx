@@ -1,7 +1,6 @@
-import TextField from '@mui/material/TextField';
 import { useState, type KeyboardEvent } from 'react';
 import type { Unit } from '../api/types';
-import { mono } from '../theme/theme';
+import { TypedField } from './TypedField';
 import { useUnderstood } from './useUnderstood';
 
 interface Props {
@@ -38,18 +37,15 @@ export function LengthField({ label, value, unit, signed = false, small = false,
             );
         }
     };
-    const complaint = refused ?? understood?.refused ?? null;
     return (
-        <TextField
+        <TypedField
             label={label}
             value={text}
-            error={complaint !== null}
-            helperText={
-                complaint ?? (small ? understood?.fine : null)?.both ?? understood?.shown?.both ?? ' '
-            }
-            slotProps={{ htmlInput: { autoComplete: 'off', style: { fontFamily: mono, fontSize: 20 } } }}
-            onChange={(event) => {
-                setText(event.target.value);
+            understood={understood}
+            refused={refused}
+            small={small}
+            typed={(typed) => {
+                setText(typed);
                 setRefused(null);
             }}
             onKeyDown={(event: KeyboardEvent) => {

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { mono } from '../theme/theme';
 
 const KEYS = ['7', '8', '9', '/', '4', '5', '6', '-', '1', '2', '3', '+', '0', '.', '←', '↵'];
 const NAMES: Record<string, string> = {
@@ -48,7 +47,7 @@ export function NumberPad() {
                     onPointerDown={(event) => event.preventDefault()}
                     onMouseDown={(event) => event.preventDefault()}
                     onClick={() => press(key)}
-                    sx={{ minWidth: 0, minHeight: 56, fontFamily: mono, fontSize: 24 }}
+                    sx={{ minWidth: 0, minHeight: 56, typography: 'midSize' }}
                 >
                     {key}
                 </Button>

@@ -19,7 +19,7 @@ export function RemoveButton({ name, remove }: { name: string; remove: () => Pro
                         (error: Error) => setRefused(error.message),
                     );
                 }}
-                sx={{ minWidth: 44, px: 0, fontSize: 20, lineHeight: 1 }}
+                sx={{ minWidth: 44, px: 0, typography: 'outcome' }}
             >
                 ×
             </Button>

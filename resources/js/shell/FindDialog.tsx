@@ -8,20 +8,11 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { jobKey, useBench, useFind } from '../api/queries';
-import type { Finds, JobState } from '../api/types';
+import { useFind } from '../api/queries';
 import { useSettings } from './settings';
-import { STAGES } from './stages';
-
-interface Place {
-    label: string;
-    detail: string;
-    group: string;
-    to: string;
-}
+import { usePlaces, remote, Place } from './places';
 
 /** How far off a size may be, in mm; said in both units on the buttons. */
 const WITHIN = [
@@ -96,7 +87,7 @@ function Finder({ close, jobId }: { close: () => void; jobId?: string }) {
                     onChange={(_, next: number | null) => next !== null && setWithin(next)}
                 >
                     {WITHIN.map((w) => (
-                        <ToggleButton key={w.mm} value={w.mm} sx={{ textTransform: 'none' }}>
+                        <ToggleButton key={w.mm} value={w.mm}>
                             {w.says} · {w.mm} mm
                         </ToggleButton>
                     ))}
@@ -158,72 +149,4 @@ function Found({
             </ListItemButton>
         </>
     );
-}
-
-/** What is at hand: this job's surfaces, joints and stages, the jobs on the bench, the places. */
-function usePlaces(jobId: string | undefined, text: string): Place[] {
-    const bench = useBench();
-    const queries = useQueryClient();
-    const state = jobId === undefined ? undefined : queries.getQueryData<JobState>(jobKey(jobId));
-    const places: Place[] = [];
-    if (state && jobId !== undefined) {
-        for (const surface of state.facts.surfaces) {
-            const part = state.facts.parts.find((p) => p.id === surface.part);
-            places.push({
-                label: surface.name,
-                detail: part?.name ?? '',
-                group: 'Surfaces of this job',
-                to: part?.origin === 'make' ? `/job/${jobId}/make` : `/job/${jobId}/measure?at=${surface.id}`,
-            });
-        }
-        for (const joint of state.facts.joints) {
-            places.push({
-                label: joint.name,
-                detail: '',
-                group: 'Joints of this job',
-                to: `/job/${jobId}/size?at=${joint.id}`,
-            });
-        }
-        for (const stage of STAGES) {
-            places.push({
-                label: stage.name,
-                detail: '',
-                group: 'Stages',
-                to: `/job/${jobId}/${stage.code}`,
-            });
-        }
-    }
-    if (text.trim() === '') {
-        for (const row of bench.data?.jobs ?? []) {
-            places.push({
-                label: `${row.machine}: ${row.part}`,
-                detail: '',
-                group: 'Jobs',
-                to: `/job/${row.id}/${row.next.stage}`,
-            });
-        }
-    }
-    places.push(
-        { label: 'Bench', detail: '', group: 'Places', to: '/' },
-        { label: 'Shop', detail: '', group: 'Places', to: '/shop' },
-    );
-    const word = text.trim().toLowerCase();
-    return places.filter((place) => place.label.toLowerCase().includes(word));
-}
-
-function remote(found: Finds | undefined, say: ReturnType<typeof useSettings>['say']): Place[] {
-    return [
-        ...(found?.surfaces ?? []).map((s) => ({
-            label: `${say(s.size)} · ${s.name}`,
-            detail: `${s.machine}${s.part === s.name ? '' : `, ${s.part.toLowerCase()}`}`,
-            group: 'Sizes',
-            to: s.made ? `/job/${s.job}/make` : `/job/${s.job}/measure?at=${s.surface}`,
-        })),
-        ...(found?.jobs ?? []).map((job) => ({
-            label: `${job.machine}: ${job.part}`,
-            detail: job.state === 'done' ? 'done' : say(job.next.says),
-            group: 'Jobs',
-            to: `/job/${job.id}/${job.next.stage}`,
-        })),
-    ];
 }

@@ -12,7 +12,7 @@ export function Ghost({ was, now }: { was: Say | null | undefined; now: Say | nu
         <Box
             component="s"
             aria-label={`was ${say(was)}`}
-            sx={{ color: 'text.secondary', fontSize: 15, fontVariantNumeric: 'tabular-nums', mr: 1 }}
+            sx={{ color: 'text.secondary', typography: 'label', fontVariantNumeric: 'tabular-nums', mr: 1 }}
         >
             {say(was)}
         </Box>

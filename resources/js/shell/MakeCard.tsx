@@ -5,21 +5,10 @@ import Drawer from '@mui/material/Drawer';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
-import { useState, type MouseEvent, type ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
-import type { LoopAnswer, MakeEntry } from '../api/types';
+import { useState, type ReactNode } from 'react';
 import { useJob } from '../job/JobContext';
-import { Ghost } from './Ghost';
-import { Notes } from './Notes';
 import { useSettings } from './settings';
-import { readingKind, sizeKind, Verdict } from './Verdict';
-
-const MADE: Record<string, string> = {
-    inside: 'made, inside',
-    'cannot-tell': 'made, near a limit',
-    above: 'made, above its limits',
-    below: 'made, below its limits',
-};
+import { Entries } from './MakeEntries';
 
 /** What to make, the number first. Always there inside a job; folds to one line on an upright screen. */
 export function MakeCard({ above }: { above?: ReactNode }) {
@@ -76,7 +65,7 @@ export function MakeCard({ above }: { above?: ReactNode }) {
                     {first?.label ?? 'Make card'}
                 </Typography>
                 {first?.aim ? (
-                    <Typography variant="bigSize" color="make" sx={{ fontSize: 30 }}>
+                    <Typography variant="midSize" color="make">
                         {say(first.aim)}
                     </Typography>
                 ) : (
@@ -99,132 +88,6 @@ export function MakeCard({ above }: { above?: ReactNode }) {
                     </Button>
                 </Box>
             </Drawer>
-        </Box>
-    );
-}
-
-function Entries() {
-    const { answers } = useJob();
-    return (
-        <>
-            <Typography variant="h2" component="h2" sx={{ mb: 0.75 }}>
-                Make card
-            </Typography>
-            <Notes notes={answers.notes} />
-            {answers.make.map((entry) => (
-                <Entry key={entry.key} entry={entry} />
-            ))}
-            {answers.loops.map((loop) => (
-                <LoopLength key={loop.id} loop={loop} />
-            ))}
-        </>
-    );
-}
-
-/** A length that a loop asks for, with the gap it is for. */
-function LoopLength({ loop }: { loop: LoopAnswer }) {
-    const { say } = useSettings();
-    const { facts, before } = useJob();
-    const old = before?.loops.find((l) => l.id === loop.id)?.length;
-    if (loop.length === null) {
-        return null;
-    }
-    return (
-        <ButtonBase
-            component={Link}
-            to={`/job/${facts.id}/size?at=${loop.id}`}
-            sx={{
-                display: 'block',
-                width: 1,
-                textAlign: 'left',
-                borderTop: 1,
-                borderColor: 'divider',
-                py: 1,
-                '&:hover': { bgcolor: 'action.hover' },
-            }}
-        >
-            <Typography sx={{ fontSize: 15, fontWeight: 550 }}>{loop.length.name}</Typography>
-            <Ghost was={old?.aim} now={loop.length.aim} />
-            <Typography variant="bigSize" component="p" color="make">
-                {say(loop.length.aim)}
-            </Typography>
-            <Typography sx={{ fontVariantNumeric: 'tabular-nums' }}>{say(loop.length.limit)}</Typography>
-            <Typography variant="body2" sx={{ mt: 0.5 }}>
-                for “{facts.loops?.find((l) => l.id === loop.id)?.name ?? 'the gap'}”
-            </Typography>
-        </ButtonBase>
-    );
-}
-
-function Entry({ entry }: { entry: MakeEntry }) {
-    const { say } = useSettings();
-    const { facts, before } = useJob();
-    const navigate = useNavigate();
-    const old = before?.make.find((e) => e.key === entry.key);
-    const at = entry.goto.surface === null ? '' : `?at=${entry.goto.surface}`;
-    const to = `/job/${facts.id}/${entry.goto.stage}${at}`;
-    return (
-        <Box
-            role="group"
-            aria-label={entry.label}
-            onClick={() => void navigate(to)}
-            sx={{
-                borderTop: 1,
-                borderColor: 'divider',
-                py: 1,
-                cursor: 'pointer',
-                '&:hover': { bgcolor: 'action.hover' },
-            }}
-        >
-            <ButtonBase
-                component={Link}
-                to={to}
-                onClick={(event: MouseEvent) => event.stopPropagation()}
-                sx={{
-                    fontFamily: 'inherit',
-                    fontSize: 15,
-                    fontWeight: 550,
-                    minHeight: 28,
-                    textAlign: 'left',
-                }}
-            >
-                {entry.label}
-            </ButtonBase>
-            {entry.aim !== null ? (
-                <>
-                    <Ghost was={old?.aim} now={entry.aim} />
-                    <Typography variant="bigSize" color="make">
-                        {say(entry.aim)}
-                    </Typography>
-                    {entry.limit && (
-                        <Typography sx={{ fontVariantNumeric: 'tabular-nums' }}>
-                            {say(entry.limit)}
-                        </Typography>
-                    )}
-                </>
-            ) : (
-                entry.blocked && (
-                    <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.25, my: 0.5 }}>
-                        <Typography variant="body2">{say(entry.blocked)}</Typography>
-                    </Box>
-                )
-            )}
-            {entry.made !== null && (
-                <Typography sx={{ my: 0.25 }}>
-                    <Verdict kind={sizeKind(entry.verdict)}>
-                        {say(entry.made)} {MADE[entry.verdict ?? ''] ?? 'made'}
-                    </Verdict>
-                </Typography>
-            )}
-            {entry.reading !== null && entry.made === null && (
-                <Verdict kind={readingKind(entry.reading.verdict)}>{say(entry.reading.says)}</Verdict>
-            )}
-            {entry.remarks.map((remark, i) => (
-                <Typography key={i} variant="body2" sx={{ mt: 0.5 }}>
-                    {say(remark)}
-                </Typography>
-            ))}
-            <Notes notes={entry.notes} least="caution" />
         </Box>
     );
 }

@@ -40,8 +40,7 @@ export function Strip({ items, label }: { items: StripItem[]; label: string }) {
                         minHeight: { xs: 72, md: 60 },
                         px: 0.5,
                         flexDirection: 'column',
-                        fontFamily: 'inherit',
-                        fontSize: 14,
+                        typography: 'body2',
                         fontWeight: item.here ? 700 : 450,
                         bgcolor: item.here ? 'background.default' : undefined,
                         borderBottom: { md: 1 },
@@ -60,7 +59,7 @@ export function Strip({ items, label }: { items: StripItem[]; label: string }) {
                     {item.says !== undefined && (
                         <Box
                             component="span"
-                            sx={{ fontSize: 13, color: 'text.secondary', minHeight: 18, fontWeight: 400 }}
+                            sx={{ typography: 'aside', color: 'text.secondary', minHeight: 18 }}
                         >
                             {item.says}
                         </Box>

@@ -67,7 +67,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 <Mark />
             </Box>
             <Box sx={{ flex: '1 1 120px', minWidth: 0, pl: 1 }}>
-                <Typography noWrap sx={{ fontWeight: 700, fontSize: 17, lineHeight: 1.25 }}>
+                <Typography noWrap variant="h2" component="p">
                     {title}
                 </Typography>
                 <Typography noWrap variant="body2" color="textSecondary">

@@ -1,3 +1,4 @@
+import { LinkButton } from './LinkButton';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { useSyncExternalStore } from 'react';
@@ -23,11 +24,7 @@ export function UndoRedo() {
                 autoHideDuration={12000}
                 onClose={(_, reason) => reason !== 'clickaway' && saver.sayRemoved(null)}
                 message={removed === null ? '' : `${removed}: taken away.`}
-                action={
-                    <Button color="inherit" onClick={undo} sx={{ textDecoration: 'underline' }}>
-                        Bring it back
-                    </Button>
-                }
+                action={<LinkButton onClick={undo}>Bring it back</LinkButton>}
             />
         </>
     );
@@ -55,7 +52,7 @@ function Step({
             title={`${name} (${hotkey.toUpperCase()})`}
             disabled={!can}
             onClick={go}
-            sx={{ minWidth: 44, px: 0, fontSize: 20, lineHeight: 1 }}
+            sx={{ minWidth: 44, px: 0, typography: 'outcome' }}
         >
             {sign}
         </Button>

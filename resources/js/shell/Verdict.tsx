@@ -25,7 +25,7 @@ export function Verdict({ kind, children }: { kind: Kind; children: ReactNode })
                 borderRadius: 0.25,
                 px: 1,
                 py: 0.25,
-                fontSize: 14,
+                typography: 'body2',
             }}
         >
             {SIGN[kind] !== '' && <b aria-hidden>{SIGN[kind]}&nbsp;</b>}

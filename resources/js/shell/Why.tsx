@@ -4,7 +4,6 @@ import Collapse from '@mui/material/Collapse';
 import Typography from '@mui/material/Typography';
 import { useId, useState } from 'react';
 import type { WorkingStep } from '../api/types';
-import { mono } from '../theme/theme';
 import { useSettings } from './settings';
 
 /** Opens to the formula with its numbers and its source. */
@@ -37,7 +36,7 @@ export function Why({ steps, label = 'Why' }: { steps: WorkingStep[]; label?: st
                             </Typography>
                             <Typography
                                 variant="body2"
-                                sx={{ fontFamily: mono, fontSize: 13.5, overflowWrap: 'anywhere' }}
+                                sx={{ typography: 'formula', overflowWrap: 'anywhere' }}
                             >
                                 {step.formula}
                             </Typography>

@@ -1,3 +1,4 @@
+import { LinkButton } from '../shell/LinkButton';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -46,14 +47,9 @@ function Row({ tool, check }: { tool: InstrumentState; check: Check }) {
             </Typography>
             {check.void !== null && <Typography variant="body2">does not count: {check.void}</Typography>}
             {check.void === null && !asking && (
-                <Button
-                    color="inherit"
-                    aria-label={`The check of ${check.at} was wrong`}
-                    onClick={() => setAsking(true)}
-                    sx={{ textDecoration: 'underline', px: 0.5 }}
-                >
+                <LinkButton aria-label={`The check of ${check.at} was wrong`} onClick={() => setAsking(true)}>
                     Wrong?
-                </Button>
+                </LinkButton>
             )}
             {asking && (
                 <Box

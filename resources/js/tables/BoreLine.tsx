@@ -91,9 +91,7 @@ export function BoreLine() {
             {filled && line.data && (
                 <Box sx={{ mt: 1 }} role="status">
                     {line.data.shim_says && (
-                        <Typography sx={{ fontSize: 20, fontWeight: 700 }}>
-                            {say(line.data.shim_says)}
-                        </Typography>
+                        <Typography variant="outcome">{say(line.data.shim_says)}</Typography>
                     )}
                     <Typography>{say(line.data.says)}</Typography>
                     {line.data.sag_says && <Typography>{say(line.data.sag_says)}</Typography>}

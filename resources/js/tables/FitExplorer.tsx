@@ -1,3 +1,4 @@
+import { TypedField } from '../entry/TypedField';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -11,16 +12,14 @@ import { DrawingView } from '../pictures/DrawingView';
 import { Framed } from '../pictures/Framed';
 import { useKey } from '../shell/keys';
 import { useSettings } from '../shell/settings';
-import { mono } from '../theme/theme';
 import { FitButton } from './FitButton';
+import { Members } from './FitMembers';
 
 export interface Place {
     size: string;
     unit: Unit;
     fit: string;
 }
-
-const large = { htmlInput: { autoComplete: 'off', style: { fontFamily: mono, fontSize: 22 } } };
 
 /** Any size, any hole and shaft or an inch class, with its picture; arrow keys go looser and tighter. */
 export function FitExplorer({ size, unit, fit, go }: Place & { go: (to: Partial<Place>) => void }) {
@@ -49,13 +48,11 @@ export function FitExplorer({ size, unit, fit, go }: Place & { go: (to: Partial<
                     gridTemplateColumns: { xs: '1fr 1fr', sm: '260px 220px 1fr' },
                 }}
             >
-                <TextField
+                <TypedField
                     label={`Size, ${unit}`}
                     value={size}
-                    onChange={(event) => go({ size: event.target.value, unit: typing })}
-                    error={understood?.refused != null}
-                    helperText={understood?.refused ?? understood?.shown?.both ?? ' '}
-                    slotProps={large}
+                    typed={(text) => go({ size: text, unit: typing })}
+                    understood={understood}
                 />
                 <FitName key={fit} fit={fit} refused={refused} take={(to) => go({ fit: to })} />
             </Box>
@@ -64,13 +61,13 @@ export function FitExplorer({ size, unit, fit, go }: Place & { go: (to: Partial<
             </Box>
             {shown && (
                 <>
-                    <Typography variant="h2" component="h2" sx={{ fontSize: 26 }}>
+                    <Typography variant="h1" component="h2">
                         {shown.label} at {say(shown.size)}
                     </Typography>
                     <Typography
                         variant="hugeSize"
                         component="p"
-                        sx={{ fontSize: 30, color: shown.tight ? 'overlap.main' : 'good.main' }}
+                        sx={{ color: shown.tight ? 'overlap.main' : 'good.main' }}
                     >
                         {say(shown.range)}
                     </Typography>
@@ -175,6 +172,7 @@ function FitName({
             value={text}
             error={refused !== null}
             helperText="H7/p6, RC4, FN2 …"
+            className="typed"
             onChange={(event) => setText(event.target.value)}
             onBlur={() => text !== fit && take(text)}
             onKeyDown={(event) => {
@@ -182,39 +180,7 @@ function FitName({
                     take(text);
                 }
             }}
-            slotProps={large}
+            slotProps={{ htmlInput: { autoComplete: 'off' } }}
         />
-    );
-}
-
-function Members({ look }: { look: FitLook }) {
-    const { say } = useSettings();
-    const member = (name: string, m: FitLook['hole_shown']) => (
-        <Box sx={{ px: 1.5, py: 1, borderLeft: 1, borderColor: 'divider' }}>
-            <Typography variant="body2" color="textSecondary">
-                {name} {m.class}
-            </Typography>
-            <Typography variant="size" component="p" color="make" sx={{ fontSize: 24, fontWeight: 700 }}>
-                {say(m.lower)} … {say(m.upper)}
-            </Typography>
-            <Typography variant="body2">
-                {say(m.under)} to {say(m.over)}, {say(m.width)} wide
-            </Typography>
-        </Box>
-    );
-    return (
-        <Box
-            sx={{
-                display: 'grid',
-                gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
-                border: 1,
-                borderColor: 'strong.main',
-                bgcolor: 'background.paper',
-                mt: 1.25,
-            }}
-        >
-            {member('Hole', look.hole_shown)}
-            {member('Shaft', look.shaft_shown)}
-        </Box>
     );
 }

@@ -27,11 +27,25 @@ declare module '@mui/material/styles' {
         size: React.CSSProperties;
         bigSize: React.CSSProperties;
         hugeSize: React.CSSProperties;
+        midSize: React.CSSProperties;
+        smallSize: React.CSSProperties;
+        said: React.CSSProperties;
+        outcome: React.CSSProperties;
+        label: React.CSSProperties;
+        aside: React.CSSProperties;
+        formula: React.CSSProperties;
     }
     interface TypographyVariantsOptions {
         size?: React.CSSProperties;
         bigSize?: React.CSSProperties;
         hugeSize?: React.CSSProperties;
+        midSize?: React.CSSProperties;
+        smallSize?: React.CSSProperties;
+        said?: React.CSSProperties;
+        outcome?: React.CSSProperties;
+        label?: React.CSSProperties;
+        aside?: React.CSSProperties;
+        formula?: React.CSSProperties;
     }
 }
 
@@ -40,6 +54,13 @@ declare module '@mui/material/Typography' {
         size: true;
         bigSize: true;
         hugeSize: true;
+        midSize: true;
+        smallSize: true;
+        said: true;
+        outcome: true;
+        label: true;
+        aside: true;
+        formula: true;
     }
 }
 
@@ -97,6 +118,15 @@ export const theme = createTheme({
         body1: { fontSize: 16, lineHeight: 1.4 },
         body2: { fontSize: 14.5, lineHeight: 1.35 },
         button: { textTransform: 'none', fontWeight: 650, fontSize: 16 },
+        // Words: a thing's name, a sentence that counts, what came out.
+        aside: { fontSize: 13, fontWeight: 400, lineHeight: 1.35 },
+        formula: { fontFamily: mono, fontSize: 13.5 },
+        label: { fontSize: 15, fontWeight: 550, lineHeight: 1.25 },
+        said: { fontSize: 18, lineHeight: 1.4 },
+        outcome: { fontSize: 20, fontWeight: 700, lineHeight: 1.3 },
+        // Figures, from those in a table to the one number.
+        smallSize: { ...tabular, fontSize: 18, fontWeight: 600, lineHeight: 1.2 },
+        midSize: { ...tabular, fontSize: 26, fontWeight: 700, lineHeight: 1.15 },
         size: { ...tabular, fontSize: 20, fontWeight: 600, lineHeight: 1.2 },
         bigSize: { ...tabular, fontSize: 36, fontWeight: 620, lineHeight: 1.1, letterSpacing: '-0.5px' },
         hugeSize: { ...tabular, fontSize: 48, fontWeight: 640, lineHeight: 1.05, letterSpacing: '-0.5px' },
@@ -130,7 +160,10 @@ export const theme = createTheme({
             defaultProps: { elevation: 0, square: true },
             styleOverrides: { root: { backgroundImage: 'none' } },
         },
-        MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
+        MuiTextField: {
+            defaultProps: { size: 'small', fullWidth: true },
+            styleOverrides: { root: { '&.typed input': { ...tabular, fontSize: 20 } } },
+        },
         MuiOutlinedInput: { styleOverrides: { root: { minHeight: 44 } } },
         MuiToggleButton: {
             styleOverrides: {
@@ -139,6 +172,8 @@ export const theme = createTheme({
                     minWidth: 44,
                     paddingInline: 12,
                     fontWeight: 550,
+                    fontSize: 15,
+                    textTransform: 'none',
                     color: 'var(--mui-palette-text-primary)',
                     borderColor: 'var(--mui-palette-strong-main)',
                     '&.Mui-selected, &.Mui-selected:hover': {
@@ -152,7 +187,20 @@ export const theme = createTheme({
             styleOverrides: { root: { borderColor: 'var(--mui-palette-divider)', fontSize: 15 } },
         },
         MuiCheckbox: { styleOverrides: { root: { padding: 11 } } },
-        MuiTypography: { defaultProps: { variantMapping: { size: 'span', bigSize: 'p', hugeSize: 'p' } } },
+        MuiTypography: {
+            defaultProps: {
+                variantMapping: {
+                    size: 'span',
+                    smallSize: 'span',
+                    midSize: 'p',
+                    bigSize: 'p',
+                    hugeSize: 'p',
+                    said: 'p',
+                    outcome: 'p',
+                    label: 'p',
+                },
+            },
+        },
         MuiCssBaseline: {
             styleOverrides: {
                 body: { WebkitFontSmoothing: 'antialiased' },

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
+import { TypedField } from '../../entry/TypedField';
 import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
 import { newId } from '../../api/client';
@@ -17,7 +17,6 @@ import { mono } from '../../theme/theme';
 
 const WORD = { early: 'too early to tell', inside: 'as expected', over: 'too much', under: 'too little' };
 const KIND = { early: 'plain', inside: 'good', over: 'bad', under: 'usable' } as const;
-const large = { htmlInput: { autoComplete: 'off', style: { fontFamily: mono, fontSize: 20 } } };
 
 /** The force at each depth as it is pressed, against what was to be expected there. */
 export function PressLog({ pressing }: { pressing: Pressing }) {
@@ -73,25 +72,15 @@ export function PressLog({ pressing }: { pressing: Pressing }) {
                         }}
                         sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'flex-start' }}
                     >
-                        <TextField
+                        <TypedField
                             label="Depth"
                             inputRef={first}
                             value={depth}
-                            onChange={(event) => setDepth(event.target.value)}
-                            error={depth !== '' && understood?.refused != null}
-                            helperText={
-                                depth === '' ? ' ' : (understood?.refused ?? understood?.shown?.both ?? ' ')
-                            }
-                            slotProps={large}
+                            typed={setDepth}
+                            understood={understood}
                             sx={{ width: 190 }}
                         />
-                        <TextField
-                            label="Force, kN"
-                            value={force}
-                            onChange={(event) => setForce(event.target.value)}
-                            slotProps={large}
-                            sx={{ width: 140 }}
-                        />
+                        <TypedField label="Force, kN" value={force} typed={setForce} sx={{ width: 140 }} />
                         <Button type="submit" variant="contained" disabled={depth.trim() === ''}>
                             Store
                         </Button>

@@ -13,6 +13,7 @@ import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 import { Verdict } from '../../shell/Verdict';
 import { Cautions } from './Cautions';
+import { Clock } from './RehearseClock';
 
 /** The one try there is, rehearsed with the shop's own oven and freezer: the gap, the seconds, and the clock. */
 export function Rehearse({
@@ -92,7 +93,7 @@ export function Rehearse({
                     </Box>
                     <Thermometer store={store} />
                     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-                        <Typography sx={{ fontSize: 20, fontWeight: 700 }}>{say(rehearsal.gap)}</Typography>
+                        <Typography variant="outcome">{say(rehearsal.gap)}</Typography>
                         <Verdict kind={!goesIn ? 'bad' : rehearsal.enough ? 'good' : 'usable'}>
                             {!goesIn ? 'does not go in' : rehearsal.enough ? 'drops in' : 'little room'}
                         </Verdict>
@@ -176,46 +177,6 @@ function Thermometer({
                     {said}
                 </Typography>
             )}
-        </Box>
-    );
-}
-
-/** From oven to joint: the seconds left and the gap there is now, as the answer has it. */
-function Clock({
-    rehearsal,
-    gone,
-    practice,
-    again,
-}: {
-    rehearsal: Rehearsal;
-    gone: number;
-    practice: boolean;
-    again: () => void;
-}) {
-    const { say } = useSettings();
-    const left = rehearsal.seconds === null ? null : rehearsal.seconds - gone;
-    const late = rehearsal.no_return !== null && gone > rehearsal.no_return;
-    const now = rehearsal.points.findLast((point) => point.s <= gone) ?? rehearsal.points[0];
-    return (
-        <Box role="status">
-            <Typography
-                variant="hugeSize"
-                component="p"
-                role="timer"
-                sx={{ color: late ? 'overlap.main' : 'make.main' }}
-            >
-                {left === null ? countdown(gone) : countdown(left)}
-            </Typography>
-            <Typography sx={{ fontSize: 20 }}>
-                {left !== null && left <= 0
-                    ? 'It has gripped.'
-                    : late
-                      ? 'Too late to begin: warm it again.'
-                      : now && say(now.gap)}
-            </Typography>
-            <Button variant="outlined" color="inherit" onClick={again} sx={{ mt: 1 }}>
-                {practice ? 'Practise again' : 'Again from the start'}
-            </Button>
         </Box>
     );
 }

@@ -21,7 +21,7 @@ export function HandOver() {
     const sheet = `/api/jobs/${facts.id}/sheet?unit=${units === 'both' ? typing : units}`;
     const { hand_over: over } = answers;
     const finished = facts.hand_over.finished_at;
-    const cell = { fontFamily: mono, fontSize: 16 };
+    const cell = { fontFamily: mono };
     return (
         <Box sx={{ maxWidth: 1000 }}>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 1.25, flexWrap: 'wrap' }}>
@@ -48,7 +48,7 @@ export function HandOver() {
                                             ? `${say(row.lower)} … ${say(row.upper)}`
                                             : '–'}
                                     </TableCell>
-                                    <TableCell sx={{ ...cell, fontWeight: 700, fontSize: 20 }}>
+                                    <TableCell sx={{ typography: 'size' }}>
                                         {row.made ? say(row.made) : '–'}
                                         {row.plus_minus && (
                                             <Typography

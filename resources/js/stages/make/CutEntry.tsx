@@ -13,7 +13,7 @@ import { ofField, type Understood } from '../../entry/understood';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
-import { mono } from '../../theme/theme';
+import { TypedField } from '../../entry/TypedField';
 
 /** One line of the cut log: what was dialled, and the size after it. The first line is the size before any cut. */
 export function CutEntry({ making }: { making: MakingAnswer }) {
@@ -73,12 +73,6 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
             setRefused({ field: error.field ?? '', says: error.message });
         });
     };
-    const help = (which: 'dialled' | 'after', understood: typeof understoodAfter) =>
-        (refused?.field.endsWith(which) ? refused.says : null) ??
-        understood?.refused ??
-        understood?.shown?.both ??
-        ' ';
-    const mono20 = { htmlInput: { autoComplete: 'off', style: { fontFamily: mono, fontSize: 20 } } };
     return (
         <Box
             component="form"
@@ -94,33 +88,26 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
                 alignItems: 'start',
             }}
         >
-            <TextField
+            <TypedField
                 label="Dialled, on diameter"
                 value={dialled}
                 disabled={first}
-                onChange={(event) => setDialled(event.target.value)}
-                error={
-                    refused?.field.endsWith('dialled') === true || (understoodDial?.refused ?? null) !== null
-                }
-                helperText={first ? 'first: the size it has' : help('dialled', understoodDial)}
-                slotProps={mono20}
+                typed={setDialled}
+                understood={understoodDial}
+                refused={refused?.field.endsWith('dialled') ? refused.says : null}
+                says={first ? 'first: the size it has' : ' '}
             />
-            <TextField
+            <TypedField
                 label={first ? 'Size now' : 'Size after the cut'}
                 value={after}
                 inputRef={size}
-                onChange={(event) => {
-                    setAfter(event.target.value);
+                typed={(typed) => {
+                    setAfter(typed);
                     setRefused(null);
-                    void tell(event.target.value);
+                    void tell(typed);
                 }}
-                error={refused !== null || (understoodAfter?.refused ?? null) !== null}
-                helperText={
-                    refused !== null && !refused.field.endsWith('dialled')
-                        ? refused.says
-                        : help('after', understoodAfter)
-                }
-                slotProps={mono20}
+                understood={understoodAfter}
+                refused={refused !== null && !refused.field.endsWith('dialled') ? refused.says : null}
             />
             <TextField
                 select

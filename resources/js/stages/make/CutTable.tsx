@@ -1,5 +1,5 @@
+import { LinkButton } from '../../shell/LinkButton';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -18,11 +18,7 @@ export function CutTable({ making }: { making: MakingAnswer }) {
     }
     return (
         <Box sx={{ overflowX: 'auto' }}>
-            <Table
-                size="small"
-                aria-label="Cut log"
-                sx={{ mt: 1, '& td': { fontFamily: mono, fontSize: 16 } }}
-            >
+            <Table size="small" aria-label="Cut log" sx={{ mt: 1, '& td': { fontFamily: mono } }}>
                 <TableHead>
                     <TableRow>
                         <TableCell>dialled</TableCell>
@@ -40,14 +36,13 @@ export function CutTable({ making }: { making: MakingAnswer }) {
                             <TableCell sx={{ fontWeight: 700 }}>{say(row.after)}</TableCell>
                             <TableCell>{row.inside ? 'inside' : 'not yet'}</TableCell>
                             <TableCell sx={{ width: 120, p: 0 }}>
-                                <Button
-                                    color="inherit"
+                                <LinkButton
                                     size="small"
-                                    sx={{ textDecoration: 'underline' }}
+
                                     onClick={() => void save('cuts', row.id, { set_aside: 'taken back' })}
                                 >
                                     Set aside
-                                </Button>
+                                </LinkButton>
                             </TableCell>
                         </TableRow>
                     ))}

@@ -57,7 +57,7 @@ export function Make() {
                 sx={{ mb: 1.25, flexWrap: 'wrap' }}
             >
                 {answers.making.map((m) => (
-                    <ToggleButton key={m.key} value={m.key} sx={{ textTransform: 'none', fontSize: 15 }}>
+                    <ToggleButton key={m.key} value={m.key}>
                         {m.label}
                     </ToggleButton>
                 ))}
@@ -95,10 +95,8 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                         </>
                     ) : (
                         <Typography
+                            variant="midSize"
                             sx={{
-                                fontSize: 25,
-                                fontWeight: 700,
-                                lineHeight: 1.2,
                                 my: 0.5,
                                 color:
                                     making.state === 'past'
@@ -123,7 +121,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                         {entry.lower && entry.upper && (
                             <>
                                 <Typography color="textSecondary">band</Typography>
-                                <Typography variant="size" color="make" sx={{ fontSize: 18 }}>
+                                <Typography variant="smallSize" color="make">
                                     {say(entry.lower)} … {say(entry.upper)}
                                 </Typography>
                             </>
@@ -131,17 +129,13 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                         {making.now && (
                             <>
                                 <Typography color="textSecondary">now</Typography>
-                                <Typography variant="size" sx={{ fontSize: 18 }}>
-                                    {say(making.now)}
-                                </Typography>
+                                <Typography variant="smallSize">{say(making.now)}</Typography>
                             </>
                         )}
                         {making.state === 'cut' && making.left && (
                             <>
                                 <Typography color="textSecondary">left</Typography>
-                                <Typography variant="size" sx={{ fontSize: 18 }}>
-                                    {say(making.left)}
-                                </Typography>
+                                <Typography variant="smallSize">{say(making.left)}</Typography>
                             </>
                         )}
                     </Box>

@@ -1,7 +1,6 @@
 import InputBase from '@mui/material/InputBase';
 import TableCell from '@mui/material/TableCell';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { mono } from '../../theme/theme';
 
 interface Props {
     label: string;
@@ -76,7 +75,7 @@ export function CellInput({ label, initial, refused, typing, store, next, onTake
                     px: 1.5,
                     py: 0.5,
                     minHeight: 46,
-                    '& input': { fontFamily: mono, fontSize: 20, fontWeight: 600, p: 0 },
+                    '& input': { typography: 'size', p: 0 },
                 }}
             />
         </TableCell>

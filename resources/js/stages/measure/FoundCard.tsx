@@ -30,13 +30,7 @@ export function FoundCard() {
                             <Typography variant="body2" color="textSecondary">
                                 Good enough for this joint?
                             </Typography>
-                            <Typography
-                                sx={{
-                                    fontWeight: 700,
-                                    fontSize: 20,
-                                    color: TONE[answer.good_enough.verdict],
-                                }}
-                            >
+                            <Typography variant="outcome" sx={{ color: TONE[answer.good_enough.verdict] }}>
                                 {say(answer.good_enough.say)}
                             </Typography>
                             <Typography variant="body2">{say(answer.good_enough.why)}</Typography>

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
+import { TypedField } from '../../entry/TypedField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
@@ -8,7 +8,6 @@ import { useState, type ReactNode } from 'react';
 import type { Unit } from '../../api/types';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useSettings } from '../../shell/settings';
-import { mono } from '../../theme/theme';
 
 interface Way {
     name: string;
@@ -133,7 +132,7 @@ export function Indirect({ store }: { store: (typed: string, unit: Unit) => void
                 sx={{ flexWrap: 'wrap', mb: 1.5 }}
             >
                 {Object.entries(WAYS).map(([code, { name }]) => (
-                    <ToggleButton key={code} value={code} sx={{ textTransform: 'none' }}>
+                    <ToggleButton key={code} value={code}>
                         {name}
                     </ToggleButton>
                 ))}
@@ -143,18 +142,13 @@ export function Indirect({ store }: { store: (typed: string, unit: Unit) => void
                     {way.picture}
                 </Box>
                 {way.asks.map((label, i) => (
-                    <TextField
+                    <TypedField
                         key={label}
                         label={label}
                         value={sizes[i] ?? ''}
-                        onChange={(event) =>
-                            setSizes(
-                                way.asks.map((_, k) => (k === i ? event.target.value : (sizes[k] ?? ''))),
-                            )
+                        typed={(text) =>
+                            setSizes(way.asks.map((_, k) => (k === i ? text : (sizes[k] ?? ''))))
                         }
-                        slotProps={{
-                            htmlInput: { autoComplete: 'off', style: { fontFamily: mono, fontSize: 20 } },
-                        }}
                         sx={{ flex: '1 1 150px' }}
                     />
                 ))}

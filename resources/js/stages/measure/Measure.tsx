@@ -11,23 +11,17 @@ import type { GaugeReading, Surface, SurfaceAnswer } from '../../api/types';
 import { readNumber } from '../../entry/number';
 import { NumberPad } from '../../entry/NumberPad';
 import { useJob } from '../../job/JobContext';
-import { DrawingView } from '../../pictures/DrawingView';
-import { Framed } from '../../pictures/Framed';
-import { Notes } from '../../shell/Notes';
-import { Why } from '../../shell/Why';
 import { useKey } from '../../shell/keys';
-import { Budget } from './Budget';
 import { FoundCard } from './FoundCard';
-import { CoolingDown } from './CoolingDown';
 import { WrongNumber } from '../size/WrongNumber';
 import { GaugeLine } from './GaugeLine';
 import { Indirect } from './Indirect';
-import { Meant } from './Meant';
 import { ReadingsGrid, type GridHandle } from './ReadingsGrid';
 import { Slips } from './Slips';
 import { TableDialog } from './TableDialog';
 import { SERIAL } from './useSerial';
 import { useSurface } from './useSurface';
+import { Pictures } from './FoundPictures';
 
 /** Readings in, found size out. */
 export function Measure() {
@@ -49,7 +43,7 @@ export function Measure() {
                 sx={{ flexWrap: 'wrap', mb: 1.25 }}
             >
                 {all.map((s) => (
-                    <ToggleButton key={s.id} value={s.id} sx={{ textTransform: 'none', fontSize: 15 }}>
+                    <ToggleButton key={s.id} value={s.id}>
                         {s.name}
                     </ToggleButton>
                 ))}
@@ -228,45 +222,4 @@ function temperature(text: string): number | null {
 function warmSays(text: string): string | null {
     const read = readNumber(text);
     return 'refused' in read ? `${read.refused} Until then the shop’s counts.` : read.says;
-}
-
-function Pictures({ answer, partId }: { answer: SurfaceAnswer; partId: string }) {
-    if (answer.found === null) {
-        return null;
-    }
-    const notes = answer.notes.filter((note) => note.code !== 'improve');
-    return (
-        <Box
-            sx={{
-                display: 'grid',
-                gap: 1.25,
-                mt: 1.25,
-                gridTemplateColumns: { xs: '1fr', sm: answer.round ? '300px 1fr' : '1fr' },
-                alignItems: 'start',
-            }}
-        >
-            {answer.round && (
-                <Framed>
-                    <DrawingView drawing={answer.round} />
-                </Framed>
-            )}
-            <Box sx={{ display: 'grid', gap: 1.25, minWidth: 0 }}>
-                {answer.along && (
-                    <Framed>
-                        <DrawingView drawing={answer.along} />
-                    </Framed>
-                )}
-                {answer.cooling && <CoolingDown cooling={answer.cooling} />}
-                <Framed>
-                    <Typography variant="h3" component="h3" sx={{ mb: 0.75 }}>
-                        What limits this reading
-                    </Typography>
-                    <Budget lines={answer.found.budget} />
-                    <Why steps={answer.found.working} label="Why this size and this ±" />
-                </Framed>
-                <Meant answer={answer} partId={partId} />
-                <Notes notes={notes} />
-            </Box>
-        </Box>
-    );
 }

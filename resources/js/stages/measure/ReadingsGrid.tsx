@@ -5,7 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { memo, useEffect, useImperativeHandle, useState, type Ref } from 'react';
+import { useEffect, useImperativeHandle, useState, type Ref } from 'react';
 import { newId } from '../../api/client';
 import type { Surface, Unit } from '../../api/types';
 import { useKept } from '../../entry/useKept';
@@ -15,6 +15,7 @@ import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
 import { CellInput } from './CellInput';
 import { SpotReadings } from './SpotReadings';
+import { Cell } from './ReadingCell';
 
 interface Spot {
     station: string;
@@ -234,69 +235,3 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
         </>
     );
 }
-
-/** A cell that is not being filled: drawn anew only when what stands in it changes. */
-const Cell = memo(function Cell({
-    label,
-    station,
-    angle,
-    count,
-    value,
-    refused,
-    choose,
-}: {
-    label: string;
-    station: string;
-    angle: string;
-    /** How often it was read there. */
-    count: number;
-    value: string;
-    refused: boolean;
-    choose: (station: string, angle: string) => void;
-}) {
-    return (
-        <TableCell sx={{ p: 0 }}>
-            <Box
-                component="button"
-                type="button"
-                onClick={() => choose(station, angle)}
-                onFocus={(event: React.FocusEvent) =>
-                    event.currentTarget.matches(':focus-visible') && choose(station, angle)
-                }
-                aria-label={`${label}: ${value === '' ? 'empty' : value}`}
-                sx={{
-                    all: 'unset',
-                    boxSizing: 'border-box',
-                    width: 1,
-                    minHeight: 46,
-                    px: 1.5,
-                    py: 1,
-                    cursor: 'text',
-                    display: 'block',
-                }}
-            >
-                {value === '' ? (
-                    <Typography component="span" color="textSecondary" aria-hidden>
-                        · · · ·
-                    </Typography>
-                ) : (
-                    <Typography
-                        variant="size"
-                        sx={{
-                            fontWeight: 450,
-                            color: refused ? 'error.main' : 'inherit',
-                        }}
-                    >
-                        {value}
-                    </Typography>
-                )}
-                {count > 1 && (
-                    <Typography component="span" variant="body2" color="textSecondary">
-                        {' '}
-                        ×{count}
-                    </Typography>
-                )}
-            </Box>
-        </TableCell>
-    );
-});

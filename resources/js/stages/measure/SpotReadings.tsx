@@ -1,3 +1,4 @@
+import { LinkButton } from '../../shell/LinkButton';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -41,27 +42,25 @@ export function SpotReadings({ readings, spot }: { readings: Reading[]; spot: st
                         </Typography>
                         <Worn reading={reading} />
                         {reading.set_aside === null ? (
-                            <Button
+                            <LinkButton
                                 size="small"
-                                color="inherit"
-                                sx={{ px: 1, textDecoration: 'underline' }}
+
                                 onClick={() => setAsking(reading.id)}
                             >
                                 Set aside
-                            </Button>
+                            </LinkButton>
                         ) : (
                             <>
                                 <Typography variant="body2" color="textSecondary">
                                     {reading.set_aside}
                                 </Typography>
-                                <Button
+                                <LinkButton
                                     size="small"
-                                    color="inherit"
-                                    sx={{ px: 1, textDecoration: 'underline' }}
+
                                     onClick={() => void save('readings', reading.id, { set_aside: null })}
                                 >
                                     Take it back
-                                </Button>
+                                </LinkButton>
                             </>
                         )}
                     </Box>
@@ -108,14 +107,14 @@ function Worn({ reading }: { reading: Reading }) {
     const names = Object.keys(WORN);
     const next = names[(names.indexOf(now) + 1) % names.length] ?? 'not said';
     return (
-        <Button
+        <LinkButton
             size="small"
-            color="inherit"
+
             aria-label={`Wear at this spot: ${now}. Change to ${next}`}
-            sx={{ px: 1, textDecoration: 'underline' }}
+
             onClick={() => void save('readings', reading.id, { worn: WORN[next] ?? null })}
         >
             Wear at this spot: {now}
-        </Button>
+        </LinkButton>
     );
 }

@@ -41,11 +41,13 @@ export function Plan() {
                             py: 1.1,
                         }}
                     >
-                        <Typography variant="size" color="make" sx={{ fontSize: 24 }}>
+                        <Typography variant="midSize" component="span" color="make">
                             {i + 1}
                         </Typography>
                         <Box>
-                            <Typography sx={{ fontSize: 18, fontWeight: 600 }}>{say(step.do)}</Typography>
+                            <Typography variant="said" sx={{ fontWeight: 600 }}>
+                                {say(step.do)}
+                            </Typography>
                             <Typography variant="body2" color="textSecondary">
                                 {step.why}
                             </Typography>

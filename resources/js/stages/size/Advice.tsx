@@ -64,11 +64,7 @@ export function Advice({ joint, advice }: { joint: Joint; advice: FitAdvice }) {
                                 sx={{ flexWrap: 'wrap' }}
                             >
                                 {question.choices.map((choice) => (
-                                    <ToggleButton
-                                        key={choice.code}
-                                        value={choice.code}
-                                        sx={{ textTransform: 'none', fontSize: 15 }}
-                                    >
+                                    <ToggleButton key={choice.code} value={choice.code}>
                                         {choice.says}
                                     </ToggleButton>
                                 ))}
@@ -77,7 +73,7 @@ export function Advice({ joint, advice }: { joint: Joint; advice: FitAdvice }) {
                     ))}
                     {advice.purpose && (
                         <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 1.25 }} role="status">
-                            <Typography sx={{ fontSize: 20, fontWeight: 700 }}>
+                            <Typography variant="outcome">
                                 {advice.purpose.name}: {advice.purpose.says}
                             </Typography>
                             {advice.why.map((why) => (

@@ -45,7 +45,7 @@ export function BearingSeat({ joint, seat }: { joint: Joint; seat: Seat | null }
                 onChange={(_, value: Facts[K] | null) => value !== null && void store({ [field]: value })}
             >
                 {choices.map(([code, says]) => (
-                    <ToggleButton key={code} value={code} sx={{ textTransform: 'none' }}>
+                    <ToggleButton key={code} value={code}>
                         {says}
                     </ToggleButton>
                 ))}
@@ -96,7 +96,7 @@ export function BearingSeat({ joint, seat }: { joint: Joint; seat: Seat | null }
             </Box>
             {seat && (
                 <Box sx={{ mt: 1.25 }}>
-                    <Typography sx={{ fontSize: 20, fontWeight: 700 }}>
+                    <Typography variant="outcome">
                         {seat.bearing}: shaft {seat.shaft_class}, housing {seat.housing_class}
                     </Typography>
                     <Typography>

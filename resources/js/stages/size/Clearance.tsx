@@ -1,3 +1,4 @@
+import { Blocked } from '../../shell/Blocked';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -51,11 +52,7 @@ export function Clearance({ clearance, answer }: { clearance: ClearanceFacts; an
                 <TextFact label="Will it clear?" value={clearance.name} store={(name) => store({ name })} />
                 <RemoveButton name={clearance.name} remove={() => save('clearances', clearance.id, null)} />
             </Box>
-            {answer.blocked && (
-                <Typography sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5, fontSize: 18, mb: 1 }}>
-                    {say(answer.blocked)}
-                </Typography>
-            )}
+            {answer.blocked && <Blocked>{say(answer.blocked)}</Blocked>}
             {answer.room && (
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
                     <Typography>least room</Typography>
@@ -73,7 +70,7 @@ export function Clearance({ clearance, answer }: { clearance: ClearanceFacts; an
             {answer.ways.length > 0 && (
                 <Box component="section" aria-label="What would make room" sx={{ my: 1 }}>
                     {answer.ways.map((way, i) => (
-                        <Typography key={i} sx={{ fontSize: 18, fontWeight: i === 0 ? 650 : 400 }}>
+                        <Typography key={i} variant="said" sx={{ fontWeight: i === 0 ? 650 : 400 }}>
                             {say(way)}
                         </Typography>
                     ))}

@@ -39,7 +39,7 @@ export function FromFaces({
     const named = (id: string) => drawing.taps.find((tap) => tap.id === id)?.name ?? '';
     return (
         <Box component="section" aria-label="From faces" sx={{ mb: 1.5 }}>
-            <Typography sx={{ fontSize: 18, mb: 0.5 }} role="status">
+            <Typography variant="said" sx={{ mb: 0.5 }} role="status">
                 {loop?.missing ?? (loop ? `It closes: ${loop.name}.` : ' ')}
             </Typography>
             <Framed pad={0.25}>
@@ -87,8 +87,7 @@ export function FromFaces({
                                             borderRadius: 0.25,
                                             bgcolor: 'overlap.main',
                                             color: 'background.paper',
-                                            fontWeight: 700,
-                                            fontSize: 15,
+                                            typography: 'label',
                                         }}
                                     >
                                         {place + 1}

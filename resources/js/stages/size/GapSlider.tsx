@@ -60,7 +60,7 @@ export function GapSlider({ answer }: { answer: HotAndCold }) {
             <Box>
                 {slider('Outer part at', outer, setOuter, -20, 300)}
                 {slider('Inner part at', inner, setInner, -196, 120)}
-                <Typography role="status" sx={{ fontSize: 20, fontWeight: 700, minHeight: 30 }}>
+                <Typography role="status" variant="outcome" sx={{ minHeight: 30 }}>
                     {gap.data && say(gap.data.says)}
                 </Typography>
             </Box>

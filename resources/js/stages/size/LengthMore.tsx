@@ -1,5 +1,5 @@
+import { LinkButton } from '../../shell/LinkButton';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useCatalogue } from '../../api/queries';
@@ -112,9 +112,7 @@ export function LengthMore({
                     ))}
                 </TextField>
             )}
-            <Button color="inherit" onClick={() => void remove()} sx={{ textDecoration: 'underline' }}>
-                Take out
-            </Button>
+            <LinkButton onClick={() => void remove()}>Take out</LinkButton>
         </Box>
     );
 }

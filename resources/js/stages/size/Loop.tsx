@@ -1,3 +1,4 @@
+import { Blocked } from '../../shell/Blocked';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -62,12 +63,8 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                         next !== null && void store({ plane: next === 'plane' })
                     }
                 >
-                    <ToggleButton value="line" sx={{ textTransform: 'none' }}>
-                        along one line
-                    </ToggleButton>
-                    <ToggleButton value="plane" sx={{ textTransform: 'none' }}>
-                        two directions at once
-                    </ToggleButton>
+                    <ToggleButton value="line">along one line</ToggleButton>
+                    <ToggleButton value="plane">two directions at once</ToggleButton>
                 </ToggleButtonGroup>
                 {!loop.plane && sections && sections.taps.length > 0 && (
                     <Button
@@ -89,11 +86,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                     What if&nbsp;<b>W</b>
                 </Button>
             </Box>
-            {answer.blocked && (
-                <Typography sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5, fontSize: 18, mb: 1 }}>
-                    {say(answer.blocked)}
-                </Typography>
-            )}
+            {answer.blocked && <Blocked>{say(answer.blocked)}</Blocked>}
             {tapping && sections && (
                 <FromFaces
                     drawing={sections}
@@ -109,7 +102,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
             )}
             {old?.solved && <Ghost was={old.solved} now={answer.solved} />}
             {answer.solved && (
-                <Typography variant="size" component="p" color="make" sx={{ fontSize: 26, fontWeight: 700 }}>
+                <Typography variant="midSize" color="make">
                     {say(answer.solved)}
                 </Typography>
             )}
@@ -127,17 +120,17 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                     </Typography>
                 </Box>
             )}
-            {answer.shared && <Typography sx={{ fontSize: 17 }}>{say(answer.shared)}</Typography>}
+            {answer.shared && <Typography variant="said">{say(answer.shared)}</Typography>}
             {answer.in_use && (
                 <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', my: 0.5 }}>
-                    <Typography sx={{ fontSize: 17 }}>{say(answer.in_use.says)}</Typography>
+                    <Typography variant="said">{say(answer.in_use.says)}</Typography>
                     <Verdict kind={answer.in_use.sure.kind}>{answer.in_use.sure.says}</Verdict>
                     {answer.in_use.unknown !== null && (
                         <Typography variant="body2">{answer.in_use.unknown}</Typography>
                     )}
                 </Box>
             )}
-            {answer.shims && <Typography sx={{ fontSize: 18 }}>{say(answer.shims)}</Typography>}
+            {answer.shims && <Typography variant="said">{say(answer.shims)}</Typography>}
             {answer.pile && (
                 <Box sx={{ maxWidth: 560 }}>
                     <DrawingView drawing={answer.pile} />
@@ -167,7 +160,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                                 py: 0.5,
                             }}
                         >
-                            <Typography sx={{ flex: '1 1 320px', maxWidth: 640, fontSize: 17 }}>
+                            <Typography variant="said" sx={{ flex: '1 1 320px', maxWidth: 640 }}>
                                 {say(remedy.do)}
                             </Typography>
                             <Verdict kind={remedy.enough ? 'good' : 'usable'}>{remedy.sure.says}</Verdict>

@@ -1,3 +1,4 @@
+import { LinkButton } from '../../shell/LinkButton';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -84,8 +85,7 @@ export function LoopRow({ loop, length, row, at, store }: RowProps) {
                 <Typography variant="body2" color="textSecondary" sx={{ width: 44 }}>
                     {row?.share == null ? '' : `${Math.round(row.share * 100)} %`}
                 </Typography>
-                <Button
-                    color="inherit"
+                <LinkButton
                     disabled={
                         whatIf.on ||
                         (length.surface === null
@@ -94,10 +94,9 @@ export function LoopRow({ loop, length, row, at, store }: RowProps) {
                     }
                     aria-label={`${length.name} was wrong`}
                     onClick={() => setWrong(true)}
-                    sx={{ textDecoration: 'underline', px: 0.5 }}
                 >
                     Wrong?
-                </Button>
+                </LinkButton>
                 <Button
                     color="inherit"
                     aria-expanded={more}

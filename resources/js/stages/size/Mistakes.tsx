@@ -38,7 +38,7 @@ function Mistake({ mistake }: { mistake: MistakeAnswer }) {
             <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
                 <Typography variant="h1">{mistake.name}</Typography>
                 {mistake.was && (
-                    <Box component="s" sx={{ color: 'text.secondary', fontSize: 22 }}>
+                    <Box component="s" sx={{ color: 'text.secondary', typography: 'outcome' }}>
                         {say(mistake.was)}
                     </Box>
                 )}
@@ -54,9 +54,7 @@ function Mistake({ mistake }: { mistake: MistakeAnswer }) {
             {first && (
                 <Box sx={{ my: 1.25 }}>
                     <Framed strong>
-                        <Typography sx={{ fontSize: 22, fontWeight: 700, lineHeight: 1.3 }}>
-                            {say(first.do)}
-                        </Typography>
+                        <Typography variant="outcome">{say(first.do)}</Typography>
                         <Way way={first} />
                     </Framed>
                 </Box>
@@ -73,7 +71,7 @@ function Mistake({ mistake }: { mistake: MistakeAnswer }) {
                     <Typography sx={{ fontWeight: 650 }}>Or</Typography>
                     {others.map((way, i) => (
                         <Box key={i} sx={{ borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
-                            <Typography sx={{ fontSize: 17 }}>{say(way.do)}</Typography>
+                            <Typography variant="said">{say(way.do)}</Typography>
                             <Way way={way} />
                         </Box>
                     ))}

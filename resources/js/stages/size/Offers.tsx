@@ -64,7 +64,7 @@ export function Offers({ joint, answer }: { joint: Joint; answer: JointAnswer })
                         </Typography>
                         {offer.chosen && <Verdict kind="good">chosen</Verdict>}
                     </Box>
-                    <Typography variant="size" component="p" sx={{ fontSize: 17 }}>
+                    <Typography variant="smallSize" component="p">
                         {say(offer.range)}
                     </Typography>
                     <Typography variant="body2" color={offer.possible ? 'make' : 'overlap'}>

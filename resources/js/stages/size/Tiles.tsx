@@ -29,7 +29,7 @@ export function Tiles({ tiles }: { tiles: TileList }) {
                     <Typography variant="body2" color="textSecondary">
                         {tile.label}
                     </Typography>
-                    <Typography variant="size" component="p" sx={{ fontSize: 17 }}>
+                    <Typography variant="smallSize" component="p">
                         {say(tile.value)}
                     </Typography>
                     <Typography variant="body2" sx={{ color: TONE[tile.tone] }}>

@@ -75,7 +75,7 @@ function Way({ way, take }: { way: JointWay; take: () => void }) {
                 )}
             </Box>
             {way.makes && (
-                <Typography variant="size" color="make" sx={{ fontSize: 18, fontWeight: 700 }}>
+                <Typography variant="smallSize" color="make">
                     {say(way.makes)}
                 </Typography>
             )}

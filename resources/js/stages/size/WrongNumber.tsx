@@ -1,3 +1,4 @@
+import { TypedField } from '../../entry/TypedField';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -12,7 +13,6 @@ import type { Say } from '../../api/types';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
-import { mono } from '../../theme/theme';
 
 const CAUSES: [string, string][] = [
     ['wrong face', 'taken from the wrong face'],
@@ -46,7 +46,6 @@ export function WrongNumber({
     const [refused, setRefused] = useState<string | null>(null);
     const measured = 'surface' in about;
     const understood = useUnderstood(text, typing, false, measured);
-    const complaint = refused ?? understood?.refused ?? null;
     const send = () => {
         if (text.trim() === '' && !measured) {
             setRefused('What is the right size?');
@@ -81,17 +80,14 @@ export function WrongNumber({
                         ? 'Its readings are set aside with the reason. Type the right one here, or leave it empty and measure it anew.'
                         : 'The old number is kept with the reason.'}
                 </Typography>
-                <TextField
+                <TypedField
                     autoFocus
                     label="It is"
                     value={text}
-                    error={complaint !== null}
-                    helperText={complaint ?? understood?.shown?.both ?? ' '}
-                    slotProps={{
-                        htmlInput: { autoComplete: 'off', style: { fontFamily: mono, fontSize: 24 } },
-                    }}
-                    onChange={(event) => {
-                        setText(event.target.value);
+                    understood={understood}
+                    refused={refused}
+                    typed={(typed) => {
+                        setText(typed);
                         setRefused(null);
                     }}
                     onKeyDown={(event) => {

@@ -2,17 +2,15 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useCatalogue } from '../../api/queries';
 import type { Part, PartAnswer } from '../../api/types';
 import { NumberFact } from '../../entry/NumberFact';
 import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
 import { Notes } from '../../shell/Notes';
 import { MaterialChoice } from './MaterialChoice';
+import { Tests } from './MetalTests';
 
 type Scale = NonNullable<Part['hardness']>['scale'];
 const SCALES: Scale[] = ['HRC', 'HB', 'HV'];
@@ -120,105 +118,5 @@ function HardnessFacts({ part, answer }: { part: Part; answer: PartAnswer }) {
                 </Typography>
             )}
         </>
-    );
-}
-
-function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
-    const { save } = useJob();
-    const catalogue = useCatalogue();
-    const show = (test: string, outcome: string | null) => {
-        const tests = Object.fromEntries(Object.entries(part.tests).filter(([code]) => code !== test));
-        void save('parts', part.id, { tests: outcome === null ? tests : { ...tests, [test]: outcome } });
-    };
-    return (
-        <Box sx={{ mt: 2 }}>
-            {answer.likely.length > 0 && (
-                <Box role="status" sx={{ mb: 1.5 }}>
-                    {answer.likely.map((group) => (
-                        <Box
-                            key={group.code}
-                            sx={{
-                                display: 'grid',
-                                gridTemplateColumns: { xs: '1fr 80px', sm: '230px 1fr 90px auto' },
-                                gap: 1.25,
-                                alignItems: 'center',
-                                minHeight: 44,
-                            }}
-                        >
-                            <Typography sx={{ fontWeight: group.confidence === 'likely' ? 700 : 400 }}>
-                                {group.says}
-                            </Typography>
-                            <Box
-                                sx={{
-                                    height: 14,
-                                    border: 1,
-                                    borderColor: 'strong.main',
-                                    gridColumn: { xs: '1 / -1', sm: 'auto' },
-                                }}
-                            >
-                                <Box
-                                    sx={{ width: `${group.share * 100}%`, height: 1, bgcolor: 'found.main' }}
-                                />
-                            </Box>
-                            <Typography variant="body2">{group.confidence}</Typography>
-                            <Button
-                                variant="outlined"
-                                color="inherit"
-                                disabled={part.material === group.material}
-                                aria-label={`Take it as this: ${group.says}`}
-                                onClick={() => void save('parts', part.id, { material: group.material })}
-                            >
-                                Take it as this
-                            </Button>
-                        </Box>
-                    ))}
-                </Box>
-            )}
-            <Box sx={{ display: 'grid', gap: 1.25 }}>
-                {catalogue.data?.metal_tests.map((test) => (
-                    <Box
-                        key={test.code}
-                        sx={{
-                            display: 'grid',
-                            gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' },
-                            gap: 1,
-                            alignItems: 'center',
-                        }}
-                    >
-                        <Box>
-                            <Typography sx={{ fontWeight: 650 }}>{test.name}</Typography>
-                            <Typography variant="body2" color="textSecondary">
-                                {test.how}
-                            </Typography>
-                        </Box>
-                        <ToggleButtonGroup
-                            exclusive
-                            value={part.tests[test.code] ?? null}
-                            aria-label={test.name}
-                            onChange={(_, outcome: string | null) => show(test.code, outcome)}
-                            sx={{
-                                flexWrap: 'wrap',
-                                gap: 0.5,
-                                '&& .MuiToggleButton-root': {
-                                    ml: 0,
-                                    borderLeft: 1,
-                                    borderColor: 'strong.main',
-                                },
-                            }}
-                        >
-                            {test.outcomes.map((outcome) => (
-                                <ToggleButton
-                                    key={outcome.code}
-                                    value={outcome.code}
-                                    sx={{ textTransform: 'none' }}
-                                >
-                                    {outcome.says}
-                                </ToggleButton>
-                            ))}
-                        </ToggleButtonGroup>
-                    </Box>
-                ))}
-            </Box>
-        </Box>
     );
 }

@@ -6,13 +6,11 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useCatalogue } from '../../api/queries';
 import type { Part, Surface } from '../../api/types';
-import { LengthField } from '../../entry/LengthField';
 import { NumberFact } from '../../entry/NumberFact';
 import { RemoveButton } from '../../entry/RemoveButton';
 import { TextFact } from '../../entry/TextFact';
-import { typedText } from '../../entry/typed';
 import { useJob } from '../../job/JobContext';
-import { useSettings } from '../../shell/settings';
+import { SizeFact } from './SizeFact';
 
 const ROLES: NonNullable<Surface['role']>[] = ['locates', 'carries', 'seals', 'turns', 'only clears'];
 const CONDITIONS: NonNullable<Surface['condition']>[] = ['unworn', 'worn', 'damaged', 'repaired', 'missing'];
@@ -33,8 +31,6 @@ const FINISHES: NonNullable<Surface['finish']>[] = [
     'honed',
     'drilled',
 ];
-const SIGNED = ['at', 'x', 'y'];
-
 /** Everything about one surface: what it is and does, its state, and the sizes to draw it by until it is measured. */
 export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part }) {
     const { save } = useJob();
@@ -165,28 +161,6 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                 />
             </Box>
         </Box>
-    );
-}
-
-type SizeField = 'size' | 'size2' | 'at' | 'long' | 'x' | 'y' | 'pitch';
-
-/** A size as noted, until it is measured; empty while it is only sketched. */
-function SizeFact({ surface, field, label }: { surface: Surface; field: SizeField; label: string }) {
-    const { save } = useJob();
-    const { typing } = useSettings();
-    return (
-        <LengthField
-            label={label}
-            value={typedText(surface[field], typing)}
-            unit={typing}
-            signed={SIGNED.includes(field)}
-            store={(typed) =>
-                save('surfaces', surface.id, {
-                    [field]: { typed, unit: typing },
-                    source: surface.source ?? 'eyeballed',
-                })
-            }
-        />
     );
 }
 

@@ -36,11 +36,9 @@ export function Survey() {
                     onChange={(_, id: string | null) => id !== null && go(id === 'all' ? null : id)}
                     sx={{ flexWrap: 'wrap' }}
                 >
-                    <ToggleButton value="all" sx={{ textTransform: 'none', fontSize: 15 }}>
-                        All together
-                    </ToggleButton>
+                    <ToggleButton value="all">All together</ToggleButton>
                     {facts.parts.map((p) => (
-                        <ToggleButton key={p.id} value={p.id} sx={{ textTransform: 'none', fontSize: 15 }}>
+                        <ToggleButton key={p.id} value={p.id}>
                             {p.name}
                         </ToggleButton>
                     ))}

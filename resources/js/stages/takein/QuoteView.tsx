@@ -78,7 +78,7 @@ export function QuoteView() {
                     sx={{ mt: 1.5, flexWrap: 'wrap' }}
                 >
                     {VERDICTS.map((verdict) => (
-                        <ToggleButton key={verdict.code} value={verdict.code} sx={{ textTransform: 'none' }}>
+                        <ToggleButton key={verdict.code} value={verdict.code}>
                             {verdict.says}
                             {verdict.code === quote.advised ? ' (advised)' : ''}
                         </ToggleButton>

@@ -29,12 +29,8 @@ export function TakeInStage() {
                 }
                 sx={{ mb: 1.5 }}
             >
-                <ToggleButton value="job" sx={{ textTransform: 'none' }}>
-                    What came in
-                </ToggleButton>
-                <ToggleButton value="quote" sx={{ textTransform: 'none' }}>
-                    Should we take it?
-                </ToggleButton>
+                <ToggleButton value="job">What came in</ToggleButton>
+                <ToggleButton value="quote">Should we take it?</ToggleButton>
             </ToggleButtonGroup>
             {view === 'quote' ? <QuoteView /> : <WhatCameIn />}
         </Box>

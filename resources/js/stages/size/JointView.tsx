@@ -1,0 +1,139 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useCatalogue } from '../../api/queries';
+import type { Joint, JointAnswer } from '../../api/types';
+import { useJob } from '../../job/JobContext';
+import { DrawingView } from '../../pictures/DrawingView';
+import { Framed } from '../../pictures/Framed';
+import { Notes } from '../../shell/Notes';
+import { useSettings } from '../../shell/settings';
+import { Why } from '../../shell/Why';
+import { Advice } from './Advice';
+import { BearingSeat } from './BearingSeat';
+import { ByHand } from './ByHand';
+import { Held } from './Held';
+import { HotAndCold } from './HotAndCold';
+import { Offers } from './Offers';
+import { Running } from './Running';
+import { Slide } from './Slide';
+import { Standards } from './Standards';
+import { Tiles } from './Tiles';
+import { Ways } from './Ways';
+import { WaysOut } from './WaysOut';
+
+export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
+    const { say } = useSettings();
+    return (
+        <>
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1.25, flexWrap: 'wrap' }}>
+                <Typography variant="h1">{joint.name}</Typography>
+                <Box sx={{ flex: '1 1 320px', minWidth: 0, maxWidth: 470 }}>
+                    <PurposeChooser joint={joint} answer={answer} />
+                </Box>
+            </Box>
+            {answer.help?.advice && <Advice joint={joint} advice={answer.help.advice} />}
+            {answer.blocked !== null && (
+                <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5, mb: 1.25 }}>
+                    <Typography variant="said">{say(answer.blocked)}</Typography>
+                    {answer.good_enough !== null && (
+                        <Typography variant="body2">{say(answer.good_enough.why)}</Typography>
+                    )}
+                </Box>
+            )}
+            {answer.picture && (
+                <Box
+                    sx={{
+                        display: 'grid',
+                        gap: 1.25,
+                        gridTemplateColumns: {
+                            xs: '1fr',
+                            sm: answer.ring ? 'minmax(0, 626fr) minmax(0, 198fr)' : '1fr',
+                        },
+                    }}
+                >
+                    <Framed pad={0.25}>
+                        <DrawingView drawing={answer.picture} maxWidth={720} />
+                    </Framed>
+                    {answer.ring && (
+                        <Framed pad={0.25}>
+                            <DrawingView drawing={answer.ring} maxWidth={260} />
+                        </Framed>
+                    )}
+                </Box>
+            )}
+            {answer.slide && <Slide slide={answer.slide} />}
+            {answer.to_table && (
+                <Typography sx={{ mt: 1 }}>
+                    {answer.to_table.fit}, made to the table: {say(answer.to_table.extremes)}; 95 of 100 pairs{' '}
+                    {say(answer.to_table.likely)}. {answer.to_table.pairs && say(answer.to_table.pairs)}
+                </Typography>
+            )}
+            <WaysOut joint={joint} ways={answer.help?.ways_out ?? []} />
+            {answer.purpose.seat && <BearingSeat joint={joint} seat={answer.seat} />}
+            <Offers joint={joint} answer={answer} />
+            {answer.press && <Tiles tiles={answer.press.tiles} />}
+            {(joint.needs_torque_nm !== null ||
+                (joint.held ?? []).length > 0 ||
+                answer.tight ||
+                answer.purpose.fastens) && <Held joint={joint} held={answer.held} />}
+            {answer.thread && (
+                <Box sx={{ mt: 1.25 }}>
+                    <Typography variant="said">{say(answer.thread.says)}</Typography>
+                    <Notes notes={answer.thread.notes} />
+                </Box>
+            )}
+            <Box sx={{ mt: 1 }}>
+                <Notes notes={answer.notes} />
+            </Box>
+            <Ways joint={joint} ways={answer.ways} />
+            {answer.stress && (
+                <Box sx={{ mt: 1.25, maxWidth: 430 }}>
+                    <Framed pad={0.5}>
+                        <DrawingView drawing={answer.stress} />
+                    </Framed>
+                </Box>
+            )}
+            {answer.hot_and_cold && <HotAndCold answer={answer.hot_and_cold} />}
+            {answer.help?.runs && <Running joint={joint} help={answer.help} />}
+            {answer.press_blocked !== null && (
+                <Typography sx={{ mt: 1.25 }} color="textSecondary">
+                    {say(answer.press_blocked)}
+                </Typography>
+            )}
+            <Standards standards={answer.help?.standards ?? []} />
+            <ByHand joint={joint} answer={answer} />
+            <Why steps={answer.working} label="Why these numbers" />
+        </>
+    );
+}
+
+function PurposeChooser({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
+    const { save } = useJob();
+    const catalogue = useCatalogue();
+    const isLength = catalogue.data?.purposes.find((p) => p.code === answer.purpose.code)?.length ?? false;
+    return (
+        <TextField
+            select
+            label="What must it do?"
+            value={joint.purpose}
+            onChange={(event) =>
+                void save('joints', joint.id, {
+                    purpose: event.target.value,
+                    school: null,
+                    least: null,
+                    most: null,
+                })
+            }
+        >
+            {(catalogue.data?.purposes ?? [])
+                .filter((purpose) => purpose.length === isLength)
+                .map((purpose) => (
+                    <MenuItem key={purpose.code} value={purpose.code}>
+                        {purpose.name}: {purpose.says}
+                    </MenuItem>
+                ))}
+        </TextField>
+    );
+}
