@@ -85,7 +85,7 @@ final readonly class Purpose implements \JsonSerializable
                 seat: Seat::tryFrom($r['seat'] ?? ''),
                 stays: $r['stays'] ?? false,
                 fastens: $r['fastens'] ?? false,
-            bonds: $r['bonds'] ?? false,
+                bonds: $r['bonds'] ?? false,
                 iso: $r['iso'],
                 inch: $r['inch'],
                 inchAlso: $r['inch_also'] ?? [],

@@ -12,7 +12,6 @@ use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Fit\FitAdvice;
 use Oldpart\Core\Fit\PlainBearing;
-use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Fit\StandardSize;
 use Oldpart\Core\Measure\FoundSize;

@@ -448,6 +448,36 @@ final class LoopsTest extends TestCase
         );
     }
 
+    /**
+     * What was typed in inches is answered in inches: 2.0 less 1.5 is 0.1 too wide for a wish of 0.4; to 1.6 with what was typed of it
+     * else. Held closer, its limits are written to four places and never wider than was worked out.
+     */
+    public function test_a_remedy_is_typed_in_the_unit_of_the_length(): void
+    {
+        $in = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'in'];
+        $answer = self::loop(
+            SampleJob::measured(),
+            [
+                self::length('Frame', true, ['size' => $in('2.0'), 'origin' => 'there', 'spread' => 'measured']),
+                self::length('Spacer', false, ['size' => $in('1.5'), 'plus' => $in('0.02'), 'minus' => $in('0.02')]),
+            ],
+            '9.66',
+            '10.66',
+        );
+        $typed = [];
+        foreach ($answer['remedies'] as $remedy) {
+            foreach ($remedy['changes'] as $change) {
+                $row = array_column($change['fact']['lengths'], null, 'name')['Spacer'];
+                $typed[] = [$row['size']['typed'], $row['size']['unit'], $row['plus']['typed']];
+            }
+        }
+        self::assertContains(['1.6000', 'in', '0.02'], $typed, 'aimed at the middle, its limits as they were');
+        foreach ($typed as [$size, , $plus]) {
+            self::assertEqualsWithDelta(1.6, (float) $size, 0.0001);
+            self::assertLessThanOrEqual(0.02, (float) $plus);
+        }
+    }
+
     /** 3 and 4 at right angles are 5 at 53.1°; each with its way, one without is asked for. */
     public function test_two_directions_at_once(): void
     {

@@ -49,6 +49,15 @@ final class PlainBearingTest extends TestCase
         }
     }
 
+    /** 0.8 to 1.5 times its diameter is advised (common practice); both ends belong to it. */
+    public function test_lengths_that_are_advised(): void
+    {
+        foreach ([[16.0, true], [15.9, false], [30.0, true], [30.1, false]] as [$long, $good]) {
+            $codes = self::codes(PlainBearing::of(20, $long, 1, 1, 'nylon'));
+            self::assertSame($good, ! in_array('bearing-length', $codes, true), (string) $long);
+        }
+    }
+
     public function test_length_and_what_is_not_known(): void
     {
         self::assertContains('bearing-length', self::codes(PlainBearing::of(20, 10, 1, 1, 'nylon')));

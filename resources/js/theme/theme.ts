@@ -32,6 +32,7 @@ declare module '@mui/material/styles' {
         said: React.CSSProperties;
         outcome: React.CSSProperties;
         label: React.CSSProperties;
+        stop: React.CSSProperties;
         aside: React.CSSProperties;
         formula: React.CSSProperties;
     }
@@ -44,6 +45,7 @@ declare module '@mui/material/styles' {
         said?: React.CSSProperties;
         outcome?: React.CSSProperties;
         label?: React.CSSProperties;
+        stop?: React.CSSProperties;
         aside?: React.CSSProperties;
         formula?: React.CSSProperties;
     }
@@ -59,6 +61,7 @@ declare module '@mui/material/Typography' {
         said: true;
         outcome: true;
         label: true;
+        stop: true;
         aside: true;
         formula: true;
     }
@@ -119,6 +122,7 @@ export const theme = createTheme({
         body2: { fontSize: 14.5, lineHeight: 1.35 },
         button: { textTransform: 'none', fontWeight: 650, fontSize: 16 },
         // Words: a thing's name, a sentence that counts, what came out.
+        stop: { fontSize: 25, fontWeight: 700, lineHeight: 1.2 },
         aside: { fontSize: 13, fontWeight: 400, lineHeight: 1.35 },
         formula: { fontFamily: mono, fontSize: 13.5 },
         label: { fontSize: 15, fontWeight: 550, lineHeight: 1.25 },
@@ -197,6 +201,7 @@ export const theme = createTheme({
                     hugeSize: 'p',
                     said: 'p',
                     outcome: 'p',
+                    stop: 'p',
                     label: 'p',
                 },
             },

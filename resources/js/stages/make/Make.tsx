@@ -95,7 +95,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                         </>
                     ) : (
                         <Typography
-                            variant="midSize"
+                            variant="stop"
                             sx={{
                                 my: 0.5,
                                 color:

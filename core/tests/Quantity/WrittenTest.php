@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Quantity;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Quantity\Figure;
+use Oldpart\Core\Quantity\Length;
+use Oldpart\Core\Quantity\LengthReader;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\ReadingReader;
+use Oldpart\Core\Quantity\TypedLength;
+use Oldpart\Core\Quantity\Understood;
+use Oldpart\Core\Quantity\Unit;
+use PHPUnit\Framework\TestCase;
+
+/** How sizes are written back and read: worked by hand from 1 in = 25.4 mm. */
+final class WrittenTest extends TestCase
+{
+    /** 0.0999 mm is 3.93 thou; a whole millimetre is not said in thou. */
+    public function test_a_small_length_is_said_in_the_small_units_too(): void
+    {
+        self::assertSame('99.9 µm', Understood::of('0.0999', Unit::Millimetre)->fine()->mm ?? '');
+        self::assertNull(Understood::of('0.1', Unit::Millimetre)->fine());
+        self::assertNull(Understood::of('-0.2', Unit::Millimetre, signed: true)->fine(), 'by its size, not its sign');
+        self::assertSame('1.0000', Understood::of('25.4 mm', Unit::Inch)->shown()->in);
+    }
+
+    /** A difference is rounded so that what it promises holds: 0.25445 mm is 0.010018 in. */
+    public function test_least_and_most(): void
+    {
+        self::assertSame(['0.0101 in', '0.255 mm'], self::pair(LengthWriter::atLeast(0.25445)));
+        self::assertSame(['0.0100 in', '0.254 mm'], self::pair(LengthWriter::atMost(0.25445)));
+        self::assertSame(['0.0100 in', '0.254 mm'], self::pair(LengthWriter::atLeast(0.254)), 'what is exact stays');
+        self::assertSame(['0.0100 in', '0.254 mm'], self::pair(LengthWriter::atMost(0.254)));
+        self::assertSame(['1.01 in', '26 mm'], self::pair(LengthWriter::about(25.5)));
+        self::assertSame(['1.00 in', '26 mm'], self::pair(LengthWriter::about(25.4)));
+    }
+
+    /** @return array{string, string} */
+    private static function pair(\Oldpart\Core\Advice\Say $say): array
+    {
+        return [$say->in, $say->mm];
+    }
+
+    /** A thousand newtons is a kilonewton; less is said in newtons. */
+    public function test_forces(): void
+    {
+        self::assertSame(['1.0 kN', '1.0 kN'], [Figure::forceAtLeast(1000.0), Figure::forceUpTo(1000.0)]);
+        self::assertSame(['999 N', '999 N'], [Figure::forceAtLeast(999.0), Figure::forceUpTo(999.0)]);
+        self::assertSame(['1.0 kN', '1.1 kN'], [Figure::forceAtLeast(1049.0), Figure::forceUpTo(1049.0)]);
+    }
+
+    /** Millimetres are millimetres by any of their names. */
+    public function test_units_by_name(): void
+    {
+        foreach (['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'] as $unit) {
+            self::assertEqualsWithDelta(12.5, LengthReader::read("12.5 {$unit}", Unit::Inch)->length->mm, 1e-12);
+        }
+        self::assertEqualsWithDelta(0.0125, LengthReader::read('12.5 microns', Unit::Inch)->length->mm, 1e-12);
+        self::assertSame([1.0], (new TypedLength(Length::mm(2.0), '2', Unit::Millimetre))->weights);
+    }
+
+    /**
+     * How often a size counts in a sum: 2 × 12.5 is two of one size; of two bare numbers the whole one says how often, or the
+     * smaller; a length is never how often, however small.
+     */
+    public function test_how_often_a_size_counts(): void
+    {
+        $weights = static fn (string $text, Unit $unit = Unit::Millimetre): array => ReadingReader::read(
+            $text,
+            $unit,
+        )->weights;
+        self::assertSame([2.0], $weights('2 * 12.5'));
+        self::assertSame([2.0], $weights('12.5 * 2'));
+        self::assertSame([3.0], $weights('3 * 4'), 'the smaller of two whole ones');
+        self::assertSame([4.0], $weights('0.5 mm * 4'), 'a length with its unit is the size');
+        self::assertSame([0.5], $weights('12.7 / 2'));
+        self::assertSame([2.0], $weights('2 * 2'));
+    }
+
+    /** A master of 25 less 25 comes out at nothing; a difference of more than a millimetre is no comparison. */
+    public function test_a_comparison_that_can_t_be(): void
+    {
+        foreach (['0.5 set -0.5', '25 set +1.5'] as $text) {
+            try {
+                ReadingReader::read($text, Unit::Millimetre);
+                self::fail($text);
+            } catch (BadInput $bad) {
+                self::assertSame('comparison', $bad->reason);
+            }
+        }
+        self::assertEqualsWithDelta(25.012, ReadingReader::read('25 set +0.012', Unit::Millimetre)->length->mm, 1e-12);
+    }
+}
