@@ -31,10 +31,14 @@ final class Known
     {
         $all = self::all($job);
         if (! isset($all[$tag])) {
-            Cache::put(
-                self::key($job),
-                array_slice([...$all, $tag => $marks], -self::KEPT, null, true),
-                now()->addHours(self::HOURS),
+            // Where it can't be kept, everything is sent the next time.
+            rescue(
+                static fn () => Cache::put(
+                    self::key($job),
+                    array_slice([...$all, $tag => $marks], -self::KEPT, null, true),
+                    now()->addHours(self::HOURS),
+                ),
+                report: false,
             );
         }
     }
@@ -42,7 +46,7 @@ final class Known
     /** @return array<string, array{facts: Marks, answers: Marks}> */
     private static function all(string $job): array
     {
-        $all = Cache::get(self::key($job));
+        $all = rescue(static fn () => Cache::get(self::key($job)), report: false);
 
         /** @var array<string, array{facts: Marks, answers: Marks}> */
         return is_array($all) ? $all : [];

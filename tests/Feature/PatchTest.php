@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Support\Facades\Cache;
+
 /** To a browser that says which state it knows only what changed is sent; put together it is the whole. */
 final class PatchTest extends FeatureTestCase
 {
@@ -115,6 +117,28 @@ final class PatchTest extends FeatureTestCase
         self::assertArrayHasKey('parts', $this->api('GET', '/api/jobs/job-1', null, 200)['facts']);
         $this->known = "x'\n";
         self::assertArrayNotHasKey('base', $this->api('GET', '/api/jobs/job-1', null, 200));
+    }
+
+    /** A cache that can't be written or read takes nothing away: everything is sent. */
+    public function test_without_a_cache_everything_is_sent(): void
+    {
+        $state = $this->startJob();
+        Cache::swap(new class
+        {
+            public function get(): never
+            {
+                throw new \RuntimeException('no cache');
+            }
+
+            public function put(): never
+            {
+                throw new \RuntimeException('no cache');
+            }
+        });
+        $this->known = $state['tag'];
+        $bore = self::idOf($state, 'surfaces', 'Housing bore');
+        $after = $this->api('PUT', '/api/jobs/job-1/readings/a', $this->change(1, self::reading($bore, '1.25')), 200);
+        self::assertSame('1.25', $after['facts']['readings'][0]['value']['typed']);
     }
 
     public function test_a_preview_says_what_it_understood_and_what_would_change(): void
