@@ -104,9 +104,8 @@ final class JobRecords
             /** @var list<array<string, mixed>> $rows */
             $rows = $array[$list->value];
             foreach ($rows as $place => $row) {
-                $list
-                    ->model()::query()
-                        ->create([...$row, 'job_id' => $job->id, 'place' => $place]);
+                $model = $list->model();
+                $model::query()->create([...$row, 'job_id' => $job->id, 'place' => $place]);
             }
         }
 
