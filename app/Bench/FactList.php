@@ -87,6 +87,7 @@ enum FactList: string
                 'angle_deg' => null,
                 'finish' => null,
                 'rz_um' => null,
+                'demand' => null,
                 'source' => null,
                 'sketch' => null,
             ],

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Evaluate\Making\LoggedCut;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
@@ -204,6 +205,11 @@ final class JobStore
     {
         $facts = $draft->apply($changes)->facts();
         $answers = JobAnswers::of($facts);
+        foreach ($changes as $change) {
+            if ($change->list === FactList::Cuts && $change->fact !== null) {
+                LoggedCut::check($facts, $answers->make, $change->thing);
+            }
+        }
         $steps = $draft->steps($facts);
         $before = $after = [];
         foreach ($steps as ['list' => $list, 'thing' => $thing, 'was' => $was, 'is' => $is]) {

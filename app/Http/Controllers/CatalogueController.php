@@ -60,6 +60,7 @@ final class CatalogueController
                     'angle' => $t->angleLabel(),
                     'counted' => $t->isCounted(),
                     'thread' => $t->isThread(),
+                    'sized' => $t->isSized(),
                     'sizes' => array_map(
                         static fn (string $field, string $label): array => ['field' => $field, 'label' => $label],
                         array_keys($t->sizes()),

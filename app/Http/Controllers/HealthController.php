@@ -19,8 +19,11 @@ final class HealthController
         $wrong = [];
         try {
             DB::select('select count(*) from jobs');
-            $newest = basename(max(glob(database_path('migrations/*.php')) ?: ['']), '.php');
-            if (DB::table('migrations')->where('migration', $newest)->doesntExist()) {
+            $all = array_map(
+                static fn (string $file): string => basename($file, '.php'),
+                glob(database_path('migrations/*.php')) ?: [],
+            );
+            if (array_diff($all, DB::table('migrations')->pluck('migration')->all()) !== []) {
                 $wrong['version'] = 'The shop’s file is of an older version: start with bin/start.';
             }
             DB::beginTransaction();

@@ -63,8 +63,10 @@ final readonly class HandOverAnswer implements \JsonSerializable
             'upper' => $band === null ? null : LengthWriter::upper($band),
             'made' => $made === null ? null : LengthWriter::size($making->log->atTwenty($made)),
             'plus_minus' => $made === null ? null : LengthWriter::plusMinus($making->log->u95()),
-            'verdict' => $making->verdict?->value,
-            'verdict_says' => self::sizeWords($making->verdict),
+            'verdict' => $making->verdict->value ?? ($making->entry->free ? 'free' : null),
+            'verdict_says' => $making->verdict === null && $making->entry->free
+                ? 'free, not measured'
+                : self::sizeWords($making->verdict),
         ];
     }
 

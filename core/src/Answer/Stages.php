@@ -112,7 +112,7 @@ final readonly class Stages
 
     private function nextCut(): NextStep
     {
-        foreach ($this->making as $making) {
+        foreach ($this->asked() as $making) {
             if (! $this->isMade($making)) {
                 $next = $making->next;
                 $says = match (true) {
@@ -251,8 +251,9 @@ final readonly class Stages
 
     private function make(): StageAnswer
     {
-        $all = count($this->making);
-        $made = count(array_filter($this->making, $this->isMade(...)));
+        $asked = $this->asked();
+        $all = count($asked);
+        $made = count(array_filter($asked, $this->isMade(...)));
         $begun = array_filter($this->making, static fn (CutProgress $m): bool => $m->log->last() !== null);
 
         return new StageAnswer(
@@ -265,6 +266,15 @@ final readonly class Stages
             },
             $all - $made,
         );
+    }
+
+    /** @return list<CutProgress> those that have to come out at something */
+    private function asked(): array
+    {
+        return array_values(array_filter(
+            $this->making,
+            static fn (CutProgress $m): bool => ! $m->entry->free && ! ($m->entry->rest && $m->entry->band === null),
+        ));
     }
 
     private function isMade(CutProgress $making): bool

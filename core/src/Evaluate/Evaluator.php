@@ -40,6 +40,8 @@ final class Evaluator
             ...(new MakeCard($facts, $joints))->entries(),
             ...MakeCard::lengths($facts, $lengths, $bands, $withheld),
         ];
+        $entries = MakeCard::agreed($facts, $entries);
+        $entries = [...$entries, ...MakeCard::rest($facts, $entries, $withheld)];
         $making = array_map(static fn (MakeEntry $entry): CutProgress => CutProgress::of($facts, $entry), $entries);
         $loops = array_map(
             static fn (LoopFacts $loop): SolvedLoop|SolvedPlane => $loop->plane

@@ -54,6 +54,8 @@ final readonly class SurfaceFacts implements \JsonSerializable
          */
         public ?string $finish = null,
         public ?float $rzUm = null,
+        /** What is asked of it for itself, where it is cut. */
+        public ?DemandFacts $demand = null,
     ) {
         $this->kind = $type->measuredAs();
     }
@@ -90,6 +92,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
             sketch: ($sketch = $f->object('sketch')) === null ? null : SketchFacts::read($sketch),
             finish: $f->textOrNull('finish'),
             rzUm: $f->numberOrNull('rz_um'),
+            demand: ($demand = $f->object('demand')) === null ? null : DemandFacts::read($demand),
         );
     }
 
@@ -141,6 +144,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
             'angle_deg' => $this->angleDeg,
             'finish' => $this->finish,
             'rz_um' => $this->rzUm,
+            'demand' => $this->demand,
             'source' => $this->source?->value,
             'sketch' => $this->sketch,
         ];

@@ -51,6 +51,12 @@ enum SurfaceType: string
         return ! in_array($this, [self::Angle, self::Face, self::Radius], true);
     }
 
+    /** Its number is its size; other forms are shapes, with more than one. */
+    public function isSized(): bool
+    {
+        return in_array($this, [self::Bore, self::Shaft, self::Length, self::Flat], true);
+    }
+
     /** Forms the outside of a turned part. */
     public function isOutside(): bool
     {

@@ -837,6 +837,8 @@ export interface components {
             goto: components["schemas"]["Goto"];
             made: components["schemas"]["Say"] | null;
             verdict: components["schemas"]["SizeVerdict"];
+            rest: boolean;
+            free: boolean;
         };
         MakingAnswer: {
             key: string;
@@ -1314,6 +1316,7 @@ export interface components {
                 angle: string | null;
                 counted: boolean;
                 thread: boolean;
+                sized: boolean;
                 sizes: {
                     /** @enum {unknown} */
                     field: "size" | "size2" | "at" | "long" | "x" | "y" | "pitch";
@@ -1469,6 +1472,15 @@ export interface components {
             unit: components["schemas"]["unit"];
             mm?: number;
         };
+        /** @description What is asked of a surface that is cut, for itself */
+        demand: {
+            /** @enum {unknown} */
+            kind: "limits" | "not-over" | "not-under" | "free" | "as-it-comes";
+            plus?: components["schemas"]["typed_length"] | null;
+            minus?: components["schemas"]["typed_length"] | null;
+            /** @enum {unknown} */
+            class?: "f" | "m" | "c" | "v" | null;
+        };
         /** @description What a surface is drawn by until its sizes are typed or measured; mm; nobody's reading */
         sketch: {
             size: number | null;
@@ -1583,6 +1595,7 @@ export interface components {
             /** @enum {unknown} */
             finish?: "turned" | "bored" | "reamed" | "ground" | "honed" | "drilled" | null;
             rz_um?: number | null;
+            demand?: components["schemas"]["demand"] | null;
             /** @enum {unknown} */
             source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
             sketch: components["schemas"]["sketch"] | null;
@@ -1930,9 +1943,19 @@ export interface components {
                     /** @enum {unknown} */
                     finish?: "turned" | "bored" | "reamed" | "ground" | "honed" | "drilled" | null;
                     rz_um?: number | null;
+                    demand?: components["schemas"]["demand"] | null;
                     /** @enum {unknown} */
                     source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
                     sketch: components["schemas"]["sketch"] | null;
+                };
+                /** @description What is asked of a surface that is cut, for itself */
+                demand: {
+                    /** @enum {unknown} */
+                    kind: "limits" | "not-over" | "not-under" | "free" | "as-it-comes";
+                    plus?: components["schemas"]["typed_length"] | null;
+                    minus?: components["schemas"]["typed_length"] | null;
+                    /** @enum {unknown} */
+                    class?: "f" | "m" | "c" | "v" | null;
                 };
                 /** @description A reading */
                 reading: {
@@ -2405,7 +2428,8 @@ export interface components {
             upper: components["schemas"]["Say"] | null;
             made: components["schemas"]["Say"] | null;
             plus_minus: components["schemas"]["Say"] | null;
-            verdict: components["schemas"]["SizeVerdict"];
+            /** @enum {unknown} */
+            verdict: "inside" | "cannot-tell" | "above" | "below" | "free" | null;
             verdict_says: string;
         };
         MadeFit: {

@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { type MouseEvent } from 'react';
+import { useState, type MouseEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { LoopAnswer, MakeEntry } from '../api/types';
 import { useJob } from '../job/JobContext';
 import { Ghost } from './Ghost';
+import { LinkButton } from './LinkButton';
 import { Notes } from './Notes';
 import { useSettings } from './settings';
 import { readingKind, sizeKind, Verdict } from './Verdict';
@@ -25,13 +26,72 @@ export function Entries() {
                 Make card
             </Typography>
             <Notes notes={answers.notes} />
-            {answers.make.map((entry) => (
-                <Entry key={entry.key} entry={entry} />
-            ))}
+            {answers.make
+                .filter((entry) => !entry.rest)
+                .map((entry) => (
+                    <Entry key={entry.key} entry={entry} />
+                ))}
             {answers.loops.map((loop) => (
                 <LoopLength key={loop.id} loop={loop} />
             ))}
+            <RestOfPart />
         </>
+    );
+}
+
+/** What no joint and no loop asks for, folded: each with its limits, or what is missing. */
+function RestOfPart() {
+    const { answers, facts } = useJob();
+    const { say } = useSettings();
+    const [open, setOpen] = useState(false);
+    const rest = answers.make.filter((entry) => entry.rest);
+    if (rest.length === 0) {
+        return null;
+    }
+    return (
+        <Box sx={{ borderTop: 1, borderColor: 'divider', py: 1 }}>
+            <LinkButton aria-expanded={open} onClick={() => setOpen(!open)}>
+                The rest of the part ({rest.length})
+            </LinkButton>
+            {open &&
+                rest.map((entry) => (
+                    <ButtonBase
+                        key={entry.key}
+                        component={Link}
+                        to={
+                            entry.band === null
+                                ? `/job/${facts.id}/survey?at=${entry.surface}`
+                                : `/job/${facts.id}/make?at=${entry.key}`
+                        }
+                        sx={{
+                            display: 'block',
+                            width: 1,
+                            textAlign: 'left',
+                            minHeight: 44,
+                            py: 0.5,
+                            '&:hover': { bgcolor: 'action.hover' },
+                        }}
+                    >
+                        <Typography variant="label">{entry.label}</Typography>
+                        {entry.lower !== null && entry.upper !== null && (
+                            <Typography variant="size" component="p" color="make">
+                                {say(entry.lower)} … {say(entry.upper)}
+                            </Typography>
+                        )}
+                        {entry.made !== null && (
+                            <Verdict kind={sizeKind(entry.verdict)}>
+                                {say(entry.made)} {MADE[entry.verdict ?? ''] ?? 'made'}
+                            </Verdict>
+                        )}
+                        {entry.blocked && <Typography variant="body2">{say(entry.blocked)}</Typography>}
+                        {entry.remarks.map((remark, i) => (
+                            <Typography key={i} variant="body2" color="textSecondary">
+                                {say(remark)}
+                            </Typography>
+                        ))}
+                    </ButtonBase>
+                ))}
+        </Box>
     );
 }
 

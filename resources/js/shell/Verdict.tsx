@@ -43,7 +43,7 @@ export function sizeKind(verdict: string | null): Kind {
         ? 'good'
         : verdict === 'cannot-tell'
           ? 'usable'
-          : verdict === null
+          : verdict === null || verdict === 'free'
             ? 'plain'
             : 'bad';
 }

@@ -35,6 +35,10 @@ final readonly class MakeEntry implements \JsonSerializable
         public array $goto,
         public ?Say $made = null,
         public ?string $verdict = null,
+        /** No joint and no loop asks for it: it belongs to the rest of the part. */
+        public bool $rest = false,
+        /** It need not be measured. */
+        public bool $free = false,
     ) {
     }
 
@@ -58,6 +62,27 @@ final readonly class MakeEntry implements \JsonSerializable
             goto: $this->goto,
             made: $made,
             verdict: $verdict,
+            rest: $this->rest,
+            free: $this->free,
+        );
+    }
+
+    /** With other limits, and why. */
+    public function narrowed(?Band $band, ?Say $blocked, Say $remark): self
+    {
+        return new self(
+            surface: $this->surface,
+            phase: $this->phase,
+            label: $this->label,
+            jointId: $this->jointId,
+            band: $band,
+            blocked: $blocked,
+            reading: $this->reading,
+            remarks: $blocked === null ? [...$this->remarks, $remark] : $this->remarks,
+            notes: $this->notes,
+            goto: $band === null ? ['stage' => 'survey', 'surface' => $this->surface->id] : $this->goto,
+            rest: $this->rest,
+            free: $this->free,
         );
     }
 
@@ -103,6 +128,8 @@ final readonly class MakeEntry implements \JsonSerializable
             'goto' => $this->goto,
             'made' => $this->made,
             'verdict' => $this->verdict,
+            'rest' => $this->rest,
+            'free' => $this->free,
         ];
     }
 }

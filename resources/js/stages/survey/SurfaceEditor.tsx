@@ -8,6 +8,7 @@ import { useCatalogue } from '../../api/queries';
 import type { Part, Surface } from '../../api/types';
 import { NumberFact } from '../../entry/NumberFact';
 import { RemoveButton } from '../../entry/RemoveButton';
+import { DemandFact } from './DemandFact';
 import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
 import { SizeFact } from './SizeFact';
@@ -95,6 +96,7 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                     choose={(condition) => void store({ condition })}
                 />
             </Box>
+            {part.origin === 'make' && kind?.sized === true && <DemandFact surface={surface} />}
             <FormControlLabel
                 control={<Checkbox checked={surface.datum} onChange={(_, datum) => void store({ datum })} />}
                 label="Measure and hold from this surface (datum)"

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Making;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\DemandKind;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\GeneralClass;
+use Oldpart\Core\Fit\GeneralTolerance;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/**
+ * What is asked of a surface that is cut for itself: limits of its own, or the general tolerances, which are also taken
+ * where nothing is said. What a joint or a loop asks of it is another demand.
+ */
+final readonly class OwnDemand
+{
+    /** Common practice: the class of a drawing that names none. */
+    private const USUAL = GeneralClass::Medium;
+
+    /**
+     * @param  ?Band  $band  null where no size is said, or none is asked
+     * @param  ?Say  $blocked  what is missing
+     * @param  bool  $free  nobody has to measure it
+     */
+    private function __construct(public ?Band $band, public ?Say $blocked, public Say $says, public bool $free)
+    {
+    }
+
+    public static function of(SurfaceFacts $surface): self
+    {
+        $demand = $surface->demand;
+        $mm = $surface->size?->length->mm;
+        if ($demand?->kind === DemandKind::AsItComes) {
+            return new self(null, null, Say::plain('As it comes.'), true);
+        }
+        if ($mm === null || $mm <= 0) {
+            $missing = Say::plain('No size is said of it yet: type it at Survey, with its limits or free.');
+
+            return new self(null, $missing, Say::plain(''), false);
+        }
+        try {
+            return match ($demand?->kind) {
+                DemandKind::Limits => self::limits(
+                    $mm,
+                    $demand->plus->length->mm ?? 0.0,
+                    $demand->minus->length->mm ?? 0.0,
+                ),
+                DemandKind::NotOver => self::oneSided($mm, false, $demand->class ?? self::USUAL),
+                DemandKind::NotUnder => self::oneSided($mm, true, $demand->class ?? self::USUAL),
+                default => self::free($mm, $demand?->class),
+            };
+        } catch (BadInput $bad) {
+            return new self(null, Say::plain($bad->getMessage()), Say::plain(''), false);
+        }
+    }
+
+    private static function limits(float $mm, float $plus, float $minus): self
+    {
+        if ($plus + $minus <= 0) {
+            return new self(null, Say::plain('Its own limits leave nothing to cut to: say what it may be over or under.'), Say::plain(''), false);
+        }
+
+        return new self(new Band($mm - $minus, $mm + $plus), null, Say::plain('Its own limits.'), false);
+    }
+
+    /** One limit is said; the other is as far off as the general tolerances let it be. */
+    private static function oneSided(float $mm, bool $under, GeneralClass $class): self
+    {
+        $half = GeneralTolerance::half($mm, $class);
+        $says = Say::with($under ? 'Not under {s}; over it by {h} at most' : 'Not over {s}; under it by {h} at most', [
+            's' => LengthWriter::sizeInWords($mm),
+            'h' => LengthWriter::difference($half),
+        ]);
+
+        return new self(
+            $under ? new Band($mm, $mm + $half) : new Band($mm - $half, $mm),
+            null,
+            Say::with('{says}, ISO 2768-1 '.$class->value.'.', ['says' => $says]),
+            false,
+        );
+    }
+
+    private static function free(float $mm, ?GeneralClass $class): self
+    {
+        $half = GeneralTolerance::half($mm, $class ?? self::USUAL);
+        $says = Say::with('Free: ±{h}, ISO 2768-1 '.($class ?? self::USUAL)->value.'{usual}.', [
+            'h' => LengthWriter::difference($half),
+            'usual' => $class === null ? ', as nothing else is said of it' : '',
+        ]);
+
+        return new self(new Band($mm - $half, $mm + $half), null, $says, true);
+    }
+}

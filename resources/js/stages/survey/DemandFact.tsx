@@ -1,0 +1,97 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { Surface } from '../../api/types';
+import { LengthField } from '../../entry/LengthField';
+import { typedText } from '../../entry/typed';
+import { useJob } from '../../job/JobContext';
+import { useSettings } from '../../shell/settings';
+
+type Demand = NonNullable<Surface['demand']>;
+
+const KINDS: Record<Demand['kind'], string> = {
+    limits: 'its size, with limits of its own',
+    'not-over': 'not over its size',
+    'not-under': 'not under its size',
+    free: 'its size, free',
+    'as-it-comes': 'nothing: as it comes',
+};
+
+const CLASSES: [NonNullable<Demand['class']>, string][] = [
+    ['f', 'f, fine'],
+    ['m', 'm, medium'],
+    ['c', 'c, coarse'],
+    ['v', 'v, very coarse'],
+];
+
+/** What is asked of a surface that is made, beside what its joints and loops ask. */
+export function DemandFact({ surface }: { surface: Surface }) {
+    const { save } = useJob();
+    const { typing } = useSettings();
+    const demand = surface.demand ?? null;
+    const store = (part: Partial<Demand>) =>
+        save('surfaces', surface.id, {
+            demand: { kind: 'free', plus: null, minus: null, class: null, ...demand, ...part },
+        });
+    const limit = (which: 'plus' | 'minus', label: string) => (
+        <LengthField
+            small
+            label={label}
+            value={typedText(demand?.[which] ?? null, typing)}
+            unit={typing}
+            store={(typed) => store({ [which]: { typed, unit: typing } })}
+            clear={() => store({ [which]: null })}
+        />
+    );
+    return (
+        <Box
+            component="section"
+            aria-label="What is asked of it"
+            sx={{
+                display: 'grid',
+                gap: 1.5,
+                gridTemplateColumns: { xs: '1fr 1fr', sm: '1.6fr 1fr 1fr' },
+                alignItems: 'start',
+                mt: 1.5,
+            }}
+        >
+            <TextField
+                select
+                label="What is asked of it for itself"
+                value={demand?.kind ?? ''}
+                onChange={(event) =>
+                    event.target.value === ''
+                        ? void save('surfaces', surface.id, { demand: null })
+                        : void store({ kind: event.target.value as Demand['kind'] })
+                }
+            >
+                <MenuItem value="">nothing said: free, ISO 2768-1 m</MenuItem>
+                {Object.entries(KINDS).map(([kind, says]) => (
+                    <MenuItem key={kind} value={kind}>
+                        {says}
+                    </MenuItem>
+                ))}
+            </TextField>
+            {demand?.kind === 'limits' && (
+                <>
+                    {limit('plus', 'Over it by, at most')}
+                    {limit('minus', 'Under it by, at most')}
+                </>
+            )}
+            {demand !== null && ['free', 'not-over', 'not-under'].includes(demand.kind) && (
+                <TextField
+                    select
+                    label="General tolerances"
+                    value={demand.class ?? 'm'}
+                    onChange={(event) => void store({ class: event.target.value as Demand['class'] })}
+                >
+                    {CLASSES.map(([code, name]) => (
+                        <MenuItem key={code} value={code}>
+                            {name}
+                        </MenuItem>
+                    ))}
+                </TextField>
+            )}
+        </Box>
+    );
+}
