@@ -54,6 +54,32 @@ final class SurveyTest extends BrowserTestCase
         $this->sees($machine);
     }
 
+    /** A length that no joint asks for: limits of its own at Survey, its number on the card, cut, and in the record. */
+    public function test_what_nobody_fits_is_asked_for_itself(): void
+    {
+        $facts = $this->api('/api/jobs/demo-blower')['facts'];
+        $length = array_column($facts['surfaces'], 'id', 'name')['Hub length'];
+        $this->visit('/job/demo-blower/make');
+        $this->press('The rest of the part (4)');
+        $this->sees('No size is said of it yet');
+        $this->visit("/job/demo-blower/survey?at={$length}");
+        $this->choose('What is asked of it for itself', 'its size, with limits of its own');
+        $this->fill('Length', '80 mm');
+        $this->fill('Over it by, at most', '0.2 mm');
+        $this->fill('Under it by, at most', '0.1 mm');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->stored();
+        $this->visit("/job/demo-blower/make?at={$length}:only");
+        $this->press('mm');
+        $this->sees('79.900', '80.200', 'Its own limits.');
+        $this->fill('Size now', '80.05');
+        $this->press('Log it');
+        $this->stored();
+        $this->visit('/job/demo-blower/hand-over');
+        $this->sees('Hub length', '80.050', 'inside its limits', 'free, not measured');
+        $this->sees('Not all of it is made and measured yet');
+    }
+
     public function test_a_flanged_bush_by_keyboard_alone(): void
     {
         $this->startByKeyboard('top hat', 'Ochre mill', 'Top bush');

@@ -24,7 +24,7 @@ final readonly class MakingAnswer implements \JsonSerializable
         $next = $this->of->next;
         if ($next === null) {
             return $this->of->entry->band === null
-                ? $this->of->entry->blocked ?? Say::plain('No band yet.')
+                ? $this->of->entry->blocked ?? Say::plain($this->of->entry->free ? 'As it comes.' : 'No band yet.')
                 : Say::plain('Enter the size it has now.');
         }
 

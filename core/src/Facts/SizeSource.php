@@ -14,4 +14,10 @@ enum SizeSource: string
     case Similar = 'similar part';
     case Drawing = 'drawing';
     case Catalogue = 'catalogue';
+
+    /** Nobody should cut to it without looking again. */
+    public function isRough(): bool
+    {
+        return in_array($this, [self::Guess, self::Eyeballed, self::Picture, self::Scaled], true);
+    }
 }

@@ -26,6 +26,8 @@ final class RestOfPartTest extends TestCase
             'name' => 'Rim',
             'kind' => 'shaft',
             'size' => ['typed' => '50', 'unit' => 'mm'],
+            'criticality' => 'clearance',
+            'source' => null,
             'demand' => null,
             ...$surface,
         ];
@@ -57,10 +59,18 @@ final class RestOfPartTest extends TestCase
         $free = self::entry(self::with(SampleJob::measured(), []));
         self::assertEqualsWithDelta([49.7, 50.3], [$free->band?->lowerMm, $free->band?->upperMm], 1e-9);
         self::assertTrue($free->rest && $free->free);
-        self::assertStringContainsString('as nothing else is said of it', $free->remarks[0]->mm);
+        self::assertStringContainsString('Nothing says what it may be', $free->remarks[0]->mm);
         $fine = self::entry(self::with(SampleJob::measured(), self::asks('free', class: 'f')));
         self::assertEqualsWithDelta([49.85, 50.15], [$fine->band?->lowerMm, $fine->band?->upperMm], 1e-9);
-        self::assertStringNotContainsString('nothing else', $fine->remarks[0]->mm);
+        self::assertStringStartsWith('Free: ±', $fine->remarks[0]->mm);
+        $matters = self::entry(self::with(SampleJob::measured(), ['criticality' => 'critical']));
+        self::assertFalse($matters->free, 'what matters is measured, and somebody says its limits');
+        self::assertStringContainsString('say its limits at Survey', $matters->remarks[0]->mm);
+        $comes = self::entry(self::with(SampleJob::measured(), ['criticality' => 'as it comes']));
+        self::assertSame([null, true], [$comes->band, $comes->free]);
+        self::assertStringContainsString('about 50.000 mm', $comes->remarks[0]->mm);
+        $guess = self::entry(self::with(SampleJob::measured(), ['source' => 'guess']));
+        self::assertStringContainsString('look again before you cut', $guess->remarks[0]->mm);
     }
 
     public function test_limits_of_its_own(): void
@@ -119,6 +129,19 @@ final class RestOfPartTest extends TestCase
         self::assertSame('inside', $rows($job)['Rim']);
         self::assertSame('free', $rows(self::with(SampleJob::measured(), []))['Rim']);
         self::assertNull($rows(self::with(SampleJob::measured(), self::asks('not-over')))['Rim']);
+    }
+
+    /** What nobody fits anything to is aimed at the middle: 52.0 now, 50.0 wanted, 2.0 left. */
+    public function test_the_rest_is_aimed_at_its_middle(): void
+    {
+        $job = self::with(SampleJob::measured(), [])->cut('Rim', 'only', null, '52.000');
+        foreach (JobAnswers::of($job->build())->making as $cut) {
+            if ($cut->entry->label === 'Rim') {
+                self::assertEqualsWithDelta(2.0, $cut->next->leftMm ?? 0, 0.002);
+                $shown = $cut->entry->jsonSerialize();
+                self::assertSame(['50.000', 'anywhere from 49.700 to 50.300'], [$shown['aim']->mm, $shown['limit']->mm]);
+            }
+        }
     }
 
     public function test_a_cut_where_nothing_is_made_is_refused(): void

@@ -39,7 +39,14 @@ final readonly class CutProgress
         return new self(
             $entry,
             $log,
-            NextCut::toward($entry->surface->kind, $entry->band, $now, $rough, self::history($entry, $log)),
+            NextCut::toward(
+                kind: $entry->surface->kind,
+                target: $entry->band,
+                nowMm: $now,
+                roughMm: $rough,
+                history: self::history($entry, $log),
+                aim: $entry->aim(),
+            ),
             Acceptance::of($now, $log->u95(), $entry->band),
             $rough,
         );

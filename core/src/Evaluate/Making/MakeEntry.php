@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\Aim;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
@@ -67,6 +68,24 @@ final readonly class MakeEntry implements \JsonSerializable
         );
     }
 
+    /** Where to aim: what is fitted from the end where metal is left, anything else at the middle. Common practice. */
+    public function aim(): Aim
+    {
+        return $this->rest ? Aim::Middle : Aim::MetalLeft;
+    }
+
+    /** @return array{Say, Say} the one number, and how far it may go from there */
+    private function target(Band $band): array
+    {
+        $ends = ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)];
+
+        return match (true) {
+            $this->rest => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', $ends)],
+            $this->surface->kind === SurfaceKind::Bore => [$ends['a'], Say::with('stop anywhere up to {b}', $ends)],
+            default => [$ends['b'], Say::with('stop anywhere down to {a}', $ends)],
+        };
+    }
+
     /** With other limits, and why. */
     public function narrowed(?Band $band, ?Say $blocked, Say $remark): self
     {
@@ -89,15 +108,8 @@ final readonly class MakeEntry implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        $bore = $this->surface->kind === SurfaceKind::Bore;
         $band = $this->band;
-        $aim = $band === null ? null : ($bore ? LengthWriter::lower($band) : LengthWriter::upper($band));
-        $limit =
-            $band === null
-                ? null
-                : ($bore
-                    ? Say::with('stop anywhere up to {b}', ['b' => LengthWriter::upper($band)])
-                    : Say::with('stop anywhere down to {b}', ['b' => LengthWriter::lower($band)]));
+        [$aim, $limit] = $band === null ? [null, null] : $this->target($band);
 
         return [
             'key' => $this->key(),

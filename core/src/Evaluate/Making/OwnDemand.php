@@ -6,6 +6,7 @@ namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\Criticality;
 use Oldpart\Core\Facts\DemandKind;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\GeneralClass;
@@ -35,8 +36,15 @@ final readonly class OwnDemand
     {
         $demand = $surface->demand;
         $mm = $surface->size?->length->mm;
-        if ($demand?->kind === DemandKind::AsItComes) {
-            return new self(null, null, Say::plain('As it comes.'), true);
+        $asItComes = $demand === null
+            ? $surface->criticality === Criticality::AsItComes
+            : $demand->kind === DemandKind::AsItComes;
+        if ($asItComes) {
+            $says = $mm === null ? Say::plain('As it comes.') : Say::with('As it comes, about {s}.', [
+                's' => LengthWriter::sizeInWords($mm),
+            ]);
+
+            return new self(null, null, $says, true);
         }
         if ($mm === null || $mm <= 0) {
             $missing = Say::plain('No size is said of it yet: type it at Survey, with its limits or free.');
@@ -44,7 +52,7 @@ final readonly class OwnDemand
             return new self(null, $missing, Say::plain(''), false);
         }
         try {
-            return match ($demand?->kind) {
+            $own = match ($demand?->kind) {
                 DemandKind::Limits => self::limits(
                     $mm,
                     $demand->plus->length->mm ?? 0.0,
@@ -52,11 +60,17 @@ final readonly class OwnDemand
                 ),
                 DemandKind::NotOver => self::oneSided($mm, false, $demand->class ?? self::USUAL),
                 DemandKind::NotUnder => self::oneSided($mm, true, $demand->class ?? self::USUAL),
-                default => self::free($mm, $demand?->class),
+                null => self::unsaid($mm, $surface->criticality),
+                default => self::free($mm, $demand->class),
             };
         } catch (BadInput $bad) {
             return new self(null, Say::plain($bad->getMessage()), Say::plain(''), false);
         }
+        $rough = $surface->source?->isRough() === true
+            ? ' Its size is only noted, '.$surface->source->value.': look again before you cut to it.'
+            : '';
+
+        return new self($own->band, $own->blocked, Say::with('{says}'.$rough, ['says' => $own->says]), $own->free);
     }
 
     private static function limits(float $mm, float $plus, float $minus): self
@@ -87,12 +101,24 @@ final readonly class OwnDemand
 
     private static function free(float $mm, ?GeneralClass $class): self
     {
-        $half = GeneralTolerance::half($mm, $class ?? self::USUAL);
-        $says = Say::with('Free: ±{h}, ISO 2768-1 '.($class ?? self::USUAL)->value.'{usual}.', [
-            'h' => LengthWriter::difference($half),
-            'usual' => $class === null ? ', as nothing else is said of it' : '',
-        ]);
+        $class ??= self::USUAL;
+        $half = GeneralTolerance::half($mm, $class);
+        $says = Say::with('Free: ±{h}, ISO 2768-1 '.$class->value.'.', ['h' => LengthWriter::difference($half)]);
 
         return new self(new Band($mm - $half, $mm + $half), null, $says, true);
+    }
+
+    /** Nobody said what it may be. What only clears is free; of what matters somebody should say it. */
+    private static function unsaid(float $mm, Criticality $criticality): self
+    {
+        $half = GeneralTolerance::half($mm, self::USUAL);
+        $matters = $criticality !== Criticality::Clearance;
+        $says = Say::with(
+            'Nothing says what it may be: ±{h} is taken, ISO 2768-1 '.self::USUAL->value.'.'.
+                ($matters ? " It is marked “{$criticality->value}”: say its limits at Survey." : ''),
+            ['h' => LengthWriter::difference($half)],
+        );
+
+        return new self(new Band($mm - $half, $mm + $half), null, $says, ! $matters);
     }
 }

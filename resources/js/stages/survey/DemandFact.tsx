@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { useEffect, useRef } from 'react';
 import type { Surface } from '../../api/types';
 import { LengthField } from '../../entry/LengthField';
 import { typedText } from '../../entry/typed';
@@ -29,10 +30,23 @@ export function DemandFact({ surface }: { surface: Surface }) {
     const { save } = useJob();
     const { typing } = useSettings();
     const demand = surface.demand ?? null;
-    const store = (part: Partial<Demand>) =>
-        save('surfaces', surface.id, {
-            demand: { kind: 'free', plus: null, minus: null, class: null, ...demand, ...part },
-        });
+    // Two limits typed one right after the other: the second goes on top of the first, stored or not.
+    const latest = useRef(demand);
+    useEffect(() => {
+        latest.current = demand;
+    }, [demand]);
+    const store = (part: Partial<Demand>) => {
+        const next = {
+            kind: 'free' as const,
+            plus: null,
+            minus: null,
+            class: null,
+            ...latest.current,
+            ...part,
+        };
+        latest.current = next as Demand;
+        return save('surfaces', surface.id, { demand: next });
+    };
     const limit = (which: 'plus' | 'minus', label: string) => (
         <LengthField
             small
@@ -59,13 +73,14 @@ export function DemandFact({ surface }: { surface: Surface }) {
                 select
                 label="What is asked of it for itself"
                 value={demand?.kind ?? ''}
+                slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
                 onChange={(event) =>
                     event.target.value === ''
                         ? void save('surfaces', surface.id, { demand: null })
                         : void store({ kind: event.target.value as Demand['kind'] })
                 }
             >
-                <MenuItem value="">nothing said: free, ISO 2768-1 m</MenuItem>
+                <MenuItem value="">nothing said</MenuItem>
                 {Object.entries(KINDS).map(([kind, says]) => (
                     <MenuItem key={kind} value={kind}>
                         {says}

@@ -4,6 +4,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
+import { useSearchParams } from 'react-router';
 import { useState } from 'react';
 import { newId } from '../../api/client';
 import { useCatalogue } from '../../api/queries';
@@ -15,7 +16,9 @@ import { SurfaceEditor } from './SurfaceEditor';
 export function Surfaces({ part }: { part: Part }) {
     const { facts, save } = useJob();
     const catalogue = useCatalogue();
-    const [open, setOpen] = useState<string | null>(null);
+    // The address may name the one to open.
+    const [params] = useSearchParams();
+    const [open, setOpen] = useState<string | null>(params.get('at'));
     const [anchor, setAnchor] = useState<HTMLElement | null>(null);
     const surfaces = facts.surfaces.filter((surface) => surface.part === part.id);
     const add = (kind: string, name: string) => {

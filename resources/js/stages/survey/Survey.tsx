@@ -13,7 +13,9 @@ import { Together } from './Together';
 export function Survey() {
     const { facts, save } = useJob();
     const [params, setParams] = useSearchParams();
-    const part = facts.parts.find((p) => p.id === params.get('at'));
+    const at = params.get('at');
+    const surface = facts.surfaces.find((s) => s.id === at);
+    const part = facts.parts.find((p) => p.id === (surface?.part ?? at));
     const go = (id: string | null) => setParams(id === null ? {} : { at: id }, { replace: true });
     const places = [null, ...facts.parts.map((p) => p.id)];
     const step = (by: number) => {
