@@ -36,8 +36,8 @@ export function MakeCard({ above }: { above?: ReactNode }) {
             </Box>
         );
     }
-    const first =
-        answers.make.find((entry) => entry.aim !== null && entry.verdict === null) ?? answers.make[0];
+    const next = answers.make.filter((entry) => entry.aim !== null && entry.verdict === null);
+    const first = next.find((entry) => !entry.rest) ?? next[0] ?? answers.make[0];
     return (
         <Box
             component="aside"
