@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Fit;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Fit\FitAt;
 use Oldpart\Core\Fit\FitSearch;
+use Oldpart\Core\Fit\FitWish;
 use Oldpart\Core\Fit\InchFit;
 use Oldpart\Core\Fit\NamedFit;
 use Oldpart\Core\Fit\PlainBearing;
 use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Quantity\Range;
+use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 
 /** Fits and bearings worked by hand. */
@@ -67,5 +71,41 @@ final class HandWorkedTest extends TestCase
         self::assertFalse(InchFit::covers(25.4, 'RC99'));
         self::assertTrue(InchFit::covers(19.69 * 25.4, 'RC4'));
         self::assertFalse(InchFit::covers(19.70 * 25.4, 'RC4'));
+    }
+
+    /**
+     * A shaft in a hole of 30.000 to 30.010, sure to ±4 µm, with 10 to 40 µm wanted. At 29.963 it has 37 to 47: the loosest spot
+     * lies out by 7, more than the doubt. At 29.968 it has 32 to 42, out by 2 only: nobody can tell.
+     */
+    public function test_out_is_said_only_beyond_the_doubt(): void
+    {
+        $at = static fn (float $mm): string => FitAt::of(true, $mm, 30.0, 0.004, 30.01, new Range(0.01, 0.04))->verdict;
+        self::assertSame(
+            ['outside', 'cannot-tell', 'inside', 'cannot-tell', 'outside'],
+            array_map($at, [29.963, 29.968, 29.976, 29.992, 29.995]),
+        );
+    }
+
+    /** ISO 286-2: H7 at 30 is 0 to +21 µm, p6 +22 to +35; their widths are IT7 and IT6. */
+    public function test_a_band_is_as_wide_as_its_grade(): void
+    {
+        $fit = NamedFit::iso(30.0, 'H7', 'p6');
+        self::assertEqualsWithDelta([0.021, 0.013], [$fit->hole->widthMm(), $fit->shaft->widthMm()], 1e-9);
+    }
+
+    /** A quarter of the size is no clearance any more but another unit: 10.1 mm at 40 mm is refused, 9.9 is not. */
+    public function test_a_wish_of_more_than_a_quarter_is_a_slip(): void
+    {
+        FitWish::read('0.1 to 9.9 mm loose at 40 mm', Unit::Millimetre);
+        $this->expectException(BadInput::class);
+        FitWish::read('0.1 to 10.1 mm loose at 40 mm', Unit::Millimetre);
+    }
+
+    /** K stops at grade 8 from 3 to 500 mm, not below (ISO 286-1, table 3). */
+    public function test_where_k_of_a_hole_is_given(): void
+    {
+        self::assertSame(0.0, NamedFit::iso(3.0, 'K9', 'h8')->hole->upperMm);
+        $this->expectException(BadInput::class);
+        NamedFit::iso(30.0, 'K9', 'h8');
     }
 }
