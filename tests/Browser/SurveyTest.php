@@ -71,7 +71,7 @@ final class SurveyTest extends BrowserTestCase
         $this->stored();
         $this->visit("/job/demo-blower/make?at={$length}:only");
         $this->press('mm');
-        $this->sees('79.900', '80.200', 'Its own limits.');
+        $this->sees('79.900', '80.200', 'Its own limits: 80.000 mm');
         $this->fill('Size now', '80.05');
         $this->press('Log it');
         $this->stored();

@@ -85,6 +85,9 @@ final class RestOfPartTest extends TestCase
         self::assertEqualsWithDelta([50.0, 50.8, false], $band(self::asks('not-under', class: 'c')), 1e-9);
         self::assertSame([null, null, true], $band(self::asks('as-it-comes')));
         self::assertSame([null, null, false], $band(self::asks('limits')), 'limits of nothing are none');
+        self::assertSame([null, null, false], $band(self::asks('limits', '0.1', '50')), 'nothing is smaller than nothing');
+        $says = self::entry(self::with(SampleJob::measured(), self::asks('limits', '0.05', '0.1')))->remarks[0]->mm;
+        self::assertSame('Its own limits: 50.000 mm, over it by 0.050 mm, under it by 0.100 mm at most.', $says);
         self::assertSame([null, null, false], $band(['size' => null]), 'without a size it asks for one');
     }
 

@@ -75,11 +75,21 @@ final readonly class OwnDemand
 
     private static function limits(float $mm, float $plus, float $minus): self
     {
-        if ($plus + $minus <= 0) {
-            return new self(null, Say::plain('Its own limits leave nothing to cut to: say what it may be over or under.'), Say::plain(''), false);
+        $wrong = match (true) {
+            $plus + $minus <= 0 => 'Its own limits leave nothing to cut to: say what it may be over or under.',
+            $minus >= $mm => 'It may not be under its size by all of it: check what it may be under, and its unit.',
+            default => null,
+        };
+        if ($wrong !== null) {
+            return new self(null, Say::plain($wrong), Say::plain(''), false);
         }
+        $says = Say::with('Its own limits: {s}, over it by {p}, under it by {m} at most.', [
+            's' => LengthWriter::sizeInWords($mm),
+            'p' => LengthWriter::difference($plus),
+            'm' => LengthWriter::difference($minus),
+        ]);
 
-        return new self(new Band($mm - $minus, $mm + $plus), null, Say::plain('Its own limits.'), false);
+        return new self(new Band($mm - $minus, $mm + $plus), null, $says, false);
     }
 
     /** One limit is said; the other is as far off as the general tolerances let it be. */
