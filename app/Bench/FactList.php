@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Clearance;
+use App\Models\Concession;
 use App\Models\Cost;
 use App\Models\Cut;
 use App\Models\Evidence;
@@ -19,6 +20,7 @@ use App\Models\Push;
 use App\Models\Reading;
 use App\Models\Surface;
 use App\Models\Tick;
+use App\Models\Trial;
 
 /** The lists of things in a job, as the job file names them. */
 enum FactList: string
@@ -33,6 +35,8 @@ enum FactList: string
     case Loops = 'loops';
     case Mistakes = 'mistakes';
     case Clearances = 'clearances';
+    case Concessions = 'concessions';
+    case Trials = 'trials';
     case Evidence = 'evidence';
     case Photos = 'photos';
     case Operations = 'operations';
@@ -52,6 +56,8 @@ enum FactList: string
             self::Loops => Loop::class,
             self::Mistakes => Mistake::class,
             self::Clearances => Clearance::class,
+            self::Concessions => Concession::class,
+            self::Trials => Trial::class,
             self::Evidence => Evidence::class,
             self::Photos => Photo::class,
             self::Operations => Operation::class,
@@ -88,6 +94,8 @@ enum FactList: string
                 'finish' => null,
                 'rz_um' => null,
                 'demand' => null,
+                'work' => null,
+                'sure' => null,
                 'source' => null,
                 'sketch' => null,
             ],
@@ -103,6 +111,7 @@ enum FactList: string
                 'remark' => null,
                 'taken_at' => null,
                 'correction_mm' => null,
+                'state' => 'before',
             ],
             self::Joints => [
                 'along' => null,
@@ -120,6 +129,7 @@ enum FactList: string
                 'inner_c' => null,
                 'held' => [],
                 'fit' => null,
+                'first' => null,
             ],
             self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null],
             self::Ticks => ['at' => null, 'remark' => null],
@@ -132,6 +142,25 @@ enum FactList: string
                 'old' => null,
                 'new' => null,
                 'readings' => [],
+                'note' => '',
+                'at' => null,
+            ],
+            self::Concessions => [
+                'surface' => null,
+                'phase' => 'only',
+                'joint' => null,
+                'loop' => null,
+                'cut' => null,
+                'decision' => 'accepted',
+                'at' => null,
+            ],
+            self::Trials => [
+                'joint' => null,
+                'loop' => null,
+                'cut' => null,
+                'amount' => null,
+                'turn' => null,
+                'pitch' => null,
                 'note' => '',
                 'at' => null,
             ],
@@ -157,9 +186,9 @@ enum FactList: string
         };
     }
 
-    /** Readings, cuts, the forces of a press and what was found wrong are the record: never taken away. */
+    /** Readings, cuts, the forces of a press, trials and what was found wrong are the record: never taken away. */
     public function isRecord(): bool
     {
-        return in_array($this, [self::Readings, self::Cuts, self::Pushes, self::Mistakes], true);
+        return in_array($this, [self::Readings, self::Cuts, self::Pushes, self::Mistakes, self::Trials], true);
     }
 }

@@ -58,6 +58,8 @@ final class JobCopy
                 FactList::Ticks,
                 FactList::Pushes,
                 FactList::Mistakes,
+                FactList::Concessions,
+                FactList::Trials,
                 FactList::Photos,
                 FactList::Evidence,
             ] as $list

@@ -23,9 +23,11 @@ final class Removal
             throw new BadInput(
                 'kept',
                 $list->value,
-                $list === FactList::Mistakes
-                    ? 'What was found wrong is kept for the record. Where it was right after all, find the new number wrong in its turn, or undo.'
-                    : 'This is kept for the record. Set it aside with a reason instead.',
+                match ($list) {
+                    FactList::Mistakes => 'What was found wrong is kept for the record. Where it was right after all, find the new number wrong in its turn, or undo.',
+                    FactList::Trials => 'What was tried is kept for the record. Note the next trial beside it, or undo.',
+                    default => 'This is kept for the record. Set it aside with a reason instead.',
+                },
             );
         }
         $before =
@@ -43,6 +45,10 @@ final class Removal
         if ($list === FactList::Joints) {
             self::refusePressed($job, $thing, (string) $before['name']);
         }
+        if ($list === FactList::Joints || $list === FactList::Loops) {
+            self::refuseTried($job, $list === FactList::Joints ? 'joint' : 'loop', $thing, (string) $before['name']);
+            array_push($steps, ...self::decisions($job, $list === FactList::Joints ? 'joint' : 'loop', [$thing => 0]));
+        }
         foreach ($surfaces as $id => $surface) {
             self::refuseRecorded($job, (string) $id, (string) $surface['name']);
         }
@@ -51,19 +57,27 @@ final class Removal
             if ($hangs || ($joint['along'] !== null && isset($surfaces[$joint['along']]))) {
                 if ($hangs) {
                     self::refusePressed($job, (string) $id, (string) $joint['name']);
+                    self::refuseTried($job, 'joint', (string) $id, (string) $joint['name']);
+                    array_push($steps, ...self::decisions($job, 'joint', [$id => 0]));
                 }
                 $steps[] = [FactList::Joints, $id, $joint, $hangs ? null : [...$joint, 'along' => null]];
             }
         }
         foreach (self::rows($job, FactList::Loops) as $id => $loop) {
-            $lengths = array_map(
-                static fn (array $l): array => isset($surfaces[$l['surface'] ?? '']) ? [...$l, 'surface' => null] : $l,
-                $loop['lengths'],
-            );
-            if ($lengths !== $loop['lengths']) {
-                $steps[] = [FactList::Loops, $id, $loop, [...$loop, 'lengths' => $lengths]];
+            $lengths = self::lengthsWithout($loop['lengths'], $surfaces);
+            if ($lengths === $loop['lengths']) {
+                continue;
             }
+            if (count($lengths) >= 2) {
+                $steps[] = [FactList::Loops, $id, $loop, [...$loop, 'lengths' => $lengths]];
+
+                continue;
+            }
+            self::refuseTried($job, 'loop', (string) $id, (string) $loop['name']);
+            array_push($steps, ...self::decisions($job, 'loop', [$id => 0]));
+            $steps[] = [FactList::Loops, $id, $loop, null];
         }
+        array_push($steps, ...self::decisions($job, 'surface', $surfaces));
         foreach (self::rows($job, FactList::Photos) as $id => $photo) {
             if ($photo['surface'] !== null && isset($surfaces[$photo['surface']])) {
                 $steps[] = [FactList::Photos, $id, $photo, [...$photo, 'surface' => null]];
@@ -87,6 +101,57 @@ final class Removal
         );
 
         return $job;
+    }
+
+    /**
+     * A length that is only that of a surface goes with it, so that nothing asks for it any more; one with a size of its
+     * own stays.
+     *
+     * @param  list<array<string, mixed>>  $lengths
+     * @param  array<string, mixed>  $gone  surfaces, by id
+     * @return list<array<string, mixed>>
+     */
+    private static function lengthsWithout(array $lengths, array $gone): array
+    {
+        $left = [];
+        foreach ($lengths as $length) {
+            $hangs = is_string($length['surface'] ?? null) && isset($gone[$length['surface']]);
+            if (! $hangs || $length['size'] !== null) {
+                $left[] = $hangs ? [...$length, 'surface' => null] : $length;
+            }
+        }
+
+        return $left;
+    }
+
+    /**
+     * @param  array<string, mixed>  $job
+     * @param  array<string, mixed>  $gone  by id
+     * @return list<array{FactList, string, array<string, mixed>, null}> what was decided about them goes with them
+     */
+    private static function decisions(array $job, string $about, array $gone): array
+    {
+        $steps = [];
+        foreach (self::rows($job, FactList::Concessions) as $id => $one) {
+            if (is_string($one[$about]) && isset($gone[$one[$about]])) {
+                $steps[] = [FactList::Concessions, $id, $one, null];
+            }
+        }
+
+        return $steps;
+    }
+
+    /** @param  array<string, mixed>  $job */
+    private static function refuseTried(array $job, string $about, string $id, string $name): void
+    {
+        $count = count(array_filter($job[FactList::Trials->value], static fn (array $t): bool => $t[$about] === $id));
+        if ($count > 0) {
+            throw new BadInput(
+                'kept',
+                "{$about}s",
+                "{$name} was tried together {$count} times, which is kept for the record.",
+            );
+        }
     }
 
     /** @param  array<string, mixed>  $job */

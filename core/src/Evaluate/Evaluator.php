@@ -9,12 +9,14 @@ use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Loops\LoopLengths;
 use Oldpart\Core\Evaluate\Loops\SolvedLoop;
 use Oldpart\Core\Evaluate\Loops\SolvedPlane;
+use Oldpart\Core\Evaluate\Making\AgreedDemands;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Making\MadeBands;
 use Oldpart\Core\Evaluate\Making\MakeCard;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Evaluate\Making\WorkedSurfaces;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
-use Oldpart\Core\Evaluate\Sizing\JointSizing;
+use Oldpart\Core\Evaluate\Sizing\SizedJoints;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Quantity\Band;
@@ -29,9 +31,11 @@ final class Evaluator
     public function outcome(JobFacts $facts): Outcome
     {
         $withheld = Gatekeeper::withholds($facts->takeIn);
-        $found = FoundSurfaces::of($facts);
-        $sizing = new JointSizing($facts, $found, $withheld);
-        $sized = array_map($sizing->size(...), $facts->joints, array_keys($facts->joints));
+        $read = FoundSurfaces::of($facts);
+        $before = FoundSurfaces::before($facts);
+        $inOrder = SizedJoints::of($facts, $read + FoundSurfaces::typed($facts, $read), $before, $withheld);
+        $found = $inOrder->found;
+        $sized = $inOrder->joints;
         $bands = MadeBands::of($sized);
         $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts), $sized);
         $joints = array_map($study->of(...), $sized);
@@ -40,9 +44,14 @@ final class Evaluator
             ...(new MakeCard($facts, $joints))->entries(),
             ...MakeCard::lengths($facts, $lengths, $bands, $withheld),
         ];
-        $entries = MakeCard::agreed($facts, $entries);
-        $entries = [...$entries, ...MakeCard::rest($facts, $entries, $withheld)];
-        $making = array_map(static fn (MakeEntry $entry): CutProgress => CutProgress::of($facts, $entry), $entries);
+        $entries = (new AgreedDemands($facts, $before))->of($entries);
+        $entries = [...$entries, ...MakeCard::rest($facts, $entries, $before, $withheld)];
+        $worked = new WorkedSurfaces($facts, $found, $before, $bands);
+        $entries = array_map($worked->on(...), $entries);
+        $making = array_map(
+            static fn (MakeEntry $e): CutProgress => CutProgress::of($facts, $e, $read[$e->surface->id] ?? null),
+            $entries,
+        );
         $loops = array_map(
             static fn (LoopFacts $loop): SolvedLoop|SolvedPlane => $loop->plane
                 ? SolvedPlane::of($loop, $lengths, $withheld)
@@ -52,8 +61,10 @@ final class Evaluator
 
         return new Outcome(
             withheld: $withheld,
+            read: $read,
+            before: $before,
             found: $found,
-            sizing: $sizing,
+            sizing: $inOrder->sizing,
             study: $study,
             joints: $joints,
             bands: [...array_map(static fn (array $length): Band => $length['band'], $lengths->bands()), ...$bands],

@@ -19,7 +19,11 @@ final readonly class Outcome
 {
     public function __construct(
         public bool $withheld,
-        /** @var array<string, FoundSize> by surface */
+        /** @var array<string, FoundSize> by surface: those that were read, as they are now */
+        public array $read,
+        /** @var array<string, array<string, FoundSize>> what was before it was cut, by surface, by state */
+        public array $before,
+        /** @var array<string, FoundSize> by surface: those that were read, typed, or made first and measured */
         public array $found,
         public JointSizing $sizing,
         public PressStudy $study,

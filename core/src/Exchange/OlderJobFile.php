@@ -9,7 +9,11 @@ final class OlderJobFile
 {
     public static function upgraded(\stdClass $job): \stdClass
     {
-        return ($job->version ?? null) === 1 ? self::fromFirst(clone $job) : $job;
+        if (($job->version ?? null) === 1) {
+            $job = self::fromFirst(clone $job);
+        }
+
+        return ($job->version ?? null) === 2 ? self::fromSecond(clone $job) : $job;
     }
 
     private static function fromFirst(\stdClass $job): \stdClass
@@ -70,6 +74,16 @@ final class OlderJobFile
             'first_of_its_kind' => true,
         ];
         $job->waits ??= null;
+
+        return $job;
+    }
+
+    /** Nothing was decided or tried then that was kept. */
+    private static function fromSecond(\stdClass $job): \stdClass
+    {
+        $job->version = 3;
+        $job->concessions = [];
+        $job->trials = [];
 
         return $job;
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Facts;
 
+use Oldpart\Core\Fit\Limits;
+
 /** What a surface that is cut is asked to be, where that is said of it alone. */
 enum DemandKind: string
 {
@@ -17,4 +19,22 @@ enum DemandKind: string
     case Free = 'free';
     /** As it comes: nothing is asked of it. */
     case AsItComes = 'as-it-comes';
+
+    /** As the old one was, by what was read of it where it is not worn. */
+    case AsTheOld = 'as-the-old';
+
+    /** Its final size with stock left on it, for whoever finishes it. */
+    case Stock = 'stock';
+
+    /** It changes what others ask for, rather than asking for a size of its own. */
+    public function leaves(): bool
+    {
+        return $this === self::Stock;
+    }
+
+    /** It asks for a size of its own. */
+    public function isLimit(): bool
+    {
+        return in_array($this, [self::Limits, self::NotOver, self::NotUnder, self::AsTheOld], true);
+    }
 }

@@ -13,7 +13,7 @@ final readonly class JobFacts implements \JsonSerializable
 {
     public const FORMAT = 'oldpart-fit/job';
 
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** @var array<string, list<ReadingFacts>> those that count, by surface */
     private array $counted;
@@ -62,6 +62,10 @@ final readonly class JobFacts implements \JsonSerializable
         public array $mistakes = [],
         /** @var list<ClearanceFacts> */
         public array $clearances = [],
+        /** @var list<ConcessionFacts> */
+        public array $concessions = [],
+        /** @var list<TrialFacts> */
+        public array $trials = [],
     ) {
         $this->surfacesById = array_column($surfaces, null, 'id');
         $counted = [];
@@ -109,6 +113,8 @@ final readonly class JobFacts implements \JsonSerializable
             loops: array_map(LoopFacts::read(...), $f->objects('loops')),
             mistakes: array_map(MistakeFacts::read(...), $f->objects('mistakes')),
             clearances: array_map(ClearanceFacts::read(...), $f->objects('clearances')),
+            concessions: array_map(ConcessionFacts::read(...), $f->objects('concessions')),
+            trials: array_map(TrialFacts::read(...), $f->objects('trials')),
         );
     }
 
@@ -151,6 +157,8 @@ final readonly class JobFacts implements \JsonSerializable
             loops: $loops ?? $this->loops,
             mistakes: $mistakes ?? $this->mistakes,
             clearances: $this->clearances,
+            concessions: $this->concessions,
+            trials: $this->trials,
         );
     }
 
@@ -174,6 +182,12 @@ final readonly class JobFacts implements \JsonSerializable
     public function partOf(SurfaceFacts $surface): PartFacts
     {
         return $this->part($surface->part) ?? throw new \LogicException('references are checked on reading');
+    }
+
+    /** It gets a number and a cut log: its part is made, or it is worked again on a part that is there. */
+    public function isCut(SurfaceFacts $surface): bool
+    {
+        return $surface->work !== null || $this->partOf($surface)->origin === Origin::Make;
     }
 
     /** @return list<SurfaceFacts> */
@@ -236,6 +250,32 @@ final readonly class JobFacts implements \JsonSerializable
                 $mistake->surface === null || $this->surface($mistake->surface) !== null,
                 "mistakes.{$i}.surface",
                 'A number that was wrong',
+                'surface',
+            );
+        }
+        $loops = array_map(static fn (LoopFacts $l): string => $l->id, $this->loops);
+        foreach (['concessions' => $this->concessions, 'trials' => $this->trials] as $list => $things) {
+            $who = $list === 'trials' ? 'A trial' : 'A decision';
+            foreach ($things as $i => $thing) {
+                $this->need(
+                    $thing->joint === null || in_array($thing->joint, $joints, true),
+                    "{$list}.{$i}.joint",
+                    $who,
+                    'joint',
+                );
+                $this->need(
+                    $thing->loop === null || in_array($thing->loop, $loops, true),
+                    "{$list}.{$i}.loop",
+                    $who,
+                    'loop',
+                );
+            }
+        }
+        foreach ($this->concessions as $i => $one) {
+            $this->need(
+                $one->surface === null || $this->surface($one->surface) !== null,
+                "concessions.{$i}.surface",
+                'A decision',
                 'surface',
             );
         }
@@ -307,6 +347,8 @@ final readonly class JobFacts implements \JsonSerializable
             'loops' => $this->loops,
             'mistakes' => $this->mistakes,
             'clearances' => $this->clearances,
+            'concessions' => $this->concessions,
+            'trials' => $this->trials,
             'evidence' => $this->evidence,
             'photos' => $this->photos,
             'operations' => $this->operations,

@@ -36,6 +36,8 @@ final readonly class JointFacts implements \JsonSerializable
         public array $held = [],
         /** A class by its label, where a school offers more than one. */
         public ?string $fit = null,
+        /** Where both sides are cut: the one that is made first, and measured for the other. */
+        public ?Side $first = null,
     ) {
     }
 
@@ -64,6 +66,7 @@ final readonly class JointFacts implements \JsonSerializable
             innerC: $f->numberOrNull('inner_c'),
             held: array_map(FasteningFacts::read(...), $f->objects('held')),
             fit: $f->textOrNull('fit'),
+            first: $f->choiceOrNull('first', Side::class),
         );
     }
 
@@ -91,6 +94,7 @@ final readonly class JointFacts implements \JsonSerializable
             'inner_c' => $this->innerC,
             'held' => $this->held,
             'fit' => $this->fit,
+            'first' => $this->first?->value,
         ];
     }
 }

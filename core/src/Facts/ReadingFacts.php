@@ -31,6 +31,8 @@ final readonly class ReadingFacts implements \JsonSerializable
         public ?float $correctionMm = null,
         /** @var list<TypedLength> what it was before each change, oldest first */
         public array $history = [],
+        /** Of a surface that is cut: what it was like when it was read. */
+        public ReadState $state = ReadState::Before,
     ) {
     }
 
@@ -53,6 +55,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             takenAt: $this->takenAt,
             correctionMm: $this->correctionMm,
             history: $this->history,
+            state: $this->state,
         );
     }
 
@@ -84,6 +87,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             takenAt: $this->takenAt,
             correctionMm: $this->correctionMm,
             history: $this->history,
+            state: $this->state,
         );
     }
 
@@ -105,6 +109,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             takenAt: $f->textOrNull('taken_at'),
             correctionMm: $f->numberOrNull('correction_mm'),
             history: $f->lengths('history', reading: true),
+            state: $f->choiceOrNull('state', ReadState::class) ?? ReadState::Before,
         );
     }
 
@@ -127,6 +132,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             'taken_at' => $this->takenAt,
             'correction_mm' => $this->correctionMm,
             'history' => $this->history,
+            'state' => $this->state->value,
         ];
     }
 }

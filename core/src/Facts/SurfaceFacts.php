@@ -56,6 +56,10 @@ final readonly class SurfaceFacts implements \JsonSerializable
         public ?float $rzUm = null,
         /** What is asked of it for itself, where it is cut. */
         public ?DemandFacts $demand = null,
+        /** What is done to it where its part is there already; null: it stays. */
+        public ?Work $work = null,
+        /** How sure a size is that was typed without being measured: ±. */
+        public ?TypedLength $sure = null,
     ) {
         $this->kind = $type->measuredAs();
     }
@@ -93,6 +97,8 @@ final readonly class SurfaceFacts implements \JsonSerializable
             finish: $f->textOrNull('finish'),
             rzUm: $f->numberOrNull('rz_um'),
             demand: ($demand = $f->object('demand')) === null ? null : DemandFacts::read($demand),
+            work: $f->choiceOrNull('work', Work::class),
+            sure: $f->lengthOrNull('sure'),
         );
     }
 
@@ -145,6 +151,8 @@ final readonly class SurfaceFacts implements \JsonSerializable
             'finish' => $this->finish,
             'rz_um' => $this->rzUm,
             'demand' => $this->demand,
+            'work' => $this->work?->value,
+            'sure' => $this->sure,
             'source' => $this->source?->value,
             'sketch' => $this->sketch,
         ];

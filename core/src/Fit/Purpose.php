@@ -36,6 +36,8 @@ final readonly class Purpose implements \JsonSerializable
         public bool $fastens,
         /** A compound holds it. */
         public bool $bonds,
+        /** What is wanted is the fit the old pair had. */
+        public bool $copiesOld,
         private ?string $iso,
         private ?string $inch,
         /** @var list<string> other inch classes that serve it as well */
@@ -69,7 +71,7 @@ final readonly class Purpose implements \JsonSerializable
     public static function all(): array
     {
         /**
-         * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, fastens?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
+         * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, fastens?: bool, copies_old?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
          */
         $rows = Table::rows('purposes');
 
@@ -86,6 +88,7 @@ final readonly class Purpose implements \JsonSerializable
                 stays: $r['stays'] ?? false,
                 fastens: $r['fastens'] ?? false,
                 bonds: $r['bonds'] ?? false,
+                copiesOld: $r['copies_old'] ?? false,
                 iso: $r['iso'],
                 inch: $r['inch'],
                 inchAlso: $r['inch_also'] ?? [],

@@ -131,6 +131,12 @@ final readonly class SizeToMate
         );
     }
 
+    /** Limits that something else gave. */
+    public static function given(Band $band): self
+    {
+        return new self($band, null, [], new Working([]));
+    }
+
     /** @return list<Note> */
     private static function notes(
         ?Band $band,

@@ -47,6 +47,38 @@ final readonly class FoundSize implements \JsonSerializable
     ) {
     }
 
+    /**
+     * A size nobody read here: typed, with how sure it is.
+     *
+     * @param  float  $mm  above 0
+     * @param  float  $sureMm  ±, 0 or more
+     */
+    public static function typed(SurfaceKind $kind, float $mm, float $sureMm, Note $note): self
+    {
+        return new self(
+            kind: $kind,
+            meanMm: $mm,
+            matingMm: $mm,
+            looseMm: $mm,
+            ovalityMm: null,
+            taperMm: null,
+            bellMm: null,
+            repeatabilityMm: null,
+            u95Mm: $sureMm,
+            u95MeanMm: $sureMm,
+            k: 2.0,
+            dof: null,
+            count: 0,
+            stations: [],
+            spots: [],
+            budget: [],
+            wornMeanMm: null,
+            unwornMeanMm: null,
+            notes: [$note],
+            workingLater: static fn (): Working => new Working([]),
+        );
+    }
+
     /** How it was found, step by step. */
     public function working(): Working
     {

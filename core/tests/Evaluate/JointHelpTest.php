@@ -287,7 +287,7 @@ final class JointHelpTest extends TestCase
         self::assertEqualsWithDelta([30.022, 30.035], [$joint->band()?->lowerMm, $joint->band()?->upperMm], 1e-9);
         self::assertEqualsWithDelta(
             [30.0, 30.021],
-            [$joint->toTable?->otherSized?->band?->lowerMm, $joint->toTable?->otherSized?->band?->upperMm],
+            [$joint->firstSized?->band?->lowerMm, $joint->firstSized?->band?->upperMm],
             1e-9,
         );
         $shown = json_decode(

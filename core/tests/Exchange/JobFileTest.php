@@ -38,7 +38,7 @@ final class JobFileTest extends TestCase
     public static function damage(): iterable
     {
         yield 'not the format' => [static fn (array $f): array => [...$f, 'format' => 'other'], 'format'];
-        yield 'a newer version' => [static fn (array $f): array => [...$f, 'version' => 3], 'version'];
+        yield 'a newer version' => [static fn (array $f): array => [...$f, 'version' => 4], 'version'];
         yield 'an unknown key' => [static fn (array $f): array => [...$f, 'extra' => 1], 'file'];
         yield 'a part lost' => [
             static function (array $f): array {

@@ -369,7 +369,7 @@ export interface paths {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "clearances" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "concessions" | "trials" | "clearances" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -1475,7 +1475,7 @@ export interface components {
         /** @description What is asked of a surface that is cut, for itself */
         demand: {
             /** @enum {unknown} */
-            kind: "limits" | "not-over" | "not-under" | "free" | "as-it-comes";
+            kind: "limits" | "not-over" | "not-under" | "free" | "as-it-comes" | "as-the-old" | "stock";
             plus?: components["schemas"]["typed_length"] | null;
             minus?: components["schemas"]["typed_length"] | null;
             /** @enum {unknown} */
@@ -1599,6 +1599,13 @@ export interface components {
             /** @enum {unknown} */
             source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
             sketch: components["schemas"]["sketch"] | null;
+            /**
+             * @description what is done to it where its part is there already; null: it stays
+             * @enum {unknown}
+             */
+            work?: "cut" | "built up" | null;
+            /** @description how sure a size is that was typed without being measured, ± */
+            sure?: components["schemas"]["typed_length"] | null;
         };
         /** @description A reading */
         reading: {
@@ -1619,6 +1626,11 @@ export interface components {
             /** Format: date-time */
             taken_at: string | null;
             correction_mm: number | null;
+            /**
+             * @description what a surface that is cut was like when it was read
+             * @enum {unknown}
+             */
+            state?: "before" | "built up" | "roughed" | "done";
         };
         /** @description Which surface meets which */
         joint: {
@@ -1649,6 +1661,11 @@ export interface components {
             bearing?: components["schemas"]["joint_bearing"] | null;
             /** @description What drives or keeps it beside its fit */
             held?: components["schemas"]["fastening"][];
+            /**
+             * @description where both sides are cut, the one made first
+             * @enum {unknown}
+             */
+            first?: "inner" | "outer" | null;
         };
         /** @description A line of the cut log */
         cut: {
@@ -1804,6 +1821,42 @@ export interface components {
             doubt: components["schemas"]["typed_length"] | null;
             least: components["schemas"]["typed_length"] | null;
         };
+        /** @description What was decided of a size, a fit or a loop that is not what was asked, or not known */
+        concession: {
+            id: components["schemas"]["id"];
+            surface: string | null;
+            /** @enum {unknown} */
+            phase: "only" | "before" | "after";
+            joint: string | null;
+            loop: string | null;
+            /** @description the last cut it was given for */
+            cut: string | null;
+            /** @enum {unknown} */
+            decision: "accepted" | "by others" | "not measured";
+            by: string;
+            why: string;
+            /** Format: date-time */
+            at: string | null;
+        };
+        /** @description Parts tried together: what was seen */
+        trial: {
+            id: components["schemas"]["id"];
+            joint: string | null;
+            loop: string | null;
+            /** @description the last cut of the made side when it was tried */
+            cut: string | null;
+            /** @enum {unknown} */
+            seen: "won't enter" | "starts" | "half way by hand" | "slides" | "drops in" | "binds" | "gap";
+            /** @description the gap, or how far from home it binds */
+            amount: components["schemas"]["typed_length"] | null;
+            /** @description how much of a turn from home it binds */
+            turn: number | null;
+            /** @description of the thread it turns on */
+            pitch: components["schemas"]["typed_length"] | null;
+            note: string;
+            /** Format: date-time */
+            at: string | null;
+        };
         /**
          * Job file
          * @description A job of Oldpart Fit
@@ -1812,7 +1865,7 @@ export interface components {
             /** @constant */
             format: "oldpart-fit/job";
             /** @constant */
-            version: 2;
+            version: 3;
             id: components["schemas"]["id"];
             machine: string;
             part: string;
@@ -1837,6 +1890,8 @@ export interface components {
             hand_over: components["schemas"]["hand_over"];
             mistakes?: components["schemas"]["mistake"][];
             clearances?: components["schemas"]["clearance"][];
+            concessions: components["schemas"]["concession"][];
+            trials: components["schemas"]["trial"][];
             $defs: {
                 id: string;
                 /** @enum {unknown} */
@@ -1947,11 +2002,18 @@ export interface components {
                     /** @enum {unknown} */
                     source: "guess" | "eyeballed" | "picture" | "scaled" | "similar part" | "drawing" | "catalogue" | null;
                     sketch: components["schemas"]["sketch"] | null;
+                    /**
+                     * @description what is done to it where its part is there already; null: it stays
+                     * @enum {unknown}
+                     */
+                    work?: "cut" | "built up" | null;
+                    /** @description how sure a size is that was typed without being measured, ± */
+                    sure?: components["schemas"]["typed_length"] | null;
                 };
                 /** @description What is asked of a surface that is cut, for itself */
                 demand: {
                     /** @enum {unknown} */
-                    kind: "limits" | "not-over" | "not-under" | "free" | "as-it-comes";
+                    kind: "limits" | "not-over" | "not-under" | "free" | "as-it-comes" | "as-the-old" | "stock";
                     plus?: components["schemas"]["typed_length"] | null;
                     minus?: components["schemas"]["typed_length"] | null;
                     /** @enum {unknown} */
@@ -1976,6 +2038,11 @@ export interface components {
                     /** Format: date-time */
                     taken_at: string | null;
                     correction_mm: number | null;
+                    /**
+                     * @description what a surface that is cut was like when it was read
+                     * @enum {unknown}
+                     */
+                    state?: "before" | "built up" | "roughed" | "done";
                 };
                 /** @description Which surface meets which */
                 joint: {
@@ -2006,6 +2073,11 @@ export interface components {
                     bearing?: components["schemas"]["joint_bearing"] | null;
                     /** @description What drives or keeps it beside its fit */
                     held?: components["schemas"]["fastening"][];
+                    /**
+                     * @description where both sides are cut, the one made first
+                     * @enum {unknown}
+                     */
+                    first?: "inner" | "outer" | null;
                 };
                 /** @description The rolling bearing of a seat: by its stamp, or by its sizes in mm, and what it has to do */
                 joint_bearing: {
@@ -2220,6 +2292,42 @@ export interface components {
                     tighten_nm: number | null;
                     half_angle_deg: number | null;
                     material: string | null;
+                };
+                /** @description What was decided of a size, a fit or a loop that is not what was asked, or not known */
+                concession: {
+                    id: components["schemas"]["id"];
+                    surface: string | null;
+                    /** @enum {unknown} */
+                    phase: "only" | "before" | "after";
+                    joint: string | null;
+                    loop: string | null;
+                    /** @description the last cut it was given for */
+                    cut: string | null;
+                    /** @enum {unknown} */
+                    decision: "accepted" | "by others" | "not measured";
+                    by: string;
+                    why: string;
+                    /** Format: date-time */
+                    at: string | null;
+                };
+                /** @description Parts tried together: what was seen */
+                trial: {
+                    id: components["schemas"]["id"];
+                    joint: string | null;
+                    loop: string | null;
+                    /** @description the last cut of the made side when it was tried */
+                    cut: string | null;
+                    /** @enum {unknown} */
+                    seen: "won't enter" | "starts" | "half way by hand" | "slides" | "drops in" | "binds" | "gap";
+                    /** @description the gap, or how far from home it binds */
+                    amount: components["schemas"]["typed_length"] | null;
+                    /** @description how much of a turn from home it binds */
+                    turn: number | null;
+                    /** @description of the thread it turns on */
+                    pitch: components["schemas"]["typed_length"] | null;
+                    note: string;
+                    /** Format: date-time */
+                    at: string | null;
                 };
             };
         };
@@ -3196,7 +3304,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "clearances" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "concessions" | "trials" | "clearances" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -3215,7 +3323,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "clearances" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "concessions" | "trials" | "clearances" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;

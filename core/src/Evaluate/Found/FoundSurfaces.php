@@ -8,9 +8,9 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Facts\JobFacts;
-use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Facts\ReadingFacts;
+use Oldpart\Core\Facts\ReadState;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\Reading;
@@ -24,19 +24,96 @@ final class FoundSurfaces
     /** How far a shop thermometer and a part lying beside it may differ, K. Common practice. */
     public const TEMPERATURE_UNSURE_K = 1.0;
 
-    /** @return array<string, FoundSize> by surface id; only those with readings */
+    /**
+     * @return array<string, FoundSize> by surface id: those that stay, as they were read; and those that are cut once they were read finished
+     */
     public static function of(JobFacts $facts): array
     {
         $found = [];
         $repeats = self::repeats($facts);
         foreach ($facts->surfaces as $surface) {
-            $readings = $facts->readingsOf($surface->id);
-            if ($readings !== [] && $facts->partOf($surface)->origin !== Origin::Make) {
+            $readings = $facts->isCut($surface)
+                ? self::inState($facts, $surface, ReadState::Done)
+                : $facts->readingsOf($surface->id);
+            if ($readings !== []) {
                 $found[$surface->id] = self::one($facts, $surface, $readings, self::elsewhere($repeats, $surface->id));
             }
         }
 
         return $found;
+    }
+
+    /**
+     * What surfaces that are cut were before, in every state they were read in.
+     *
+     * @return array<string, array<string, FoundSize>> by surface id, by state
+     */
+    public static function before(JobFacts $facts): array
+    {
+        $sizes = [];
+        $repeats = null;
+        foreach ($facts->surfaces as $surface) {
+            if (! $facts->isCut($surface) || $facts->readingsOf($surface->id) === []) {
+                continue;
+            }
+            $repeats ??= self::repeats($facts);
+            foreach ([ReadState::Before, ReadState::BuiltUp, ReadState::Roughed] as $state) {
+                $readings = self::inState($facts, $surface, $state);
+                if ($readings !== []) {
+                    $elsewhere = self::elsewhere($repeats, $surface->id);
+                    $sizes[$surface->id][$state->value] = self::one($facts, $surface, $readings, $elsewhere);
+                }
+            }
+        }
+
+        return $sizes;
+    }
+
+    /**
+     * Sizes that nobody measured, but that were typed with how sure they are.
+     *
+     * @param  array<string, FoundSize>  $found  those that were read
+     * @return array<string, FoundSize>
+     */
+    public static function typed(JobFacts $facts, array $found): array
+    {
+        $typed = [];
+        foreach ($facts->surfaces as $surface) {
+            $mm = $surface->size->length->mm ?? 0.0;
+            $sure = $surface->sure->length->mm ?? null;
+            if ($mm > 0 && $sure !== null && ! isset($found[$surface->id]) && ! $facts->isCut($surface)) {
+                $typed[$surface->id] = FoundSize::typed(
+                    $surface->kind,
+                    $mm,
+                    $sure,
+                    Note::caution(
+                        'typed',
+                        Say::with(
+                            'Nobody measured it: {s}'.self::from($surface).', taken as sure to ±{h} as typed. Measure it before you cut to it.',
+                            ['s' => LengthWriter::sizeInWords($mm), 'h' => LengthWriter::difference($sure)],
+                        ),
+                    ),
+                );
+            }
+        }
+
+        return $typed;
+    }
+
+    private static function from(SurfaceFacts $surface): string
+    {
+        return $surface->source === null ? '' : " ({$surface->source->value})";
+    }
+
+    /** @return list<ReadingFacts> that count */
+    public static function inState(JobFacts $facts, SurfaceFacts $surface, ReadState $state): array
+    {
+        return array_values(
+            array_filter(
+                $facts->readingsOf($surface->id),
+                static fn (ReadingFacts $r): bool => $r->state === $state,
+            ),
+        );
     }
 
     /**

@@ -10,7 +10,6 @@ use Oldpart\Core\Evaluate\Making\CutLog;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Facts\LoopLength;
-use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Loop\Contributor;
@@ -152,7 +151,7 @@ final class LoopLengths
             $range = $this->range($key);
             if (
                 $surface !== null
-                && $this->facts->partOf($surface)->origin === Origin::Make
+                && $this->facts->isCut($surface)
                 && $range !== null
                 && $range->max > 0
                 && $range->max < Loop::FAR
@@ -199,16 +198,12 @@ final class LoopLengths
     private function noteMade(LoopLength $length, ?Range $limits): void
     {
         $surface = $length->surface === null ? null : $this->facts->surface($length->surface);
-        $range =
-            $surface === null || $limits === null || $this->facts->partOf($surface)->origin !== Origin::Make
-                ? null
-                : CutLog::of($this->facts, $surface, Phase::Only)->made();
-        if ($surface === null || $range === null || $limits === null) {
+        if ($surface === null || $limits === null || ! $this->facts->isCut($surface)) {
             return;
         }
-        $done =
-            $surface->kind === SurfaceKind::Bore ? $range->middle() >= $limits->min : $range->middle() <= $limits->max;
-        if ($done) {
+        $log = CutLog::of($this->facts, $surface, Phase::Only);
+        $range = $log->made();
+        if ($range !== null && $log->reached($limits)) {
             $this->made[$surface->id] = $range;
         }
     }
@@ -268,7 +263,7 @@ final class LoopLengths
                 $length,
                 $surface === null
                     ? SizeFrom::Open
-                    : ($this->facts->partOf($surface)->origin === Origin::Make
+                    : ($this->facts->isCut($surface)
                         ? SizeFrom::ToMake
                         : SizeFrom::NotMeasured),
                 null,

@@ -19,20 +19,23 @@ final class AchievedFit
      */
     public static function of(SizedJoint $joint, array $making): ?Range
     {
+        if ($joint->pairMm !== null) {
+            return $joint->withheld ? null : $joint->pairMm;
+        }
         $made = $joint->make === null || $joint->withheld ? null : self::madeSize($making, $joint->make->id);
         if ($made === null) {
             return null;
         }
         [$size, $doubt] = $made;
-        if ($joint->toTable?->other !== null) {
-            $other = self::madeSize($making, $joint->toTable->other->id);
+        $found = $joint->mateFound;
+        if ($found === null && $joint->first !== null) {
+            $other = self::madeSize($making, $joint->first->id);
             $clearance = $other === null ? 0.0 : ($joint->makesInner() ? $other[0] - $size : $size - $other[0]);
 
             return $other === null
                 ? null
                 : new Range($clearance - hypot($doubt, $other[1]), $clearance + hypot($doubt, $other[1]));
         }
-        $found = $joint->mateFound;
         if ($found === null) {
             return null;
         }
@@ -51,15 +54,14 @@ final class AchievedFit
      */
     private static function madeSize(array $making, string $surface): ?array
     {
-        $log = null;
         foreach ($making as $cut) {
-            if ($cut->entry->surface->id === $surface && $cut->entry->phase !== Phase::Before) {
-                $log = $cut->log;
+            $size = $cut->sizeMm();
+            if ($cut->entry->surface->id === $surface && $cut->entry->phase !== Phase::Before && $size !== null) {
+                return [$size, $cut->u95()];
             }
         }
-        $last = $log?->last();
 
-        return $log === null || $last === null ? null : [$log->atTwenty($last), $log->u95()];
+        return null;
     }
 
     /** @return 'inside'|'outside'|'cannot-tell'|null null while it is not made, or nothing was wanted */

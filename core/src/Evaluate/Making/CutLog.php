@@ -9,6 +9,7 @@ use Oldpart\Core\Facts\CutFacts;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\InstrumentSet;
 use Oldpart\Core\Measure\Reading;
 use Oldpart\Core\Measure\Readings;
@@ -71,16 +72,30 @@ final readonly class CutLog
     /** U95 of the last size, mm: of its gauge, and of how warm it was. */
     public function u95(): float
     {
+        return $this->found()->u95Mm ?? 0.0;
+    }
+
+    /** The last size as it was measured; null when nothing is logged. */
+    public function found(): ?FoundSize
+    {
         $last = $this->last();
 
         return $last === null
-            ? 0.0
+            ? null
             : (new Readings(
                 $this->kind,
                 [$this->reading($last)],
                 $this->tools->named($last->instrument),
                 $this->warmth,
-            ))->found()->u95Mm;
+            ))->found();
+    }
+
+    /** It has come inside its limits or past them: until then it is still being cut. */
+    public function reached(Range $limits): bool
+    {
+        $now = $this->made()?->middle();
+
+        return $now !== null && ($this->kind === SurfaceKind::Bore ? $now >= $limits->min : $now <= $limits->max);
     }
 
     private function reading(CutFacts $cut): Reading

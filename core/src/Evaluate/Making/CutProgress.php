@@ -7,11 +7,14 @@ namespace Oldpart\Core\Evaluate\Making;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\Cut;
 use Oldpart\Core\Making\CutKind;
 use Oldpart\Core\Making\NextCut;
 use Oldpart\Core\Measure\Acceptance;
+use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /** Cutting one surface: where it stands, what to dial next, and whether it is inside. */
@@ -23,13 +26,28 @@ final readonly class CutProgress
         public ?NextCut $next,
         public ?Acceptance $verdict,
         public float $roughMm,
+        /** As it was read when it was finished: surer than the log. */
+        public ?FoundSize $read = null,
     ) {
     }
 
-    public static function of(JobFacts $facts, MakeEntry $entry): self
+    public static function of(JobFacts $facts, MakeEntry $entry, ?FoundSize $read = null): self
     {
+        $read = $entry->phase === Phase::Before ? null : $read;
         $log = CutLog::of($facts, $entry->surface, $entry->phase);
         $rough = $facts->shop->roughCutMm;
+        if ($read !== null && $entry->band !== null) {
+            $verdict = self::worst($read, $entry->band);
+
+            return new self(
+                entry: $entry,
+                log: $log,
+                next: null,
+                verdict: $verdict,
+                roughMm: $rough,
+                read: $read,
+            );
+        }
         if ($log->last() === null || $entry->band === null) {
             return new self($entry, $log, null, null, $rough);
         }
@@ -52,12 +70,33 @@ final readonly class CutProgress
         );
     }
 
-    /** As it was measured last, at 20 °C. */
-    public function lastSize(): ?Say
+    /** Of its smallest and its largest spot the one that is worse. */
+    private static function worst(FoundSize $read, Band $band): Acceptance
+    {
+        $small = Acceptance::of($read->smallestMm(), $read->u95Mm, $band);
+
+        return $small === Acceptance::Inside ? Acceptance::of($read->largestMm(), $read->u95Mm, $band) : $small;
+    }
+
+    /** As it was measured last, at 20 °C, mm; null while nothing is. */
+    public function sizeMm(): ?float
     {
         $last = $this->log->last();
 
-        return $last === null ? null : LengthWriter::size($this->log->atTwenty($last));
+        return $this->read->meanMm ?? ($last === null ? null : $this->log->atTwenty($last));
+    }
+
+    /** How sure that is, mm. */
+    public function u95(): float
+    {
+        return $this->read->u95Mm ?? $this->log->u95();
+    }
+
+    public function lastSize(): ?Say
+    {
+        $mm = $this->sizeMm();
+
+        return $mm === null ? null : LengthWriter::size($mm);
     }
 
     /** @return list<Cut> */
@@ -116,7 +155,7 @@ final readonly class CutProgress
                 'cannot-tell',
                 Say::with(
                     'It is within ±{u} of a limit: the reading can’t tell which side. Read it with something surer before you accept it.',
-                    ['u' => LengthWriter::difference($this->log->u95())],
+                    ['u' => LengthWriter::difference($this->u95())],
                 ),
             );
         }

@@ -22,11 +22,15 @@ final readonly class MadeBands
     {
         $bands = [];
         foreach ($joints as $joint) {
-            if ($joint->make !== null && $joint->sized?->band !== null) {
-                $bands[$joint->make->id] = $joint->sized->band;
-            }
-            if ($joint->toTable?->other !== null && $joint->toTable->otherSized?->band !== null) {
-                $bands[$joint->toTable->other->id] = $joint->toTable->otherSized->band;
+            foreach ([[$joint->make, $joint->sized], [$joint->first, $joint->firstSized]] as [$surface, $sized]) {
+                if ($surface !== null && $sized?->band !== null) {
+                    $asked = $bands[$surface->id] ?? $sized->band;
+                    $bands[$surface->id] =
+                        Band::between(
+                            max($asked->lowerMm, $sized->band->lowerMm),
+                            min($asked->upperMm, $sized->band->upperMm),
+                        ) ?? $asked;
+                }
             }
         }
 

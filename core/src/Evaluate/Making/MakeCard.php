@@ -9,12 +9,11 @@ use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Evaluate\Loops\LoopLengths;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
-use Oldpart\Core\Facts\DemandKind;
 use Oldpart\Core\Facts\JobFacts;
-use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Joint\PressAdvice;
+use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -104,75 +103,21 @@ final readonly class MakeCard
     }
 
     /**
-     * What a joint or a loop asks of a surface, and what is asked of it for itself, in one band; where there is none,
-     * both are named.
-     *
-     * @param  list<MakeEntry>  $entries
-     * @return list<MakeEntry>
-     */
-    public static function agreed(JobFacts $facts, array $entries): array
-    {
-        return array_map(static function (MakeEntry $entry) use ($facts): MakeEntry {
-            $demand = $entry->surface->demand;
-            $own = $demand === null || $demand->kind === DemandKind::Free || $demand->kind === DemandKind::AsItComes
-                ? null
-                : OwnDemand::of($entry->surface);
-            if ($entry->band === null || $entry->phase === Phase::Before || $own === null) {
-                return $entry;
-            }
-            if ($own->band === null) {
-                return $entry->narrowed(null, $own->blocked, $own->says);
-            }
-            $both = Band::between(
-                max($entry->band->lowerMm, $own->band->lowerMm),
-                min($entry->band->upperMm, $own->band->upperMm),
-            );
-            $limits = static fn (Band $b): Say => Say::with('{a} to {b}', [
-                'a' => LengthWriter::lower($b),
-                'b' => LengthWriter::upper($b),
-            ]);
-            $names = ['{j}' => self::asker($facts, $entry->jointId)];
-            $says = $both === null
-                ? Say::with(strtr('“{j}” asks for {joint}, its own limits for {own}: no one size serves both. Change its limits at Survey, or the fit.', $names), [
-                    'joint' => $limits($entry->band),
-                    'own' => $limits($own->band),
-                ])
-                : Say::with(strtr('“{j}” asks for {joint}, its own limits for {own}.', $names), [
-                    'joint' => $limits($entry->band),
-                    'own' => $limits($own->band),
-                ]);
-
-            return $entry->narrowed($both, $both === null ? $says : null, $says);
-        }, $entries);
-    }
-
-    private static function asker(JobFacts $facts, string $id): string
-    {
-        foreach ([...$facts->joints, ...$facts->loops] as $one) {
-            if ($one->id === $id) {
-                return $one->name;
-            }
-        }
-
-        return $id;
-    }
-
-    /**
-     * Every other surface of what is made, with what is asked of it for itself: the rest of the part.
+     * Every other surface that is cut, with what is asked of it for itself: the rest of the part.
      *
      * @param  list<MakeEntry>  $entries  those that joints and loops ask for
+     * @param  array<string, array<string, FoundSize>>  $before  of surfaces that are cut, by surface, by state
      * @return list<MakeEntry>
      */
-    public static function rest(JobFacts $facts, array $entries, bool $withheld): array
+    public static function rest(JobFacts $facts, array $entries, array $before, bool $withheld): array
     {
         $asked = array_map(static fn (MakeEntry $e): string => $e->surface->id, $entries);
         $rest = [];
         foreach ($facts->surfaces as $surface) {
-            $made = $facts->partOf($surface)->origin === Origin::Make;
-            if (! $made || in_array($surface->id, $asked, true) || ! $surface->type->isSized()) {
+            if (! $facts->isCut($surface) || in_array($surface->id, $asked, true) || ! $surface->type->isSized()) {
                 continue;
             }
-            $own = OwnDemand::of($surface);
+            $own = OwnDemand::of($surface, $before[$surface->id] ?? []);
             $rest[] = new MakeEntry(
                 surface: $surface,
                 phase: Phase::Only,
@@ -195,14 +140,14 @@ final readonly class MakeCard
     }
 
     /**
-     * The other side, where both are made to the table.
+     * The other side, where the joint gives that its limits too.
      *
      * @param  array{stage: string, surface: ?string}  $goto
      * @return list<MakeEntry>
      */
     private function otherSide(SizedJoint $answer, array $goto): array
     {
-        $other = $answer->toTable?->other;
+        $other = $answer->first;
 
         return $other === null
             ? []
@@ -212,8 +157,8 @@ final readonly class MakeCard
                     phase: Phase::Only,
                     label: $other->name,
                     jointId: $answer->joint->id,
-                    band: $answer->withheld ? null : $answer->toTable->otherSized?->band,
-                    blocked: $answer->blocked,
+                    band: $answer->withheld ? null : $answer->firstSized?->band,
+                    blocked: $answer->withheld ? $answer->blocked : null,
                     reading: null,
                     remarks: [],
                     notes: [],

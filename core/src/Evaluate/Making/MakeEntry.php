@@ -86,6 +86,30 @@ final readonly class MakeEntry implements \JsonSerializable
         };
     }
 
+    /**
+     * With more to say of it.
+     *
+     * @param  list<Say>  $remarks
+     * @param  list<Note>  $notes
+     */
+    public function with(array $remarks, array $notes): self
+    {
+        return new self(
+            surface: $this->surface,
+            phase: $this->phase,
+            label: $this->label,
+            jointId: $this->jointId,
+            band: $this->band,
+            blocked: $this->blocked,
+            reading: $this->reading,
+            remarks: [...$this->remarks, ...$remarks],
+            notes: [...$this->notes, ...$notes],
+            goto: $this->goto,
+            rest: $this->rest,
+            free: $this->free,
+        );
+    }
+
     /** With other limits, and why. */
     public function narrowed(?Band $band, ?Say $blocked, Say $remark): self
     {

@@ -8,9 +8,13 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Facts\Criticality;
 use Oldpart\Core\Facts\DemandKind;
+use Oldpart\Core\Facts\ReadState;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\GeneralClass;
 use Oldpart\Core\Fit\GeneralTolerance;
+use Oldpart\Core\Fit\Iso286;
+use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -32,7 +36,8 @@ final readonly class OwnDemand
     {
     }
 
-    public static function of(SurfaceFacts $surface): self
+    /** @param  array<string, FoundSize>  $before  what was there, by the state it was read in */
+    public static function of(SurfaceFacts $surface, array $before): self
     {
         $demand = $surface->demand;
         $mm = $surface->size?->length->mm;
@@ -45,6 +50,9 @@ final readonly class OwnDemand
             ]);
 
             return new self(null, null, $says, true);
+        }
+        if ($demand?->kind === DemandKind::AsTheOld) {
+            return self::asTheOld($surface, $before[ReadState::Before->value] ?? null);
         }
         if ($mm === null || $mm <= 0) {
             $missing = Say::plain('No size is said of it yet: type it at Survey, with its limits or free.');
@@ -60,6 +68,7 @@ final readonly class OwnDemand
                 ),
                 DemandKind::NotOver => self::oneSided($mm, false, $demand->class ?? self::USUAL),
                 DemandKind::NotUnder => self::oneSided($mm, true, $demand->class ?? self::USUAL),
+                DemandKind::Stock => self::withStock($surface, new Band($mm, $mm)),
                 null => self::unsaid($mm, $surface->criticality),
                 default => self::free($mm, $demand->class),
             };
@@ -71,6 +80,96 @@ final readonly class OwnDemand
             : '';
 
         return new self($own->band, $own->blocked, Say::with('{says}'.$rough, ['says' => $own->says]), $own->free);
+    }
+
+    /**
+     * As the old one was where it is not worn, by limits that were typed, or as much as it matters. Grades by common
+     * practice.
+     */
+    private static function asTheOld(SurfaceFacts $surface, ?FoundSize $old): self
+    {
+        if ($old === null) {
+            $missing = 'It is to be as the old one: read the old one at Measure first, where it is not worn.';
+
+            return new self(null, Say::plain($missing), Say::plain(''), false);
+        }
+        $mm = $old->unwornMeanMm ?? $old->meanMm;
+        $plus = $surface->demand?->plus?->length->mm;
+        $minus = $surface->demand?->minus?->length->mm;
+        $grade = match ($surface->criticality) {
+            Criticality::Critical => 'IT7',
+            Criticality::Fit => 'IT9',
+            default => null,
+        };
+        $half = $grade === null ? null : Iso286::tolerance($mm, $grade) / 2;
+        try {
+            $half ??= GeneralTolerance::half($mm, self::USUAL);
+        } catch (BadInput $bad) {
+            return new self(null, Say::plain($bad->getMessage()), Say::plain(''), false);
+        }
+        $typed = $plus !== null || $minus !== null;
+        if ($typed && ($plus ?? 0.0) + ($minus ?? 0.0) <= 0) {
+            $nothing = 'Its own limits leave nothing to cut to: say what it may be over or under.';
+
+            return new self(null, Say::plain($nothing), Say::plain(''), false);
+        }
+        $worn = $old->unwornMeanMm === null
+            ? ' No spot of the old one is marked unworn: wear is copied with it.'
+            : ' Its unworn spots count.';
+        $says = $typed
+            ? 'As the old one, {s}: over it by {p}, under it by {m} at most.'
+            : 'As the old one, {s}: ±{h}, '.
+                ($grade === null ? 'ISO 2768-1 '.self::USUAL->value : "half of {$grade}").
+                ", as it is marked “{$surface->criticality->value}”.";
+
+        return new self(
+            $typed ? new Band($mm - ($minus ?? 0.0), $mm + ($plus ?? 0.0)) : new Band($mm - $half, $mm + $half),
+            null,
+            Say::with($says.$worn, [
+                's' => LengthWriter::sizeInWords($mm),
+                'p' => LengthWriter::difference($plus ?? 0.0),
+                'm' => LengthWriter::difference($minus ?? 0.0),
+                'h' => LengthWriter::difference($half),
+            ]),
+            false,
+        );
+    }
+
+    /**
+     * Its final limits with stock left on them: at least as much as was said, at most the general tolerance more.
+     *
+     * @param  Band  $final  what it is to be in the end
+     */
+    public static function withStock(SurfaceFacts $surface, Band $final): self
+    {
+        $stock = $surface->demand->plus->length->mm ?? 0.0;
+        if ($stock <= 0) {
+            $missing = 'Stock is to be left on it: say how much, on the diameter or the length.';
+
+            return new self(null, Say::plain($missing), Say::plain(''), false);
+        }
+        $bore = $surface->kind === SurfaceKind::Bore;
+        $near = $bore ? $final->lowerMm - $stock : $final->upperMm + $stock;
+        if ($near <= 0) {
+            $toomuch = 'More stock is to be left than there is bore: check how much, and its unit.';
+
+            return new self(null, Say::plain($toomuch), Say::plain(''), false);
+        }
+        try {
+            $width = 2 * GeneralTolerance::half($near, self::USUAL);
+        } catch (BadInput $bad) {
+            return new self(null, Say::plain($bad->getMessage()), Say::plain(''), false);
+        }
+        $far = $bore ? max($near / 2, $near - $width) : $near + $width;
+        $says = Say::with('Left with {s} of stock at least, {m} at most, on {f} in the end.', [
+            's' => LengthWriter::difference($stock),
+            'm' => LengthWriter::difference($stock + abs($far - $near)),
+            'f' => $final->widthMm() <= 0
+                ? LengthWriter::sizeInWords($final->lowerMm)
+                : Say::with('{a} to {b}', ['a' => LengthWriter::lower($final), 'b' => LengthWriter::upper($final)]),
+        ]);
+
+        return new self(new Band(min($near, $far), max($near, $far)), null, $says, false);
     }
 
     private static function limits(float $mm, float $plus, float $minus): self

@@ -57,6 +57,16 @@ final readonly class JointWalls
         );
     }
 
+    /** What lies on the other side of its wall where that is thinnest, mm: 0: solid; null: not known. */
+    public static function thinnest(JobFacts $facts, KnownSizes $sizes, SurfaceFacts $surface): ?float
+    {
+        $outside = $surface->kind === SurfaceKind::Bore;
+        $rows = self::along($facts, $sizes, $surface, $outside)[0];
+        $sizesThere = array_column($rows ?? [], 'mm');
+
+        return $sizesThere === [] ? null : ($outside ? min($sizesThere) : max($sizesThere));
+    }
+
     /** The same where the one side is a rolling bearing: its ring stands for the wall there. */
     public function ofBearing(Bearing $bearing, bool $onShaft): self
     {

@@ -52,8 +52,8 @@ final readonly class PressStudy
             ! $answer->canBeTight()
             || $answer->purpose->isLength
             || $answer->purpose->shape !== null
-            || $answer->sized?->band === null
-            || $answer->wantedMm === null
+            || ($answer->sized?->band === null && ! $answer->waits && $answer->pairMm === null)
+            || ($answer->wantedMm === null && $answer->pairMm === null)
         ) {
             return $answer;
         }
@@ -260,6 +260,9 @@ final readonly class PressStudy
      */
     private function interference(SizedJoint $answer): Range
     {
+        if ($answer->pairMm !== null) {
+            return new Range(-$answer->pairMm->max, -$answer->pairMm->min);
+        }
         $wanted = $answer->wantedMm ?? throw new \LogicException('checked by the caller');
         $made = $answer->make === null ? null : $this->made[$answer->make->id] ?? null;
         $mate = $answer->mateFound;

@@ -15,6 +15,7 @@ use Oldpart\Core\Evaluate\Shapes\Sizes;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\JointFacts;
 use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\Side;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\BearingSeat;
 use Oldpart\Core\Fit\InchFit;
@@ -26,6 +27,7 @@ use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
@@ -33,9 +35,18 @@ use Oldpart\Core\Quantity\Unit;
 /** Sizes the made side of each joint to the measured one. */
 final readonly class JointSizing
 {
-    /** @param  array<string, FoundSize>  $found */
-    public function __construct(private JobFacts $facts, private array $found, private bool $withheld)
-    {
+    /**
+     * @param  array<string, FoundSize>  $found  what is there, and what is made and measured
+     * @param  array<string, Band>  $bands  limits of what is made, by surface, where something else gives them
+     * @param  array<string, array<string, FoundSize>>  $before  what was there before it was cut
+     */
+    public function __construct(
+        private JobFacts $facts,
+        private array $found,
+        private bool $withheld,
+        private array $bands = [],
+        private array $before = [],
+    ) {
     }
 
     public function size(JointFacts $joint, int $index): SizedJoint
@@ -44,13 +55,27 @@ final readonly class JointSizing
         $inner = $this->facts->surface($joint->inner);
         $outer = $this->facts->surface($joint->outer);
         assert($inner !== null && $outer !== null);
-        $makeShaft = $this->isMade($inner);
-        $make = $makeShaft ? $inner : ($this->isMade($outer) ? $outer : null);
+        $makeShaft = $this->facts->isCut($inner) && JointOrder::first($this->facts, $joint) !== Side::Inner;
+        $make = $makeShaft ? $inner : ($this->facts->isCut($outer) ? $outer : null);
         $mate = $makeShaft ? $outer : $inner;
         $found = $this->found[$mate->id] ?? null;
-        $custom = $this->custom($joint, $index);
+        $old = $purpose->copiesOld ? OldPair::of($this->facts, $joint, $this->found, $this->before) : null;
+        $custom = $this->custom($joint, $index) ?? $old?->wantedMm;
+        if ($make === null && $purpose->shape === null) {
+            $pair = ExistingPair::of(
+                facts: $this->facts,
+                joint: $joint,
+                purpose: $purpose,
+                found: $this->found,
+                custom: $custom,
+                withheld: $this->withheld,
+            );
+            if ($pair !== null) {
+                return $pair;
+            }
+        }
         $seat = $this->seat($joint, $index, $purpose);
-        if ($seat !== null && $make !== null && $found === null && $custom === null && ! $this->isMade($mate)) {
+        if ($seat !== null && $make !== null && $found === null && $custom === null && ! $this->facts->isCut($mate)) {
             return $this->toTheTable($joint, $purpose, $seat, $make, $mate);
         }
         $nominal =
@@ -59,19 +84,38 @@ final readonly class JointSizing
                 : null;
         if (
             $nominal !== null
-            && ($this->isMade($mate) || ($custom === null && $this->facts->partOf($mate)->origin === Origin::Bought))
+            && ($this->facts->isCut($mate)
+                || ($custom === null && $this->facts->partOf($mate)->origin === Origin::Bought))
         ) {
             $standard = $this->standard($joint, $purpose, $nominal, $make, $mate, $custom);
             if ($standard !== null) {
                 return $standard;
             }
         }
-        if ($make === null || $this->isMade($mate) || $found === null || $purpose->shape !== null) {
+        $waits = $make !== null && $found === null && $purpose->shape === null && $this->facts->isCut($mate);
+        $fromFirst = $waits && $joint->first !== null ? $this->bands[$mate->id] ?? null : null;
+        if ($fromFirst !== null) {
+            return $this->waiting(
+                joint: $joint,
+                purpose: $purpose,
+                make: $make,
+                mate: $mate,
+                first: $fromFirst,
+                custom: $custom,
+            );
+        }
+        if ($make === null || $found === null || $purpose->shape !== null || ($old !== null && $custom === null)) {
             $blocked = match (true) {
                 $purpose->shape !== null => Say::plain(ucfirst($purpose->says).'.'),
                 $make === null => Say::plain('Neither side of this joint is to be made.'),
-                $this->isMade($mate) => Say::plain(
-                    'Both sides are to be made: type the size they are to have, at Survey, and take a class of ISO or inch.',
+                $old?->blocked !== null => $old->blocked,
+                $waits && $joint->first !== null => Say::plain(
+                    'It is made to the '.
+                        lcfirst($mate->name).
+                        ', which is made first: give that a size with its limits at Survey.',
+                ),
+                $waits => Say::plain(
+                    'Both sides are to be made: type the size they are to have, at Survey, and take a class of ISO or inch; or say which is made first.',
                 ),
                 default => Say::plain('Measure the '.lcfirst($mate->name).'.'),
             };
@@ -91,7 +135,7 @@ final readonly class JointSizing
                 goodEnough: null,
                 blocked: $blocked,
                 withheld: $this->withheld,
-                notes: [],
+                notes: $old->notes ?? [],
             );
         }
         $table = TableSize::of($mate, $found, $purpose);
@@ -129,6 +173,9 @@ final readonly class JointSizing
             blocked: $blocked,
             withheld: $this->withheld,
             notes: [
+                ...$old->notes ?? [],
+                ...array_values(array_filter($found->notes, static fn (Note $n): bool => $n->code === 'typed')),
+                ...$this->facts->isCut($mate) ? [self::madeFirst($mate, $found)] : [],
                 ...$table->isFound
                     ? []
                     : [
@@ -144,6 +191,124 @@ final readonly class JointSizing
                 ...$purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose, $wanted, $found->meanMm),
             ],
             seat: $seat,
+            first: ($first = $this->firstToTable($joint, $purpose, $make, $mate)) === null ? null : $mate,
+            firstSized: $first,
+        );
+    }
+
+    private static function madeFirst(SurfaceFacts $mate, FoundSize $found): Note
+    {
+        return Note::info(
+            'made-first',
+            Say::with('The '.lcfirst($mate->name).' is made and came out at {s} ±{u}: this is made to that.', [
+                's' => LengthWriter::size($found->meanMm),
+                'u' => LengthWriter::atLeast($found->u95MeanMm),
+            ]),
+        );
+    }
+
+    /** What the side made first was made to, where nothing but the class of this joint said it. */
+    private function firstToTable(
+        JointFacts $joint,
+        Purpose $purpose,
+        SurfaceFacts $make,
+        SurfaceFacts $mate,
+    ): ?SizeToMate {
+        $nominal = self::nominal($make, $mate);
+        if ($nominal === null || ! $this->facts->isCut($mate) || isset($this->bands[$mate->id])) {
+            return null;
+        }
+
+        return $this->standard(
+            joint: $joint,
+            purpose: $purpose,
+            nominalMm: $nominal,
+            make: $make,
+            mate: $mate,
+            wish: null,
+        )?->firstSized;
+    }
+
+    /**
+     * Made to the side that is made first, once that is measured. What it will come to, by the limits of that one, is
+     * said ahead.
+     */
+    private function waiting(
+        JointFacts $joint,
+        Purpose $purpose,
+        SurfaceFacts $make,
+        SurfaceFacts $mate,
+        Band $first,
+        ?Range $custom,
+    ): SizedJoint {
+        $makeShaft = $make->id === $joint->inner;
+        $offers = $purpose->offers($first->middleMm());
+        $chosen = $custom === null && $offers !== [] ? $this->choose($offers, $joint->school, $joint->fit) : null;
+        $wanted = $custom ?? $chosen?->clearanceMm;
+        $ahead = $wanted === null ? null : Band::between(
+            $makeShaft ? $first->lowerMm - $wanted->max : $first->lowerMm + $wanted->min,
+            $makeShaft ? $first->upperMm - $wanted->min : $first->upperMm + $wanted->max,
+        );
+
+        return new SizedJoint(
+            joint: $joint,
+            purpose: $purpose,
+            offers: array_map(
+                static fn (Offer $o): array => ['offer' => $o, 'sized' => null, 'chosen' => $o === $chosen],
+                $offers,
+            ),
+            chosen: $chosen === null ? 'limits' : $chosen->school->value,
+            wantedMm: $wanted,
+            make: $make,
+            mate: $mate,
+            mateName: $mate->name,
+            makeName: $make->name,
+            mateFound: null,
+            sized: null,
+            goodEnough: null,
+            blocked: $this->withheld ? Gatekeeper::sentence() : self::waitingWords($mate, $ahead),
+            withheld: $this->withheld,
+            notes: [],
+            firstSized: SizeToMate::given($first),
+            waits: true,
+        );
+    }
+
+    private static function waitingWords(SurfaceFacts $mate, ?Band $ahead): Say
+    {
+        $first = 'Make the '.lcfirst($mate->name).' first, and measure it: this is made to what it comes out at';
+
+        return $ahead === null
+            ? Say::plain("{$first}.")
+            : Say::with("{$first}, somewhere from {a} to {b}.", [
+                'a' => LengthWriter::lower($ahead),
+                'b' => LengthWriter::upper($ahead),
+            ]);
+    }
+
+    /** It waits for itself, by way of others. */
+    public function inCircle(JointFacts $joint, int $index, Say $circle): SizedJoint
+    {
+        $makeShaft = JointOrder::first($this->facts, $joint) !== Side::Inner;
+        $make = $this->facts->surface($makeShaft ? $joint->inner : $joint->outer);
+        $mate = $this->facts->surface($makeShaft ? $joint->outer : $joint->inner);
+
+        return new SizedJoint(
+            joint: $joint,
+            purpose: Purpose::named($joint->purpose, "joints.{$index}.purpose"),
+            offers: [],
+            chosen: 'none',
+            wantedMm: $this->custom($joint, $index),
+            make: $make,
+            mate: $mate,
+            mateName: $mate->name ?? '',
+            makeName: $make->name ?? '',
+            mateFound: null,
+            sized: null,
+            goodEnough: null,
+            blocked: $this->withheld ? Gatekeeper::sentence() : $circle,
+            withheld: $this->withheld,
+            notes: [],
         );
     }
 
@@ -195,8 +360,10 @@ final readonly class JointSizing
             ],
             $fits,
         );
-        $both = $this->isMade($mate);
+        $both = $this->facts->isCut($mate);
         $sized = $limits($chosen, $makeShaft);
+        $firstSized = $both ? $limits($chosen, ! $makeShaft) : null;
+        $waits = $both && $joint->first !== null;
         $notes = $both
             ? []
             : [
@@ -220,9 +387,13 @@ final readonly class JointSizing
             mateName: $mate->name,
             makeName: $make->name,
             mateFound: null,
-            sized: $sized,
+            sized: $waits ? null : $sized,
             goodEnough: null,
-            blocked: $this->withheld ? Gatekeeper::sentence() : null,
+            blocked: match (true) {
+                $this->withheld => Gatekeeper::sentence(),
+                $waits => self::waitingWords($mate, $sized->band),
+                default => null,
+            },
             withheld: $this->withheld,
             notes: [
                 ...$notes,
@@ -231,7 +402,10 @@ final readonly class JointSizing
                     ? []
                     : WarmJoint::notes($this->facts, $joint, $purpose, $chosen->clearance(), $nominalMm),
             ],
-            toTable: new ToTable($chosen, $both ? $mate : null, $both ? $limits($chosen, ! $makeShaft) : null, $wish),
+            toTable: new ToTable($chosen, $wish),
+            first: $both ? $mate : null,
+            firstSized: $firstSized,
+            waits: $waits,
         );
     }
 
@@ -317,11 +491,6 @@ final readonly class JointSizing
                 Say::plain("seat for a {$seat->bearing->designation} bearing"),
                 'ISO 286-2:2010, ISO 492:2014; class by common practice',
             );
-    }
-
-    private function isMade(SurfaceFacts $surface): bool
-    {
-        return $this->facts->partOf($surface)->origin === Origin::Make;
     }
 
     public function sizeFor(bool $makeShaft, FoundSize $found, Range $wanted): SizeToMate

@@ -49,6 +49,13 @@ final readonly class SizedJoint
         public ?Say $pressBlocked = null,
         public ?BearingSeat $seat = null,
         public ?ToTable $toTable = null,
+        /** The side made first, where this joint gives it its limits too, and those. */
+        public ?SurfaceFacts $first = null,
+        public ?SizeToMate $firstSized = null,
+        /** It is made to the other side once that is made and measured. */
+        public bool $waits = false,
+        /** Clearance of two parts that are both there already, with the doubt of both, mm. */
+        public ?Range $pairMm = null,
     ) {
     }
 
@@ -71,19 +78,24 @@ final readonly class SizedJoint
 
     public function isTight(): bool
     {
-        return $this->wantedMm !== null ? $this->wantedMm->max <= 0 : $this->purpose->tight;
+        $range = $this->pairMm ?? $this->wantedMm;
+
+        return $range !== null ? $range->max <= 0 : $this->purpose->tight;
     }
 
     /** Its least clearance is below zero: at one end of its range at least it has to be pressed. */
     public function canBeTight(): bool
     {
-        return $this->wantedMm !== null ? $this->wantedMm->min < 0 : $this->purpose->tight;
+        $range = $this->pairMm ?? $this->wantedMm;
+
+        return $range !== null ? $range->min < 0 : $this->purpose->tight;
     }
 
     /** The size both have to each other where the mate was not read, mm: of the bearing, or of the class. */
     public function nominalMm(): ?float
     {
         return $this->toTable?->fit->sizeMm ??
+            $this->firstSized?->band?->middleMm() ??
             ($this->seat === null
                 ? null
                 : ($this->purpose->seat === Seat::Shaft
@@ -113,6 +125,10 @@ final readonly class SizedJoint
             pressBlocked: $blocked,
             seat: $this->seat,
             toTable: $this->toTable,
+            first: $this->first,
+            firstSized: $this->firstSized,
+            waits: $this->waits,
+            pairMm: $this->pairMm,
         );
     }
 }

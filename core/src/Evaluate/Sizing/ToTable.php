@@ -5,24 +5,20 @@ declare(strict_types=1);
 namespace Oldpart\Core\Evaluate\Sizing;
 
 use Oldpart\Core\Advice\Say;
-use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\Batch;
 use Oldpart\Core\Fit\NamedFit;
-use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
 
 /**
- * A joint made to the table: the fit by its name, the other side where that is made too, and how the pairs come out.
+ * A joint made to the table: the fit by its name, and how the pairs come out.
  */
 final readonly class ToTable implements \JsonSerializable
 {
     /** @param  ?Range  $wish  limits typed for the pairs, mm */
     public function __construct(
         public NamedFit $fit,
-        public ?SurfaceFacts $other,
-        public ?SizeToMate $otherSized,
         private ?Range $wish,
     ) {
     }

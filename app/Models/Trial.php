@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+final class Trial extends FactModel
+{
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['amount' => 'array', 'pitch' => 'array', 'turn' => 'float'];
+    }
+}
