@@ -7,6 +7,8 @@ namespace Oldpart\Core\Answer;
 use Oldpart\Core\Evaluate\Making\AchievedFit;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Facts\ConcessionFacts;
+use Oldpart\Core\Facts\Decision;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -17,8 +19,9 @@ final readonly class HandOverAnswer implements \JsonSerializable
     /**
      * @param  list<CutProgress>  $making
      * @param  list<SizedJoint>  $joints
+     * @param  list<ConcessionFacts>  $concessions
      */
-    public function __construct(private array $making, private array $joints)
+    public function __construct(private array $making, private array $joints, private array $concessions)
     {
     }
 
@@ -27,53 +30,120 @@ final readonly class HandOverAnswer implements \JsonSerializable
     {
         $sizes = array_map($this->size(...), $this->making);
         $fits = array_map($this->fit(...), $this->joints);
-        $bad = array_filter(
-            [...$sizes, ...$fits],
-            static fn (array $row): bool => in_array($row['verdict'], ['above', 'below', 'outside'], true),
+        $count = static fn (array $rows, string ...$verdicts): int => count(
+            array_filter($rows, static fn (array $r): bool => in_array($r['verdict'], $verdicts, true)),
         );
-        $unsure = array_filter(
-            [...$sizes, ...$fits],
-            static fn (array $row): bool => $row['verdict'] === 'cannot-tell',
+        $undecided = array_values(
+            array_filter([...$sizes, ...$fits], static fn (array $r): bool => $r['decided'] === null),
         );
-        $open = array_filter($sizes, static fn (array $row): bool => $row['verdict'] === null);
+        $bad = $count($undecided, 'above', 'below', 'outside');
+        $unsure = $count($undecided, 'cannot-tell');
+        $open = count(
+            array_filter($sizes, static fn (array $r): bool => $r['verdict'] === null && $r['decided'] === null),
+        );
 
         return [
             'sizes' => $sizes,
             'fits' => $fits,
-            'says' => match (true) {
-                $bad !== [] => 'Something is outside its limits: see which, and what was decided about it.',
-                $sizes === [] || $open !== [] => 'Not all of it is made and measured yet.',
-                $unsure !== [] => 'Made; some readings are too near a limit to be sure.',
-                default => 'Made, measured, and inside every limit.',
-            },
-            'good' => $bad === [] && $open === [] && $unsure === [] && $sizes !== [],
+            'says' => self::verdict($sizes, $fits, $bad, $unsure, $open),
+            'good' => $bad === 0 && $open === 0 && $unsure === 0 && $sizes !== [],
         ];
+    }
+
+    /**
+     * In words, and no more than the rows say.
+     *
+     * @param  list<array<string, mixed>>  $sizes
+     * @param  list<array<string, mixed>>  $fits
+     */
+    private static function verdict(array $sizes, array $fits, int $bad, int $unsure, int $open): string
+    {
+        $inside = count(array_filter($sizes, static fn (array $r): bool => $r['verdict'] === 'inside'));
+        $free = count(
+            array_filter($sizes, static fn (array $r): bool => $r['verdict'] === 'free' && $r['decided'] === null),
+        );
+        $decided = static fn (Decision $d): int => count(
+            array_filter(
+                [...$sizes, ...$fits],
+                static fn (array $r): bool => ($r['decided']['decision'] ?? '') === $d->value,
+            ),
+        );
+        $rest = array_filter([
+            $decided(Decision::Accepted) > 0 ? "{$decided(Decision::Accepted)} accepted as it is" : '',
+            $decided(Decision::ByOthers) > 0 ? "{$decided(Decision::ByOthers)} left to others" : '',
+            $decided(Decision::NotMeasured) > 0 ? "{$decided(Decision::NotMeasured)} handed over unmeasured" : '',
+            $free > 0 ? "{$free} free and not measured" : '',
+        ]);
+        $also = $rest === [] ? '' : ' '.ucfirst(implode(', ', $rest)).'.';
+        $all = count($sizes);
+        $of = $inside === $all ? "all {$all}" : "{$inside} of {$all}";
+
+        return match (true) {
+            $sizes === [] => 'Nothing of it has a number to be made to.',
+            $bad === 1 => 'One is outside what was asked: say below what was decided about it.',
+            $bad > 1 => "{$bad} are outside what was asked: say below what was decided about them.",
+            $open > 0 => "Not all of it is made and measured yet: {$open} of {$all} still open.{$also}",
+            $unsure > 0 => "Made; {$unsure} too near a limit to be sure.{$also}",
+            $rest === [] => 'Made, measured, and inside every limit.',
+            default => ($inside === 0 ? 'Nothing left open.' : "Made and measured, {$of} inside.").$also,
+        };
     }
 
     /** @return array<string, mixed> */
     private function size(CutProgress $making): array
     {
         $band = $making->entry->band;
-        $made = $making->log->last();
+        $made = $making->sizeMm();
+        $free = $making->verdict === null && $made === null && $making->entry->free;
 
         return [
             'key' => $making->entry->key(),
+            'surface' => $making->entry->surface->id,
+            'phase' => $making->entry->phase->value,
+            'cut' => $making->log->last()?->id,
             'label' => $making->entry->label,
             'lower' => $band === null ? null : LengthWriter::lower($band),
             'upper' => $band === null ? null : LengthWriter::upper($band),
-            'made' => $made === null ? null : LengthWriter::size($making->log->atTwenty($made)),
-            'plus_minus' => $made === null ? null : LengthWriter::plusMinus($making->log->u95()),
+            'made' => $made === null ? null : LengthWriter::size($made),
+            'plus_minus' => $made === null ? null : LengthWriter::plusMinus($making->u95()),
             'verdict' => $making->verdict->value ?? ($making->entry->free ? 'free' : null),
-            'verdict_says' => $making->verdict === null && $making->entry->free
-                ? 'free, not measured'
-                : self::sizeWords($making->verdict),
+            'verdict_says' => $free ? 'free, not measured' : self::sizeWords($making),
+            'decided' => $making->decision === null ? null : self::decision($making->decision),
+            'choices' => self::choices($making),
         ];
     }
 
-    private static function sizeWords(?Acceptance $verdict): string
+    /** @return list<array{decision: string, says: string}> what can be decided of it */
+    private static function choices(CutProgress $making): array
     {
-        return match ($verdict) {
-            null => 'not measured yet',
+        $choices = match (true) {
+            $making->verdict === Acceptance::Inside => [],
+            $making->sizeMm() !== null => [Decision::Accepted],
+            $making->entry->free => [Decision::ByOthers],
+            default => [Decision::ByOthers, Decision::NotMeasured],
+        };
+
+        return array_map(
+            static fn (Decision $d): array => ['decision' => $d->value, 'says' => $d->says()],
+            $making->verdict === null && $making->sizeMm() !== null && $making->entry->free ? [] : $choices,
+        );
+    }
+
+    /** @return array{id: string, decision: string, says: string, at: ?string} */
+    private static function decision(ConcessionFacts $one): array
+    {
+        return [
+            'id' => $one->id,
+            'decision' => $one->decision->value,
+            'says' => "{$one->decision->says()}, by {$one->by}: {$one->why}",
+            'at' => $one->at,
+        ];
+    }
+
+    private static function sizeWords(CutProgress $making): string
+    {
+        return match ($making->verdict) {
+            null => $making->sizeMm() === null ? 'not measured yet' : 'measured; nothing is asked of it',
             Acceptance::Inside => 'inside its limits',
             Acceptance::CannotTell => 'too near a limit to tell',
             Acceptance::Above => 'above its limits',
@@ -87,6 +157,11 @@ final readonly class HandOverAnswer implements \JsonSerializable
         $achieved = AchievedFit::of($answer, $this->making);
         $wanted = $answer->wantedMm;
         $verdict = AchievedFit::verdict($achieved, $wanted);
+        $decided = null;
+        foreach ($this->concessions as $one) {
+            $decided = $one->joint === $answer->joint->id && $verdict !== 'inside' ? $one : $decided;
+        }
+        $choices = in_array($verdict, ['outside', 'cannot-tell'], true) ? [Decision::Accepted] : [];
 
         return [
             'joint' => $answer->joint->id,
@@ -95,11 +170,16 @@ final readonly class HandOverAnswer implements \JsonSerializable
             'achieved' => $achieved === null ? null : Words::range($achieved),
             'verdict' => $verdict,
             'verdict_says' => match ($verdict) {
-                null => 'not made yet',
+                null => $achieved === null ? 'not made yet' : 'as it is',
                 'inside' => 'as wanted',
                 'outside' => 'not what was wanted',
                 default => 'too near a limit to tell',
             },
+            'decided' => $decided === null || $achieved === null ? null : self::decision($decided),
+            'choices' => array_map(
+                static fn (Decision $d): array => ['decision' => $d->value, 'says' => $d->says()],
+                $choices,
+            ),
         ];
     }
 }

@@ -25,8 +25,11 @@ use Oldpart\Core\Evaluate\Shapes\JobShapes;
 use Oldpart\Core\Evaluate\Shapes\JobSurvey;
 use Oldpart\Core\Evaluate\Sizing\JointConditions;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Evaluate\Trials\JointTrials;
+use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Facts\ClearanceFacts;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\JointFacts;
 use Oldpart\Core\Facts\MistakeFacts;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Remedy\JointHelp;
@@ -70,6 +73,8 @@ final readonly class JobAnswers implements \JsonSerializable
         public JobShapes $shapes,
         public JobPictures $pictures,
         public array $notes,
+        /** @var array<string, ?LoopTrials> by loop */
+        private array $loopTrials,
     ) {
     }
 
@@ -114,12 +119,13 @@ final readonly class JobAnswers implements \JsonSerializable
             plan: $plan,
             making: $out->making,
             assembly: $assembly,
-            handOver: new HandOverAnswer($out->making, $out->joints),
+            handOver: new HandOverAnswer($out->making, $out->joints, $facts->concessions),
             survey: $survey,
             quote: JobQuote::of($facts, $survey, $out->joints),
             shapes: $shapes,
             pictures: new JobPictures($shapes),
             notes: Gatekeeper::notes($facts->takeIn),
+            loopTrials: self::loopTrials($facts, $out),
         );
     }
 
@@ -138,9 +144,31 @@ final readonly class JobAnswers implements \JsonSerializable
                 hotAndCold: HotAndCold::of($joint, $facts->shop->temperatureC),
                 thread: JointThread::of($facts, $out->found, $joint),
                 held: HeldBy::of($facts, $out->found, $out->bands, $joint),
+                trials: JointTrials::of($facts, $joint),
+                bothCut: self::bothCut($facts, $joint->joint),
             ),
             $out->joints,
         );
+    }
+
+    private static function bothCut(JobFacts $facts, JointFacts $joint): bool
+    {
+        [$inner, $outer] = [$facts->surface($joint->inner), $facts->surface($joint->outer)];
+
+        return $inner !== null && $outer !== null && $facts->isCut($inner) && $facts->isCut($outer);
+    }
+
+    /** @return array<string, ?LoopTrials> by loop */
+    private static function loopTrials(JobFacts $facts, Outcome $out): array
+    {
+        $trials = [];
+        foreach ($out->loops as $loop) {
+            if ($loop instanceof SolvedLoop) {
+                $trials[$loop->facts->id] = LoopTrials::of($facts, $loop);
+            }
+        }
+
+        return $trials;
     }
 
     /** @return array<string, mixed> */
@@ -157,8 +185,8 @@ final readonly class JobAnswers implements \JsonSerializable
             ),
             'joints' => $this->jointAnswers,
             'loops' => array_map(
-                static fn (SolvedLoop|SolvedPlane $l): LoopAnswer|PlaneAnswer => $l instanceof SolvedLoop
-                    ? new LoopAnswer($l)
+                fn (SolvedLoop|SolvedPlane $l): LoopAnswer|PlaneAnswer => $l instanceof SolvedLoop
+                    ? new LoopAnswer($l, $this->loopTrials[$l->facts->id] ?? null)
                     : new PlaneAnswer($l),
                 $this->loops,
             ),

@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Mechanics\HeldBy;
 use Oldpart\Core\Evaluate\Mechanics\HotAndCold;
 use Oldpart\Core\Evaluate\Mechanics\JointThread;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Evaluate\Trials\JointTrials;
 use Oldpart\Core\Fit\BearingSeat;
 use Oldpart\Core\Fit\BearingTable;
 use Oldpart\Core\Fit\Offer;
@@ -38,6 +39,9 @@ final readonly class JointAnswer implements \JsonSerializable
         private ?HotAndCold $hotAndCold,
         private ?JointThread $thread,
         private ?HeldBy $held,
+        private ?JointTrials $trials = null,
+        /** Either side may be the one made first. */
+        private bool $bothCut = false,
     ) {
     }
 
@@ -86,6 +90,15 @@ final readonly class JointAnswer implements \JsonSerializable
             'hot_and_cold' => $this->hotAndCold,
             'thread' => $this->thread,
             'held' => $this->held,
+            'trials' => $this->trials,
+            'shows' => [
+                'seat' => $this->of->purpose->seat !== null,
+                'held' => $this->of->joint->needsTorqueNm !== null
+                    || $this->of->joint->held !== []
+                    || $this->of->isTight()
+                    || $this->of->purpose->fastens,
+                'first' => $this->bothCut,
+            ],
             'stress' => $this->of->press === null || $this->of->withheld ? null : StressPicture::draw($this->of->press),
             'to_table' => $this->of->withheld ? null : $this->of->toTable,
             'seat' => $this->of->seat === null ? null : self::seat($this->of->seat),

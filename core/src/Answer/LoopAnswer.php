@@ -6,6 +6,7 @@ namespace Oldpart\Core\Answer;
 
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Evaluate\Loops\SolvedLoop;
+use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Loop\Remedy;
 use Oldpart\Core\Loop\Sureness;
 use Oldpart\Core\Picture\Drawing;
@@ -19,7 +20,7 @@ final readonly class LoopAnswer implements \JsonSerializable
     /** Of what would close it, as many as are shown. */
     private const REMEDIES = 4;
 
-    public function __construct(public SolvedLoop $of)
+    public function __construct(public SolvedLoop $of, private ?LoopTrials $trials = null)
     {
     }
 
@@ -48,6 +49,7 @@ final readonly class LoopAnswer implements \JsonSerializable
             'pile' => $this->pile(),
             'picture' => self::picture($of),
             'notes' => $shown === null || $of->blocked !== null ? [] : $shown->notes(),
+            'trials' => $this->trials,
             'working' => $this->working(),
         ];
     }

@@ -82,18 +82,18 @@ final readonly class Stages
                 'survey',
             ),
             $unmeasured !== [] => new NextStep(
-                Say::plain('Measure the '.lcfirst($unmeasured[0]->surface->name)),
+                Say::plain('Measure the '.lcfirst($unmeasured[0]->name())),
                 'measure',
-                $unmeasured[0]->surface->id,
+                $unmeasured[0]->key(),
             ),
             $repeat !== [] => new NextStep(
                 Say::plain(
                     'Measure the '.
-                        lcfirst($repeat[0]->surface->name).
+                        lcfirst($repeat[0]->name()).
                         ' again: the reading is not good enough yet',
                 ),
                 'measure',
-                $repeat[0]->surface->id,
+                $repeat[0]->key(),
             ),
             $this->size()->open > 0 => new NextStep(Say::plain('Choose the fits'), 'size'),
             $this->make()->open > 0 => $this->nextCut(),
@@ -279,7 +279,8 @@ final readonly class Stages
 
     private function isMade(CutProgress $making): bool
     {
-        return $making->verdict === Acceptance::Inside
+        return $making->decision !== null
+            || $making->verdict === Acceptance::Inside
             || ($making->verdict === Acceptance::CannotTell && $making->next?->state === CutState::Inside);
     }
 

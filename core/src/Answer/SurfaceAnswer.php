@@ -26,7 +26,11 @@ final readonly class SurfaceAnswer implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'id' => $this->of->surface->id,
+            'id' => $this->of->key(),
+            'surface' => $this->of->surface->id,
+            'state' => $this->of->state?->value,
+            'name' => $this->of->name(),
+            'folded' => $this->of->folded,
             'decides' => $this->of->decides,
             'asks' => [
                 'stations' => $this->of->surface->stationsAsked(),

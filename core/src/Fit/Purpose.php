@@ -52,6 +52,12 @@ final readonly class Purpose implements \JsonSerializable
     ) {
     }
 
+    /** Null where there is no such purpose. */
+    public static function orNull(string $code): ?self
+    {
+        return array_values(array_filter(self::all(), static fn (self $p): bool => $p->code === $code))[0] ?? null;
+    }
+
     /** @throws BadInput when there is no such purpose */
     public static function named(string $code, string $field = 'purpose'): self
     {

@@ -762,7 +762,17 @@ export interface components {
             source: string;
         };
         SurfaceAnswer: {
+            /** @description the surface’s */
             id: string;
+            surface: string;
+            /**
+             * @description of a surface that is cut
+             * @enum {unknown}
+             */
+            state: "before" | "built up" | "roughed" | "done" | null;
+            name: string;
+            /** @description nothing needs it */
+            folded: boolean;
             decides: boolean;
             asks: components["schemas"]["Asks"];
             found: components["schemas"]["Found"] | null;
@@ -776,6 +786,13 @@ export interface components {
         };
         JointAnswer: {
             id: string;
+            trials: components["schemas"]["JointTrials"] | null;
+            /** @description which parts of its screen this joint has */
+            shows: {
+                seat: boolean;
+                held: boolean;
+                first: boolean;
+            };
             purpose: components["schemas"]["Purpose"];
             tight: boolean;
             /** @enum {unknown} */
@@ -1026,6 +1043,7 @@ export interface components {
         /** @description how a loop of lengths closes */
         LoopAnswer: {
             id: string;
+            trials: components["schemas"]["LoopTrials"] | null;
             blocked: components["schemas"]["Say"] | null;
             rows: {
                 name: string;
@@ -2405,6 +2423,23 @@ export interface components {
             probability: number;
             says: components["schemas"]["Say"];
         };
+        TrialRow: {
+            id: string;
+            says: components["schemas"]["Say"];
+            at: string | null;
+        };
+        /** @description a round joint fitted by trial */
+        JointTrials: {
+            says: components["schemas"]["Say"] | null;
+            mate: components["schemas"]["Say"] | null;
+            next_mm: number | null;
+            stop: boolean;
+            /** @description the last cut of what is made */
+            cut: string | null;
+            choices: string[];
+            rows: components["schemas"]["TrialRow"][];
+            working: components["schemas"]["WorkingStep"][];
+        };
         Purpose: {
             code: string;
             name: string;
@@ -2462,6 +2497,14 @@ export interface components {
             extremes: components["schemas"]["Say"];
             likely: components["schemas"]["Say"];
             pairs: components["schemas"]["Say"] | null;
+        };
+        /** @description a stack tried together, what explains what was seen, and what to take off */
+        LoopTrials: {
+            do: components["schemas"]["Say"] | null;
+            why: components["schemas"]["Say"] | null;
+            rows: components["schemas"]["TrialRow"][];
+            choices: string[];
+            working: components["schemas"]["WorkingStep"][];
         };
         /** @description a chance in a word */
         Sureness: {
@@ -2529,8 +2572,27 @@ export interface components {
             force: components["schemas"]["Force"] | null;
             picture: components["schemas"]["Drawing"] | null;
         };
+        Decided: {
+            id: string;
+            /** @enum {unknown} */
+            decision: "accepted" | "by others" | "not measured";
+            says: string;
+            at: string | null;
+        };
+        DecisionChoice: {
+            /** @enum {unknown} */
+            decision: "accepted" | "by others" | "not measured";
+            says: string;
+        };
         MadeSize: {
             key: string;
+            surface: string;
+            /** @enum {unknown} */
+            phase: "only" | "before" | "after";
+            /** @description its last cut */
+            cut: string | null;
+            decided: components["schemas"]["Decided"] | null;
+            choices: components["schemas"]["DecisionChoice"][];
             label: string;
             lower: components["schemas"]["Say"] | null;
             upper: components["schemas"]["Say"] | null;
@@ -2542,6 +2604,8 @@ export interface components {
         };
         MadeFit: {
             joint: string;
+            decided: components["schemas"]["Decided"] | null;
+            choices: components["schemas"]["DecisionChoice"][];
             label: string;
             wanted: components["schemas"]["Say"] | null;
             achieved: components["schemas"]["Say"] | null;

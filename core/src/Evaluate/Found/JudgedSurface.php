@@ -6,10 +6,14 @@ namespace Oldpart\Core\Evaluate\Found;
 
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Facts\Condition;
+use Oldpart\Core\Facts\DemandKind;
 use Oldpart\Core\Facts\JobFacts;
-use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\ReadingFacts;
+use Oldpart\Core\Facts\ReadState;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Facts\Work;
+use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\Nominal;
@@ -21,50 +25,155 @@ final readonly class JudgedSurface
 {
     /**
      * @param  bool  $decides  a joint that is being sized depends on it
+     * @param  ?ReadState  $state  of one that is cut: what it was like; null: it stays
      * @param  list<ReadingFacts>  $readings  those that count
+     * @param  bool  $asked  it is there to be read
+     * @param  bool  $folded  nothing needs it
      */
     private function __construct(
         public SurfaceFacts $surface,
+        public ?ReadState $state,
         public ?FoundSize $found,
         public ?GoodEnough $goodEnough,
         public bool $decides,
         public array $readings,
         public ?CoolDown $coolDown,
         private Meaning $meaning,
+        private bool $asked,
+        public bool $folded,
     ) {
     }
 
-    /** @return list<self> each surface of the job that is measured */
+    /** @return list<self> each surface of the job that is measured, one that is cut in each state it is read in */
     public static function all(JobFacts $facts, Outcome $out): array
     {
         $judged = [];
         $needed = self::needed($out);
         foreach ($facts->surfaces as $surface) {
-            if ($facts->partOf($surface)->origin === Origin::Make || ! $surface->type->isMeasurable()) {
+            if (! $surface->type->isMeasurable()) {
                 continue;
             }
-            $good = null;
-            $decides = in_array($surface->id, $needed, true);
-            foreach ($out->joints as $joint) {
-                if ($joint->mate?->id === $surface->id && $joint->make !== null) {
-                    $decides = true;
-                    $good = self::worse($good, $joint->goodEnough);
-                }
+            if (! $facts->isCut($surface)) {
+                $judged[] = self::now($facts, $out, $surface, null, in_array($surface->id, $needed, true));
+
+                continue;
             }
-            $size = $out->found[$surface->id] ?? null;
-            $readings = $facts->readingsOf($surface->id);
-            $judged[] = new self(
-                surface: $surface,
-                found: $size,
-                goodEnough: $good,
-                decides: $decides,
-                readings: $readings,
-                coolDown: CoolDown::of($facts, $surface, $readings, $size),
-                meaning: new Meaning(),
-            );
+            array_push($judged, ...self::before($facts, $out, $surface));
+            $done = self::now($facts, $out, $surface, ReadState::Done, false);
+            if ($surface->work !== null || $done->readings !== []) {
+                $judged[] = $done;
+            }
         }
 
         return $judged;
+    }
+
+    /** As it is: one that stays, or one that is finished. */
+    private static function now(
+        JobFacts $facts,
+        Outcome $out,
+        SurfaceFacts $surface,
+        ?ReadState $state,
+        bool $needed,
+    ): self {
+        $good = null;
+        $decides = $needed;
+        foreach ($out->joints as $joint) {
+            if ($joint->mate?->id === $surface->id && $joint->make !== null) {
+                $decides = true;
+                $good = self::worse($good, $joint->goodEnough);
+            }
+        }
+        $size = $out->read[$surface->id] ?? null;
+        $readings =
+            $state === null
+                ? $facts->readingsOf($surface->id)
+                : FoundSurfaces::inState($facts, $surface, $state);
+        // Made first, its log says what it came out at; nobody has to read it again for that.
+        $known = $size === null && isset($out->found[$surface->id]);
+
+        return new self(
+            surface: $surface,
+            state: $state,
+            found: $size,
+            goodEnough: $good,
+            decides: $decides,
+            readings: $readings,
+            coolDown: CoolDown::of($facts, $surface, $readings, $size),
+            meaning: new Meaning(),
+            asked: $state === null && ! $known,
+            folded: false,
+        );
+    }
+
+    /** @return list<self> what it was like before it was cut: as it was, built up, roughed */
+    private static function before(JobFacts $facts, Outcome $out, SurfaceFacts $surface): array
+    {
+        $rows = [];
+        foreach ([ReadState::Before, ReadState::BuiltUp, ReadState::Roughed] as $state) {
+            $readings = FoundSurfaces::inState($facts, $surface, $state);
+            $copied = $state === ReadState::Before && self::isCopied($facts, $surface);
+            $shown = match ($state) {
+                ReadState::Before => true,
+                ReadState::BuiltUp => $surface->work === Work::BuiltUp || $readings !== [],
+                default => $readings !== [],
+            };
+            if ($shown) {
+                $size = $out->before[$surface->id][$state->value] ?? null;
+                $rows[] = new self(
+                    surface: $surface,
+                    state: $state,
+                    found: $size,
+                    goodEnough: null,
+                    decides: $copied,
+                    readings: $readings,
+                    coolDown: CoolDown::of($facts, $surface, $readings, $size),
+                    meaning: new Meaning(),
+                    asked: $state === ReadState::Before && $surface->work !== null && ! self::isBegun($facts, $surface),
+                    folded: $readings === [] && $surface->work === null && ! $copied,
+                );
+            }
+        }
+
+        return $rows;
+    }
+
+    /** The new one is made as the old one was, or fits as the old one did. */
+    private static function isCopied(JobFacts $facts, SurfaceFacts $surface): bool
+    {
+        if ($surface->demand?->kind === DemandKind::AsTheOld) {
+            return true;
+        }
+        foreach ($facts->joints as $joint) {
+            $of = $joint->inner === $surface->id || $joint->outer === $surface->id;
+            if ($of && Purpose::orNull($joint->purpose)?->copiesOld === true) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function isBegun(JobFacts $facts, SurfaceFacts $surface): bool
+    {
+        return $facts->cutsOf($surface->id, Phase::Only) !== [] || $facts->cutsOf($surface->id, Phase::After) !== [];
+    }
+
+    /** Its own, and that of the state it was read in. */
+    public function key(): string
+    {
+        return $this->state === null || $this->state === ReadState::Before
+            ? $this->surface->id
+            : "{$this->surface->id}:{$this->state->value}";
+    }
+
+    public function name(): string
+    {
+        return match (true) {
+            $this->state === null => $this->surface->name,
+            $this->state === ReadState::Before && $this->surface->work === null => "{$this->surface->name}, the old one",
+            default => "{$this->surface->name}, {$this->state->says()}",
+        };
     }
 
     /**
@@ -92,8 +201,12 @@ final readonly class JudgedSurface
      */
     public function mustMeasure(): bool
     {
-        return $this->decides
-            || ($this->surface->criticality->mustMeasure() && $this->surface->condition !== Condition::Missing);
+        $known = ! $this->asked && $this->state === null;
+
+        return ($this->decides && ! $known && $this->state !== ReadState::Done)
+            || ($this->asked
+                && $this->surface->criticality->mustMeasure()
+                && $this->surface->condition !== Condition::Missing);
     }
 
     /** What it was meant to be; null before it is measured, and beyond the sizes it is asked for. */

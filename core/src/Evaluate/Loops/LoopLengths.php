@@ -12,6 +12,9 @@ use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Facts\LoopLength;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\ShopFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\GeneralClass;
+use Oldpart\Core\Fit\GeneralTolerance;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Spread;
@@ -244,13 +247,20 @@ final class LoopLengths
                 $this->bands[$surface->id]->widthMm() / 2,
                 Spread::Uniform,
             ),
-            $surface !== null && isset($this->found[$surface->id]) => $this->asFound($this->found[$surface->id], $make),
+            $surface !== null && isset($this->found[$surface->id]) => $this->found[$surface->id]->count === 0
+                ? self::asNoted($this->found[$surface->id]->meanMm, $this->found[$surface->id]->u95Mm, $make)
+                : $this->asFound($this->found[$surface->id], $make),
             $length->size !== null => $make(
                 SizeFrom::Typed,
                 $length->size->length->mm,
                 $length->plus->length->mm ?? 0.0,
                 $length->minus->length->mm ?? 0.0,
                 $length->spread,
+            ),
+            $surface !== null && $this->isNoted($surface) => self::asNoted(
+                $surface->size->length->mm ?? 0.0,
+                null,
+                $make,
             ),
             $range !== null && $range->min > -Loop::FAR && $range->max < Loop::FAR => $make(
                 SizeFrom::ToMake,
@@ -269,6 +279,28 @@ final class LoopLengths
                 null,
             ),
         };
+    }
+
+    /** Nobody measured it, but a drawing or a catalogue says its size; a guess says nothing. */
+    private function isNoted(SurfaceFacts $surface): bool
+    {
+        return ! $this->facts->isCut($surface)
+            && ($surface->size->length->mm ?? 0.0) >= 0.5
+            && ($surface->size->length->mm ?? 0.0) <= 4000
+            && $surface->source !== null
+            && ! $surface->source->isRough();
+    }
+
+    /**
+     * As typed, as sure as was said; where nothing was, the general tolerances are taken. Source: ISO 2768-1:1989.
+     *
+     * @param  \Closure(SizeFrom, float, float, float, Spread): LoopRow  $make
+     */
+    private static function asNoted(float $mm, ?float $sureMm, \Closure $make): LoopRow
+    {
+        $half = $sureMm ?? GeneralTolerance::half($mm, GeneralClass::Medium);
+
+        return $make($sureMm === null ? SizeFrom::NotedGeneral : SizeFrom::Noted, $mm, $half, $half, Spread::Uniform);
     }
 
     /**

@@ -47,7 +47,11 @@ final readonly class LoopRow
             && ($this->from === SizeFrom::Typed
                 ? $this->length->origin === LengthOrigin::There
                 : $this->contributor->spread === Spread::Measured
-                    || in_array($this->from, [SizeFrom::Found, SizeFrom::OutOfParallel], true));
+                    || in_array(
+                        $this->from,
+                        [SizeFrom::Found, SizeFrom::OutOfParallel, SizeFrom::Noted, SizeFrom::NotedGeneral],
+                        true,
+                    ));
     }
 
     /** The length as it is at its own temperature in use. */

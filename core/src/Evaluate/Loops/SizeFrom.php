@@ -9,6 +9,8 @@ enum SizeFrom: string
 {
     case Typed = 'typed';
     case Found = 'found';
+    case Noted = 'typed, not measured';
+    case NotedGeneral = 'typed, limits of ISO 2768-1 m taken';
     case OutOfParallel = 'found, out of parallel';
     case Made = 'made';
     case ToMake = 'to make';

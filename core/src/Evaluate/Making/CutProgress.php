@@ -6,6 +6,8 @@ namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\ConcessionFacts;
+use Oldpart\Core\Facts\Decision;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\Cut;
@@ -28,6 +30,8 @@ final readonly class CutProgress
         public float $roughMm,
         /** As it was read when it was finished: surer than the log. */
         public ?FoundSize $read = null,
+        /** What was decided of it, where it is not as asked, or not known. */
+        public ?ConcessionFacts $decision = null,
     ) {
     }
 
@@ -35,39 +39,54 @@ final readonly class CutProgress
     {
         $read = $entry->phase === Phase::Before ? null : $read;
         $log = CutLog::of($facts, $entry->surface, $entry->phase);
-        $rough = $facts->shop->roughCutMm;
-        if ($read !== null && $entry->band !== null) {
-            $verdict = self::worst($read, $entry->band);
-
-            return new self(
-                entry: $entry,
-                log: $log,
-                next: null,
-                verdict: $verdict,
-                roughMm: $rough,
-                read: $read,
-            );
-        }
-        if ($log->last() === null || $entry->band === null) {
-            return new self($entry, $log, null, null, $rough);
-        }
-        $sizes = $log->sizes();
-        $now = $sizes[count($sizes) - 1];
+        $band = $entry->band;
+        $last = $log->last();
+        $now = $last === null ? null : $log->atTwenty($last);
+        $verdict = match (true) {
+            $band === null => null,
+            $read !== null => self::worst($read, $band),
+            $now !== null => Acceptance::of($now, $log->u95(), $band),
+            default => null,
+        };
 
         return new self(
-            $entry,
-            $log,
-            NextCut::toward(
-                kind: $entry->surface->kind,
-                target: $entry->band,
-                nowMm: $now,
-                roughMm: $rough,
-                history: self::history($entry, $log),
-                aim: $entry->aim(),
-            ),
-            Acceptance::of($now, $log->u95(), $entry->band),
-            $rough,
+            entry: $entry,
+            log: $log,
+            next: $band === null || $now === null || $read !== null
+                ? null
+                : NextCut::toward(
+                    kind: $entry->surface->kind,
+                    target: $band,
+                    nowMm: $now,
+                    roughMm: $facts->shop->roughCutMm,
+                    history: self::history($entry, $log),
+                    aim: $entry->aim(),
+                ),
+            verdict: $verdict,
+            roughMm: $facts->shop->roughCutMm,
+            read: $read,
+            decision: self::decided($facts, $entry, $last?->id, $verdict, $read !== null || $now !== null),
         );
+    }
+
+    /** The last decision that still stands: of the size it has now, and where there is something to decide. */
+    private static function decided(
+        JobFacts $facts,
+        MakeEntry $entry,
+        ?string $cut,
+        ?Acceptance $verdict,
+        bool $made,
+    ): ?ConcessionFacts {
+        $standing = null;
+        foreach ($facts->concessions as $one) {
+            $of = $one->surface === $entry->surface->id && $one->phase === $entry->phase;
+            $stands = $one->decision === Decision::Accepted
+                ? $made && ($one->cut === null || $one->cut === $cut) && $verdict !== Acceptance::Inside
+                : ! $made;
+            $standing = $of && $stands ? $one : $standing;
+        }
+
+        return $standing;
     }
 
     /** Of its smallest and its largest spot the one that is worse. */

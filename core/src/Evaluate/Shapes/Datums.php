@@ -46,6 +46,13 @@ final readonly class Datums implements \JsonSerializable
             }
         }
         foreach ($facts->surfaces as $surface) {
+            if ($surface->datum && $surface->work !== null) {
+                $notes[] = Note::caution(
+                    'worked-datum',
+                    "{$surface->name} is chosen as datum and is cut again: it is gone once the work begins. Set up from something that stays, or transfer it first.",
+                    $surface->id,
+                );
+            }
             if ($surface->datum && $surface->condition !== null && ! $surface->condition->isTrue()) {
                 $notes[] = Note::caution(
                     'worn-datum',
@@ -61,7 +68,9 @@ final readonly class Datums implements \JsonSerializable
     /** The right type, and not known to be worn or worse; a bore that is to be worked is no datum. */
     private static function couldServe(SurfaceFacts $surface): bool
     {
-        return $surface->type->canBeDatum() && ($surface->condition === null || $surface->condition->isTrue());
+        return $surface->work === null
+            && $surface->type->canBeDatum()
+            && ($surface->condition === null || $surface->condition->isTrue());
     }
 
     /** @return array<string, mixed> */

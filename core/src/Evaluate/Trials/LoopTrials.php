@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Trials;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Loops\LoopRow;
+use Oldpart\Core\Evaluate\Loops\SolvedLoop;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Seen;
+use Oldpart\Core\Facts\TrialFacts;
+use Oldpart\Core\Loop\Contributor;
+use Oldpart\Core\Loop\Explained;
+use Oldpart\Core\Loop\Loop;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/** A stack tried together: what was seen less what was expected, what explains it, and what to take off where. */
+final readonly class LoopTrials implements \JsonSerializable
+{
+    /** @param  list<TrialFacts>  $trials  oldest first */
+    private function __construct(private array $trials, private ?Explained $explained, private ?Say $do)
+    {
+    }
+
+    /** Null where its sizes are withheld. */
+    public static function of(JobFacts $facts, SolvedLoop $loop): ?self
+    {
+        if ($loop->withheld) {
+            return null;
+        }
+        $trials = array_values(
+            array_filter($facts->trials, static fn (TrialFacts $t): bool => $t->loop === $loop->facts->id),
+        );
+        $last = null;
+        foreach ($trials as $trial) {
+            $last = $trial->amountMm() === null || $trial->seen->isRound() ? $last : $trial;
+        }
+        if ($last === null) {
+            return new self($trials, null, null);
+        }
+        $seen = ($last->amountMm() ?? 0.0) * ($last->seen === Seen::Binds ? -1 : 1);
+        $known = array_values(
+            array_filter(array_map(static fn (LoopRow $r): ?Contributor => $r->contributor, $loop->rows)),
+        );
+        $explained =
+            $known === [] || count($known) !== count($loop->rows) ? null : Explained::of($known, $seen);
+
+        return new self($trials, $explained, self::todo($facts, $loop, $seen));
+    }
+
+    /** What to take off, of what is cut. */
+    private static function todo(JobFacts $facts, SolvedLoop $loop, float $seenMm): Say
+    {
+        $wanted = $loop->facts->wanted();
+        if ($wanted === null) {
+            return Say::plain('Say what the gap is to be, and what to take off follows.');
+        }
+        $inside = $seenMm >= $wanted->min && $seenMm <= $wanted->max;
+        if ($inside) {
+            return Say::with('As tried the gap is {g}, as wanted: leave it.', ['g' => self::signed($seenMm)]);
+        }
+        // How far the gap has to move: to its near limit at least, to the far one at most.
+        $move = new Range($wanted->min - $seenMm, $wanted->max - $seenMm);
+        foreach ($loop->rows as $row) {
+            $surface = $row->length->surface === null ? null : $facts->surface($row->length->surface);
+            if ($surface === null || ! $facts->isCut($surface)) {
+                continue;
+            }
+            $by = static fn (float $mm): float => $mm / ($row->length->direction() * $row->length->weight());
+            $change = Range::of($by($move->min), $by($move->max));
+            $name = lcfirst($row->length->name);
+            if ($change->max <= 0) {
+                return self::amount("Take {r} off the {$name}: face it off there, clean, and try again.", -$change->max, -$change->min);
+            }
+            if ($change->min >= 0) {
+                return self::amount(
+                    "The {$name} is too short by {r}: shim it by that, or make it again.",
+                    $change->min,
+                    $change->max,
+                );
+            }
+        }
+        $more = $move->min > 0;
+
+        return self::amount(
+            $more
+                ? 'The gap has to open by {r}: take that off one of the lengths that close it.'
+                : 'The gap has to close by {r}: shim it, or take that off one of the lengths that open it.',
+            $more ? $move->min : -$move->max,
+            $more ? $move->max : -$move->min,
+        );
+    }
+
+    private static function amount(string $words, float $least, float $most): Say
+    {
+        $range = match (true) {
+            $most > Loop::FAR => Say::with('{a} or more', ['a' => LengthWriter::difference($least)]),
+            $least < 1e-9 => Say::with('up to {b}', ['b' => LengthWriter::difference($most)]),
+            default => Say::with('{a} to {b}', [
+                'a' => LengthWriter::difference($least),
+                'b' => LengthWriter::difference($most),
+            ]),
+        };
+
+        return Say::with($words, ['r' => $range]);
+    }
+
+    private static function signed(float $mm): Say
+    {
+        return Say::with($mm < 0 ? '−{d}' : '{d}', ['d' => LengthWriter::difference(abs($mm))]);
+    }
+
+    private function why(Explained $explained): Say
+    {
+        $values = [
+            'off' => LengthWriter::difference(abs($explained->offMm)),
+            'by' => LengthWriter::difference(abs($explained->byMm)),
+        ];
+        if (abs($explained->offMm) < 5e-4) {
+            return Say::plain('It closes as expected.');
+        }
+        $first = $explained->offMm > 0
+            ? 'The gap is {off} more than the lengths come to'
+            : 'The gap is {off} less than the lengths come to';
+        $best = $explained->best;
+        if ($best === null) {
+            return Say::with("{$first}.", $values);
+        }
+        $way = $explained->byMm > 0 ? 'larger' : 'smaller';
+        $share = number_format(floor(100 * $explained->share));
+
+        return Say::with(
+            $explained->withinDoubt
+                ? "{$first}. The “{$best->name}” explains it best ({$share} of 100 by its doubt): it would be {by} {$way}."
+                : "{$first}. No length alone is that unsure; the “{$best->name}” is the least sure, and would have to be {by} {$way}. Look for a burr, dirt, or a face that is not in the loop.",
+            $values,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'do' => $this->do,
+            'why' => $this->explained === null ? null : $this->why($this->explained),
+            'rows' => array_map(self::row(...), $this->trials),
+            'choices' => [Seen::Binds->value, Seen::Gap->value],
+            'working' => $this->explained->working ?? [],
+        ];
+    }
+
+    /** @return array{id: string, says: Say, at: ?string} */
+    private static function row(TrialFacts $t): array
+    {
+        $amount = $t->amountMm();
+        $note = $t->note === '' ? '' : ": {$t->note}";
+        $turn = $t->turn === null ? '' : ' ('.rtrim(rtrim(number_format($t->turn, 3), '0'), '.').' of a turn)';
+
+        return [
+            'id' => $t->id,
+            'says' => $amount === null
+                ? Say::plain($t->seen->value.$note)
+                : Say::with(
+                    ($t->seen === Seen::Binds ? 'binds {a} from home'.$turn : 'gap {a}').$note,
+                    ['a' => LengthWriter::difference($amount)],
+                ),
+            'at' => $t->at,
+        ];
+    }
+}
