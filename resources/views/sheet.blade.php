@@ -46,14 +46,14 @@ Local codes and makers’ instructions come first.</div>
 <tr><th>surface</th><th>limits</th><th>as made</th><th>verdict</th></tr>
 @foreach($answers['hand_over']['sizes'] as $row)
 <tr><td>{{ $row['label'] }}</td><td class="n">@if($row['lower'])<span class="big">{{ $say($row['lower']) }} … {{ $say($row['upper']) }}</span>@else – @endif</td>
-<td class="n">@if($row['made']){{ $say($row['made']) }} ±{{ $say($row['plus_minus']) }}@else – @endif</td><td>{{ $row['verdict_says'] }}</td></tr>
+<td class="n">@if($row['made']){{ $say($row['made']) }} ±{{ $say($row['plus_minus']) }}@else – @endif</td><td>{{ $row['verdict_says'] }}@if($row['decided'])<br>{{ $row['decided']['says'] }}@if($row['decided']['at']), {{ substr($row['decided']['at'], 0, 10) }}@endif @endif</td></tr>
 @endforeach
 </table>
 <h2>Fits</h2>
 <table>
 <tr><th>joint</th><th>wanted</th><th>achieved</th><th>verdict</th></tr>
 @foreach($answers['hand_over']['fits'] as $row)
-<tr><td>{{ $row['label'] }}</td><td class="n">{{ $say($row['wanted']) }}</td><td class="n">{{ $say($row['achieved']) }}</td><td>{{ $row['verdict_says'] }}</td></tr>
+<tr><td>{{ $row['label'] }}</td><td class="n">{{ $say($row['wanted']) }}</td><td class="n">{{ $say($row['achieved']) }}</td><td>{{ $row['verdict_says'] }}@if($row['decided'])<br>{{ $row['decided']['says'] }}@if($row['decided']['at']), {{ substr($row['decided']['at'], 0, 10) }}@endif @endif</td></tr>
 @endforeach
 </table>
 @php($closed = array_filter($answers['loops'], fn ($row) => $row['closes_at'] !== null || $row['solved'] !== null || $answers['withheld'] && $row['rows'] !== []))
@@ -86,13 +86,25 @@ Local codes and makers’ instructions come first.</div>
 @endforeach
 </table>
 @endif
+@php($tried = array_values(array_filter([...array_map(fn ($j) => $j['trials'] && $j['trials']['rows'] !== [] ? [$facts->joints, $j] : null, $answers['joints']), ...array_map(fn ($l) => ($l['trials'] ?? null) && $l['trials']['rows'] !== [] ? [$facts->loops, $l] : null, $answers['loops'])])))
+@if($tried !== [])
+<h2>Tried together</h2>
+<table>
+<tr><th>what</th><th>seen</th><th>so</th></tr>
+@foreach($tried as [$named, $one])
+@foreach($named as $fact)@if($fact->id === $one['id'])
+<tr><td>{{ $fact->name }}</td><td>@foreach($one['trials']['rows'] as $seen){{ $say($seen['says']) }}@if($seen['at']) ({{ substr($seen['at'], 0, 10) }})@endif @if(! $loop->last); @endif @endforeach</td><td>{{ $say($one['trials']['mate'] ?? $one['trials']['why'] ?? null) }}</td></tr>
+@endif @endforeach
+@endforeach
+</table>
+@endif
 <p><b>{{ $answers['hand_over']['says'] }}</b></p>
 <h2>Found sizes</h2>
 <table>
 <tr><th>surface</th><th>size</th><th>±U95</th><th>tightest / widest</th><th>form</th><th>readings</th></tr>
 @foreach($answers['surfaces'] as $s)
 @if($s['found'])
-<tr><td>{{ $facts->surface($s['id'])?->name }}</td><td class="n">{{ $say($s['found']['size']) }}</td><td class="n">{{ $say($s['found']['plus_minus']) }}</td>
+<tr><td>{{ $s['name'] }}</td><td class="n">{{ $say($s['found']['size']) }}</td><td class="n">{{ $say($s['found']['plus_minus']) }}</td>
 <td class="n">{{ $say($s['found']['mating']) }} / {{ $say($s['found']['loose']) }}</td><td>@foreach($s['found']['form'] as $row){{ $row['name'] }} {{ $say($row['says']) }}@if(! $loop->last); @endif @endforeach</td><td>{{ $s['found']['count'] }}</td></tr>
 @endif
 @endforeach

@@ -43,6 +43,7 @@ final readonly class PlaneAnswer implements \JsonSerializable
             'pile' => null,
             'picture' => $shown === null ? null : PlanePicture::draw($shown),
             'notes' => $of->notes(),
+            'trials' => null,
             'working' => $shown === null ? [] : $shown->working(),
         ];
     }

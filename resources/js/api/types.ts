@@ -71,6 +71,8 @@ export type ListName =
     | 'pushes'
     | 'loops'
     | 'clearances'
+    | 'concessions'
+    | 'trials'
     | 'evidence'
     | 'photos'
     | 'operations'

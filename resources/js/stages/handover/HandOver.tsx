@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { TextFact } from '../../entry/TextFact';
 import { day } from '../../entry/day';
 import { useJob } from '../../job/JobContext';
+import { Decide } from './Decide';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 import { sizeKind, Verdict } from '../../shell/Verdict';
@@ -63,6 +64,7 @@ export function HandOver() {
                                     </TableCell>
                                     <TableCell>
                                         <Verdict kind={sizeKind(row.verdict)}>{row.verdict_says}</Verdict>
+                                        <Decide row={row} />
                                     </TableCell>
                                 </TableRow>
                             ))}
@@ -94,6 +96,7 @@ export function HandOver() {
                                     </TableCell>
                                     <TableCell>
                                         <Verdict kind={sizeKind(row.verdict)}>{row.verdict_says}</Verdict>
+                                        <Decide row={row} />
                                     </TableCell>
                                 </TableRow>
                             ))}

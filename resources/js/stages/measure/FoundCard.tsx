@@ -16,7 +16,7 @@ export function FoundCard() {
     const found = answer.found;
     return (
         <Box component="section" aria-label="Found size" sx={{ mb: 1.5, minHeight: 190 }}>
-            <Typography variant="h2">{surface.name}, found at 20 °C</Typography>
+            <Typography variant="h2">{answer.name}, found at 20 °C</Typography>
             {found === null ? (
                 <Typography color="textSecondary">Not measured yet.</Typography>
             ) : (

@@ -12,6 +12,7 @@ import { readNumber } from '../../entry/number';
 import { NumberPad } from '../../entry/NumberPad';
 import { useJob } from '../../job/JobContext';
 import { useKey } from '../../shell/keys';
+import { LinkButton } from '../../shell/LinkButton';
 import { FoundCard } from './FoundCard';
 import { WrongNumber } from '../size/WrongNumber';
 import { GaugeLine } from './GaugeLine';
@@ -20,35 +21,47 @@ import { ReadingsGrid, type GridHandle } from './ReadingsGrid';
 import { Slips } from './Slips';
 import { TableDialog } from './TableDialog';
 import { SERIAL } from './useSerial';
-import { useSurface } from './useSurface';
+import { inState, useSurface } from './useSurface';
 import { Pictures } from './FoundPictures';
 
 /** Readings in, found size out. */
 export function Measure() {
     const { surface, answer, all, go, step } = useSurface();
     const { facts } = useJob();
+    const [unfolded, setUnfolded] = useState(false);
     useKey('[', () => step(-1));
     useKey(']', () => step(1));
     if (!surface || !answer) {
         return <Typography>Nothing here is to be measured.</Typography>;
     }
     const part = facts.parts.find((p) => p.id === surface.part);
+    const folded = all.filter((a) => a.folded);
+    const shown = all.filter((a) => !a.folded || unfolded || a.id === answer.id);
     return (
         <Box sx={{ maxWidth: 1000 }}>
             <ToggleButtonGroup
                 exclusive
-                value={surface.id}
+                value={answer.id}
                 aria-label="Surface"
                 onChange={(_, id: string | null) => id !== null && go(id)}
-                sx={{ flexWrap: 'wrap', mb: 1.25 }}
+                sx={{ flexWrap: 'wrap', mb: 0.5 }}
             >
-                {all.map((s) => (
-                    <ToggleButton key={s.id} value={s.id}>
-                        {s.name}
+                {shown.map((a) => (
+                    <ToggleButton key={a.id} value={a.id}>
+                        {a.name}
                     </ToggleButton>
                 ))}
             </ToggleButtonGroup>
-            <Entry key={surface.id} surface={surface} answer={answer} material={part?.material ?? null}>
+            {folded.length > 0 && (
+                <Box sx={{ mb: 0.75 }}>
+                    <LinkButton aria-expanded={unfolded} onClick={() => setUnfolded(!unfolded)}>
+                        {unfolded
+                            ? 'Only what is asked for'
+                            : `Read the old one of what is made (${folded.length})`}
+                    </LinkButton>
+                </Box>
+            )}
+            <Entry key={answer.id} surface={surface} answer={answer} material={part?.material ?? null}>
                 <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
                     <FoundCard />
                 </Box>
@@ -74,7 +87,7 @@ function Entry({
     const catalogue = useCatalogue();
     const { facts } = useJob();
     const fits = (catalogue.data?.instruments ?? []).filter((tool) => tool.fits.includes(asks.measured_as));
-    const last = facts.readings.filter((r) => r.surface === surface.id).at(-1);
+    const last = facts.readings.filter((r) => r.surface === surface.id && inState(r, answer.state)).at(-1);
     const [tool, setTool] = useState<string | null>(null);
     const [warm, setWarm] = useState('');
     const [gauge, setGauge] = useState('');
@@ -142,6 +155,7 @@ function Entry({
             </Box>
             <ReadingsGrid
                 surface={surface}
+                state={answer.state}
                 stations={asks.stations}
                 angles={asks.angles}
                 instrument={instrument}
@@ -177,9 +191,11 @@ function Entry({
                 >
                     It was wrong
                 </Button>
-                <Button variant="outlined" color="inherit" onClick={() => setTable(true)}>
-                    Bring in a table
-                </Button>
+                {(answer.state === null || answer.state === 'before') && (
+                    <Button variant="outlined" color="inherit" onClick={() => setTable(true)}>
+                        Bring in a table
+                    </Button>
+                )}
                 <Button
                     variant="outlined"
                     color="inherit"

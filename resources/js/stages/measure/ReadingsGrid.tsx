@@ -7,7 +7,8 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useEffect, useImperativeHandle, useState, type Ref } from 'react';
 import { newId } from '../../api/client';
-import type { Surface, Unit } from '../../api/types';
+import type { Surface, SurfaceAnswer, Unit } from '../../api/types';
+import { inState } from './useSurface';
 import { useKept } from '../../entry/useKept';
 import { typedText } from '../../entry/typed';
 import { ofField, type Understood } from '../../entry/understood';
@@ -24,6 +25,8 @@ interface Spot {
 
 interface Props {
     surface: Surface;
+    /** Of a surface that is cut: what it is like as it is read. */
+    state: SurfaceAnswer['state'];
     stations: string[];
     angles: string[];
     instrument: string;
@@ -49,11 +52,21 @@ interface Pending extends Spot {
 const same = (a: Spot, b: Spot) => a.station === b.station && a.angle === b.angle;
 
 /** Stations along, angles round. Enter stores and goes on at once, Shift+Enter stores and stays for a repeat. */
-export function ReadingsGrid({ surface, stations, angles, instrument, partC, moved, onTake, ref }: Props) {
+export function ReadingsGrid({
+    surface,
+    state,
+    stations,
+    angles,
+    instrument,
+    partC,
+    moved,
+    onTake,
+    ref,
+}: Props) {
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
     const spots = stations.flatMap((station) => angles.map((angle) => ({ station, angle })));
-    const readings = facts.readings.filter((r) => r.surface === surface.id);
+    const readings = facts.readings.filter((r) => r.surface === surface.id && inState(r, state));
     const counted = (spot: Spot) => readings.filter((r) => r.set_aside === null && same(r, spot));
     const [active, setActive] = useState<Spot>(
         () => spots.find((spot) => counted(spot).length === 0) ?? spots[0] ?? { station: '1', angle: '0' },
@@ -64,8 +77,10 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
     const [refused, setRefused] = useState<string | null>(null);
     const [freshId, setFreshId] = useState(newId);
     // Only what was refused waits here for the next visit; what was on its way is the saver's to bring in.
-    const [pending, setPending] = useKept<Record<string, Pending>>(`readings:${surface.id}`, {}, (kept) =>
-        Object.fromEntries(Object.entries(kept).filter(([, p]) => p.refused !== null)),
+    const [pending, setPending] = useKept<Record<string, Pending>>(
+        `readings:${surface.id}${state === null || state === 'before' ? '' : state}`,
+        {},
+        (kept) => Object.fromEntries(Object.entries(kept).filter(([, p]) => p.refused !== null)),
     );
     const [understood, setUnderstood] = useState<Understood | null>(null);
 
@@ -85,7 +100,14 @@ export function ReadingsGrid({ surface, stations, angles, instrument, partC, mov
     const complaint = refused ?? wrongHere;
 
     const fact = (typed: string): Record<string, unknown> => ({
-        ...(existing ? {} : { surface: surface.id, station: active.station, angle: active.angle }),
+        ...(existing
+            ? {}
+            : {
+                  surface: surface.id,
+                  station: active.station,
+                  angle: active.angle,
+                  ...(state === null ? {} : { state }),
+              }),
         // A number that is typed anew was read anew.
         taken_at: new Date().toISOString(),
         value: { typed, unit: typing },

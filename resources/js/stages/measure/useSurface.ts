@@ -1,13 +1,13 @@
 import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Surface, SurfaceAnswer } from '../../api/types';
+import type { Reading, Surface, SurfaceAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
 
 interface Here {
     surface: Surface | undefined;
     answer: SurfaceAnswer | undefined;
-    /** Found surfaces, the ones to be measured, in their order. */
-    all: Surface[];
+    /** What is to be measured, in its order: a surface that is cut once for each state it is read in. */
+    all: SurfaceAnswer[];
     index: number;
     go: (id: string) => void;
     step: (by: number) => void;
@@ -17,27 +17,28 @@ interface Here {
 export function useSurface(): Here {
     const { facts, answers } = useJob();
     const [params, setParams] = useSearchParams();
-    const all = answers.surfaces.flatMap((a) => facts.surfaces.filter((s) => s.id === a.id));
+    const all = answers.surfaces;
     const wanted =
         params.get('at') ??
         (
             answers.surfaces.find((a) => a.found === null && a.asks.must) ??
-            answers.surfaces.find((a) => a.found === null)
+            answers.surfaces.find((a) => a.found === null && !a.folded)
         )?.id;
     const place = all.findIndex((s) => s.id === wanted);
     const index = place < 0 ? 0 : place;
-    const surface = all[index];
+    const answer = all[index];
+    const surface = facts.surfaces.find((s) => s.id === answer?.surface);
     const go = (id: string) => setParams({ at: id }, { replace: true });
     // Stay at the surface one began with, also when its first reading makes another the next to measure.
     const pinned = params.has('at');
     useEffect(() => {
-        if (!pinned && surface) {
-            setParams({ at: surface.id }, { replace: true });
+        if (!pinned && answer) {
+            setParams({ at: answer.id }, { replace: true });
         }
-    }, [pinned, surface, setParams]);
+    }, [pinned, answer, setParams]);
     return {
         surface,
-        answer: answers.surfaces.find((a) => a.id === surface?.id),
+        answer,
         all,
         index,
         go,
@@ -48,4 +49,9 @@ export function useSurface(): Here {
             }
         },
     };
+}
+
+/** It was read in this state; of a surface that stays all readings count. */
+export function inState(reading: Reading, state: SurfaceAnswer['state']): boolean {
+    return state === null || (reading.state ?? 'before') === state;
 }

@@ -15,11 +15,13 @@ import { BearingSeat } from './BearingSeat';
 import { ByHand } from './ByHand';
 import { Held } from './Held';
 import { HotAndCold } from './HotAndCold';
+import { MadeFirst } from './MadeFirst';
 import { Offers } from './Offers';
 import { Running } from './Running';
 import { Slide } from './Slide';
 import { Standards } from './Standards';
 import { Tiles } from './Tiles';
+import { JointTrials } from './Trials';
 import { Ways } from './Ways';
 import { WaysOut } from './WaysOut';
 
@@ -33,6 +35,7 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
                     <PurposeChooser joint={joint} answer={answer} />
                 </Box>
             </Box>
+            {answer.shows.first && <MadeFirst joint={joint} />}
             {answer.help?.advice && <Advice joint={joint} advice={answer.help.advice} />}
             {answer.blocked !== null && (
                 <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5, mb: 1.25 }}>
@@ -71,13 +74,10 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
                 </Typography>
             )}
             <WaysOut joint={joint} ways={answer.help?.ways_out ?? []} />
-            {answer.purpose.seat && <BearingSeat joint={joint} seat={answer.seat} />}
+            {answer.shows.seat && <BearingSeat joint={joint} seat={answer.seat} />}
             <Offers joint={joint} answer={answer} />
             {answer.press && <Tiles tiles={answer.press.tiles} />}
-            {(joint.needs_torque_nm !== null ||
-                (joint.held ?? []).length > 0 ||
-                answer.tight ||
-                answer.purpose.fastens) && <Held joint={joint} held={answer.held} />}
+            {answer.shows.held && <Held joint={joint} held={answer.held} />}
             {answer.thread && (
                 <Box sx={{ mt: 1.25 }}>
                     <Typography variant="said">{say(answer.thread.says)}</Typography>
@@ -87,6 +87,7 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
             <Box sx={{ mt: 1 }}>
                 <Notes notes={answer.notes} />
             </Box>
+            {answer.trials && <JointTrials joint={joint.id} trials={answer.trials} />}
             <Ways joint={joint} ways={answer.ways} />
             {answer.stress && (
                 <Box sx={{ mt: 1.25, maxWidth: 430 }}>

@@ -20,6 +20,7 @@ import { Why } from '../../shell/Why';
 import { FromFaces } from './FromFaces';
 import { LoopRows } from './LoopRows';
 import { TakeIt } from './TakeIt';
+import { LoopTrials } from './Trials';
 
 /** Lengths that add up: how the gap closes, by how much and with what chance, and what an open length has to be. */
 export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) {
@@ -169,6 +170,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                     ))}
                 </Box>
             )}
+            {answer.trials && <LoopTrials loop={loop.id} trials={answer.trials} />}
             <LoopRows loop={loop} answer={answer} store={(lengths) => store({ lengths })} />
             <Why steps={answer.working} label="Why it closes so" />
         </>

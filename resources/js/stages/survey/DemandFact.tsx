@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useEffect, useRef } from 'react';
-import type { Surface } from '../../api/types';
+import type { Surface, TypedLength } from '../../api/types';
 import { LengthField } from '../../entry/LengthField';
 import { typedText } from '../../entry/typed';
 import { useJob } from '../../job/JobContext';
@@ -15,6 +15,8 @@ const KINDS: Record<Demand['kind'], string> = {
     'not-over': 'not over its size',
     'not-under': 'not under its size',
     free: 'its size, free',
+    'as-the-old': 'as the old one was',
+    stock: 'stock left on it',
     'as-it-comes': 'nothing: as it comes',
 };
 
@@ -28,7 +30,6 @@ const CLASSES: [NonNullable<Demand['class']>, string][] = [
 /** What is asked of a surface that is made, beside what its joints and loops ask. */
 export function DemandFact({ surface }: { surface: Surface }) {
     const { save } = useJob();
-    const { typing } = useSettings();
     const demand = surface.demand ?? null;
     // Two limits typed one right after the other: the second goes on top of the first, stored or not.
     const latest = useRef(demand);
@@ -47,16 +48,6 @@ export function DemandFact({ surface }: { surface: Surface }) {
         latest.current = next as Demand;
         return save('surfaces', surface.id, { demand: next });
     };
-    const limit = (which: 'plus' | 'minus', label: string) => (
-        <LengthField
-            small
-            label={label}
-            value={typedText(demand?.[which] ?? null, typing)}
-            unit={typing}
-            store={(typed) => store({ [which]: { typed, unit: typing } })}
-            clear={() => store({ [which]: null })}
-        />
-    );
     return (
         <Box
             component="section"
@@ -87,10 +78,25 @@ export function DemandFact({ surface }: { surface: Surface }) {
                     </MenuItem>
                 ))}
             </TextField>
-            {demand?.kind === 'limits' && (
+            {demand?.kind === 'stock' && (
+                <Limit
+                    label="Stock to leave, on the diameter or length"
+                    value={demand.plus ?? null}
+                    keep={(plus) => store({ plus })}
+                />
+            )}
+            {(demand?.kind === 'limits' || demand?.kind === 'as-the-old') && (
                 <>
-                    {limit('plus', 'Over it by, at most')}
-                    {limit('minus', 'Under it by, at most')}
+                    <Limit
+                        label="Over it by, at most"
+                        value={demand.plus ?? null}
+                        keep={(plus) => store({ plus })}
+                    />
+                    <Limit
+                        label="Under it by, at most"
+                        value={demand.minus ?? null}
+                        keep={(minus) => store({ minus })}
+                    />
                 </>
             )}
             {demand !== null && ['free', 'not-over', 'not-under'].includes(demand.kind) && (
@@ -108,5 +114,27 @@ export function DemandFact({ surface }: { surface: Surface }) {
                 </TextField>
             )}
         </Box>
+    );
+}
+
+function Limit({
+    label,
+    value,
+    keep,
+}: {
+    label: string;
+    value: TypedLength | null;
+    keep: (typed: Demand['plus']) => Promise<unknown>;
+}) {
+    const { typing } = useSettings();
+    return (
+        <LengthField
+            small
+            label={label}
+            value={typedText(value, typing)}
+            unit={typing}
+            store={(typed) => keep({ typed, unit: typing })}
+            clear={() => keep(null)}
+        />
     );
 }

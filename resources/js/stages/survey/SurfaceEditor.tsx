@@ -7,11 +7,11 @@ import Typography from '@mui/material/Typography';
 import { useCatalogue } from '../../api/queries';
 import type { Part, Surface } from '../../api/types';
 import { NumberFact } from '../../entry/NumberFact';
-import { RemoveButton } from '../../entry/RemoveButton';
 import { DemandFact } from './DemandFact';
 import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
 import { SizeFact } from './SizeFact';
+import { WorkFact } from './WorkFact';
 
 const ROLES: NonNullable<Surface['role']>[] = ['locates', 'carries', 'seals', 'turns', 'only clears'];
 const CONDITIONS: NonNullable<Surface['condition']>[] = ['unworn', 'worn', 'damaged', 'repaired', 'missing'];
@@ -68,7 +68,7 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                     options={ROLES}
                     choose={(role) => void store({ role })}
                 />
-                <RemoveButton name={surface.name} remove={() => save('surfaces', surface.id, null)} />
+                <span />
                 <TextField
                     select
                     label="How much it matters"
@@ -95,8 +95,11 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                     options={CONDITIONS}
                     choose={(condition) => void store({ condition })}
                 />
+                {part.origin !== 'make' && kind?.sized === true && <WorkFact surface={surface} />}
             </Box>
-            {part.origin === 'make' && kind?.sized === true && <DemandFact surface={surface} />}
+            {(part.origin === 'make' || (surface.work ?? null) !== null) && kind?.sized === true && (
+                <DemandFact surface={surface} />
+            )}
             <FormControlLabel
                 control={<Checkbox checked={surface.datum} onChange={(_, datum) => void store({ datum })} />}
                 label="Measure and hold from this surface (datum)"

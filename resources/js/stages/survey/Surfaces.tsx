@@ -10,6 +10,7 @@ import { newId } from '../../api/client';
 import { useCatalogue } from '../../api/queries';
 import type { Part, Surface } from '../../api/types';
 import { useJob } from '../../job/JobContext';
+import { RemoveButton } from '../../entry/RemoveButton';
 import { SurfaceEditor } from './SurfaceEditor';
 
 /** The surfaces of a part, each with what it is and does; a tap opens it. */
@@ -37,13 +38,30 @@ export function Surfaces({ part }: { part: Part }) {
             </Typography>
             <Box sx={{ borderTop: 1, borderColor: 'divider' }}>
                 {surfaces.map((surface) => (
-                    <Box key={surface.id} sx={{ borderBottom: 1, borderColor: 'divider' }}>
+                    <Box
+                        key={surface.id}
+                        sx={{
+                            borderBottom: 1,
+                            borderColor: 'divider',
+                            display: 'grid',
+                            gridTemplateColumns: 'minmax(0, 1fr) auto',
+                        }}
+                    >
                         <SurfaceRow
                             surface={surface}
                             open={open === surface.id}
                             turn={() => setOpen(open === surface.id ? null : surface.id)}
                         />
-                        {open === surface.id && <SurfaceEditor surface={surface} part={part} />}
+                        <RemoveButton
+                            says="Not here"
+                            name={surface.name}
+                            remove={() => save('surfaces', surface.id, null)}
+                        />
+                        {open === surface.id && (
+                            <Box sx={{ gridColumn: '1 / -1' }}>
+                                <SurfaceEditor surface={surface} part={part} />
+                            </Box>
+                        )}
                     </Box>
                 ))}
             </Box>
@@ -70,7 +88,17 @@ export function Surfaces({ part }: { part: Part }) {
 function SurfaceRow({ surface, open, turn }: { surface: Surface; open: boolean; turn: () => void }) {
     const catalogue = useCatalogue();
     const kind = catalogue.data?.surface_kinds.find((k) => k.code === surface.kind)?.name ?? surface.kind;
-    const says = [surface.role, surface.criticality, surface.condition, surface.datum ? 'datum' : null];
+    const says = [
+        surface.role,
+        surface.criticality,
+        surface.condition,
+        surface.datum ? 'datum' : null,
+        surface.work === null || surface.work === undefined
+            ? null
+            : surface.work === 'cut'
+              ? 'cut again'
+              : 'built up and cut',
+    ];
     return (
         <ButtonBase
             onClick={turn}
