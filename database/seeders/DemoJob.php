@@ -20,7 +20,7 @@ final class DemoJob
 
     public function __construct(private readonly string $id, string $kind, string $machine, string $part, ShopFacts $shop)
     {
-        $this->facts = JobFile::toArray(Kind::named($kind)->layOut($id, $machine, $part, Unit::Inch, $shop, $this->newId(...)));
+        $this->facts = JobFile::toArray(Kind::named($kind)->layOut($id, $machine, $part, Unit::Inch, $shop, $this->newId(...), true));
     }
 
     /** @param  array<string, mixed>  $takeIn */
@@ -193,6 +193,69 @@ final class DemoJob
     {
         $this->facts['loops'] = array_values(array_filter($this->facts['loops'], fn (array $l): bool => str_starts_with($l['id'], $this->id.'-') && ! ctype_digit(substr($l['id'], strlen($this->id) + 1))));
         $this->facts['clearances'] = array_values(array_filter($this->facts['clearances'], fn (array $c): bool => ! ctype_digit(substr($c['id'], strlen($this->id) + 1))));
+
+        return $this;
+    }
+
+    /** @param  list<string>  $names  of parts and surfaces that this job does not have, with what hangs on them */
+    public function notHere(array $names): self
+    {
+        $parts = array_column(array_filter($this->facts['parts'], static fn (array $p): bool => in_array($p['name'], $names, true)), 'id');
+        $gone = array_column(array_filter($this->facts['surfaces'], static fn (array $s): bool => in_array($s['name'], $names, true) || in_array($s['part'], $parts, true)), 'id');
+        $without = static fn (array $rows, string $field, array $ids): array => array_values(array_filter($rows, static fn (array $r): bool => ! in_array($r[$field], $ids, true)));
+        $this->facts['parts'] = $without($this->facts['parts'], 'id', $parts);
+        $this->facts['surfaces'] = $without($this->facts['surfaces'], 'id', $gone);
+        $this->facts['joints'] = $without($without($this->facts['joints'], 'inner', $gone), 'outer', $gone);
+
+        return $this;
+    }
+
+    public function jointNotHere(string $name): self
+    {
+        $this->facts['joints'] = array_values(array_filter($this->facts['joints'], static fn (array $j): bool => $j['name'] !== $name));
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $more */
+    public function more(string $part, string $name, string $kind, array $more): self
+    {
+        $parts = array_column($this->facts['parts'], 'id', 'name');
+        $blank = array_fill_keys(array_keys($this->facts['surfaces'][0]), null);
+        $this->facts['surfaces'][] = [...$blank, 'stations' => [], 'angles' => [], 'datum' => false, ...$more, 'id' => $this->newId(), 'part' => $parts[$part], 'name' => $name, 'kind' => $kind];
+
+        return $this;
+    }
+
+    /** @param  list<array{string, string, string, bool}>  $readings station, angle, what was typed, whether the spot is worn */
+    public function readAs(string $surface, string $instrument, string $state, array $readings): self
+    {
+        foreach ($readings as [$station, $angle, $typed, $worn]) {
+            $this->read($surface, $instrument, [[$station, $angle, $typed]]);
+            $last = count($this->facts['readings']) - 1;
+            $this->facts['readings'][$last] = [...$this->facts['readings'][$last], 'worn' => $worn, 'state' => $state];
+        }
+
+        return $this;
+    }
+
+    /** The last cut of a surface was taken as it is. */
+    public function accepted(string $surface, string $by, string $why): self
+    {
+        $of = $this->surface($surface);
+        $cuts = array_filter($this->facts['cuts'], static fn (array $c): bool => $c['surface'] === $of);
+        $this->facts['concessions'][] = [
+            'id' => $this->newId(), 'surface' => $of, 'phase' => 'only', 'joint' => null, 'loop' => null, 'cut' => end($cuts)['id'] ?? null,
+            'decision' => 'accepted', 'by' => $by, 'why' => $why, 'at' => '2026-11-12T09:00:00Z',
+        ];
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $seen */
+    public function tried(string $loop, array $seen): self
+    {
+        $this->facts['trials'][] = ['id' => $this->newId(), 'joint' => null, 'loop' => $this->named($loop), 'cut' => null, 'amount' => null, 'turn' => null, 'pitch' => null, 'at' => '2026-11-13T15:00:00Z', ...$seen];
 
         return $this;
     }

@@ -46,14 +46,14 @@ Local codes and makers’ instructions come first.</div>
 <tr><th>surface</th><th>limits</th><th>as made</th><th>verdict</th></tr>
 @foreach($answers['hand_over']['sizes'] as $row)
 <tr><td>{{ $row['label'] }}</td><td class="n">@if($row['lower'])<span class="big">{{ $say($row['lower']) }} … {{ $say($row['upper']) }}</span>@else – @endif</td>
-<td class="n">@if($row['made']){{ $say($row['made']) }} ±{{ $say($row['plus_minus']) }}@else – @endif</td><td>{{ $row['verdict_says'] }}@if($row['decided'])<br>{{ $row['decided']['says'] }}@if($row['decided']['at']), {{ substr($row['decided']['at'], 0, 10) }}@endif @endif</td></tr>
+<td class="n">@if($row['made']){{ $say($row['made']) }} ±{{ $say($row['plus_minus']) }}@else – @endif</td><td>{{ $row['verdict_says'] }}@if($row['decided'])<br>{{ $row['decided']['says'] }}@if($row['decided']['at']) · {{ substr($row['decided']['at'], 0, 10) }}@endif @endif</td></tr>
 @endforeach
 </table>
 <h2>Fits</h2>
 <table>
 <tr><th>joint</th><th>wanted</th><th>achieved</th><th>verdict</th></tr>
 @foreach($answers['hand_over']['fits'] as $row)
-<tr><td>{{ $row['label'] }}</td><td class="n">{{ $say($row['wanted']) }}</td><td class="n">{{ $say($row['achieved']) }}</td><td>{{ $row['verdict_says'] }}@if($row['decided'])<br>{{ $row['decided']['says'] }}@if($row['decided']['at']), {{ substr($row['decided']['at'], 0, 10) }}@endif @endif</td></tr>
+<tr><td>{{ $row['label'] }}</td><td class="n">{{ $say($row['wanted']) }}</td><td class="n">{{ $say($row['achieved']) }}</td><td>{{ $row['verdict_says'] }}@if($row['decided'])<br>{{ $row['decided']['says'] }}@if($row['decided']['at']) · {{ substr($row['decided']['at'], 0, 10) }}@endif @endif</td></tr>
 @endforeach
 </table>
 @php($closed = array_filter($answers['loops'], fn ($row) => $row['closes_at'] !== null || $row['solved'] !== null || $answers['withheld'] && $row['rows'] !== []))

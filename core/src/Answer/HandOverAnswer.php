@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\ConcessionFacts;
 use Oldpart\Core\Facts\Decision;
+use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -106,11 +107,19 @@ final readonly class HandOverAnswer implements \JsonSerializable
             'upper' => $band === null ? null : LengthWriter::upper($band),
             'made' => $made === null ? null : LengthWriter::size($made),
             'plus_minus' => $made === null ? null : LengthWriter::plusMinus($making->u95()),
-            'verdict' => $making->verdict->value ?? ($making->entry->free ? 'free' : null),
+            'verdict' => self::metalLeft($making)
+                ? null
+                : $making->verdict->value ?? ($making->entry->free ? 'free' : null),
             'verdict_says' => $free ? 'free, not measured' : self::sizeWords($making),
             'decided' => $making->decision === null ? null : self::decision($making->decision),
             'choices' => self::choices($making),
         ];
+    }
+
+    /** It is not at its limits yet, and can still be cut to them. */
+    private static function metalLeft(CutProgress $making): bool
+    {
+        return $making->next?->state === CutState::Cut && $making->verdict !== Acceptance::Inside;
     }
 
     /** @return list<array{decision: string, says: string}> what can be decided of it */
@@ -118,6 +127,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
     {
         $choices = match (true) {
             $making->verdict === Acceptance::Inside => [],
+            self::metalLeft($making) => [Decision::Accepted, Decision::ByOthers],
             $making->sizeMm() !== null => [Decision::Accepted],
             $making->entry->free => [Decision::ByOthers],
             default => [Decision::ByOthers, Decision::NotMeasured],
@@ -142,6 +152,10 @@ final readonly class HandOverAnswer implements \JsonSerializable
 
     private static function sizeWords(CutProgress $making): string
     {
+        if (self::metalLeft($making)) {
+            return 'metal still on it';
+        }
+
         return match ($making->verdict) {
             null => $making->sizeMm() === null ? 'not measured yet' : 'measured; nothing is asked of it',
             Acceptance::Inside => 'inside its limits',

@@ -125,7 +125,7 @@ final readonly class JobAnswers implements \JsonSerializable
             shapes: $shapes,
             pictures: new JobPictures($shapes),
             notes: Gatekeeper::notes($facts->takeIn),
-            loopTrials: self::loopTrials($facts, $out),
+            loopTrials: $out->trials,
         );
     }
 
@@ -156,19 +156,6 @@ final readonly class JobAnswers implements \JsonSerializable
         [$inner, $outer] = [$facts->surface($joint->inner), $facts->surface($joint->outer)];
 
         return $inner !== null && $outer !== null && $facts->isCut($inner) && $facts->isCut($outer);
-    }
-
-    /** @return array<string, ?LoopTrials> by loop */
-    private static function loopTrials(JobFacts $facts, Outcome $out): array
-    {
-        $trials = [];
-        foreach ($out->loops as $loop) {
-            if ($loop instanceof SolvedLoop) {
-                $trials[$loop->facts->id] = LoopTrials::of($facts, $loop);
-            }
-        }
-
-        return $trials;
     }
 
     /** @return array<string, mixed> */

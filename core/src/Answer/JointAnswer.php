@@ -247,6 +247,7 @@ final readonly class JointAnswer implements \JsonSerializable
             make: $band,
             clearanceMm: $this->of->wantedMm,
             says: $says,
+            mateIs: $this->of->mateFound->count === 0 ? 'typed' : ($this->bothCut ? 'made first' : 'found'),
         );
     }
 }

@@ -26,6 +26,7 @@ final readonly class KindThumb
             static function () use (&$next): string {
                 return 'k'.++$next;
             },
+            true,
         );
 
         return (new JobPictures(new JobShapes($facts, [], [])))->thumb();

@@ -26,6 +26,7 @@ final readonly class SurveyAnswer implements \JsonSerializable
             'hints' => $this->of->hints,
             'minds' => $this->of->minds,
             'cause_says' => $this->of->causeSays,
+            'offers' => $this->of->offers,
         ];
     }
 }

@@ -15,8 +15,10 @@ use Oldpart\Core\Evaluate\Making\MadeBands;
 use Oldpart\Core\Evaluate\Making\MakeCard;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Making\WorkedSurfaces;
+use Oldpart\Core\Evaluate\Mechanics\ClosedBores;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
 use Oldpart\Core\Evaluate\Sizing\SizedJoints;
+use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Quantity\Band;
@@ -39,10 +41,23 @@ final class Evaluator
         $bands = MadeBands::of($sized);
         $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts), $sized);
         $joints = array_map($study->of(...), $sized);
+        $joints = array_map((new ClosedBores($facts, $joints))->of(...), $joints);
         $lengths = new LoopLengths($facts, $found, $withheld ? [] : $bands);
+        $loops = array_map(
+            static fn (LoopFacts $loop): SolvedLoop|SolvedPlane => $loop->plane
+                ? SolvedPlane::of($loop, $lengths, $withheld)
+                : $lengths->answer($loop, $facts->shop, $withheld),
+            $facts->loops,
+        );
+        $trials = self::trials($facts, $loops);
+        $tried = MakeCard::tried($facts, $trials);
         $entries = [
             ...(new MakeCard($facts, $joints))->entries(),
-            ...MakeCard::lengths($facts, $lengths, $bands, $withheld),
+            ...array_filter(
+                MakeCard::lengths($facts, $lengths, $bands, $withheld),
+                static fn (MakeEntry $e): bool => ! in_array($e->jointId, array_column($tried, 'jointId'), true),
+            ),
+            ...$tried,
         ];
         $entries = (new AgreedDemands($facts, $before))->of($entries);
         $entries = [...$entries, ...MakeCard::rest($facts, $entries, $before, $withheld)];
@@ -51,12 +66,6 @@ final class Evaluator
         $making = array_map(
             static fn (MakeEntry $e): CutProgress => CutProgress::of($facts, $e, $read[$e->surface->id] ?? null),
             $entries,
-        );
-        $loops = array_map(
-            static fn (LoopFacts $loop): SolvedLoop|SolvedPlane => $loop->plane
-                ? SolvedPlane::of($loop, $lengths, $withheld)
-                : $lengths->answer($loop, $facts->shop, $withheld),
-            $facts->loops,
         );
 
         return new Outcome(
@@ -74,6 +83,23 @@ final class Evaluator
             ),
             making: $making,
             loops: $loops,
+            trials: $trials,
         );
+    }
+
+    /**
+     * @param  list<SolvedLoop|SolvedPlane>  $loops
+     * @return array<string, ?LoopTrials> by loop
+     */
+    private static function trials(JobFacts $facts, array $loops): array
+    {
+        $trials = [];
+        foreach ($loops as $loop) {
+            if ($loop instanceof SolvedLoop) {
+                $trials[$loop->facts->id] = LoopTrials::of($facts, $loop);
+            }
+        }
+
+        return $trials;
     }
 }

@@ -11,6 +11,7 @@ use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
 use Oldpart\Core\Evaluate\Sizing\JointSizing;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Band;
 
@@ -37,6 +38,8 @@ final readonly class Outcome
         public array $making,
         /** @var list<SolvedLoop|SolvedPlane> */
         public array $loops,
+        /** @var array<string, ?LoopTrials> by loop */
+        public array $trials,
     ) {
     }
 }

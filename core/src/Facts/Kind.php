@@ -14,6 +14,9 @@ use Oldpart\Core\Quantity\Unit;
  */
 final readonly class Kind
 {
+    /** What is laid out, in the order in which it can be added. */
+    private const LISTS = ['parts', 'surfaces', 'joints', 'loops', 'clearances', 'operations', 'costs'];
+
     /** @param  array<string, mixed>  $layout */
     private function __construct(
         public string $code,
@@ -84,10 +87,11 @@ final readonly class Kind
     }
 
     /**
-     * The facts of a new job of this kind. Its sizes are only a sketch to draw by: nobody
-     * takes them for known.
+     * The facts of a new job of this kind: what nearly every such job has. Its sizes are only a sketch to draw by:
+     * nobody takes them for known.
      *
      * @param  callable(): string  $newId  hands in a fresh id for each thing
+     * @param  bool  $whole  with everything that is offered beside it
      */
     public function layOut(
         string $id,
@@ -96,14 +100,27 @@ final readonly class Kind
         Unit $unit,
         ShopFacts $shop,
         callable $newId,
+        bool $whole = false,
     ): JobFacts {
+        $rows = fn (string $list): array => array_values(
+            array_filter($this->rows($list), static fn (array $r): bool => $whole || ! isset($r['offer'])),
+        );
         $ids = [];
         foreach (['parts', 'surfaces', 'joints'] as $list) {
-            foreach ($this->rows($list) as $row) {
+            foreach ($rows($list) as $row) {
                 $ids["{$list}.{$row['key']}"] = $newId();
             }
         }
-        $surface = static fn (?string $key): ?string => $key === null ? null : $ids["surfaces.{$key}"];
+        $laid = [];
+        foreach (self::LISTS as $list) {
+            $laid[$list] = array_map(
+                static fn (array $r): array => [
+                    'id' => $ids["{$list}.".($r['key'] ?? '')] ?? $newId(),
+                    ...self::fact($list, $r, $ids),
+                ],
+                $rows($list),
+            );
+        }
 
         return JobFacts::fromArray([
             'id' => $id,
@@ -114,58 +131,112 @@ final readonly class Kind
             'take_in' => ['quantity' => 1],
             'shop' => $shop->jsonSerialize(),
             'hand_over' => ['next_time' => ''],
-            'parts' => array_map(
-                static fn (array $r): array => ['id' => $ids["parts.{$r['key']}"], ...$r],
-                $this->rows('parts'),
-            ),
-            'surfaces' => array_map(
-                static fn (array $r): array => [
-                    ...self::sketched($r),
-                    'id' => $ids["surfaces.{$r['key']}"],
-                    'part' => $ids["parts.{$r['part']}"],
-                ],
-                $this->rows('surfaces'),
-            ),
-            'joints' => array_map(
-                static fn (array $r): array => [
-                    ...$r,
-                    'id' => $ids["joints.{$r['key']}"],
-                    'inner' => $surface($r['inner']),
-                    'outer' => $surface($r['outer']),
-                    'along' => $surface($r['along']),
-                ],
-                $this->rows('joints'),
-            ),
-            'loops' => array_map(
-                static fn (array $r): array => [
-                    'least' => null,
-                    'most' => null,
-                    ...$r,
-                    'id' => $newId(),
-                    'lengths' => array_map(
-                        static fn (array $l): array => [
-                            'size' => null,
-                            'plus' => null,
-                            'minus' => null,
-                            'spread' => 'uniform',
-                            ...$l,
-                            'surface' => $surface($l['surface'] ?? null),
-                        ],
-                        is_array($r['lengths'] ?? null) ? $r['lengths'] : [],
-                    ),
-                ],
-                $this->rows('loops'),
-            ),
-            'clearances' => array_map(
-                static fn (array $r): array => [...$r, 'id' => $newId()],
-                $this->rows('clearances'),
-            ),
-            'operations' => array_map(
-                static fn (array $r): array => [...$r, 'id' => $newId()],
-                $this->rows('operations'),
-            ),
-            'costs' => array_map(static fn (array $r): array => [...$r, 'id' => $newId()], $this->rows('costs')),
+            ...$laid,
         ]);
+    }
+
+    /**
+     * What such a job may have beside what it was laid out with, as far as it is not there: each as things to add. Ids
+     * that begin with “new:” are to be replaced by fresh ones.
+     *
+     * @return list<array{name: string, changes: list<array{list: string, thing: string, fact: array<string, mixed>}>}>
+     */
+    public function offers(JobFacts $facts): array
+    {
+        $names = array_column([...$facts->parts, ...$facts->surfaces, ...$facts->joints], 'name');
+        $others = array_column([...$facts->loops, ...$facts->clearances], 'name');
+        $offers = [];
+        foreach ($this->offered() as $name) {
+            $ids = $this->known($facts);
+            $changes = [];
+            $there = $whole = true;
+            foreach (self::LISTS as $list) {
+                foreach ($this->rows($list) as $at => $row) {
+                    if (($row['offer'] ?? null) !== $name) {
+                        continue;
+                    }
+                    $isNamed = in_array($list, ['parts', 'surfaces', 'joints'], true);
+                    $there = $there && in_array($row['name'], $isNamed ? $names : $others, true);
+                    $new = 'new:'.$list.'.'.($row['key'] ?? $at);
+                    $ids["{$list}.".($row['key'] ?? $at)] ??= $new;
+                    $fact = self::fact($list, $row, $ids);
+                    $needs = [$fact['part'] ?? 'any', $fact['inner'] ?? 'any', $fact['outer'] ?? 'any'];
+                    $whole = $whole && ! in_array('', $needs, true);
+                    $changes[] = ['list' => $list, 'thing' => $new, 'fact' => $fact];
+                }
+            }
+            if (! $there && $whole) {
+                $offers[] = ['name' => $name, 'changes' => $changes];
+            }
+        }
+
+        return $offers;
+    }
+
+    /** @return list<string> */
+    private function offered(): array
+    {
+        $names = [];
+        foreach (self::LISTS as $list) {
+            array_push($names, ...array_column($this->rows($list), 'offer'));
+        }
+
+        return array_values(array_unique(array_filter($names, is_string(...))));
+    }
+
+    /** @return array<string, string> ids of what was laid out and is still called as it was, by list and key */
+    private function known(JobFacts $facts): array
+    {
+        $ids = [];
+        foreach (['parts' => $facts->parts, 'surfaces' => $facts->surfaces] as $list => $things) {
+            $byName = array_column($things, 'id', 'name');
+            foreach ($this->rows($list) as $row) {
+                $name = is_string($row['name'] ?? null) ? $row['name'] : '';
+                if (isset($byName[$name]) && is_string($row['key'] ?? null)) {
+                    $ids["{$list}.{$row['key']}"] = $byName[$name];
+                }
+            }
+        }
+
+        return $ids;
+    }
+
+    /**
+     * @param  array<string, mixed>  $row  of the kind's table
+     * @param  array<string, string>  $ids  by list and key
+     * @return array<string, mixed> the thing as the job file has it, without its id; a reference to what is not there is left empty
+     */
+    private static function fact(string $list, array $row, array $ids): array
+    {
+        $of = static fn (string $list, mixed $key): ?string => is_string($key) ? $ids["{$list}.{$key}"] ?? '' : null;
+        $fact = array_diff_key($row, ['key' => 0, 'offer' => 0]);
+
+        return match ($list) {
+            'surfaces' => [...self::sketched($fact), 'part' => $of('parts', $row['part'] ?? null)],
+            'joints' => [
+                ...$fact,
+                'inner' => $of('surfaces', $row['inner'] ?? null),
+                'outer' => $of('surfaces', $row['outer'] ?? null),
+                'along' => $of('surfaces', $row['along'] ?? null) ?: null,
+            ],
+            'loops' => [
+                'least' => null,
+                'most' => null,
+                ...$fact,
+                'lengths' => array_map(
+                    static fn (array $l): array => [
+                        'size' => null,
+                        'plus' => null,
+                        'minus' => null,
+                        'spread' => 'uniform',
+                        ...$l,
+                        'surface' => $of('surfaces', $l['surface'] ?? null) ?: null,
+                    ],
+                    is_array($row['lengths'] ?? null) ? $row['lengths'] : [],
+                ),
+            ],
+            default => $fact,
+        };
     }
 
     /**

@@ -293,7 +293,8 @@ final class AxisPicture
                 // that hides it there.
                 $above = $part->profile->isHollow() || $this->isHidden($part, $d['at_mm']);
                 $y = $this->axis + ($above ? -1 : 1) * ($part->riseMm + $d['radius_mm']) * $this->perMm;
-                $labels[] = new Label($this->x($part, $d['at_mm']), $y, $d['name'], $d['says'], $part->tone);
+                $tone = ($d['made'] ?? false) ? Tone::Make : $part->tone;
+                $labels[] = new Label($this->x($part, $d['at_mm']), $y, $d['name'], $d['says'], $tone);
             }
         }
 
@@ -329,7 +330,7 @@ final class AxisPicture
                     edge: $this->edgeBelow($part),
                     name: $l['name'],
                     says: $l['says'],
-                    tone: $part->tone,
+                    tone: ($l['made'] ?? false) ? Tone::Make : $part->tone,
                 );
             }
         }

@@ -36,6 +36,7 @@ final readonly class FitPicture
         Band $make,
         Range $clearanceMm,
         Say $says,
+        string $mateIs = 'found',
     ): Drawing {
         $mateLow = min($matingMm, $looseMm) - $u95Mm;
         $mateHigh = max($matingMm, $looseMm) + $u95Mm;
@@ -48,7 +49,7 @@ final readonly class FitPicture
         $tight = $clearanceMm->max <= 0;
         $drawing
             ->text(12, 72, $mate, 14, Anchor::Start, Tone::Found, bold: true)
-            ->text(12, 90, 'found', 14, Anchor::Start, Tone::Found);
+            ->text(12, 90, $mateIs, 14, Anchor::Start, Tone::Found);
         $drawing->box($scale->at($mateLow), 52, max(2, $scale->at($mateHigh) - $scale->at($mateLow)), 42, Tone::Found);
         $drawing->whisker($scale->at($mateLow), $scale->at($mateHigh), 106, Tone::Found);
         $drawing->text(

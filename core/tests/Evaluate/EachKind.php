@@ -41,7 +41,7 @@ final class EachKind
             return 'id-'.++$n;
         };
         $facts = JobFile::toArray(
-            $kind->layOut('job', 'Rig', 'Part', $unit, new ShopFacts('Shop', 18.0, 0.01, 0.5, 2e4), $id),
+            $kind->layOut('job', 'Rig', 'Part', $unit, new ShopFacts('Shop', 18.0, 0.01, 0.5, 2e4), $id, true),
         );
         $facts['take_in'] = [
             ...$facts['take_in'],

@@ -158,6 +158,7 @@ final class JointHelpTest extends TestCase
                 static function () use (&$next): string {
                     return 'i'.++$next;
                 },
+                true,
             ),
         );
         $facts['take_in']['gates_answered'] = true;

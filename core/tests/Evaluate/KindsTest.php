@@ -66,6 +66,7 @@ final class KindsTest extends TestCase
             static function () use (&$n): string {
                 return 'id-'.++$n;
             },
+            true,
         );
     }
 

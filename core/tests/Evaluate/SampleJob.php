@@ -32,6 +32,7 @@ final class SampleJob
                 $unit,
                 $shop,
                 fn (): string => 'id-'.++$this->next,
+                true,
             ),
         );
     }

@@ -762,7 +762,6 @@ export interface components {
             source: string;
         };
         SurfaceAnswer: {
-            /** @description the surface’s */
             id: string;
             surface: string;
             /**
@@ -1099,7 +1098,7 @@ export interface components {
         /** @description a change of one thing of the job, to be stored or tried out */
         TriedChange: {
             /** @enum {unknown} */
-            list: "loops";
+            list: "parts" | "surfaces" | "joints" | "loops" | "clearances";
             thing: string;
             fact: {
                 [key: string]: unknown;
@@ -1240,6 +1239,10 @@ export interface components {
             }[];
         };
         Survey: {
+            offers: {
+                name: string;
+                changes: components["schemas"]["TriedChange"][];
+            }[];
             datums: components["schemas"]["Datums"];
             parts: components["schemas"]["PartAnswer"][];
             hints: components["schemas"]["Note"][];
@@ -2500,6 +2503,7 @@ export interface components {
         };
         /** @description a stack tried together, what explains what was seen, and what to take off */
         LoopTrials: {
+            cut: string | null;
             do: components["schemas"]["Say"] | null;
             why: components["schemas"]["Say"] | null;
             rows: components["schemas"]["TrialRow"][];

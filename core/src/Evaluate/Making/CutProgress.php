@@ -80,9 +80,12 @@ final readonly class CutProgress
         $standing = null;
         foreach ($facts->concessions as $one) {
             $of = $one->surface === $entry->surface->id && $one->phase === $entry->phase;
-            $stands = $one->decision === Decision::Accepted
-                ? $made && ($one->cut === null || $one->cut === $cut) && $verdict !== Acceptance::Inside
-                : ! $made;
+            $stands = match ($one->decision) {
+                Decision::Accepted => $made && ($one->cut === null || $one->cut === $cut),
+                Decision::ByOthers => true,
+                Decision::NotMeasured => ! $made,
+            };
+            $stands = $stands && $verdict !== Acceptance::Inside;
             $standing = $of && $stands ? $one : $standing;
         }
 

@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Evaluate\Loops\LoopLengths;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
@@ -97,6 +98,44 @@ final readonly class MakeCard
                     goto: ['stage' => 'size', 'surface' => $loop->id],
                 );
             }
+        }
+
+        return $entries;
+    }
+
+    /**
+     * What was tried together and has to come off: the trial says it more surely than the lengths did.
+     *
+     * @param  array<string, ?LoopTrials>  $trials  by loop
+     * @return list<MakeEntry>
+     */
+    public static function tried(JobFacts $facts, array $trials): array
+    {
+        $entries = [];
+        foreach ($trials as $loop => $trial) {
+            $surface = $trial?->surface;
+            $take = $trial?->takeMm;
+            $now = $surface === null ? null : CutLog::of($facts, $surface, Phase::Only)->made()?->middle();
+            if ($surface === null || $take === null || $now === null || $take->max >= $now) {
+                continue;
+            }
+            $entries[] = new MakeEntry(
+                surface: $surface,
+                phase: Phase::Only,
+                label: $surface->name,
+                jointId: $loop,
+                band: new Band($now - $take->max, $now - $take->min),
+                blocked: null,
+                reading: null,
+                remarks: [
+                    Say::with('As it was tried together: take {a} to {b} off.', [
+                        'a' => LengthWriter::difference($take->min),
+                        'b' => LengthWriter::difference($take->max),
+                    ]),
+                ],
+                notes: [],
+                goto: ['stage' => 'size', 'surface' => $loop],
+            );
         }
 
         return $entries;
@@ -294,14 +333,8 @@ final readonly class MakeCard
      */
     public function heldOutside(SurfaceFacts $bore): ?SizedJoint
     {
-        foreach ($this->joints as $joint) {
-            if (
-                $joint->make !== null
-                && $joint->make->part === $bore->part
-                && $joint->make->id === $joint->joint->inner
-                && ! $joint->purpose->isLength
-                && $joint->isSized()
-            ) {
+        foreach ($this->round($bore) as $joint) {
+            if ($joint->isSized()) {
                 return $joint;
             }
         }
@@ -309,17 +342,11 @@ final readonly class MakeCard
         return null;
     }
 
-    /** The joint that can be tight through another surface of the same made part, if there is one. */
+    /** The joint that can be tight round the part a bore is in, whichever side is cut; null where there is none. */
     public function pressOn(SurfaceFacts $bore): ?SizedJoint
     {
-        foreach ($this->joints as $joint) {
-            if (
-                $joint->make !== null
-                && $joint->make->part === $bore->part
-                && $joint->make->id === $joint->joint->inner
-                && $joint->canBeTight()
-                && ! $joint->purpose->isLength
-            ) {
+        foreach ($this->round($bore) as $joint) {
+            if ($joint->make !== null && $joint->canBeTight()) {
                 return $joint;
             }
         }
@@ -327,7 +354,21 @@ final readonly class MakeCard
         return null;
     }
 
-    /** The bore to cut so that, whatever it closes by, it ends inside: lower + most closing … upper + least closing. */
+    /** @return list<SizedJoint> in which the part of a bore is the inner one */
+    private function round(SurfaceFacts $bore): array
+    {
+        return array_values(
+            array_filter(
+                $this->joints,
+                fn (SizedJoint $j): bool => ! $j->purpose->isLength
+                    && $this->facts->surface($j->joint->inner)?->part === $bore->part,
+            ),
+        );
+    }
+
+    /**
+     * The bore to cut so that, whatever it closes by, it ends inside: lower + most closing … upper + least closing.
+     */
     public static function before(Band $after, Range $closing): ?Band
     {
         return Band::between($after->lowerMm + $closing->max, $after->upperMm + $closing->min);

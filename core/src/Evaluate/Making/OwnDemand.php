@@ -97,11 +97,11 @@ final readonly class OwnDemand
         $plus = $surface->demand?->plus?->length->mm;
         $minus = $surface->demand?->minus?->length->mm;
         $grade = match ($surface->criticality) {
-            Criticality::Critical => 'IT7',
-            Criticality::Fit => 'IT9',
+            Criticality::Critical => '7',
+            Criticality::Fit => '9',
             default => null,
         };
-        $half = $grade === null ? null : Iso286::tolerance($mm, $grade) / 2;
+        $half = $grade === null ? null : Iso286::tolerance($mm, $grade) / 2000;
         try {
             $half ??= GeneralTolerance::half($mm, self::USUAL);
         } catch (BadInput $bad) {
@@ -119,7 +119,7 @@ final readonly class OwnDemand
         $says = $typed
             ? 'As the old one, {s}: over it by {p}, under it by {m} at most.'
             : 'As the old one, {s}: ±{h}, '.
-                ($grade === null ? 'ISO 2768-1 '.self::USUAL->value : "half of {$grade}").
+                ($grade === null ? 'ISO 2768-1 '.self::USUAL->value : "half of IT{$grade}").
                 ", as it is marked “{$surface->criticality->value}”.";
 
         return new self(

@@ -53,11 +53,13 @@ final readonly class WorkedSurfaces
         if ($state === null) {
             $read = 'Nobody has read it as it is: read it at Measure, and what is to come off is said.';
 
-            return $entry->with([Say::plain($read)], $this->wallLeft($entry->surface, $entry->band));
+            [$remarks, $notes] = [[Say::plain($read)], []];
+        } else {
+            [$remarks, $notes] = $this->metal($entry->surface, $entry->band, $states[$state->value], $state, $work);
         }
-        [$remarks, $notes] = $this->metal($entry->surface, $entry->band, $states[$state->value], $state, $work);
+        [$wall, $walls] = $this->wallLeft($entry->surface, $entry->band);
 
-        return $entry->with($remarks, [...$notes, ...$this->wallLeft($entry->surface, $entry->band)]);
+        return $entry->with([...$remarks, ...$wall === null ? [] : [$wall]], [...$notes, ...$walls]);
     }
 
     /** @param  array<string, FoundSize>  $states */
@@ -135,40 +137,32 @@ final readonly class WorkedSurfaces
         ];
     }
 
-    /** @return list<Note> the wall that is left, at its thinnest and with the most cut off */
+    /** @return array{?Say, list<Note>} the wall that is left, at its thinnest and with the most cut off */
     private function wallLeft(SurfaceFacts $surface, Band $band): array
     {
         if ($surface->kind === SurfaceKind::Length) {
-            return [];
+            return [null, []];
         }
         $bore = $surface->kind === SurfaceKind::Bore;
         $other = JointWalls::thinnest($this->facts, $this->sizes, $surface);
+        if ($other === null && $bore) {
+            return [Say::plain('What wall is left is not known: say or read the outside round it.'), []];
+        }
         if ($other === null || (! $bore && $other <= 0)) {
-            return $other === null && $bore
-                ? [Note::info('wall-unknown', 'What wall is left is not known: say or read the outside round it.')]
-                : [];
+            return [null, []];
         }
         $wall = $bore ? ($other - $band->upperMm) / 2 : ($band->lowerMm - $other) / 2;
         if ($wall <= 0) {
-            return [
-                Note::stop(
-                    'no-wall',
-                    Say::with('Nothing is left of the wall: what lies on the other side of it is {o}.', [
-                        'o' => LengthWriter::size($other),
-                    ]),
-                ),
-            ];
+            $says = Say::with('Nothing is left of the wall: what lies on the other side of it is {o}.', [
+                'o' => LengthWriter::size($other),
+            ]);
+
+            return [null, [Note::stop('no-wall', $says)]];
         }
         $says = Say::with('The wall that is left is {w} at least.', ['w' => LengthWriter::difference($wall)]);
         $thin = $bore ? $other < self::THIN_RATIO * $band->upperMm : $band->lowerMm < self::THIN_RATIO * $other;
+        $minds = 'That wall is thin: press nothing hard into it, and clamp it gently.';
 
-        return [
-            $thin
-                ? Note::caution(
-                    'thin-wall-left',
-                    Say::with('{says} That is thin: press nothing hard into it, and clamp it gently.', ['says' => $says]),
-                )
-                : Note::info('wall-left', $says),
-        ];
+        return [$says, $thin ? [Note::caution('thin-wall-left', $minds)] : []];
     }
 }

@@ -22,6 +22,7 @@ final readonly class JobSurvey
      * @param  list<JudgedPart>  $parts
      * @param  list<Note>  $hints
      * @param  list<string>  $minds
+     * @param  list<array{name: string, changes: list<array{list: string, thing: string, fact: array<string, mixed>}>}>  $offers  what such a job may have beside
      */
     private function __construct(
         public Datums $datums,
@@ -29,6 +30,7 @@ final readonly class JobSurvey
         public array $hints,
         public array $minds,
         public ?string $causeSays,
+        public array $offers,
     ) {
     }
 
@@ -40,12 +42,18 @@ final readonly class JobSurvey
             array_push($hints, ...self::hints($part, $facts, $shapes->shapes[$part->id], $shapes->sizes));
         }
 
+        $kind = Kind::orNull($facts->kind);
+
         return new self(
-            Datums::of($facts),
-            array_map(static fn (PartFacts $p): JudgedPart => JudgedPart::of($p, $shapes, $surfaces), $facts->parts),
-            $hints,
-            Kind::orNull($facts->kind)->minds ?? [],
-            $facts->takeIn->cause?->advice(),
+            datums: Datums::of($facts),
+            parts: array_map(
+                static fn (PartFacts $p): JudgedPart => JudgedPart::of($p, $shapes, $surfaces),
+                $facts->parts,
+            ),
+            hints: $hints,
+            minds: $kind->minds ?? [],
+            causeSays: $facts->takeIn->cause?->advice(),
+            offers: $kind?->offers($facts) ?? [],
         );
     }
 

@@ -289,6 +289,7 @@ final readonly class PartShape
                     'at_mm' => $extent[0] + 0.85 * ($extent[1] - $extent[0]),
                     'radius_mm' => $mm / 2 + $offset,
                     'says' => $this->written($surface),
+                    'made' => $surface->work !== null,
                 ];
             }
             if ($wanted && $type === SurfaceType::Length && $extent[1] > $extent[0]) {
@@ -297,6 +298,7 @@ final readonly class PartShape
                     'from_mm' => $extent[0],
                     'to_mm' => $extent[1],
                     'says' => $this->sizes->says($surface),
+                    'made' => $surface->work !== null,
                 ];
             }
         }

@@ -66,7 +66,7 @@ final readonly class ExistingPair
             goodEnough: null,
             blocked: $withheld ? Gatekeeper::sentence() : null,
             withheld: $withheld,
-            notes: $withheld ? [] : self::notes($pair, $wanted),
+            notes: $withheld ? [] : self::notes($pair, $wanted, $purpose->isLength),
             pairMm: $pair,
         );
     }
@@ -92,7 +92,7 @@ final readonly class ExistingPair
     }
 
     /** @return list<Note> */
-    private static function notes(Range $pair, ?Range $wanted): array
+    private static function notes(Range $pair, ?Range $wanted, bool $isLength): array
     {
         $values = ['pair' => Words::range($pair)];
         if ($wanted === null) {
@@ -112,7 +112,9 @@ final readonly class ExistingPair
                 Note::caution(
                     'pair-loose',
                     Say::with(
-                        'Both parts are there. As they are: {pair}; {wanted} is wanted, so they are about {by} too loose. Bond them, sleeve or build up one of them and cut it again (say so at Survey), or accept the fit as it is.',
+                        $isLength
+                            ? 'Both parts are there. As they are: {pair}; {wanted} is wanted, so the inner is about {by} too short. Shim it, face the other, or accept it as it is.'
+                            : 'Both parts are there. As they are: {pair}; {wanted} is wanted, so they are about {by} too loose. Bond them, sleeve or build up one of them and cut it again (say so at Survey), or accept the fit as it is.',
                         $values,
                     ),
                 ),
@@ -124,7 +126,9 @@ final readonly class ExistingPair
             Note::caution(
                 'pair-tight',
                 Say::with(
-                    'Both parts are there. As they are: {pair}; {wanted} is wanted, so they are about {by} too tight. Polish or skim the inner, hone the outer (say at Survey which is cut again), or accept the fit as it is.',
+                    $isLength
+                        ? 'Both parts are there. As they are: {pair}; {wanted} is wanted, so the inner is about {by} too long. Face it off (say at Survey that it is cut again), or accept it as it is.'
+                        : 'Both parts are there. As they are: {pair}; {wanted} is wanted, so they are about {by} too tight. Polish or skim the inner, hone the outer (say at Survey which is cut again), or accept the fit as it is.',
                     $values,
                 ),
             ),

@@ -20,7 +20,7 @@ use Oldpart\Core\Quantity\Range;
 final readonly class OldPair
 {
     /** How much of a tolerance a copied fit is given, half to either side. Common practice: a turned or bored fit. */
-    private const GRADE = 'IT7';
+    private const GRADE = '7';
 
     /** @param  list<Note>  $notes */
     private function __construct(public ?Range $wantedMm, public ?Say $blocked, public array $notes)
@@ -60,7 +60,7 @@ final readonly class OldPair
         }
         $clearance = ($out->unwornMeanMm ?? $out->meanMm) - ($in->unwornMeanMm ?? $in->meanMm);
         $doubt = hypot($in->u95MeanMm, $out->u95MeanMm);
-        $half = Iso286::tolerance($out->meanMm, self::GRADE) / 2;
+        $half = Iso286::tolerance($out->meanMm, self::GRADE) / 2000;
         $says = Say::with('The old pair had {c}, sure to ±{u}: that is copied, give or take {h} (half of IT7).', [
             'c' => Words::range(new Range($clearance, $clearance)),
             'u' => LengthWriter::atLeast($doubt),

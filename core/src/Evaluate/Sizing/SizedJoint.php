@@ -103,6 +103,36 @@ final readonly class SizedJoint
                     : $this->seat->bearing->outsideMm));
     }
 
+    /** Two parts that are there, as they will be once one of them is pressed in. */
+    public function closed(Range $pairMm, Note $note): self
+    {
+        return new self(
+            joint: $this->joint,
+            purpose: $this->purpose,
+            offers: $this->offers,
+            chosen: $this->chosen,
+            wantedMm: $this->wantedMm,
+            make: $this->make,
+            mate: $this->mate,
+            mateName: $this->mateName,
+            makeName: $this->makeName,
+            mateFound: $this->mateFound,
+            sized: $this->sized,
+            goodEnough: $this->goodEnough,
+            blocked: $this->blocked,
+            withheld: $this->withheld,
+            notes: [$note],
+            press: $this->press,
+            pressBlocked: $this->pressBlocked,
+            seat: $this->seat,
+            toTable: $this->toTable,
+            first: $this->first,
+            firstSized: $this->firstSized,
+            waits: $this->waits,
+            pairMm: $pairMm,
+        );
+    }
+
     public function withPress(?Press $press, ?Say $blocked): self
     {
         return new self(

@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Loops\LoopRow;
 use Oldpart\Core\Evaluate\Loops\SolvedLoop;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Seen;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Facts\TrialFacts;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Explained;
@@ -20,8 +21,15 @@ use Oldpart\Core\Quantity\Range;
 final readonly class LoopTrials implements \JsonSerializable
 {
     /** @param  list<TrialFacts>  $trials  oldest first */
-    private function __construct(private array $trials, private ?Explained $explained, private ?Say $do)
-    {
+    private function __construct(
+        private array $trials,
+        private ?Explained $explained,
+        private ?Say $do,
+        private ?string $cut,
+        /** What is cut and has to be shorter, by this, mm. */
+        public ?SurfaceFacts $surface = null,
+        public ?Range $takeMm = null,
+    ) {
     }
 
     /** Null where its sizes are withheld. */
@@ -33,12 +41,18 @@ final readonly class LoopTrials implements \JsonSerializable
         $trials = array_values(
             array_filter($facts->trials, static fn (TrialFacts $t): bool => $t->loop === $loop->facts->id),
         );
+        $cut = self::lastCut($facts, $loop);
         $last = null;
         foreach ($trials as $trial) {
             $last = $trial->amountMm() === null || $trial->seen->isRound() ? $last : $trial;
         }
         if ($last === null) {
-            return new self($trials, null, null);
+            return new self($trials, null, null, $cut);
+        }
+        if ($last->cut !== null && $last->cut !== $cut) {
+            $since = Say::plain('It was cut again since it was tried: try it together once more.');
+
+            return new self($trials, null, $since, $cut);
         }
         $seen = ($last->amountMm() ?? 0.0) * ($last->seen === Seen::Binds ? -1 : 1);
         $known = array_values(
@@ -47,19 +61,40 @@ final readonly class LoopTrials implements \JsonSerializable
         $explained =
             $known === [] || count($known) !== count($loop->rows) ? null : Explained::of($known, $seen);
 
-        return new self($trials, $explained, self::todo($facts, $loop, $seen));
+        [$do, $surface, $take] = self::todo($facts, $loop, $seen);
+
+        return new self(
+            trials: $trials,
+            explained: $explained,
+            do: $do,
+            cut: $cut,
+            surface: $surface,
+            takeMm: $take,
+        );
     }
 
-    /** What to take off, of what is cut. */
-    private static function todo(JobFacts $facts, SolvedLoop $loop, float $seenMm): Say
+    /** Of all that is cut in it: a trial says something of it only until the next. */
+    private static function lastCut(JobFacts $facts, SolvedLoop $loop): ?string
+    {
+        $surfaces = array_filter(array_map(static fn (LoopRow $r): ?string => $r->length->surface, $loop->rows));
+        $last = null;
+        foreach ($facts->cuts as $cut) {
+            $last = $cut->setAside === null && in_array($cut->surface, $surfaces, true) ? $cut->id : $last;
+        }
+
+        return $last;
+    }
+
+    /** @return array{Say, ?SurfaceFacts, ?Range} what to do; what to take off, and how much of it */
+    private static function todo(JobFacts $facts, SolvedLoop $loop, float $seenMm): array
     {
         $wanted = $loop->facts->wanted();
         if ($wanted === null) {
-            return Say::plain('Say what the gap is to be, and what to take off follows.');
+            return [Say::plain('Say what the gap is to be, and what to take off follows.'), null, null];
         }
         $inside = $seenMm >= $wanted->min && $seenMm <= $wanted->max;
         if ($inside) {
-            return Say::with('As tried the gap is {g}, as wanted: leave it.', ['g' => self::signed($seenMm)]);
+            return [Say::with('As tried the gap is {g}, as wanted: leave it.', ['g' => self::signed($seenMm)]), null, null];
         }
         // How far the gap has to move: to its near limit at least, to the far one at most.
         $move = new Range($wanted->min - $seenMm, $wanted->max - $seenMm);
@@ -72,25 +107,28 @@ final readonly class LoopTrials implements \JsonSerializable
             $change = Range::of($by($move->min), $by($move->max));
             $name = lcfirst($row->length->name);
             if ($change->max <= 0) {
-                return self::amount("Take {r} off the {$name}: face it off there, clean, and try again.", -$change->max, -$change->min);
+                $take = new Range(-$change->max, -$change->min);
+                $says = "Take {r} off the {$name}: face it off there, clean, and try again.";
+
+                return [self::amount($says, $take->min, $take->max), $surface, $take];
             }
             if ($change->min >= 0) {
-                return self::amount(
-                    "The {$name} is too short by {r}: shim it by that, or make it again.",
-                    $change->min,
-                    $change->max,
-                );
+                $says = "The {$name} is too short by {r}: shim it by that, or make it again.";
+
+                return [self::amount($says, $change->min, $change->max), null, null];
             }
         }
         $more = $move->min > 0;
 
-        return self::amount(
-            $more
-                ? 'The gap has to open by {r}: take that off one of the lengths that close it.'
-                : 'The gap has to close by {r}: shim it, or take that off one of the lengths that open it.',
-            $more ? $move->min : -$move->max,
-            $more ? $move->max : -$move->min,
-        );
+        $says = $more
+            ? 'The gap has to open by {r}: take that off one of the lengths that close it.'
+            : 'The gap has to close by {r}: shim it, or take that off one of the lengths that open it.';
+
+        return [
+            self::amount($says, $more ? $move->min : -$move->max, $more ? $move->max : -$move->min),
+            null,
+            null,
+        ];
     }
 
     private static function amount(string $words, float $least, float $most): Say
@@ -144,6 +182,7 @@ final readonly class LoopTrials implements \JsonSerializable
     {
         return [
             'do' => $this->do,
+            'cut' => $this->cut,
             'why' => $this->explained === null ? null : $this->why($this->explained),
             'rows' => array_map(self::row(...), $this->trials),
             'choices' => [Seen::Binds->value, Seen::Gap->value],

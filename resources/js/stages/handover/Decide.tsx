@@ -24,7 +24,7 @@ export function Decide({ row }: { row: Row }) {
         return (
             <Typography variant="body2" component="div">
                 {says}
-                {at === null ? '' : `, ${day(at)}`}{' '}
+                {at === null ? '' : ` · ${day(at)}`}{' '}
                 <LinkButton onClick={() => void save('concessions', id, null)}>Take it back</LinkButton>
             </Typography>
         );

@@ -22,7 +22,7 @@ export function useSurface(): Here {
         params.get('at') ??
         (
             answers.surfaces.find((a) => a.found === null && a.asks.must) ??
-            answers.surfaces.find((a) => a.found === null && !a.folded)
+            answers.surfaces.find((a) => a.found === null && !a.folded && a.state !== 'done')
         )?.id;
     const place = all.findIndex((s) => s.id === wanted);
     const index = place < 0 ? 0 : place;

@@ -99,6 +99,7 @@ export function LoopTrials({ loop, trials }: { loop: string; trials: NonNullable
         }
         save('trials', newId(), {
             loop,
+            cut: trials.cut,
             seen,
             amount: byTurn ? null : { typed: amount, unit: typing },
             turn: byTurn ? turned.value : null,
@@ -124,13 +125,13 @@ export function LoopTrials({ loop, trials }: { loop: string; trials: NonNullable
                     display: 'grid',
                     gap: 1.5,
                     my: 1,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 0.7fr 1fr 1.4fr' },
+                    gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 0.9fr 1fr 1.1fr' },
                     alignItems: 'start',
                 }}
             >
                 <TypedField
                     small
-                    label="Gap, or how far from home"
+                    label="Gap, or from home"
                     value={amount}
                     understood={understood}
                     typed={setAmount}

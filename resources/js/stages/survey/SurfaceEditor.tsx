@@ -45,7 +45,7 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                 sx={{
                     display: 'grid',
                     gap: 1.5,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '1.4fr 1.2fr 1fr 44px' },
+                    gridTemplateColumns: { xs: '1fr 1fr', sm: '1.4fr 1.2fr 1fr' },
                     alignItems: 'start',
                 }}
             >
@@ -68,7 +68,6 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                     options={ROLES}
                     choose={(role) => void store({ role })}
                 />
-                <span />
                 <TextField
                     select
                     label="How much it matters"
@@ -95,8 +94,8 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                     options={CONDITIONS}
                     choose={(condition) => void store({ condition })}
                 />
-                {part.origin !== 'make' && kind?.sized === true && <WorkFact surface={surface} />}
             </Box>
+            {part.origin !== 'make' && kind?.sized === true && <WorkFact surface={surface} />}
             {(part.origin === 'make' || (surface.work ?? null) !== null) && kind?.sized === true && (
                 <DemandFact surface={surface} />
             )}

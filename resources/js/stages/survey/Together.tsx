@@ -7,6 +7,7 @@ import { Notes } from '../../shell/Notes';
 import { Evidence } from './Evidence';
 import { Joints } from './Joints';
 import { Materials } from './Materials';
+import { Offers } from './Offers';
 import { Photos } from './Photos';
 
 /** The parts together: what meets what, what can be measured from, what is known and what to think of. */
@@ -30,6 +31,7 @@ export function Together() {
             </Box>
             <Materials />
             <Joints />
+            <Offers />
             <Box
                 sx={{
                     display: 'grid',

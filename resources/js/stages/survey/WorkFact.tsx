@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Surface } from '../../api/types';
@@ -12,7 +13,14 @@ export function WorkFact({ surface }: { surface: Surface }) {
     const { typing } = useSettings();
     const work = surface.work ?? null;
     return (
-        <>
+        <Box
+            sx={{
+                display: 'grid',
+                gap: 1.5,
+                mt: 1.5,
+                gridTemplateColumns: { xs: '1fr 1fr', sm: '1.4fr 1.2fr 1fr' },
+            }}
+        >
             <TextField
                 select
                 label="What is done to it"
@@ -38,6 +46,6 @@ export function WorkFact({ surface }: { surface: Surface }) {
                     clear={() => save('surfaces', surface.id, { sure: null })}
                 />
             )}
-        </>
+        </Box>
     );
 }
