@@ -26,7 +26,7 @@ final class JobSheet
         return $this->printer->pdf($this->html($facts, $unit), $paper);
     }
 
-    private function html(JobFacts $facts, Unit $unit): string
+    public function html(JobFacts $facts, Unit $unit): string
     {
         $answers = JobAnswers::of($facts);
         $decoded = json_decode(json_encode($answers, JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);

@@ -23,6 +23,7 @@ return new class extends Migration
         Schema::create('concessions', function (Blueprint $table): void {
             $table->string('id', 40)->primary();
             $table->string('job_id', 40)->index();
+            $table->foreign('job_id')->references('id')->on('jobs')->cascadeOnDelete();
             $table->integer('place');
             $table->string('surface', 40)->nullable();
             $table->string('phase', 10)->default('only');
@@ -38,6 +39,7 @@ return new class extends Migration
         Schema::create('trials', function (Blueprint $table): void {
             $table->string('id', 40)->primary();
             $table->string('job_id', 40)->index();
+            $table->foreign('job_id')->references('id')->on('jobs')->cascadeOnDelete();
             $table->integer('place');
             $table->string('joint', 40)->nullable();
             $table->string('loop', 40)->nullable();

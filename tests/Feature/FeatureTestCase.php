@@ -81,12 +81,12 @@ abstract class FeatureTestCase extends TestCase
     }
 
     /** @return array<string, mixed> */
-    protected function startJob(string $id = 'job-1'): array
+    protected function startJob(string $id = 'job-1', string $kind = 'plain-bush'): array
     {
         return $this->api(
             'POST',
             '/api/jobs',
-            ['id' => $id, 'kind' => 'plain-bush', 'machine' => 'Test rig', 'part' => 'Bush', 'unit' => 'in'],
+            ['id' => $id, 'kind' => $kind, 'machine' => 'Test rig', 'part' => 'Bush', 'unit' => 'in'],
             201,
         );
     }

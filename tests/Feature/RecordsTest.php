@@ -283,11 +283,19 @@ final class RecordsTest extends FeatureTestCase
     /** With its job everything of it goes, so its file comes back as the same job. */
     public function test_20_nothing_stays_behind_a_job_that_goes(): void
     {
-        $state = $this->startJob();
-        self::assertNotSame([], $state['facts']['loops']);
+        $this->startJob();
+        $put = fn (int $version, string $path, array $fact): array => $this->api(
+            'PUT',
+            "/api/jobs/job-1/{$path}",
+            $this->change($version, $fact),
+            200,
+        );
+        $put(1, 'loops/gap', ['name' => 'Gap']);
+        $put(2, 'trials/tried', ['loop' => 'gap', 'seen' => 'binds']);
+        $put(3, 'concessions/so', ['loop' => 'gap', 'by' => 'the bench', 'why' => 'it turns']);
         $file = (string) $this->send('GET', '/api/jobs/job-1/file')->getContent();
         Job::query()->whereKey('job-1')->delete();
-        foreach (['loops', 'clearances', 'pushes', 'mistakes', 'readings', 'changes'] as $table) {
+        foreach (['loops', 'trials', 'concessions', 'clearances', 'pushes', 'mistakes', 'changes'] as $table) {
             self::assertSame(0, DB::table($table)->count(), $table);
         }
         self::assertSame('job-1', $this->api('POST', '/api/jobs/import', $file, 201)['facts']['id']);

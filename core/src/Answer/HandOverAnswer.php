@@ -165,10 +165,21 @@ final readonly class HandOverAnswer implements \JsonSerializable
         };
     }
 
+    private function isStillCut(SizedJoint $joint): bool
+    {
+        foreach ($this->making as $cut) {
+            if ($cut->entry->surface->id === $joint->make?->id && self::metalLeft($cut)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return array<string, mixed> */
     private function fit(SizedJoint $answer): array
     {
-        $achieved = AchievedFit::of($answer, $this->making);
+        $achieved = $this->isStillCut($answer) ? null : AchievedFit::of($answer, $this->making);
         $wanted = $answer->wantedMm;
         $verdict = AchievedFit::verdict($achieved, $wanted);
         $decided = null;

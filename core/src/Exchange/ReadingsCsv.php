@@ -6,6 +6,7 @@ namespace Oldpart\Core\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\ReadState;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Quantity\ReadingReader;
 use Oldpart\Core\Quantity\Unit;
@@ -24,6 +25,7 @@ final class ReadingsCsv
         'part_c',
         'gauge_c',
         'worn',
+        'state',
         'set_aside',
         'remark',
         'taken_at',
@@ -40,6 +42,7 @@ final class ReadingsCsv
         'part_c',
         'gauge_c',
         'worn',
+        'state',
         'remark',
         'taken_at',
     ];
@@ -60,6 +63,7 @@ final class ReadingsCsv
         'part_c' => ['part_c', 'part temperature', 'temperature', 'temp'],
         'gauge_c' => ['gauge_c'],
         'worn' => ['worn'],
+        'state' => ['state'],
         'remark' => ['remark', 'note', 'comment'],
         'taken_at' => ['taken_at', 'time', 'date'],
     ];
@@ -83,6 +87,7 @@ final class ReadingsCsv
                 (string) $r->partC,
                 (string) $r->gaugeC,
                 $r->worn === null ? '' : ($r->worn ? 'yes' : 'no'),
+                $r->state->value,
                 $r->setAside ?? '',
                 $r->remark ?? '',
                 $r->takenAt ?? '',
@@ -256,7 +261,7 @@ final class ReadingsCsv
 
     /**
      * @param  array<string, string>  $row
-     * @return array{surface: string, station: string, angle: string, value: array{typed: string, unit: string}, instrument: string, part_c: ?float, gauge_c: ?float, worn: ?bool, remark: ?string, taken_at: ?string}
+     * @return array{surface: string, station: string, angle: string, value: array{typed: string, unit: string}, instrument: string, part_c: ?float, gauge_c: ?float, worn: ?bool, state: string, remark: ?string, taken_at: ?string}
      */
     private static function reading(
         array $row,
@@ -290,9 +295,19 @@ final class ReadingsCsv
                 'no', 'unworn', 'false', '0' => false,
                 default => throw new BadInput('worn', 'worn', "“{$row['worn']}” at worn is neither yes nor no."),
             },
+            'state' => self::state($row['state'] ?? ''),
             'remark' => ($row['remark'] ?? '') === '' ? null : $row['remark'],
             'taken_at' => self::time($row['taken_at'] ?? ''),
         ];
+    }
+
+    private static function state(string $text): string
+    {
+        $said = mb_strtolower(trim($text));
+        $state = $said === '' ? ReadState::Before : ReadState::tryFrom($said);
+        $known = implode(', ', array_map(static fn (ReadState $s): string => $s->value, ReadState::cases()));
+
+        return $state->value ?? throw new BadInput('state', 'state', "“{$text}” is no state here: {$known}.");
     }
 
     private static function surface(string $name, JobFacts $facts, ?string $surfaceId): SurfaceFacts

@@ -28,6 +28,12 @@ final readonly class ConcessionFacts implements \JsonSerializable
 
     public static function read(Fields $f): self
     {
+        foreach (['by' => 'say who decided it.', 'why' => 'say why it was decided.'] as $field => $missing) {
+            if (trim($f->text($field)) === '') {
+                throw $f->bad($field, "is empty: {$missing}");
+            }
+        }
+
         return new self(
             id: $f->text('id'),
             surface: $f->textOrNull('surface'),

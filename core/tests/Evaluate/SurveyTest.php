@@ -180,4 +180,21 @@ final class SurveyTest extends TestCase
         self::assertEquals($facts, JobFile::read(JobFile::write($facts)));
         self::assertInstanceOf(JobFacts::class, $facts);
     }
+
+    /** Files of the second version, as it was written: nothing was decided or tried then, and everything else is kept. */
+    public function test_a_file_of_the_second_version_is_read(): void
+    {
+        $text = (string) file_get_contents(__DIR__.'/../files/second-version.job.json');
+        $facts = JobFile::read($text);
+        $old = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
+        self::assertSame(2, $old['version']);
+        self::assertSame([[], []], [$facts->concessions, $facts->trials]);
+        $new = JobFile::toArray($facts);
+        self::assertSame(3, $new['version']);
+        foreach (['surfaces' => ['work', 'sure'], 'readings' => ['state'], 'joints' => ['first'], 'cuts' => [], 'parts' => []] as $list => $fresh) {
+            $kept = array_map(static fn (array $row): array => array_diff_key($row, array_flip($fresh)), $new[$list]);
+            self::assertEquals($old[$list], $kept, $list);
+        }
+        self::assertEquals($facts, JobFile::read(JobFile::write($facts)));
+    }
 }

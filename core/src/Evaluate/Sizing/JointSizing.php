@@ -78,6 +78,13 @@ final readonly class JointSizing
         if ($seat !== null && $make !== null && $found === null && $custom === null && ! $this->facts->isCut($mate)) {
             return $this->toTheTable($joint, $purpose, $seat, $make, $mate);
         }
+        $waits = $make !== null && $found === null && $purpose->shape === null && $this->facts->isCut($mate);
+        if ($waits && $joint->first !== null) {
+            $waiting = $this->waiting($joint, $purpose, $make, $mate, $custom);
+            if ($waiting !== null) {
+                return $waiting;
+            }
+        }
         $nominal =
             $found === null && $make !== null && $purpose->shape === null && ! $purpose->isLength
                 ? self::nominal($make, $mate)
@@ -91,18 +98,6 @@ final readonly class JointSizing
             if ($standard !== null) {
                 return $standard;
             }
-        }
-        $waits = $make !== null && $found === null && $purpose->shape === null && $this->facts->isCut($mate);
-        $fromFirst = $waits && $joint->first !== null ? $this->bands[$mate->id] ?? null : null;
-        if ($fromFirst !== null) {
-            return $this->waiting(
-                joint: $joint,
-                purpose: $purpose,
-                make: $make,
-                mate: $mate,
-                first: $fromFirst,
-                custom: $custom,
-            );
         }
         if ($make === null || $found === null || $purpose->shape !== null || ($old !== null && $custom === null)) {
             $blocked = match (true) {
@@ -231,16 +226,20 @@ final readonly class JointSizing
 
     /**
      * Made to the side that is made first, once that is measured. What it will come to, by the limits of that one, is
-     * said ahead.
+     * said ahead. Null where nothing gives that one any.
      */
     private function waiting(
         JointFacts $joint,
         Purpose $purpose,
         SurfaceFacts $make,
         SurfaceFacts $mate,
-        Band $first,
         ?Range $custom,
-    ): SizedJoint {
+    ): ?SizedJoint {
+        $byClass = isset($this->bands[$mate->id]) ? null : $this->firstToTable($joint, $purpose, $make, $mate);
+        $first = $this->bands[$mate->id] ?? $byClass?->band;
+        if ($first === null) {
+            return null;
+        }
         $makeShaft = $make->id === $joint->inner;
         $offers = $purpose->offers($first->middleMm());
         $chosen = $custom === null && $offers !== [] ? $this->choose($offers, $joint->school, $joint->fit) : null;
@@ -269,6 +268,7 @@ final readonly class JointSizing
             blocked: $this->withheld ? Gatekeeper::sentence() : self::waitingWords($mate, $ahead),
             withheld: $this->withheld,
             notes: [],
+            first: $byClass === null ? null : $mate,
             firstSized: SizeToMate::given($first),
             waits: true,
         );
@@ -363,7 +363,6 @@ final readonly class JointSizing
         $both = $this->facts->isCut($mate);
         $sized = $limits($chosen, $makeShaft);
         $firstSized = $both ? $limits($chosen, ! $makeShaft) : null;
-        $waits = $both && $joint->first !== null;
         $notes = $both
             ? []
             : [
@@ -387,13 +386,9 @@ final readonly class JointSizing
             mateName: $mate->name,
             makeName: $make->name,
             mateFound: null,
-            sized: $waits ? null : $sized,
+            sized: $sized,
             goodEnough: null,
-            blocked: match (true) {
-                $this->withheld => Gatekeeper::sentence(),
-                $waits => self::waitingWords($mate, $sized->band),
-                default => null,
-            },
+            blocked: $this->withheld ? Gatekeeper::sentence() : null,
             withheld: $this->withheld,
             notes: [
                 ...$notes,
@@ -405,7 +400,6 @@ final readonly class JointSizing
             toTable: new ToTable($chosen, $wish),
             first: $both ? $mate : null,
             firstSized: $firstSized,
-            waits: $waits,
         );
     }
 

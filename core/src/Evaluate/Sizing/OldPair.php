@@ -58,9 +58,10 @@ final readonly class OldPair
                 [],
             );
         }
-        $clearance = ($out->unwornMeanMm ?? $out->meanMm) - ($in->unwornMeanMm ?? $in->meanMm);
+        $size = $out->unwornMeanMm ?? $out->meanMm;
+        $clearance = $size - ($in->unwornMeanMm ?? $in->meanMm);
         $doubt = hypot($in->u95MeanMm, $out->u95MeanMm);
-        $half = Iso286::tolerance($out->meanMm, self::GRADE) / 2000;
+        $half = Iso286::tolerance($size, self::GRADE) / 2000;
         $says = Say::with('The old pair had {c}, sure to ±{u}: that is copied, give or take {h} (half of IT7).', [
             'c' => Words::range(new Range($clearance, $clearance)),
             'u' => LengthWriter::atLeast($doubt),

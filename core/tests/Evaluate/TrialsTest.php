@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Evaluate;
+
+use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Evaluate\Making\MakeEntry;
+use PHPUnit\Framework\TestCase;
+
+/** Parts tried together, in a joint and in a loop. */
+final class TrialsTest extends TestCase
+{
+    /** @return array<string, mixed> */
+    private static function inch(string $typed): array
+    {
+        return ['typed' => $typed, 'unit' => 'in'];
+    }
+
+    /** A nut on a 3/8-24 stud over a bush of 2.000 in, with a gap of 0.002 to 0.008 in wanted. */
+    private static function stack(): SampleJob
+    {
+        $job = SampleJob::measured()->cut('Bush length', 'only', null, '50.800', 'depth-micrometer');
+        $job->facts['joints'] = [];
+        $length = static fn (string $name, bool $opens, ?string $size, ?string $surface = null): array => [
+            'name' => $name,
+            'opens' => $opens,
+            'surface' => $surface,
+            'size' => $size === null ? null : self::inch($size),
+            'plus' => $size === null ? null : self::inch('0.001'),
+            'minus' => $size === null ? null : self::inch('0.001'),
+            'spread' => 'uniform',
+        ];
+        $job->facts['loops'] = [
+            [
+                'id' => 'nut',
+                'name' => 'Nut home',
+                'least' => self::inch('0.002'),
+                'most' => self::inch('0.008'),
+                'lengths' => [
+                    $length('Stud', true, '2.067'),
+                    $length('Bush length', false, null, $job->surface('Bush length')),
+                    $length('Washer', false, '0.0625'),
+                ],
+            ],
+        ];
+
+        return $job;
+    }
+
+    /** @param  array<string, mixed>  $trial */
+    private static function tried(SampleJob $job, array $trial): SampleJob
+    {
+        $job->facts['trials'][] = [
+            'id' => 't'.count($job->facts['trials'] ?? []),
+            'joint' => null,
+            'loop' => null,
+            'cut' => null,
+            'amount' => null,
+            'turn' => null,
+            'pitch' => null,
+            'note' => '',
+            'at' => null,
+            ...$trial,
+        ];
+
+        return $job;
+    }
+
+    private static function entry(SampleJob $job, string $label): MakeEntry
+    {
+        foreach (JobAnswers::of($job->build())->make as $entry) {
+            if ($entry->label === $label) {
+                return $entry;
+            }
+        }
+        self::fail("no {$label}");
+    }
+
+    /** @return array<string, mixed> */
+    private static function loop(SampleJob $job): array
+    {
+        return json_decode(json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR)['loops'][0];
+    }
+
+    /**
+     * It binds 1/8 turn from home on 24 threads to the inch: 1/192 in short. To a gap of 0.002 to 0.008 in, 1/192 + 0.002
+     * to 1/192 + 0.008 in comes off the face: 0.1831 to 0.3355 mm, and the bush is to be 50.8 less that. By hand.
+     */
+    public function test_binding_an_eighth_of_a_turn_says_how_much_to_face_off(): void
+    {
+        $job = self::tried(self::stack(), ['loop' => 'nut', 'seen' => 'binds', 'turn' => 0.125, 'pitch' => self::inch('1/24')]);
+        $band = self::entry($job, 'Bush length')->band;
+        $short = 25.4 / 192;
+        self::assertEqualsWithDelta(50.8 - $short - 0.2032, $band?->lowerMm, 1e-4);
+        self::assertEqualsWithDelta(50.8 - $short - 0.0508, $band?->upperMm, 1e-4);
+        $trials = self::loop($job)['trials'];
+        self::assertStringContainsString('Take 0.0072 in to 0.0132 in off the bush length', $trials['do']['in']);
+        self::assertStringContainsString('binds 0.0052 in from home (0.125 of a turn)', $trials['rows'][0]['says']['in']);
+        self::assertStringContainsString('The gap is 0.009', $trials['why']['in']);
+    }
+
+    /** A gap that is as wanted is left; one too wide is shimmed or made again, never cut. */
+    public function test_a_gap_that_is_seen(): void
+    {
+        $as = self::tried(self::stack(), ['loop' => 'nut', 'seen' => 'gap', 'amount' => self::inch('0.004')]);
+        self::assertStringContainsString('as wanted: leave it', self::loop($as)['trials']['do']['in']);
+        $wide = self::tried(self::stack(), ['loop' => 'nut', 'seen' => 'gap', 'amount' => self::inch('0.015')]);
+        self::assertStringContainsString('The bush length is too short by 0.0070 in to 0.0130 in', self::loop($wide)['trials']['do']['in']);
+    }
+
+    /** Cut since, what was tried says nothing of what it is now. */
+    public function test_cut_since_it_has_to_be_tried_again(): void
+    {
+        $job = self::stack();
+        $cut = $job->facts['cuts'][0]['id'];
+        self::tried($job, ['loop' => 'nut', 'cut' => $cut, 'seen' => 'binds', 'amount' => self::inch('0.005')]);
+        self::assertStringContainsString('Take', self::loop($job)['trials']['do']['in']);
+        $job->cut('Bush length', 'only', '0.2', '50.600', 'depth-micrometer');
+        self::assertStringContainsString('cut again since', self::loop($job)['trials']['do']['in']);
+    }
+
+    /** Read with a calliper, a bush can't be told to fit; tried in its hole it can: each trial narrows what the hole is. */
+    public function test_a_joint_fitted_by_trial(): void
+    {
+        $job = SampleJob::measured()->joint('Bush in housing', [
+            'least' => ['typed' => '0.005', 'unit' => 'mm'],
+            'most' => ['typed' => '0.035', 'unit' => 'mm'],
+        ]);
+        foreach ($job->facts['readings'] as $i => $r) {
+            if ($r['surface'] === $job->surface('Housing bore')) {
+                $job->facts['readings'][$i]['instrument'] = 'calliper';
+            }
+        }
+        $says = static fn (SampleJob $job): array => array_values(
+            array_filter(
+                json_decode(json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR)['joints'],
+                static fn (array $j): bool => $j['id'] === array_column($job->facts['joints'], 'id', 'name')['Bush in housing'],
+            ),
+        )[0]['trials'];
+        self::assertStringContainsString('proud by the doubt', $says($job)['says']['mm']);
+        self::assertNull($says($job)['mate']);
+        $job->cut('Bush outside', 'only', null, '30.040');
+        $cut = $job->facts['cuts'][0]['id'];
+        $joint = array_column($job->facts['joints'], 'id', 'name')['Bush in housing'];
+        self::tried($job, ['joint' => $joint, 'cut' => $cut, 'seen' => 'starts']);
+        $after = $says($job);
+        self::assertStringContainsString('By the trials the housing bore is 30.03', $after['mate']['mm']);
+        self::assertNotNull($after['next_mm']);
+        self::assertLessThan(30.04, $after['next_mm']);
+        self::assertSame('starts', $after['rows'][0]['says']['mm']);
+    }
+}
