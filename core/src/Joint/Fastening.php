@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Quantity\Range;
 
 /**
  * What a key, pins, screws or a weld hold, at the load at which they give: torque N·m, and along the axis N. Shear at
@@ -381,6 +382,39 @@ final readonly class Fastening
                     'A knurl keeps a part from turning and a compound from being wiped off, but it is not reckoned: it counts for nothing here, and it centres poorly.',
                 ),
             ],
+        );
+    }
+
+    /**
+     * A compound in a press fit: the press locates, the compound fills. It counts by its own strength, as warm as it
+     * gets, and for nothing where it lets go.
+     *
+     * Source: as Bond.
+     *
+     * @throws BadInput for sizes not above 0
+     */
+    public static function compound(float $shaftMm, float $lengthMm, float $hottestC): self
+    {
+        self::above(['shaft' => $shaftMm, 'length' => $lengthMm]);
+        $bond = Bond::of($shaftMm, $lengthMm, new Range(0.0, 0.0), $hottestC);
+        $notes = array_values(array_filter($bond->notes, static fn (Note $n): bool => $n->code !== 'bond-gap'));
+        $gone = array_filter($notes, static fn (Note $n): bool => $n->code === 'bond-too-hot') !== [];
+        $torque = $bond->holdTorqueNm->min;
+
+        return new self(
+            kind: FasteningKind::Compound,
+            torqueNm: $gone ? null : $torque,
+            axialN: $gone ? null : $bond->holdAxialN->min,
+            gives: 'its film',
+            working: [
+                self::step(
+                    'Compound',
+                    'T = τ/3 · π d L · d/2, half when hot',
+                    $torque,
+                    'ISO 10123; a third, common practice',
+                ),
+            ],
+            notes: $notes,
         );
     }
 

@@ -25,4 +25,7 @@ enum FasteningKind: string
     /** A split bush drawn into a taper by its screws. */
     case TaperBush = 'taper-bush';
     case Knurl = 'knurl';
+
+    /** In a press that locates: the compound fills what the press leaves. */
+    case Compound = 'compound';
 }

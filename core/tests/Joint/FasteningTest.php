@@ -113,4 +113,18 @@ final class FasteningTest extends TestCase
             }
         }
     }
+
+    /**
+     * A compound in a press counts by its own strength alone, a third of it: 12 MPa at the least (as makers give it by
+     * ISO 10123, from memory) over 30 by 40 is 12/3 · π 30 · 40 · 15 N·mm, 226.2 N·m; half of that from 120 °C,
+     * nothing above 150 °C.
+     */
+    public function test_a_compound_in_a_press_holds_by_itself(): void
+    {
+        self::assertEqualsWithDelta(226.195, Fastening::compound(30, 40, 20)->torqueNm, 1e-3);
+        self::assertEqualsWithDelta(113.097, Fastening::compound(30, 40, 120)->torqueNm, 1e-3);
+        $gone = Fastening::compound(30, 40, 160);
+        self::assertSame([null, null], [$gone->torqueNm, $gone->axialN]);
+        self::assertSame('bond-too-hot', $gone->notes[0]->code);
+    }
 }

@@ -1529,7 +1529,7 @@ export interface components {
         };
         fastening: {
             /** @enum {unknown} */
-            kind: "key" | "cross-pin" | "dowels" | "set-screws" | "bolts" | "weld" | "taper-bush" | "knurl";
+            kind: "key" | "cross-pin" | "dowels" | "set-screws" | "bolts" | "weld" | "taper-bush" | "knurl" | "compound";
             size: components["schemas"]["typed_length"] | null;
             size2: components["schemas"]["typed_length"] | null;
             long: components["schemas"]["typed_length"] | null;
@@ -2304,7 +2304,7 @@ export interface components {
                 };
                 fastening: {
                     /** @enum {unknown} */
-                    kind: "key" | "cross-pin" | "dowels" | "set-screws" | "bolts" | "weld" | "taper-bush" | "knurl";
+                    kind: "key" | "cross-pin" | "dowels" | "set-screws" | "bolts" | "weld" | "taper-bush" | "knurl" | "compound";
                     size: components["schemas"]["typed_length"] | null;
                     size2: components["schemas"]["typed_length"] | null;
                     long: components["schemas"]["typed_length"] | null;

@@ -37,6 +37,7 @@ final readonly class HeldBy implements \JsonSerializable
         'weld' => 'the weld',
         'taper-bush' => 'the split bush',
         'knurl' => 'the knurl',
+        'compound' => 'the compound',
     ];
 
     /**
@@ -74,7 +75,11 @@ final readonly class HeldBy implements \JsonSerializable
             },
             [$inner, $outer],
         );
-        $rows = array_map(static fn (FasteningFacts $f): array => self::row($f, $shaft, $yields), $joint->held);
+        $hottest = $facts->takeIn->runsAtC ?? 20.0;
+        $rows = array_map(
+            static fn (FasteningFacts $f): array => self::row($f, $shaft, $yields, $hottest),
+            $joint->held,
+        );
 
         return new self($rows, $answer->press?->holdTorqueNm->min, $joint->needsTorqueNm);
     }
@@ -83,7 +88,7 @@ final readonly class HeldBy implements \JsonSerializable
      * @param  list<?float>  $yields  of the inner and the outer part, MPa; of a brittle metal its strength in tension
      * @return array{kind: FasteningKind, held: ?Fastening, blocked: ?string}
      */
-    private static function row(FasteningFacts $f, ?float $shaft, array $yields): array
+    private static function row(FasteningFacts $f, ?float $shaft, array $yields, float $hottestC): array
     {
         $own = Material::named($f->material ?? self::USUAL, 'material')->yieldMpa;
         $weakest = $yields[0] === null || $yields[1] === null ? null : min($yields[0], $yields[1]);
@@ -98,9 +103,11 @@ final readonly class HeldBy implements \JsonSerializable
                     ? 'its width'
                     : ($kind === FasteningKind::Weld
                         ? 'the leg of the fillet'
-                        : 'its diameter') => $f->size === null && $kind !== FasteningKind::Knurl,
+                        : 'its diameter') => $f->size === null
+                        && ! in_array($kind, [FasteningKind::Knurl, FasteningKind::Compound], true),
                 'its height' => $f->size2 === null && $kind === FasteningKind::Key,
-                'its length' => $f->long === null && $kind === FasteningKind::Key,
+                'its length' => $f->long === null
+                    && in_array($kind, [FasteningKind::Key, FasteningKind::Compound], true),
                 'the circle they stand on' => $f->circle === null && $kind === FasteningKind::Bolts,
                 'how tight each is' => $f->tightenNm === null
                     && in_array(
@@ -152,6 +159,7 @@ final readonly class HeldBy implements \JsonSerializable
                     $f->tightenNm ?? 0.0,
                 ),
                 FasteningKind::Knurl => Fastening::knurl(),
+                FasteningKind::Compound => Fastening::compound($d, $f->long->length->mm ?? 0.0, $hottestC),
             };
         } catch (BadInput $bad) {
             return ['kind' => $kind, 'held' => null, 'blocked' => $bad->getMessage()];

@@ -3,7 +3,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { MakeEntry, MakingAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
@@ -69,6 +69,7 @@ export function Make() {
 
 function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) {
     const { say } = useSettings();
+    const { facts } = useJob();
     return (
         <>
             <Box
@@ -180,6 +181,16 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                 </Typography>
             ))}
             <CutEntry making={making} />
+            {entry.band !== null && (
+                <Typography
+                    variant="label"
+                    component={Link}
+                    sx={{ display: 'inline-block', py: 1.25, color: 'inherit' }}
+                    to={`/job/${facts.id}/${entry.goto.stage}${entry.goto.surface === null ? '' : `?at=${entry.goto.surface}`}`}
+                >
+                    Where this number comes from
+                </Typography>
+            )}
             <Notes notes={making.notes} />
             <CutTable making={making} />
             <Why steps={making.working} label="Why this setting" />

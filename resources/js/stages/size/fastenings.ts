@@ -39,4 +39,5 @@ export const KINDS: Record<
         angle: true,
     },
     knurl: { name: 'a knurl', sizes: {} },
+    compound: { name: 'a compound in the press', sizes: { long: 'Engaged length' } },
 };
