@@ -16,7 +16,7 @@ trait BuildsJobs
         );
     }
 
-    /** @return array<string, mixed> the state of a fresh job of a kind */
+    /** @return array<string, mixed> the state of a fresh job of a kind, with all that is offered beside it */
     protected function newJob(string $kind): array
     {
         $this->visit('/');
@@ -30,8 +30,23 @@ trait BuildsJobs
             'unit' => 'in',
         ]);
         $this->change($id, 'PATCH', '', ['take_in' => ['gates_answered' => true]]);
+        while (($offers = $this->api("/api/jobs/{$id}")['answers']['survey']['offers']) !== []) {
+            $this->takeOffer($id, $offers[0]['changes']);
+        }
 
         return $this->api("/api/jobs/{$id}");
+    }
+
+    /** @param  list<array<string, mixed>>  $changes  whose new things have no ids yet */
+    private function takeOffer(string $id, array $changes): void
+    {
+        $salt = bin2hex(random_bytes(4));
+        $fresh = static fn (array $m): string => '"n-'.md5($salt.$m[1]).'"';
+        $this->post('POST', "/api/jobs/{$id}/changes", [
+            'version' => $this->api("/api/jobs/{$id}")['version'],
+            'request' => bin2hex(random_bytes(8)),
+            'changes' => json_decode((string) preg_replace_callback('/"new:([^"]+)"/', $fresh, (string) json_encode($changes)), true),
+        ]);
     }
 
     /** @param  array<string, mixed>  $fact */

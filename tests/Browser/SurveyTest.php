@@ -107,6 +107,10 @@ final class SurveyTest extends BrowserTestCase
         self::assertSame('taper-hub', $this->api("/api/jobs/{$id}")['facts']['kind']);
         $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys('2');
         $this->sees('Hub taper', 'Leave a draw-in gap');
+        $this->tabTo('a disc to carry');
+        $this->type(WebDriverKeys::ENTER);
+        $this->stored();
+        $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys('2');
         // Into the hub, open a surface, note its size.
         $this->tabTo('All together');
         $this->type(

@@ -39,28 +39,28 @@ export function Measure() {
     const shown = all.filter((a) => !a.folded || unfolded || a.id === answer.id);
     return (
         <Box sx={{ maxWidth: 1000 }}>
-            <ToggleButtonGroup
-                exclusive
-                value={answer.id}
-                aria-label="Surface"
-                onChange={(_, id: string | null) => id !== null && go(id)}
-                sx={{ flexWrap: 'wrap', mb: 0.5 }}
-            >
-                {shown.map((a) => (
-                    <ToggleButton key={a.id} value={a.id}>
-                        {a.name}
-                    </ToggleButton>
-                ))}
-            </ToggleButtonGroup>
-            {folded.length > 0 && (
-                <Box sx={{ mb: 0.75 }}>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, mb: 1.25 }}>
+                <ToggleButtonGroup
+                    exclusive
+                    value={answer.id}
+                    aria-label="Surface"
+                    onChange={(_, id: string | null) => id !== null && go(id)}
+                    sx={{ flexWrap: 'wrap' }}
+                >
+                    {shown.map((a) => (
+                        <ToggleButton key={a.id} value={a.id}>
+                            {a.name}
+                        </ToggleButton>
+                    ))}
+                </ToggleButtonGroup>
+                {folded.length > 0 && (
                     <LinkButton aria-expanded={unfolded} onClick={() => setUnfolded(!unfolded)}>
                         {unfolded
                             ? 'Only what is asked for'
-                            : `Read the old one of what is made (${folded.length})`}
+                            : `The old one of what is made (${folded.length})`}
                     </LinkButton>
-                </Box>
-            )}
+                )}
+            </Box>
             <Entry key={answer.id} surface={surface} answer={answer} material={part?.material ?? null}>
                 <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
                     <FoundCard />
