@@ -72,13 +72,14 @@ final class DemandsTest extends BrowserTestCase
         $hole = $this->surface('demo-hoist', 'Housing bore');
         $this->visit("/job/demo-hoist/make?at={$hole}:only");
         $this->sees('As it was it is 1.0124', 'The wall that is left is 0.3118');
-        foreach (['1.2300', '1.2508'] as $size) {
-            $this->fill('Size now', $size);
+        foreach (['Size now' => '1.2300', 'Size after the cut' => '1.2508'] as $label => $size) {
+            $this->fill($label, $size);
             $this->press('Log it');
             $this->stored();
         }
         $this->visit('/job/demo-hoist/measure');
         $this->press('Housing bore, finished');
+        $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'first cell')->click();
         $this->keys('1.2509', "\u{E007}");
         $this->stored();
         $readings = $this->api('/api/jobs/demo-hoist')['facts']['readings'];
@@ -107,7 +108,7 @@ final class DemandsTest extends BrowserTestCase
         $this->sees('binds 0.0026 in from home', 'Take 0.0046 in to 0.0106 in off');
         $this->visit("/job/demo-saw/make?at={$length}:only");
         $this->fill('Dialled, on diameter', '0.007');
-        $this->fill('Size now', '1.9950');
+        $this->fill('Size after the cut', '1.9950');
         $this->press('Log it');
         $this->stored();
         $this->visit("/job/demo-saw/size?at={$loop}");
@@ -125,9 +126,9 @@ final class DemandsTest extends BrowserTestCase
         $this->press('Not here: Bush length');
         $this->stored();
         self::assertNotContains('Bush length to housing', array_column($this->api('/api/jobs/demo-drill')['facts']['joints'], 'name'));
-        $this->press('All together');
+        $this->visit('/job/demo-hoist/survey');
         $this->press('a wheel or pulley beside it');
         $this->stored();
-        self::assertContains('Pulley rim beside the bearing’s foot', array_column($this->api('/api/jobs/demo-drill')['facts']['clearances'], 'name'));
+        self::assertContains('Pulley rim beside the bearing’s foot', array_column($this->api('/api/jobs/demo-hoist')['facts']['clearances'], 'name'));
     }
 }

@@ -68,18 +68,20 @@ export function Decide({ row }: { row: Row }) {
                 display: 'grid',
                 gap: 1,
                 mt: 0.5,
-                gridTemplateColumns: '130px 1fr auto auto',
+                gridTemplateColumns: '110px minmax(150px, 1fr)',
                 alignItems: 'center',
             }}
         >
             <TextField label="Who" value={by} onChange={(event) => setBy(event.target.value)} />
             <TextField autoFocus label="Why" value={why} onChange={(event) => setWhy(event.target.value)} />
-            <Button type="submit" variant="contained">
-                {row.choices.find((c) => c.decision === choice)?.says ?? 'Keep it'}
-            </Button>
-            <Button color="inherit" onClick={() => setChoice(null)}>
-                Not now
-            </Button>
+            <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1 }}>
+                <Button type="submit" variant="contained">
+                    {row.choices.find((c) => c.decision === choice)?.says ?? 'Keep it'}
+                </Button>
+                <Button color="inherit" onClick={() => setChoice(null)}>
+                    Not now
+                </Button>
+            </Box>
             {refused !== null && (
                 <Typography variant="body2" color="error" role="alert" sx={{ gridColumn: '1 / -1' }}>
                     {refused}
