@@ -12,7 +12,7 @@ use Oldpart\Core\Facts\ShopFacts;
 final class JobCopy
 {
     /** Fields that name another thing of the job. */
-    private const REFERENCES = ['id', 'part', 'surface', 'inner', 'outer', 'along', 'joint', 'loop'];
+    private const REFERENCES = ['id', 'part', 'surface', 'inner', 'outer', 'along', 'joint', 'loop', 'cut'];
 
     /** @param  callable(): string  $newId */
     public static function under(JobFacts $facts, callable $newId, ?string $id = null): JobFacts

@@ -55,12 +55,13 @@ final class JobSheet
         ])->render();
     }
 
-    /** @return list<array{name: string, section: ?string, face: ?string}> each made part by itself */
+    /** @return list<array{name: string, section: ?string, face: ?string}> each part that is cut by itself */
     private function madeParts(JobAnswers $answers, JobFacts $facts, Unit $unit): array
     {
         $parts = [];
         foreach ($facts->parts as $part) {
-            if ($part->origin === Origin::Make) {
+            $cut = array_filter($facts->surfacesOf($part->id), $facts->isCut(...));
+            if ($part->origin === Origin::Make || $cut !== []) {
                 $drawn = $answers->pictures->part($part->id);
                 $parts[] = [
                     'name' => $part->name,

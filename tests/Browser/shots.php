@@ -32,7 +32,7 @@ $views = [
     'plan' => ['/job/demo-carder/plan', 'Order of work', false],
     'make' => ['/job/demo-carder/make', 'Bush outside', false],
     'assemble' => ['/job/demo-carder/assemble', 'Put it together', false],
-    'hand-over' => ['/job/demo-carder/hand-over', 'As built', false],
+    'hand-over' => ['/job/demo-tedder/hand-over', 'As built', false],
     'size-night' => ['/job/demo-carder/size', 'Bush in housing', true],
     'shop' => ['/shop', 'The shop', false],
     'tables' => ['/tables?size=1.25&unit=in&fit=H7%2Fp6', 'H7/p6 at', false],

@@ -60,6 +60,8 @@ final class CatalogueController
                     'angle' => $t->angleLabel(),
                     'counted' => $t->isCounted(),
                     'thread' => $t->isThread(),
+                    'finish' => $t->hasFinish(),
+                    'off' => $t->maySitOff(),
                     'sized' => $t->isSized(),
                     'sizes' => array_map(
                         static fn (string $field, string $label): array => ['field' => $field, 'label' => $label],

@@ -9,7 +9,6 @@ use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\ConcessionFacts;
 use Oldpart\Core\Facts\Decision;
-use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -107,19 +106,14 @@ final readonly class HandOverAnswer implements \JsonSerializable
             'upper' => $band === null ? null : LengthWriter::upper($band),
             'made' => $made === null ? null : LengthWriter::size($made),
             'plus_minus' => $made === null ? null : LengthWriter::plusMinus($making->u95()),
-            'verdict' => self::metalLeft($making)
+            'verdict' => $making->hasMetalLeft()
                 ? null
                 : $making->verdict->value ?? ($making->entry->free ? 'free' : null),
             'verdict_says' => $free ? 'free, not measured' : self::sizeWords($making),
             'decided' => $making->decision === null ? null : self::decision($making->decision),
             'choices' => self::choices($making),
+            'goto' => $making->entry->goto,
         ];
-    }
-
-    /** It is not at its limits yet, and can still be cut to them. */
-    private static function metalLeft(CutProgress $making): bool
-    {
-        return $making->next?->state === CutState::Cut && $making->verdict !== Acceptance::Inside;
     }
 
     /** @return list<array{decision: string, says: string}> what can be decided of it */
@@ -127,7 +121,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
     {
         $choices = match (true) {
             $making->verdict === Acceptance::Inside => [],
-            self::metalLeft($making) => [Decision::Accepted, Decision::ByOthers],
+            $making->hasMetalLeft() => [Decision::Accepted, Decision::ByOthers],
             $making->sizeMm() !== null => [Decision::Accepted],
             $making->entry->free => [Decision::ByOthers],
             default => [Decision::ByOthers, Decision::NotMeasured],
@@ -152,7 +146,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
 
     private static function sizeWords(CutProgress $making): string
     {
-        if (self::metalLeft($making)) {
+        if ($making->hasMetalLeft()) {
             return 'metal still on it';
         }
 
@@ -168,7 +162,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
     private function isStillCut(SizedJoint $joint): bool
     {
         foreach ($this->making as $cut) {
-            if ($cut->entry->surface->id === $joint->make?->id && self::metalLeft($cut)) {
+            if ($cut->entry->surface->id === $joint->make?->id && $cut->hasMetalLeft()) {
                 return true;
             }
         }

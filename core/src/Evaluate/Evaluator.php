@@ -78,7 +78,10 @@ final class Evaluator
             joints: $joints,
             bands: [...array_map(static fn (array $length): Band => $length['band'], $lengths->bands()), ...$bands],
             make: array_map(
-                static fn (CutProgress $cut): MakeEntry => $cut->entry->made($cut->lastSize(), $cut->verdict?->value),
+                static fn (CutProgress $cut): MakeEntry => $cut->entry->made(
+                    $cut->lastSize(),
+                    $cut->hasMetalLeft() ? null : $cut->verdict?->value,
+                ),
                 $making,
             ),
             making: $making,

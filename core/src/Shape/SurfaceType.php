@@ -151,6 +151,18 @@ enum SurfaceType: string
         return in_array($this, [self::HolePattern, self::Spline, self::Teeth], true);
     }
 
+    /** How rough it is counts for what presses on it. */
+    public function hasFinish(): bool
+    {
+        return $this === self::Bore || $this === self::Shaft;
+    }
+
+    /** It may lie off the axis of a turned part. */
+    public function maySitOff(): bool
+    {
+        return $this === self::Bore;
+    }
+
     public function isThread(): bool
     {
         return $this === self::ThreadOutside || $this === self::ThreadInside;

@@ -181,6 +181,15 @@ final class SurveyTest extends TestCase
         self::assertInstanceOf(JobFacts::class, $facts);
     }
 
+    /** A file of this version is what it was, with what was decided and how it was read. */
+    public function test_a_file_of_the_third_version_is_read(): void
+    {
+        $text = (string) file_get_contents(__DIR__.'/../files/third-version.job.json');
+        $facts = JobFile::read($text);
+        self::assertSame('The felt of the guard gives 0.02; nothing else runs on it.', $facts->concessions[0]->why);
+        self::assertEquals(json_decode($text, true, 64, JSON_THROW_ON_ERROR), JobFile::toArray($facts));
+    }
+
     /** Files of the second version, as it was written: nothing was decided or tried then, and everything else is kept. */
     public function test_a_file_of_the_second_version_is_read(): void
     {

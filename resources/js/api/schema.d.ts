@@ -1337,6 +1337,8 @@ export interface components {
                 angle: string | null;
                 counted: boolean;
                 thread: boolean;
+                finish: boolean;
+                off: boolean;
                 sized: boolean;
                 sizes: {
                     /** @enum {unknown} */
@@ -2597,6 +2599,10 @@ export interface components {
             cut: string | null;
             decided: components["schemas"]["Decided"] | null;
             choices: components["schemas"]["DecisionChoice"][];
+            goto: {
+                stage: string;
+                surface: string | null;
+            };
             label: string;
             lower: components["schemas"]["Say"] | null;
             upper: components["schemas"]["Say"] | null;

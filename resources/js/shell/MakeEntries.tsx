@@ -80,7 +80,7 @@ function RestOfPart() {
                         )}
                         {entry.made !== null && (
                             <Verdict kind={sizeKind(entry.verdict)}>
-                                {say(entry.made)} {MADE[entry.verdict ?? ''] ?? 'made'}
+                                {say(entry.made)} {MADE[entry.verdict ?? ''] ?? 'so far'}
                             </Verdict>
                         )}
                         {entry.blocked && <Typography variant="body2">{say(entry.blocked)}</Typography>}
@@ -184,7 +184,7 @@ function Entry({ entry }: { entry: MakeEntry }) {
             {entry.made !== null && (
                 <Typography sx={{ my: 0.25 }}>
                     <Verdict kind={sizeKind(entry.verdict)}>
-                        {say(entry.made)} {MADE[entry.verdict ?? ''] ?? 'made'}
+                        {say(entry.made)} {MADE[entry.verdict ?? ''] ?? 'so far'}
                     </Verdict>
                 </Typography>
             )}

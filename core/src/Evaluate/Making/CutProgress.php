@@ -12,6 +12,7 @@ use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\Cut;
 use Oldpart\Core\Making\CutKind;
+use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\NextCut;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Measure\FoundSize;
@@ -106,6 +107,12 @@ final readonly class CutProgress
         $last = $this->log->last();
 
         return $this->read->meanMm ?? ($last === null ? null : $this->log->atTwenty($last));
+    }
+
+    /** It is not at its limits yet, and can still be cut to them. */
+    public function hasMetalLeft(): bool
+    {
+        return $this->next?->state === CutState::Cut && $this->verdict !== Acceptance::Inside;
     }
 
     /** How sure that is, mm. */

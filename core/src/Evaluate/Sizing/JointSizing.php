@@ -112,7 +112,7 @@ final readonly class JointSizing
                 $waits => Say::plain(
                     'Both sides are to be made: type the size they are to have, at Survey, and take a class of ISO or inch; or say which is made first.',
                 ),
-                default => Say::plain('Measure the '.lcfirst($mate->name).'.'),
+                default => self::measureFirst($mate),
             };
 
             return new SizedJoint(
@@ -189,6 +189,18 @@ final readonly class JointSizing
             first: ($first = $this->firstToTable($joint, $purpose, $make, $mate)) === null ? null : $mate,
             firstSized: $first,
         );
+    }
+
+    private static function measureFirst(SurfaceFacts $mate): Say
+    {
+        $name = lcfirst($mate->name);
+        $typed = $mate->size !== null && $mate->source !== null && ! $mate->source->isRough();
+
+        return $typed
+            ? Say::with("Measure the {$name}; or say at Survey how sure its typed {s} is, and that is taken as it is.", [
+                's' => LengthWriter::sizeInWords($mate->size->length->mm),
+            ])
+            : Say::plain("Measure the {$name}.");
     }
 
     private static function madeFirst(SurfaceFacts $mate, FoundSize $found): Note

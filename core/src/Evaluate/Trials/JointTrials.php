@@ -26,10 +26,11 @@ final readonly class JointTrials implements \JsonSerializable
         private ?string $cut,
         private string $mateName,
         private ?Say $blocked,
+        private float $readMm = 0.0,
     ) {
     }
 
-    /** Null where there is nothing to try: a length, a shape, nothing cut of it, or the sizes are withheld. */
+    /** Null where there is nothing to try: a length, a shape, a press, nothing cut of it, or the sizes are withheld. */
     public static function of(JobFacts $facts, SizedJoint $joint): ?self
     {
         $make = $joint->make;
@@ -39,6 +40,10 @@ final readonly class JointTrials implements \JsonSerializable
                 static fn (TrialFacts $t): bool => $t->joint === $joint->joint->id && $t->seen->isRound(),
             ),
         );
+        // What is pressed throughout can't be tried by hand.
+        if ($joint->isTight() && $trials === []) {
+            return null;
+        }
         if ($make === null || $joint->purpose->isLength || $joint->purpose->shape !== null || $joint->withheld) {
             return null;
         }
@@ -67,7 +72,14 @@ final readonly class JointTrials implements \JsonSerializable
             return new self(null, $trials, $cut, $joint->mateName, Say::plain($bad->getMessage()));
         }
 
-        return new self($fit, $trials, $cut, $joint->mateName, null);
+        return new self(
+            fit: $fit,
+            trials: $trials,
+            cut: $cut,
+            mateName: $joint->mateName,
+            blocked: null,
+            readMm: $found->meanMm,
+        );
     }
 
     /**
@@ -130,10 +142,11 @@ final readonly class JointTrials implements \JsonSerializable
             'says' => $this->fit === null ? $this->blocked : $this->says($this->fit),
             'mate' => $mate === null || $this->trials === [] || $this->fit?->contradicts === true
                 ? null
-                : Say::with('By the trials the {mate} is {m} ±{u}.', [
+                : Say::with('By the trials the {mate} is {m} ±{u}; it was read {r}.', [
                     'mate' => lcfirst($this->mateName),
                     'm' => LengthWriter::size($mate->middle()),
                     'u' => LengthWriter::atLeast($mate->width() / 2),
+                    'r' => LengthWriter::size($this->readMm),
                 ]),
             'next_mm' => $this->fit?->nextMm,
             'stop' => $this->fit !== null && in_array($this->fit->state, ['fits', 'past'], true),

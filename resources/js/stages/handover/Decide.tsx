@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { newId } from '../../api/client';
 import type { JobAnswers } from '../../api/types';
 import { day } from '../../entry/day';
@@ -14,7 +15,9 @@ type Row = JobAnswers['hand_over']['sizes'][number] | JobAnswers['hand_over']['f
 
 /** What was decided of a size or a fit that is not as asked, or not known: by whom, and why. */
 export function Decide({ row }: { row: Row }) {
-    const { save } = useJob();
+    const { facts, save } = useJob();
+    const to = 'joint' in row ? { stage: 'size', surface: row.joint } : row.goto;
+    const ways = `/job/${facts.id}/${to.stage}${to.surface === null ? '' : `?at=${to.surface}`}`;
     const [choice, setChoice] = useState<string | null>(null);
     const [by, setBy] = useKept('decided-by', '', (kept) => kept);
     const [why, setWhy] = useState('');
@@ -32,6 +35,16 @@ export function Decide({ row }: { row: Row }) {
     if (choice === null) {
         return (
             <Box sx={{ display: 'flex', columnGap: 1.5, flexWrap: 'wrap' }}>
+                {['above', 'below', 'outside'].includes(row.verdict ?? '') && (
+                    <Typography
+                        variant="label"
+                        component={Link}
+                        to={ways}
+                        sx={{ py: 1.25, color: 'inherit' }}
+                    >
+                        ways out
+                    </Typography>
+                )}
                 {row.choices.map((c) => (
                     <LinkButton key={c.decision} onClick={() => setChoice(c.decision)}>
                         {c.says}

@@ -119,7 +119,7 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                 {(kind?.sizes ?? [])
                     .filter(
                         ({ field }) =>
-                            !['x', 'y'].includes(field) || part.form === 'plate' || kind?.code === 'bore',
+                            !['x', 'y'].includes(field) || part.form === 'plate' || kind?.off === true,
                     )
                     .map(({ field, label }) => (
                         <SizeFact key={field} surface={surface} field={field} label={label} />
@@ -142,7 +142,7 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                         choose={(hand) => void store({ hand })}
                     />
                 )}
-                {['bore', 'shaft'].includes(surface.kind) && (
+                {kind?.finish === true && (
                     <>
                         <Choice
                             label="Finish"
