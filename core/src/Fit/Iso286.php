@@ -175,6 +175,12 @@ final readonly class Iso286
         return self::hole($sizeMm, $holeClass)->clearance(self::shaft($sizeMm, $shaftClass));
     }
 
+    /** Sizes the table has: above 0, to 3150 mm; the grades used here are given up to 500 mm and beyond. */
+    public static function covers(float $sizeMm): bool
+    {
+        return $sizeMm > 0 && $sizeMm <= 3150;
+    }
+
     /**
      * The tolerance of a grade, µm; ISO 286-1:2010 table 1.
      *

@@ -14,7 +14,7 @@ use Oldpart\Core\Quantity\Range;
 final readonly class Purpose implements \JsonSerializable
 {
     /** The fits of the purposes use letters that are given so far. */
-    private const ISO_TO_MM = 500;
+    public const ISO_TO_MM = 500;
 
     /**
      * @param  array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null  $thumb  null for a shape

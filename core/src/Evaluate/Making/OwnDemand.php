@@ -101,17 +101,17 @@ final readonly class OwnDemand
             Criticality::Fit => '9',
             default => null,
         };
-        $half = $grade === null ? null : Iso286::tolerance($mm, $grade) / 2000;
         try {
-            $half ??= GeneralTolerance::half($mm, self::USUAL);
+            $half = $grade === null
+                ? GeneralTolerance::half($mm, self::USUAL)
+                : Iso286::tolerance($mm, $grade) / 2000;
         } catch (BadInput $bad) {
             return new self(null, Say::plain($bad->getMessage()), Say::plain(''), false);
         }
         $typed = $plus !== null || $minus !== null;
-        if ($typed && ($plus ?? 0.0) + ($minus ?? 0.0) <= 0) {
-            $nothing = 'Its own limits leave nothing to cut to: say what it may be over or under.';
-
-            return new self(null, Say::plain($nothing), Say::plain(''), false);
+        $wrong = $typed ? self::wrong($mm, $plus ?? 0.0, $minus ?? 0.0) : null;
+        if ($wrong !== null) {
+            return new self(null, Say::plain($wrong), Say::plain(''), false);
         }
         $worn = $old->unwornMeanMm === null
             ? ' No spot of the old one is marked unworn: wear is copied with it.'
@@ -174,11 +174,7 @@ final readonly class OwnDemand
 
     private static function limits(float $mm, float $plus, float $minus): self
     {
-        $wrong = match (true) {
-            $plus + $minus <= 0 => 'Its own limits leave nothing to cut to: say what it may be over or under.',
-            $minus >= $mm => 'It may not be under its size by all of it: check what it may be under, and its unit.',
-            default => null,
-        };
+        $wrong = self::wrong($mm, $plus, $minus);
         if ($wrong !== null) {
             return new self(null, Say::plain($wrong), Say::plain(''), false);
         }
@@ -189,6 +185,16 @@ final readonly class OwnDemand
         ]);
 
         return new self(new Band($mm - $minus, $mm + $plus), null, $says, false);
+    }
+
+    /** What makes no sense of limits that were typed; null where they do. */
+    private static function wrong(float $mm, float $plus, float $minus): ?string
+    {
+        return match (true) {
+            $plus + $minus <= 0 => 'Its own limits leave nothing to cut to: say what it may be over or under.',
+            $minus >= $mm => 'It may not be under its size by all of it: check what it may be under, and its unit.',
+            default => null,
+        };
     }
 
     /** One limit is said; the other is as far off as the general tolerances let it be. */

@@ -249,7 +249,7 @@ final readonly class JointSizing
     ): ?SizedJoint {
         $byClass = isset($this->bands[$mate->id]) ? null : $this->firstToTable($joint, $purpose, $make, $mate);
         $first = $this->bands[$mate->id] ?? $byClass?->band;
-        if ($first === null) {
+        if ($first === null || $first->lowerMm <= 0) {
             return null;
         }
         $makeShaft = $make->id === $joint->inner;
@@ -347,7 +347,12 @@ final readonly class JointSizing
         $fits = [];
         foreach ([School::Iso, School::Inch] as $school) {
             $class = $purpose->fit($school);
-            if ($class !== null && ($school === School::Iso || InchFit::covers($nominalMm, $class))) {
+            $covers =
+                $class !== null
+                && ($school === School::Iso
+                    ? $nominalMm <= Purpose::ISO_TO_MM
+                    : InchFit::covers($nominalMm, $class));
+            if ($class !== null && $covers) {
                 $fits[] = NamedFit::named($nominalMm, $class);
             }
         }

@@ -59,6 +59,11 @@ final readonly class OldPair
             );
         }
         $size = $out->unwornMeanMm ?? $out->meanMm;
+        if (! Iso286::covers($size)) {
+            $large = 'The tables say nothing of a fit of this size: type the least and the most clearance yourself.';
+
+            return new self(null, Say::plain($large), []);
+        }
         $clearance = $size - ($in->unwornMeanMm ?? $in->meanMm);
         $doubt = hypot($in->u95MeanMm, $out->u95MeanMm);
         $half = Iso286::tolerance($size, self::GRADE) / 2000;
