@@ -229,13 +229,15 @@ final class JobStore
      * The answers as they would be with some changes, without saving them.
      *
      * @param  non-empty-list<FactChange>  $changes
+     * @param  bool  $joints  whether the joints are shown
      *
      * @throws BadInput
      */
-    public function preview(string $id, array $changes): JobAnswers
+    public function preview(string $id, array $changes, bool $joints = true): JobAnswers
     {
         return JobAnswers::of(
             (new Draft(JobRecords::toArray(Job::query()->findOrFail($id))))->apply($changes)->facts(),
+            $joints,
         );
     }
 

@@ -9,7 +9,11 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Oldpart\Core\Answer\JobAnswers;
 
-/** A job's state or its answers on their way out: whole, or only what is not as the browser knows it. */
+/**
+ * A job's state or its answers on their way out: whole, or only what is not as the browser knows it.
+ *
+ * @phpstan-import-type Marks from Known
+ */
 final class Sent
 {
     /** The browser names the state it holds by its tag. */
@@ -41,22 +45,28 @@ final class Sent
         return JsonResponse::fromJsonString('{'.implode(',', $members).'}', $status);
     }
 
+    /** @return ?array{facts: Marks, answers: Marks} what the browser that asks holds; null where that is not known here */
+    public static function known(Request $request, string $job): ?array
+    {
+        return Known::byTag($job, $request->headers->get(self::HEADER));
+    }
+
     /**
      * To a browser that knows the rest only the members that its screen shows are worked out and sent.
      *
+     * @param  ?array{facts: Marks, answers: Marks}  $known  what the browser holds
      * @param  array<string, mixed>  $understood  what the lengths that are being typed were read as, by field
      * @param  ?list<string>  $shows  null for all
      */
     public static function preview(
         Request $request,
-        string $job,
+        ?array $known,
         JobAnswers $answers,
         array $understood,
         ?array $shows,
     ): JsonResponse {
         $base = $request->headers->get(self::HEADER);
-        $known = Known::byTag($job, $base);
-        $pieces = Pieces::of($answers, $known === null ? null : $shows);
+        $pieces = Pieces::of($answers, $shows);
         $members = [
             '"understood":'.json_encode((object) $understood, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             ...($known === null

@@ -86,15 +86,20 @@ Local codes and makers’ instructions come first.</div>
 @endforeach
 </table>
 @endif
-@php($tried = array_values(array_filter([...array_map(fn ($j) => $j['trials'] && $j['trials']['rows'] !== [] ? [$facts->joints, $j] : null, $answers['joints']), ...array_map(fn ($l) => ($l['trials'] ?? null) && $l['trials']['rows'] !== [] ? [$facts->loops, $l] : null, $answers['loops'])])))
+@php($tried = [])
+@foreach(['joints' => $facts->joints, 'loops' => $facts->loops] as $list => $named)
+@foreach($answers[$list] as $i => $one)
+@foreach(array_filter([$one['trials'] ?? null, $one['together'] ?? null]) as $seen)
+@if($seen['rows'] !== [])@php($tried[] = [$named[$i]->name, $seen])@endif
+@endforeach
+@endforeach
+@endforeach
 @if($tried !== [])
 <h2>Tried together</h2>
 <table>
 <tr><th>what</th><th>seen</th><th>so</th></tr>
-@foreach($tried as [$named, $one])
-@foreach($named as $fact)@if($fact->id === $one['id'])
-<tr><td>{{ $fact->name }}</td><td>@foreach($one['trials']['rows'] as $seen){{ $say($seen['says']) }}@if($seen['at']) ({{ substr($seen['at'], 0, 10) }})@endif @if(! $loop->last); @endif @endforeach</td><td>{{ $say($one['trials']['mate'] ?? $one['trials']['why'] ?? null) }}</td></tr>
-@endif @endforeach
+@foreach($tried as [$name, $seen])
+<tr><td>{{ $name }}</td><td>@foreach($seen['rows'] as $row){{ $say($row['says']) }}@if($row['at']) ({{ substr($row['at'], 0, 10) }})@endif @if(! $loop->last); @endif @endforeach</td><td>{{ $say($seen['mate'] ?? $seen['why'] ?? null) }}</td></tr>
 @endforeach
 </table>
 @endif

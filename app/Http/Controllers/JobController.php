@@ -123,10 +123,13 @@ final class JobController
         unset($body['shows']);
         $changes = self::changes(array_key_exists('changes', $body) ? $body['changes'] : [$body]);
 
+        $known = Sent::known($request, $job);
+        $shows = $known === null ? null : $shows;
+
         return Sent::preview(
             $request,
-            $job,
-            $this->store->preview($job, $changes),
+            $known,
+            $this->store->preview($job, $changes, $shows === null || in_array('joints', $shows, true)),
             $changes[count($changes) - 1]->understood(),
             $shows,
         );

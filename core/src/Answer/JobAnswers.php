@@ -73,13 +73,17 @@ final readonly class JobAnswers implements \JsonSerializable
         public JobShapes $shapes,
         public JobPictures $pictures,
         public array $notes,
-        /** @var array<string, ?LoopTrials> by loop */
+        /** @var array<string, ?LoopTrials> by loop, and by joint of two lengths */
         private array $loopTrials,
     ) {
     }
 
-    /** @throws BadInput for facts that contradict each other, with the field that does */
-    public static function of(JobFacts $facts): self
+    /**
+     * @param  bool  $shown  with what helps to choose a fit and to hold it: much work, and only a screen asks for it
+     *
+     * @throws BadInput for facts that contradict each other, with the field that does
+     */
+    public static function of(JobFacts $facts, bool $shown = true): self
     {
         $evaluator = new Evaluator();
         $out = $evaluator->outcome($facts);
@@ -104,7 +108,7 @@ final readonly class JobAnswers implements \JsonSerializable
             next: $stages->next(),
             surfaces: $surfaces,
             joints: $out->joints,
-            jointAnswers: self::jointAnswers($facts, $out),
+            jointAnswers: $shown ? self::jointAnswers($facts, $out) : [],
             loops: $out->loops,
             clearances: array_map(
                 static fn (ClearanceFacts $c): ClearanceAnswer => ClearanceAnswer::of($c, $out->withheld),
@@ -145,6 +149,7 @@ final readonly class JobAnswers implements \JsonSerializable
                 thread: JointThread::of($facts, $out->found, $joint),
                 held: HeldBy::of($facts, $out->found, $out->bands, $joint),
                 trials: JointTrials::of($facts, $joint),
+                together: $out->trials[$joint->joint->id] ?? null,
                 bothCut: self::bothCut($facts, $joint->joint),
             ),
             $out->joints,

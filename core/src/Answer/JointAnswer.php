@@ -10,6 +10,7 @@ use Oldpart\Core\Evaluate\Mechanics\HotAndCold;
 use Oldpart\Core\Evaluate\Mechanics\JointThread;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Evaluate\Trials\JointTrials;
+use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Fit\BearingSeat;
 use Oldpart\Core\Fit\BearingTable;
 use Oldpart\Core\Fit\Offer;
@@ -40,6 +41,7 @@ final readonly class JointAnswer implements \JsonSerializable
         private ?JointThread $thread,
         private ?HeldBy $held,
         private ?JointTrials $trials = null,
+        private ?LoopTrials $together = null,
         /** Either side may be the one made first. */
         private bool $bothCut = false,
     ) {
@@ -91,6 +93,7 @@ final readonly class JointAnswer implements \JsonSerializable
             'thread' => $this->thread,
             'held' => $this->held,
             'trials' => $this->trials,
+            'together' => $this->together,
             'shows' => [
                 'seat' => $this->of->purpose->seat !== null,
                 'held' => $this->of->joint->needsTorqueNm !== null

@@ -17,10 +17,12 @@ use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Making\WorkedSurfaces;
 use Oldpart\Core\Evaluate\Mechanics\ClosedBores;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Evaluate\Sizing\SizedJoints;
 use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\LoopFacts;
+use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Band;
 
 /**
@@ -49,14 +51,16 @@ final class Evaluator
                 : $lengths->answer($loop, $facts->shop, $withheld),
             $facts->loops,
         );
-        $trials = self::trials($facts, $loops);
+        $trials = self::trials($facts, $found, $joints, $loops);
         $tried = MakeCard::tried($facts, $trials);
         $entries = [
             ...(new MakeCard($facts, $joints))->entries(),
-            ...array_filter(
-                MakeCard::lengths($facts, $lengths, $bands, $withheld),
-                static fn (MakeEntry $e): bool => ! in_array($e->jointId, array_column($tried, 'jointId'), true),
-            ),
+            ...MakeCard::lengths($facts, $lengths, $bands, $withheld),
+        ];
+        // What was tried says it more surely than the lengths of the same loop or joint did.
+        $said = array_column($tried, 'jointId');
+        $entries = [
+            ...array_filter($entries, static fn (MakeEntry $e): bool => ! in_array($e->jointId, $said, true)),
             ...$tried,
         ];
         $entries = (new AgreedDemands($facts, $before))->of($entries);
@@ -91,12 +95,17 @@ final class Evaluator
     }
 
     /**
+     * @param  array<string, FoundSize>  $found
+     * @param  list<SizedJoint>  $joints
      * @param  list<SolvedLoop|SolvedPlane>  $loops
-     * @return array<string, ?LoopTrials> by loop
+     * @return array<string, ?LoopTrials> by loop, and by joint of two lengths
      */
-    private static function trials(JobFacts $facts, array $loops): array
+    private static function trials(JobFacts $facts, array $found, array $joints, array $loops): array
     {
         $trials = [];
+        foreach ($joints as $joint) {
+            $trials[$joint->joint->id] = LoopTrials::ofJoint($facts, $found, $joint);
+        }
         foreach ($loops as $loop) {
             if ($loop instanceof SolvedLoop) {
                 $trials[$loop->facts->id] = LoopTrials::of($facts, $loop);

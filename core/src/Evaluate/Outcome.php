@@ -38,7 +38,7 @@ final readonly class Outcome
         public array $making,
         /** @var list<SolvedLoop|SolvedPlane> */
         public array $loops,
-        /** @var array<string, ?LoopTrials> by loop */
+        /** @var array<string, ?LoopTrials> by loop, and by joint of two lengths */
         public array $trials,
     ) {
     }

@@ -120,6 +120,32 @@ final class TrialsTest extends TestCase
         self::assertStringContainsString('cut again since', self::loop($job)['trials']['do']['in']);
     }
 
+    /**
+     * Two lengths of a joint: a bush made 39.900 to a seat of 40.00, wanted 0.05 to 0.20 short of it, stands proud by 0.030
+     * all the same: 0.080 to 0.230 comes off, whatever the depth gauge said. By hand.
+     */
+    public function test_two_lengths_of_a_joint_tried_together(): void
+    {
+        $job = SampleJob::measured()
+            ->cut('Bush length', 'only', null, '39.900', 'depth-micrometer')
+            ->joint('Bush length to housing', [
+                'least' => ['typed' => '0.05', 'unit' => 'mm'],
+                'most' => ['typed' => '0.20', 'unit' => 'mm'],
+            ]);
+        $joint = array_column($job->facts['joints'], 'id', 'name')['Bush length to housing'];
+        self::tried($job, ['joint' => $joint, 'seen' => 'binds', 'amount' => ['typed' => '0.030', 'unit' => 'mm']]);
+        $entry = self::entry($job, 'Bush length');
+        self::assertEqualsWithDelta([39.670, 39.820], [$entry->band?->lowerMm, $entry->band?->upperMm], 1e-3);
+        self::assertStringContainsString('take 0.080 mm to 0.230 mm off', $entry->remarks[0]->mm ?? '');
+        $together = array_column(
+            json_decode(json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR)['joints'],
+            'together',
+            'id',
+        );
+        self::assertStringContainsString('The gap is 0.130', $together[$joint]['why']['mm']);
+        self::assertNull($together[array_column($job->facts['joints'], 'id', 'name')['Bush in housing']]);
+    }
+
     /** Read with a calliper, a bush can't be told to fit; tried in its hole it can: each trial narrows what the hole is. */
     public function test_a_joint_fitted_by_trial(): void
     {

@@ -786,6 +786,7 @@ export interface components {
         JointAnswer: {
             id: string;
             trials: components["schemas"]["JointTrials"] | null;
+            together: components["schemas"]["LoopTrials"] | null;
             /** @description which parts of its screen this joint has */
             shows: {
                 seat: boolean;
@@ -2445,6 +2446,15 @@ export interface components {
             rows: components["schemas"]["TrialRow"][];
             working: components["schemas"]["WorkingStep"][];
         };
+        /** @description a stack tried together, what explains what was seen, and what to take off */
+        LoopTrials: {
+            cut: string | null;
+            do: components["schemas"]["Say"] | null;
+            why: components["schemas"]["Say"] | null;
+            rows: components["schemas"]["TrialRow"][];
+            choices: string[];
+            working: components["schemas"]["WorkingStep"][];
+        };
         Purpose: {
             code: string;
             name: string;
@@ -2502,15 +2512,6 @@ export interface components {
             extremes: components["schemas"]["Say"];
             likely: components["schemas"]["Say"];
             pairs: components["schemas"]["Say"] | null;
-        };
-        /** @description a stack tried together, what explains what was seen, and what to take off */
-        LoopTrials: {
-            cut: string | null;
-            do: components["schemas"]["Say"] | null;
-            why: components["schemas"]["Say"] | null;
-            rows: components["schemas"]["TrialRow"][];
-            choices: string[];
-            working: components["schemas"]["WorkingStep"][];
         };
         /** @description a chance in a word */
         Sureness: {

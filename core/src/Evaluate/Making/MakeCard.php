@@ -106,7 +106,7 @@ final readonly class MakeCard
     /**
      * What was tried together and has to come off: the trial says it more surely than the lengths did.
      *
-     * @param  array<string, ?LoopTrials>  $trials  by loop
+     * @param  array<string, ?LoopTrials>  $trials  by loop, and by joint of two lengths
      * @return list<MakeEntry>
      */
     public static function tried(JobFacts $facts, array $trials): array

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Evaluate\Trials;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Loops\LoopRow;
 use Oldpart\Core\Evaluate\Loops\SolvedLoop;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Seen;
 use Oldpart\Core\Facts\SurfaceFacts;
@@ -14,6 +15,7 @@ use Oldpart\Core\Facts\TrialFacts;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Explained;
 use Oldpart\Core\Loop\Loop;
+use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
@@ -35,13 +37,51 @@ final readonly class LoopTrials implements \JsonSerializable
     /** Null where its sizes are withheld. */
     public static function of(JobFacts $facts, SolvedLoop $loop): ?self
     {
-        if ($loop->withheld) {
+        return $loop->withheld
+            ? null
+            : self::from(
+                $facts,
+                array_filter($facts->trials, static fn (TrialFacts $t): bool => $t->loop === $loop->facts->id),
+                array_map(static fn (LoopRow $r): StackPiece => StackPiece::ofLoop($facts, $r), $loop->rows),
+                $loop->facts->wanted(),
+            );
+    }
+
+    /**
+     * A joint of two lengths, the outer less the inner; null where it is none, or its sizes are withheld.
+     *
+     * @param  array<string, FoundSize>  $found
+     */
+    public static function ofJoint(JobFacts $facts, array $found, SizedJoint $joint): ?self
+    {
+        [$inner, $outer] = [$facts->surface($joint->joint->inner), $facts->surface($joint->joint->outer)];
+        if ($joint->withheld || ! $joint->purpose->isLength || $inner === null || $outer === null) {
             return null;
         }
-        $trials = array_values(
-            array_filter($facts->trials, static fn (TrialFacts $t): bool => $t->loop === $loop->facts->id),
+        $piece = static fn (SurfaceFacts $s, int $direction): StackPiece => StackPiece::ofJoint(
+            $facts,
+            $s,
+            $direction,
+            $found[$s->id] ?? null,
+            $joint->make?->id === $s->id ? $joint->band() : null,
         );
-        $cut = self::lastCut($facts, $loop);
+
+        return self::from(
+            $facts,
+            array_filter($facts->trials, static fn (TrialFacts $t): bool => $t->joint === $joint->joint->id),
+            [$piece($outer, 1), $piece($inner, -1)],
+            $joint->wantedMm,
+        );
+    }
+
+    /**
+     * @param  array<int, TrialFacts>  $trials  oldest first
+     * @param  list<StackPiece>  $pieces
+     */
+    private static function from(JobFacts $facts, array $trials, array $pieces, ?Range $wanted): self
+    {
+        $trials = array_values($trials);
+        $cut = self::lastCut($facts, $pieces);
         $last = null;
         foreach ($trials as $trial) {
             $last = $trial->amountMm() === null || $trial->seen->isRound() ? $last : $trial;
@@ -55,17 +95,12 @@ final readonly class LoopTrials implements \JsonSerializable
             return new self($trials, null, $since, $cut);
         }
         $seen = ($last->amountMm() ?? 0.0) * ($last->seen === Seen::Binds ? -1 : 1);
-        $known = array_values(
-            array_filter(array_map(static fn (LoopRow $r): ?Contributor => $r->contributor, $loop->rows)),
-        );
-        $explained =
-            $known === [] || count($known) !== count($loop->rows) ? null : Explained::of($known, $seen);
-
-        [$do, $surface, $take] = self::todo($facts, $loop, $seen);
+        $known = array_values(array_filter(array_map(static fn (StackPiece $p): ?Contributor => $p->size, $pieces)));
+        [$do, $surface, $take] = self::todo($facts, $pieces, $wanted, $seen);
 
         return new self(
             trials: $trials,
-            explained: $explained,
+            explained: $known === [] || count($known) !== count($pieces) ? null : Explained::of($known, $seen),
             do: $do,
             cut: $cut,
             surface: $surface,
@@ -73,10 +108,14 @@ final readonly class LoopTrials implements \JsonSerializable
         );
     }
 
-    /** Of all that is cut in it: a trial says something of it only until the next. */
-    private static function lastCut(JobFacts $facts, SolvedLoop $loop): ?string
+    /**
+     * Of all that is cut in it: a trial says something of it only until the next.
+     *
+     * @param  list<StackPiece>  $pieces
+     */
+    private static function lastCut(JobFacts $facts, array $pieces): ?string
     {
-        $surfaces = array_filter(array_map(static fn (LoopRow $r): ?string => $r->length->surface, $loop->rows));
+        $surfaces = array_filter(array_map(static fn (StackPiece $p): ?string => $p->surface?->id, $pieces));
         $last = null;
         foreach ($facts->cuts as $cut) {
             $last = $cut->setAside === null && in_array($cut->surface, $surfaces, true) ? $cut->id : $last;
@@ -85,10 +124,12 @@ final readonly class LoopTrials implements \JsonSerializable
         return $last;
     }
 
-    /** @return array{Say, ?SurfaceFacts, ?Range} what to do; what to take off, and how much of it */
-    private static function todo(JobFacts $facts, SolvedLoop $loop, float $seenMm): array
+    /**
+     * @param  list<StackPiece>  $pieces
+     * @return array{Say, ?SurfaceFacts, ?Range} what to do; what to take off, and how much of it
+     */
+    private static function todo(JobFacts $facts, array $pieces, ?Range $wanted, float $seenMm): array
     {
-        $wanted = $loop->facts->wanted();
         if ($wanted === null) {
             return [Say::plain('Say what the gap is to be, and what to take off follows.'), null, null];
         }
@@ -98,14 +139,14 @@ final readonly class LoopTrials implements \JsonSerializable
         }
         // How far the gap has to move: to its near limit at least, to the far one at most.
         $move = new Range($wanted->min - $seenMm, $wanted->max - $seenMm);
-        foreach ($loop->rows as $row) {
-            $surface = $row->length->surface === null ? null : $facts->surface($row->length->surface);
+        foreach ($pieces as $piece) {
+            $surface = $piece->surface;
             if ($surface === null || ! $facts->isCut($surface)) {
                 continue;
             }
-            $by = static fn (float $mm): float => $mm / ($row->length->direction() * $row->length->weight());
+            $by = static fn (float $mm): float => $mm / ($piece->direction * $piece->weight);
             $change = Range::of($by($move->min), $by($move->max));
-            $name = lcfirst($row->length->name);
+            $name = lcfirst($piece->name);
             if ($change->max <= 0) {
                 $take = new Range(-$change->max, -$change->min);
                 $says = "Take {r} off the {$name}: face it off there, clean, and try again.";

@@ -21,7 +21,7 @@ import { Running } from './Running';
 import { Slide } from './Slide';
 import { Standards } from './Standards';
 import { Tiles } from './Tiles';
-import { JointTrials } from './Trials';
+import { JointTrials, LoopTrials } from './Trials';
 import { Ways } from './Ways';
 import { WaysOut } from './WaysOut';
 
@@ -87,6 +87,7 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
             <Box sx={{ mt: 1 }}>
                 <Notes notes={answer.notes} />
             </Box>
+            {answer.together && <LoopTrials about={{ joint: joint.id }} trials={answer.together} />}
             {answer.trials && <JointTrials joint={joint.id} trials={answer.trials} />}
             <Ways joint={joint} ways={answer.ways} />
             {answer.stress && (

@@ -170,7 +170,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                     ))}
                 </Box>
             )}
-            {answer.trials && <LoopTrials loop={loop.id} trials={answer.trials} />}
+            {answer.trials && <LoopTrials about={{ loop: loop.id }} trials={answer.trials} />}
             <LoopRows loop={loop} answer={answer} store={(lengths) => store({ lengths })} />
             <Why steps={answer.working} label="Why it closes so" />
         </>

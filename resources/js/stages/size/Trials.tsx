@@ -74,7 +74,13 @@ export function JointTrials({
 }
 
 /** A stack tried together: the gap that was seen, or how far from home it binds. */
-export function LoopTrials({ loop, trials }: { loop: string; trials: NonNullable<LoopAnswer['trials']> }) {
+export function LoopTrials({
+    about,
+    trials,
+}: {
+    about: { loop: string } | { joint: string };
+    trials: NonNullable<LoopAnswer['trials']>;
+}) {
     const { save } = useJob();
     const { say, typing } = useSettings();
     const [amount, setAmount] = useState('');
@@ -98,7 +104,7 @@ export function LoopTrials({ loop, trials }: { loop: string; trials: NonNullable
             return;
         }
         save('trials', newId(), {
-            loop,
+            ...about,
             cut: trials.cut,
             seen,
             amount: byTurn ? null : { typed: amount, unit: typing },
