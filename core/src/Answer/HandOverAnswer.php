@@ -152,7 +152,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
 
         return match ($making->verdict) {
             null => $making->sizeMm() === null ? 'not measured yet' : 'measured; nothing is asked of it',
-            Acceptance::Inside => 'inside its limits',
+            Acceptance::Inside => $making->entry->best === null ? 'inside its limits' : 'inside what most likely works',
             Acceptance::CannotTell => 'too near a limit to tell',
             Acceptance::Above => 'above its limits',
             Acceptance::Below => 'below its limits',

@@ -69,6 +69,7 @@ final readonly class JointAnswer implements \JsonSerializable
                     : LengthWriter::difference($this->of->sized->neededU95Mm),
             'good_enough' => $this->of->goodEnough,
             'blocked' => $this->of->blocked,
+            'best' => $this->of->withheld ? null : $this->of->best,
             'notes' => [
                 ...$this->of->notes,
                 ...$this->of->sized->notes ?? [],

@@ -38,6 +38,8 @@ final readonly class Purpose implements \JsonSerializable
         public bool $bonds,
         /** What is wanted is the fit the old pair had. */
         public bool $copiesOld,
+        /** @var array{least_mm: float, least_per_m: float, most_mm: float, most_per_m: float}|null */
+        private ?array $works,
         private ?string $iso,
         private ?string $inch,
         /** @var list<string> other inch classes that serve it as well */
@@ -77,7 +79,7 @@ final readonly class Purpose implements \JsonSerializable
     public static function all(): array
     {
         /**
-         * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, fastens?: bool, copies_old?: bool, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
+         * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, fastens?: bool, copies_old?: bool, works?: array{least_mm: float, least_per_m: float, most_mm: float, most_per_m: float}, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
          */
         $rows = Table::rows('purposes');
 
@@ -95,6 +97,7 @@ final readonly class Purpose implements \JsonSerializable
                 fastens: $r['fastens'] ?? false,
                 bonds: $r['bonds'] ?? false,
                 copiesOld: $r['copies_old'] ?? false,
+                works: $r['works'] ?? null,
                 iso: $r['iso'],
                 inch: $r['inch'],
                 inchAlso: $r['inch_also'] ?? [],
@@ -117,6 +120,23 @@ final readonly class Purpose implements \JsonSerializable
             'seat' => $this->seat !== null,
             'fastens' => $this->fastens,
         ];
+    }
+
+    /**
+     * Clearance within which such a joint works, mm, though a class may ask for less; null where nothing is said of it.
+     *
+     * @param  float  $sizeMm  above 0
+     *
+     * Source: common practice, no source.
+     */
+    public function worksWithin(float $sizeMm): ?Range
+    {
+        return $this->works === null
+            ? null
+            : new Range(
+                $this->works['least_mm'] + $this->works['least_per_m'] * $sizeMm / 1000,
+                $this->works['most_mm'] + $this->works['most_per_m'] * $sizeMm / 1000,
+            );
     }
 
     /** The class a school names for it; null where it names none. */

@@ -54,7 +54,7 @@ final readonly class WaysOut
         ) {
             return [];
         }
-        $band = $answer->sized->band;
+        $band = $answer->best === null ? $answer->sized->band : null;
         if ($band !== null && $band->widthMm() >= $holds) {
             return $answer->make->kind === SurfaceKind::Bore ? $this->ream($band) : [];
         }

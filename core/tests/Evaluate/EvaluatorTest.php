@@ -82,7 +82,7 @@ final class EvaluatorTest extends TestCase
         self::assertSame('inside', self::entry($made, 'Bush outside')->verdict);
     }
 
-    public function test_a_poor_reading_issues_no_size_and_says_what_would_do(): void
+    public function test_a_poor_reading_issues_the_best_size_with_its_chance_and_says_what_would_do(): void
     {
         $job = (new SampleJob())
             ->answered()
@@ -93,9 +93,11 @@ final class EvaluatorTest extends TestCase
             ->read('Housing length', '40.00', 'depth-micrometer');
         $answers = self::answers($job);
         $entry = self::entry($answers, 'Bush outside');
-        self::assertNull($entry->band);
-        self::assertStringContainsString('not good enough', $entry->blocked->in ?? '');
-        self::assertSame('measure', $entry->goto['stage']);
+        self::assertNotNull($entry->band);
+        self::assertNull($entry->blocked);
+        self::assertStringContainsString('cannot be promised with this reading', $entry->remarks[0]->in ?? '');
+        self::assertStringContainsString('Read the housing bore with the three-point', $entry->remarks[1]->in ?? '');
+        self::assertLessThan(0.98, $entry->best->best->chance ?? 1.0);
         self::assertSame('not-good-enough', $answers->joints[0]->goodEnough?->verdict);
         self::assertStringContainsString('again', $answers->next->says->in);
     }

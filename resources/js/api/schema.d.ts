@@ -806,6 +806,7 @@ export interface components {
             upper: components["schemas"]["Say"] | null;
             needed_u95: components["schemas"]["Say"] | null;
             good_enough: components["schemas"]["GoodEnough"] | null;
+            best: components["schemas"]["Best"] | null;
             blocked: components["schemas"]["Say"] | null;
             notes: components["schemas"]["Note"][];
             working: components["schemas"]["WorkingStep"][];
@@ -856,6 +857,11 @@ export interface components {
             verdict: components["schemas"]["SizeVerdict"];
             rest: boolean;
             free: boolean;
+            chance: {
+                /** @enum {unknown} */
+                kind: "good" | "usable" | "bad";
+                says: string;
+            } | null;
         };
         MakingAnswer: {
             key: string;
@@ -2477,6 +2483,15 @@ export interface components {
         Band: {
             lower_mm: number;
             upper_mm: number;
+        };
+        /** @description the size most likely to work, where none can be promised */
+        Best: {
+            /** @enum {unknown} */
+            kind: "good" | "usable" | "bad";
+            says: components["schemas"]["Say"];
+            chance: number;
+            word: string;
+            helps: components["schemas"]["Say"][];
         };
         Tile: {
             label: string;

@@ -181,6 +181,9 @@ function Entry({ entry }: { entry: MakeEntry }) {
                     </Box>
                 )
             )}
+            {entry.chance !== null && entry.made === null && (
+                <Verdict kind={entry.chance.kind}>{entry.chance.says}</Verdict>
+            )}
             {entry.made !== null && (
                 <Typography sx={{ my: 0.25 }}>
                     <Verdict kind={sizeKind(entry.verdict)}>
@@ -188,7 +191,7 @@ function Entry({ entry }: { entry: MakeEntry }) {
                     </Verdict>
                 </Typography>
             )}
-            {entry.reading !== null && entry.made === null && (
+            {entry.reading !== null && entry.made === null && entry.chance === null && (
                 <Verdict kind={readingKind(entry.reading.verdict)}>{say(entry.reading.says)}</Verdict>
             )}
             {entry.remarks.map((remark, i) => (

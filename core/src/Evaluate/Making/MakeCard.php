@@ -34,7 +34,10 @@ final readonly class MakeCard
         $entries = [];
         foreach ($this->joints as $answer) {
             if ($answer->isSized()) {
-                array_push($entries, ...$this->forJoint($answer));
+                $likely = static fn (MakeEntry $e): MakeEntry => $e->surface->id === $answer->make?->id
+                    ? $e->likely($answer->withheld ? null : $answer->best)
+                    : $e;
+                array_push($entries, ...array_map($likely, $this->forJoint($answer)));
             }
         }
 

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Sizing\BestForJoint;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\Aim;
@@ -40,6 +41,8 @@ final readonly class MakeEntry implements \JsonSerializable
         public bool $rest = false,
         /** It need not be measured. */
         public bool $free = false,
+        /** How likely it is to work, where it can't be promised. */
+        public ?BestForJoint $best = null,
     ) {
     }
 
@@ -65,13 +68,14 @@ final readonly class MakeEntry implements \JsonSerializable
             verdict: $verdict,
             rest: $this->rest,
             free: $this->free,
+            best: $this->best,
         );
     }
 
     /** Where to aim: what is fitted from the end where metal is left, anything else at the middle. Common practice. */
     public function aim(): Aim
     {
-        return $this->rest ? Aim::Middle : Aim::MetalLeft;
+        return $this->rest || $this->best !== null ? Aim::Middle : Aim::MetalLeft;
     }
 
     /** @return array{Say, Say} the one number, and how far it may go from there */
@@ -80,7 +84,7 @@ final readonly class MakeEntry implements \JsonSerializable
         $ends = ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)];
 
         return match (true) {
-            $this->rest => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', $ends)],
+            $this->rest || $this->best !== null => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', $ends)],
             $this->surface->kind === SurfaceKind::Bore => [$ends['a'], Say::with('stop anywhere up to {b}', $ends)],
             default => [$ends['b'], Say::with('stop anywhere down to {a}', $ends)],
         };
@@ -107,7 +111,30 @@ final readonly class MakeEntry implements \JsonSerializable
             goto: $this->goto,
             rest: $this->rest,
             free: $this->free,
+            best: $this->best,
         );
+    }
+
+    /** The size that is most likely to work. */
+    public function likely(?BestForJoint $best): self
+    {
+        return $best === null
+            ? $this
+            : new self(
+                surface: $this->surface,
+                phase: $this->phase,
+                label: $this->label,
+                jointId: $this->jointId,
+                band: $this->band,
+                blocked: $this->blocked,
+                reading: $this->reading,
+                remarks: [...$this->remarks, ...$this->phase === Phase::Before ? [] : [$best->says, ...$best->helps]],
+                notes: $this->notes,
+                goto: $this->goto,
+                rest: $this->rest,
+                free: $this->free,
+                best: $best,
+            );
     }
 
     /** With other limits, and why. */
@@ -126,6 +153,7 @@ final readonly class MakeEntry implements \JsonSerializable
             goto: $band === null ? ['stage' => 'survey', 'surface' => $this->surface->id] : $this->goto,
             rest: $this->rest,
             free: $this->free,
+            best: $this->best,
         );
     }
 
@@ -166,6 +194,9 @@ final readonly class MakeEntry implements \JsonSerializable
             'verdict' => $this->verdict,
             'rest' => $this->rest,
             'free' => $this->free,
+            'chance' => $this->best === null
+                ? null
+                : ['kind' => BestForJoint::kind($this->best->best->chance), 'says' => $this->best->best->says()],
         ];
     }
 }

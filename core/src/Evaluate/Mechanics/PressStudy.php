@@ -266,6 +266,15 @@ final readonly class PressStudy
         $wanted = $answer->wantedMm ?? throw new \LogicException('checked by the caller');
         $made = $answer->make === null ? null : $this->made[$answer->make->id] ?? null;
         $mate = $answer->mateFound;
+        $band = $answer->best === null ? null : $answer->sized?->band;
+        if ($made === null && $mate !== null && $band !== null) {
+            // Not what the fit allows: what the size that is most likely to work may come to.
+            [$low, $high] = [$mate->meanMm - $mate->u95MeanMm, $mate->meanMm + $mate->u95MeanMm];
+
+            return $answer->makesInner()
+                ? new Range($band->lowerMm - $high, $band->upperMm - $low)
+                : new Range($low - $band->upperMm, $high - $band->lowerMm);
+        }
         if ($made === null || $mate === null) {
             $form = $mate === null || $answer->isTight() ? new MateForm() : MateForm::of($mate);
 

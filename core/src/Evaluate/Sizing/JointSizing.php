@@ -146,9 +146,22 @@ final readonly class JointSizing
             ],
             $offers,
         );
+        $asked = $chosen === null ? 'What was typed' : $chosen->label;
+        $best =
+            $sized->band === null
+                ? $this->best(
+                    purpose: $purpose,
+                    makeShaft: $makeShaft,
+                    mate: $mate,
+                    found: $found,
+                    wanted: $wanted,
+                    typed: $custom !== null,
+                    asked: $asked,
+                )
+                : null;
         $blocked = match (true) {
             $this->withheld => Gatekeeper::sentence(),
-            $sized->band === null => $sized->notes[0]->say,
+            $sized->band === null && $best === null => $sized->notes[0]->say,
             default => null,
         };
 
@@ -163,7 +176,7 @@ final readonly class JointSizing
             mateName: $mate->name,
             makeName: $make->name,
             mateFound: $found,
-            sized: $sized,
+            sized: $best === null ? $sized : SizeToMate::given($best->best->band),
             goodEnough: $this->judge($mate, $found, $wanted),
             blocked: $blocked,
             withheld: $this->withheld,
@@ -188,7 +201,43 @@ final readonly class JointSizing
             seat: $seat,
             first: ($first = $this->firstToTable($joint, $purpose, $make, $mate)) === null ? null : $mate,
             firstSized: $first,
+            best: $best,
         );
+    }
+
+    /**
+     * The size most likely to work, where the fit asks for more than the reading or the mate's form gives. Limits that
+     * were typed are those it has to be within; a bearing seat's are widened by a fifth at each end. Common practice,
+     * no source.
+     */
+    private function best(
+        Purpose $purpose,
+        bool $makeShaft,
+        SurfaceFacts $mate,
+        FoundSize $found,
+        Range $wanted,
+        bool $typed,
+        string $asked,
+    ): ?BestForJoint {
+        $works = match (true) {
+            $typed => $wanted,
+            $purpose->seat !== null => new Range(
+                $wanted->min - $wanted->width() / 5,
+                $wanted->max + $wanted->width() / 5,
+            ),
+            default => $purpose->worksWithin($found->meanMm),
+        };
+
+        return $works === null || $works->min >= $found->meanMm / 2
+            ? null
+            : BestForJoint::of(
+                facts: $this->facts,
+                makeShaft: $makeShaft,
+                mate: $mate,
+                found: $found,
+                asked: $asked,
+                works: $works,
+            );
     }
 
     private static function measureFirst(SurfaceFacts $mate): Say

@@ -56,6 +56,8 @@ final readonly class SizedJoint
         public bool $waits = false,
         /** Clearance of two parts that are both there already, with the doubt of both, mm. */
         public ?Range $pairMm = null,
+        /** Where the fit can't be promised: the size most likely to work, which is the one given. */
+        public ?BestForJoint $best = null,
     ) {
     }
 
@@ -130,6 +132,7 @@ final readonly class SizedJoint
             firstSized: $this->firstSized,
             waits: $this->waits,
             pairMm: $pairMm,
+            best: $this->best,
         );
     }
 
@@ -159,6 +162,7 @@ final readonly class SizedJoint
             firstSized: $this->firstSized,
             waits: $this->waits,
             pairMm: $this->pairMm,
+            best: $this->best,
         );
     }
 }

@@ -9,6 +9,7 @@ import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
+import { Verdict } from '../../shell/Verdict';
 import { Why } from '../../shell/Why';
 import { Advice } from './Advice';
 import { BearingSeat } from './BearingSeat';
@@ -43,6 +44,17 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
                     {answer.good_enough !== null && (
                         <Typography variant="body2">{say(answer.good_enough.why)}</Typography>
                     )}
+                </Box>
+            )}
+            {answer.best && (
+                <Box sx={{ mb: 1.25 }}>
+                    <Verdict kind={answer.best.kind}>{answer.best.word}</Verdict>
+                    <Typography variant="said" sx={{ mt: 0.5 }}>
+                        {say(answer.best.says)}
+                    </Typography>
+                    {answer.best.helps.map((help, i) => (
+                        <Typography key={i}>{say(help)}</Typography>
+                    ))}
                 </Box>
             )}
             {answer.picture && (

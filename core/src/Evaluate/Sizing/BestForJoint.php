@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Sizing;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\BestSize;
+use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/** Where no size can be promised: the one most likely to work, with its chance, and what would raise that most. */
+final readonly class BestForJoint implements \JsonSerializable
+{
+    /** What gains less is not worth a trip to the drawer. */
+    private const GAIN = 0.01;
+
+    /** @param  list<Say>  $helps  the cheapest first */
+    private function __construct(public BestSize $best, public Say $says, public array $helps)
+    {
+    }
+
+    /**
+     * Null where even the best is as likely to fail as not.
+     *
+     * @param  string  $asked  the fit that can't be promised, by its name
+     * @param  Range  $works  clearance within which the joint works, mm
+     */
+    public static function of(
+        JobFacts $facts,
+        bool $makeShaft,
+        SurfaceFacts $mate,
+        FoundSize $found,
+        string $asked,
+        Range $works,
+    ): ?self {
+        $best = self::sized($facts, $makeShaft, $found, $works, null);
+        if ($best === null) {
+            return null;
+        }
+        $says = Say::with(
+            "{$asked} cannot be promised with this reading; {a} works in ".BestSize::ofHundred($best->chance).' of 100 (works: {w} of clearance).',
+            [
+                'a' => LengthWriter::size($best->aimMm),
+                'w' => Say::with('{x} to {y}', ['x' => self::signed($works->min), 'y' => self::signed($works->max)]),
+            ],
+        );
+
+        return new self($best, $says, self::helps(
+            facts: $facts,
+            makeShaft: $makeShaft,
+            mate: $mate,
+            found: $found,
+            works: $works,
+            best: $best,
+        ));
+    }
+
+    private static function sized(
+        JobFacts $facts,
+        bool $makeShaft,
+        FoundSize $found,
+        Range $works,
+        ?float $u95Mm,
+    ): ?BestSize {
+        $tight = $works->max <= 0;
+        $k = $found->k > 0 ? $found->k : 2.0;
+
+        return BestSize::of(
+            makeShaft: $makeShaft,
+            matingMm: $tight ? $found->meanMm : ($makeShaft ? $found->smallestMm() : $found->largestMm()),
+            looseMm: $tight ? $found->meanMm : ($makeShaft ? $found->largestMm() : $found->smallestMm()),
+            sigmaMm: $u95Mm === null ? ($tight ? $found->u95MeanMm : $found->u95Mm) / $k : $u95Mm / 2,
+            worksMm: $works,
+            holdsMm: $facts->shop->latheHoldsMm,
+        );
+    }
+
+    /** @return list<Say> the gauge of the shop that brings most, and the coarsest that brings nearly as much */
+    private static function helps(
+        JobFacts $facts,
+        bool $makeShaft,
+        SurfaceFacts $mate,
+        FoundSize $found,
+        Range $works,
+        BestSize $best,
+    ): array {
+        $most = $best->chance + self::GAIN;
+        $help = null;
+        foreach ($facts->shop->instruments->all() as $tool) {
+            if (! $tool->canMeasure($mate->kind, $found->meanMm, $mate->long->length->mm ?? 0.0)) {
+                continue;
+            }
+            $with = self::sized($facts, $makeShaft, $found, $works, $tool->bestU95Mm());
+            if ($with !== null && $with->chance > $most + 1e-9) {
+                $most = $with->chance;
+                $help = Say::plain(
+                    'Read the '.lcfirst($mate->name).' with the '.lcfirst($tool->name).': '.BestSize::ofHundred($with->chance).' of 100.',
+                );
+            }
+        }
+
+        return $help === null ? [] : [$help];
+    }
+
+    private static function signed(float $mm): Say
+    {
+        return Say::with($mm < 0 ? '−{d}' : '{d}', ['d' => LengthWriter::difference(abs($mm))]);
+    }
+
+    /** @return array{kind: string, says: Say, chance: float, word: string, helps: list<Say>} */
+    public function jsonSerialize(): array
+    {
+        return [
+            'kind' => self::kind($this->best->chance),
+            'says' => $this->says,
+            'chance' => $this->best->chance,
+            'word' => $this->best->says(),
+            'helps' => $this->helps,
+        ];
+    }
+
+    /** @return 'good'|'usable'|'bad' */
+    public static function kind(float $chance): string
+    {
+        return $chance >= 0.98 ? 'good' : ($chance >= 0.7 ? 'usable' : 'bad');
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Fit;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\Working;
+use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Number\Bisection;
+use Oldpart\Core\Number\Normal;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
+
+/**
+ * The size most likely to work, where no size is sure to: the mate's true size is normal about the found one, its form
+ * as it was found. Source: JCGM 106:2012, conformity by probability.
+ */
+final readonly class BestSize
+{
+    /** By so much may the chance fall towards the ends of the band. */
+    private const FALLS = 0.02;
+
+    /** Under this the form alone, or the reading, defeats it. */
+    private const LEAST = 0.5;
+
+    private function __construct(
+        public float $aimMm,
+        public Band $band,
+        public float $chance,
+        public Range $worksMm,
+        public Working $working,
+    ) {
+    }
+
+    /**
+     * @param  bool  $makeShaft  true: the inner part is made to a measured bore
+     * @param  float  $matingMm  the mate where it is tightest, mm, above 0; for a press its mean
+     * @param  float  $looseMm  the mate where it is loosest; for a press its mean
+     * @param  float  $sigmaMm  standard uncertainty of the mate, 0 or more
+     * @param  Range  $worksMm  clearance within which the joint works
+     * @param  float  $holdsMm  how wide a band the lathe holds, 0 or more
+     * @param  float  $makeSigmaMm  standard uncertainty of the gauge that will check the part, 0 or more
+     * @return ?self null where the best chance is under one half
+     *
+     * For a shaft of size s: Φ((most − loose + s)/σ) − Φ((least − mating + s)/σ); mirrored for a bore. The chance shown
+     * is its mean over the band, or over what the lathe holds where that is wider.
+     *
+     * @throws BadInput for a size not above 0, an uncertainty below 0
+     */
+    public static function of(
+        bool $makeShaft,
+        float $matingMm,
+        float $looseMm,
+        float $sigmaMm,
+        Range $worksMm,
+        float $holdsMm,
+        float $makeSigmaMm = 0.0,
+    ): ?self {
+        if (! ($matingMm > 0) || ! ($looseMm > 0)) {
+            throw new BadInput('size', 'mate.size_mm', 'The mate needs a size above zero. Measure it first.');
+        }
+        if (! ($sigmaMm >= 0) || ! ($makeSigmaMm >= 0) || ! ($holdsMm >= 0)) {
+            throw new BadInput('u95', 'mate.u95_mm', 'An uncertainty cannot be below zero.');
+        }
+        // A made size further from the aim by t has what is left of the window on either side.
+        $half = ($worksMm->width() - abs($looseMm - $matingMm)) / 2;
+        $sigma = max(1e-6, hypot($sigmaMm, $makeSigmaMm));
+        $below = static fn (float $mm): float => Normal::below($mm / $sigma);
+        $chance = static fn (float $t): float => $below($half - $t) - $below(-$half - $t);
+        $best = $chance(0.0);
+        if ($half <= 0 || $best < self::LEAST) {
+            return null;
+        }
+        $aim = $makeShaft
+            ? ($matingMm - $worksMm->min + $looseMm - $worksMm->max) / 2
+            : ($matingMm + $worksMm->min + $looseMm + $worksMm->max) / 2;
+        $stays = static fn (float $t): bool => $chance($t) >= $best - self::FALLS;
+        $reach = Bisection::between($stays, 0.0, $half + 9 * $sigma)[0];
+        $reach = min($reach, 0.9 * $aim);
+        $shown = self::mean($half, $sigma, max($reach, $holdsMm / 2));
+
+        return new self($aim, new Band($aim - $reach, $aim + $reach), $shown, $worksMm, new Working([
+            new WorkingStep(
+                'Most likely to work',
+                'the middle of what works, less the mate’s form; Φ over what is left of it either side',
+                Say::with('works {w} wide, form {f}, σ {s}: aim {a}, {n} of 100', [
+                    'w' => LengthWriter::difference($worksMm->width()),
+                    'f' => LengthWriter::difference(abs($looseMm - $matingMm)),
+                    's' => LengthWriter::difference($sigma),
+                    'a' => LengthWriter::size($aim),
+                    'n' => (string) floor(100 * $shown),
+                ]),
+                'JCGM 106:2012; what works by common practice, no source',
+            ),
+        ]));
+    }
+
+    /** Mean chance over sizes up to t either side of the aim: ∫ Φ(u) du = u Φ(u) + φ(u). */
+    private static function mean(float $half, float $sigma, float $t): float
+    {
+        $whole = static fn (float $u): float => $u * Normal::below($u) + exp(-$u * $u / 2) / sqrt(2 * M_PI);
+        $over = static fn (float $from): float => $sigma
+            * ($whole(($from + $t) / $sigma) - $whole(($from - $t) / $sigma));
+
+        return $t < 1e-9 ? 2 * Normal::below($half / $sigma) - 1 : ($over($half) - $over(-$half)) / (2 * $t);
+    }
+
+    /** Sure, likely, a risk, a gamble: always with the figure, rounded down. */
+    public function says(): string
+    {
+        return self::word($this->chance).', works in '.self::ofHundred($this->chance).' of 100';
+    }
+
+    public static function word(float $chance): string
+    {
+        return match (true) {
+            $chance >= 0.98 => 'sure',
+            $chance >= 0.9 => 'likely',
+            $chance >= 0.7 => 'a risk',
+            default => 'a gamble',
+        };
+    }
+
+    public static function ofHundred(float $chance): string
+    {
+        return (string) floor(100 * $chance + 1e-9);
+    }
+}
