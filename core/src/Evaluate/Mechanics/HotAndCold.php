@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Mechanics;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Joint\Chance;
@@ -49,18 +50,20 @@ final readonly class HotAndCold implements \JsonSerializable
             $chance = new Chance($low, $high, $found->u95MeanMm / 2);
         }
 
-        return new self(
-            $press,
-            Shrink::of(
+        try {
+            $shrink = Shrink::of(
                 $press->fit->diameterMm,
                 max(0.0, $press->fit->tightestMm()),
                 $press->fit->inner,
                 $press->fit->outer,
                 $roomC,
-            ),
-            $chance,
-            $roomC,
-        );
+            );
+        } catch (BadInput) {
+            // Far tighter than anything is shrunk: the stops of the press say so.
+            return null;
+        }
+
+        return new self($press, $shrink, $chance, $roomC);
     }
 
     /** @return array<string, mixed> */

@@ -37,6 +37,10 @@ final readonly class BestForJoint implements \JsonSerializable
         string $asked,
         Range $works,
     ): ?self {
+        // In a press the metal evens the mate's form out, but no more of it than there is to press.
+        if ($works->max <= 0 && $found->largestMm() - $found->smallestMm() > $works->width()) {
+            return null;
+        }
         $best = self::sized($facts, $makeShaft, $found, $works, null);
         if ($best === null) {
             return null;
