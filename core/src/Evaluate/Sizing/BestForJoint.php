@@ -9,6 +9,7 @@ use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
@@ -46,11 +47,10 @@ final readonly class BestForJoint implements \JsonSerializable
             return null;
         }
         $says = Say::with(
-            "{$asked} cannot be promised with this reading; {a} works in ".BestSize::ofHundred($best->chance).' of 100 (works: {w} of clearance).',
-            [
-                'a' => LengthWriter::size($best->aimMm),
-                'w' => Say::with('{x} to {y}', ['x' => self::signed($works->min), 'y' => self::signed($works->max)]),
-            ],
+            "{$asked} cannot be promised with this reading; {a} works in ".
+                BestSize::ofHundred($best->chance).
+                ' of 100. Such a joint works from {w}.',
+            ['a' => LengthWriter::size($best->aimMm), 'w' => Words::range($works)],
         );
 
         return new self($best, $says, self::helps(
@@ -108,11 +108,6 @@ final readonly class BestForJoint implements \JsonSerializable
         }
 
         return $help === null ? [] : [$help];
-    }
-
-    private static function signed(float $mm): Say
-    {
-        return Say::with($mm < 0 ? '−{d}' : '{d}', ['d' => LengthWriter::difference(abs($mm))]);
     }
 
     /** @return array{kind: string, says: Say, chance: float, word: string, helps: list<Say>} */
