@@ -24,6 +24,7 @@ final class Sums
             new InchFitSum(),
             new SizeToMateSum(),
             new FitAtSum(),
+            new AimSum(),
             new BearingSeatSum(),
             new PlainBearingSum(),
             new PressSum(),

@@ -77,6 +77,31 @@ final class SumsTest extends TestCase
         self::assertEqualsWithDelta(0.017, $out['needed_u95_mm'], 1e-9);
     }
 
+    /**
+     * A round bore of 30.000 for a shaft to go in by hand: works 0 to 0.048 (common practice), so the aim is 29.976; two
+     * standard uncertainties of 0.012 either way are 95.45 of 100 at the best (normal table), a little less over the band.
+     */
+    public function test_aim_contract(): void
+    {
+        $in = [
+            'purpose' => 'hand-fit',
+            'make' => 'shaft',
+            'mate' => ['mean_mm' => 30.0, 'mating_mm' => 30.0, 'loose_mm' => 30.0, 'u95_mm' => 0.024],
+            'holds_mm' => 0.005,
+        ];
+        $out = Sums::run('aim', $in);
+        self::assertEqualsWithDelta(29.976, $out['aim_mm'], 1e-9);
+        self::assertEqualsWithDelta([0.0, 0.048], array_values($out['works_mm']), 1e-9);
+        self::assertLessThan(0.9545, $out['chance']);
+        self::assertGreaterThan(0.9345, $out['chance']);
+        self::assertTrue($out['lower_mm'] < $out['aim_mm'] && $out['aim_mm'] < $out['upper_mm']);
+        self::assertStringStartsWith('likely, works in 9', $out['says']);
+        self::assertLessThan($out['chance'], Sums::run('aim', [...$in, 'make_u95_mm' => 0.02])['chance']);
+        $oval = Sums::run('aim', [...$in, 'mate' => [...$in['mate'], 'mating_mm' => 29.9, 'loose_mm' => 30.1]]);
+        self::assertNull($oval['aim_mm']);
+        self::assertSame('no-size', $oval['notes'][0]->code);
+    }
+
     public function test_ranges_and_materials_are_refused_by_field(): void
     {
         $example = Sums::named('press')->example();

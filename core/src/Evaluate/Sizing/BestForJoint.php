@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\BestSize;
+use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -19,6 +20,9 @@ final readonly class BestForJoint implements \JsonSerializable
     /** What gains less is not worth a trip to the drawer. */
     private const GAIN = 0.01;
 
+    /** What polishing holds, mm. Common practice. */
+    private const POLISHED_MM = 0.005;
+
     /** @param  list<Say>  $helps  the cheapest first */
     private function __construct(public BestSize $best, public Say $says, public array $helps)
     {
@@ -29,6 +33,7 @@ final readonly class BestForJoint implements \JsonSerializable
      *
      * @param  string  $asked  the fit that can't be promised, by its name
      * @param  Range  $works  clearance within which the joint works, mm
+     * @param  bool  $stays  the two stay put in each other, so a compound could hold them
      */
     public static function of(
         JobFacts $facts,
@@ -37,6 +42,7 @@ final readonly class BestForJoint implements \JsonSerializable
         FoundSize $found,
         string $asked,
         Range $works,
+        bool $stays,
     ): ?self {
         // In a press the metal evens the mate's form out, but no more of it than there is to press.
         if ($works->max <= 0 && $found->largestMm() - $found->smallestMm() > $works->width()) {
@@ -60,6 +66,7 @@ final readonly class BestForJoint implements \JsonSerializable
             found: $found,
             works: $works,
             best: $best,
+            stays: $stays,
         ));
     }
 
@@ -69,6 +76,7 @@ final readonly class BestForJoint implements \JsonSerializable
         FoundSize $found,
         Range $works,
         ?float $u95Mm,
+        ?float $holdsMm = null,
     ): ?BestSize {
         $tight = $works->max <= 0;
         $k = $found->k > 0 ? $found->k : 2.0;
@@ -79,11 +87,11 @@ final readonly class BestForJoint implements \JsonSerializable
             looseMm: $tight ? $found->meanMm : ($makeShaft ? $found->largestMm() : $found->smallestMm()),
             sigmaMm: $u95Mm === null ? ($tight ? $found->u95MeanMm : $found->u95Mm) / $k : $u95Mm / 2,
             worksMm: $works,
-            holdsMm: $facts->shop->latheHoldsMm,
+            holdsMm: min($holdsMm ?? INF, $facts->shop->latheHoldsMm),
         );
     }
 
-    /** @return list<Say> the gauge of the shop that brings most, and the coarsest that brings nearly as much */
+    /** @return list<Say> what is worth doing, the cheapest first: another gauge, a closer hand, a compound */
     private static function helps(
         JobFacts $facts,
         bool $makeShaft,
@@ -91,9 +99,11 @@ final readonly class BestForJoint implements \JsonSerializable
         FoundSize $found,
         Range $works,
         BestSize $best,
+        bool $stays,
     ): array {
+        $helps = [];
         $most = $best->chance + self::GAIN;
-        $help = null;
+        $gauge = null;
         foreach ($facts->shop->instruments->all() as $tool) {
             if (! $tool->canMeasure($mate->kind, $found->meanMm, $mate->long->length->mm ?? 0.0)) {
                 continue;
@@ -101,13 +111,36 @@ final readonly class BestForJoint implements \JsonSerializable
             $with = self::sized($facts, $makeShaft, $found, $works, $tool->bestU95Mm());
             if ($with !== null && $with->chance > $most + 1e-9) {
                 $most = $with->chance;
-                $help = Say::plain(
-                    'Read the '.lcfirst($mate->name).' with the '.lcfirst($tool->name).': '.BestSize::ofHundred($with->chance).' of 100.',
-                );
+                $gauge = [$tool->name, $with->chance];
             }
         }
+        if ($gauge !== null) {
+            $helps[] = self::help('Read the '.lcfirst($mate->name).' with the '.lcfirst($gauge[0]), $gauge[1]);
+        }
+        $closer = self::sized(
+            facts: $facts,
+            makeShaft: $makeShaft,
+            found: $found,
+            works: $works,
+            u95Mm: null,
+            holdsMm: self::POLISHED_MM,
+        );
+        if ($closer !== null && $closer->chance > $best->chance + self::GAIN) {
+            $polished = 'Sneak up and polish it to within {p}: '.BestSize::ofHundred($closer->chance).' of 100.';
+            $helps[] = Say::with($polished, ['p' => LengthWriter::difference(self::POLISHED_MM)]);
+        }
+        $film = $stays ? Purpose::named('bonded')->worksWithin($found->meanMm) : null;
+        $bonded = $film === null ? null : self::sized($facts, $makeShaft, $found, $film, null);
+        if ($bonded !== null && $bonded->chance > $best->chance + self::GAIN) {
+            $helps[] = self::help('Bond it instead', $bonded->chance);
+        }
 
-        return $help === null ? [] : [$help];
+        return $helps;
+    }
+
+    private static function help(string $do, float $chance): Say
+    {
+        return Say::plain("{$do}: ".BestSize::ofHundred($chance).' of 100.');
     }
 
     /** @return array{kind: string, says: Say, chance: float, word: string, helps: list<Say>} */

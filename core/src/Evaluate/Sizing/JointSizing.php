@@ -18,8 +18,6 @@ use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\Side;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\BearingSeat;
-use Oldpart\Core\Fit\InchFit;
-use Oldpart\Core\Fit\NamedFit;
 use Oldpart\Core\Fit\Offer;
 use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Fit\School;
@@ -76,7 +74,7 @@ final readonly class JointSizing
         }
         $seat = $this->seat($joint, $index, $purpose);
         if ($seat !== null && $make !== null && $found === null && $custom === null && ! $this->facts->isCut($mate)) {
-            return $this->toTheTable($joint, $purpose, $seat, $make, $mate);
+            return (new ToClass($this->facts, $this->withheld))->bearing($joint, $purpose, $seat, $make, $mate);
         }
         $waits = $make !== null && $found === null && $purpose->shape === null && $this->facts->isCut($mate);
         if ($waits && $joint->first !== null) {
@@ -87,14 +85,21 @@ final readonly class JointSizing
         }
         $nominal =
             $found === null && $make !== null && $purpose->shape === null && ! $purpose->isLength
-                ? self::nominal($make, $mate)
+                ? ToClass::nominal($make, $mate)
                 : null;
         if (
             $nominal !== null
             && ($this->facts->isCut($mate)
                 || ($custom === null && $this->facts->partOf($mate)->origin === Origin::Bought))
         ) {
-            $standard = $this->standard($joint, $purpose, $nominal, $make, $mate, $custom);
+            $standard = (new ToClass($this->facts, $this->withheld))->standard(
+                joint: $joint,
+                purpose: $purpose,
+                nominalMm: $nominal,
+                make: $make,
+                mate: $mate,
+                wish: $custom,
+            );
             if ($standard !== null) {
                 return $standard;
             }
@@ -134,7 +139,7 @@ final readonly class JointSizing
             );
         }
         $table = TableSize::of($mate, $found, $purpose);
-        $offers = [...$seat === null ? [] : [self::seatOffer($seat, $makeShaft)], ...$purpose->offers($table->mm)];
+        $offers = [...$seat === null ? [] : [ToClass::seatOffer($seat, $makeShaft)], ...$purpose->offers($table->mm)];
         $chosen = $custom === null ? $this->choose($offers, $joint->school, $joint->fit) : null;
         $wanted = $custom ?? ($chosen->clearanceMm ?? throw new \LogicException('the thumb always offers'));
         $sized = $this->sizeFor($makeShaft, $found, $wanted);
@@ -195,7 +200,7 @@ final readonly class JointSizing
                             ),
                         ),
                     ],
-                ...$this->shopNotes($joint, $sized),
+                ...ShopNotes::of($this->facts, $joint, $sized),
                 ...$purpose->isLength ? [] : WarmJoint::notes($this->facts, $joint, $purpose, $wanted, $found->meanMm),
             ],
             seat: $seat,
@@ -237,6 +242,7 @@ final readonly class JointSizing
                 found: $found,
                 asked: $asked,
                 works: $works,
+                stays: $purpose->stays && ! $purpose->bonds,
             );
     }
 
@@ -270,12 +276,12 @@ final readonly class JointSizing
         SurfaceFacts $make,
         SurfaceFacts $mate,
     ): ?SizeToMate {
-        $nominal = self::nominal($make, $mate);
+        $nominal = ToClass::nominal($make, $mate);
         if ($nominal === null || ! $this->facts->isCut($mate) || isset($this->bands[$mate->id])) {
             return null;
         }
 
-        return $this->standard(
+        return (new ToClass($this->facts, $this->withheld))->standard(
             joint: $joint,
             purpose: $purpose,
             nominalMm: $nominal,
@@ -373,102 +379,6 @@ final readonly class JointSizing
         );
     }
 
-    /** The size both are to have, mm: typed for either at Survey. */
-    private static function nominal(SurfaceFacts $make, SurfaceFacts $mate): ?float
-    {
-        $size = $make->size->length->mm ?? ($mate->size->length->mm ?? 0.0);
-
-        return $size > 0 ? $size : null;
-    }
-
-    /**
-     * Made to a class's own limits: both sides are made, or the mate is bought to a class and nobody has read it. Null
-     * where neither school has a class for the purpose at the size.
-     */
-    private function standard(
-        JointFacts $joint,
-        Purpose $purpose,
-        float $nominalMm,
-        SurfaceFacts $make,
-        SurfaceFacts $mate,
-        ?Range $wish,
-    ): ?SizedJoint {
-        $fits = [];
-        foreach ([School::Iso, School::Inch] as $school) {
-            $class = $purpose->fit($school);
-            $covers =
-                $class !== null
-                && ($school === School::Iso
-                    ? $nominalMm <= Purpose::ISO_TO_MM
-                    : InchFit::covers($nominalMm, $class));
-            if ($class !== null && $covers) {
-                $fits[] = NamedFit::named($nominalMm, $class);
-            }
-        }
-        if ($fits === []) {
-            return null;
-        }
-        $wanted = $joint->school ?? ($this->facts->unit === Unit::Inch ? School::Inch : School::Iso);
-        $chosen =
-            array_values(array_filter($fits, static fn (NamedFit $f): bool => $f->school === $wanted))[0] ?? $fits[0];
-        $makeShaft = $make->id === $joint->inner;
-        $limits = static fn (NamedFit $f, bool $shaft): SizeToMate => SizeToMate::standard(
-            $nominalMm,
-            $shaft ? $f->shaft : $f->hole,
-            ($shaft ? 'shaft of ' : 'hole of ').$f->label,
-            $f->source,
-        );
-        $rows = array_map(
-            static fn (NamedFit $f): array => [
-                'offer' => new Offer($f->school, $f->label, $f->clearance(), Say::plain('to the table'), $f->source),
-                'sized' => $limits($f, $makeShaft),
-                'chosen' => $f === $chosen,
-            ],
-            $fits,
-        );
-        $both = $this->facts->isCut($mate);
-        $sized = $limits($chosen, $makeShaft);
-        $firstSized = $both ? $limits($chosen, ! $makeShaft) : null;
-        $notes = $both
-            ? []
-            : [
-                Note::info(
-                    'mate-unread',
-                    Say::with(
-                        'The {mate} is bought and taken to be to {class}. Read it, and the size is made to what it is.',
-                        ['mate' => lcfirst($mate->name), 'class' => $chosen->label],
-                    ),
-                ),
-            ];
-
-        return new SizedJoint(
-            joint: $joint,
-            purpose: $purpose,
-            offers: $rows,
-            chosen: $chosen->school->value,
-            wantedMm: $chosen->clearance(),
-            make: $make,
-            mate: $both ? null : $mate,
-            mateName: $mate->name,
-            makeName: $make->name,
-            mateFound: null,
-            sized: $sized,
-            goodEnough: null,
-            blocked: $this->withheld ? Gatekeeper::sentence() : null,
-            withheld: $this->withheld,
-            notes: [
-                ...$notes,
-                ...$this->shopNotes($joint, $sized),
-                ...$purpose->isLength
-                    ? []
-                    : WarmJoint::notes($this->facts, $joint, $purpose, $chosen->clearance(), $nominalMm),
-            ],
-            toTable: new ToTable($chosen, $wish),
-            first: $both ? $mate : null,
-            firstSized: $firstSized,
-        );
-    }
-
     /** The seat asked for by a rolling bearing that is named; null for any other joint. */
     private function seat(JointFacts $joint, int $index, Purpose $purpose): ?BearingSeat
     {
@@ -492,65 +402,6 @@ final readonly class JointSizing
         $part = $of === null ? null : $this->facts->partOf($of);
 
         return $part === null || $part->origin === Origin::Bought ? null : FoundSurfaces::material($part);
-    }
-
-    /** Made to the class's own limits: the bearing is bought, and nobody has measured it yet. */
-    private function toTheTable(
-        JointFacts $joint,
-        Purpose $purpose,
-        BearingSeat $seat,
-        SurfaceFacts $make,
-        SurfaceFacts $mate,
-    ): SizedJoint {
-        $makeShaft = $make->id === $joint->inner;
-        $offer = self::seatOffer($seat, $makeShaft);
-        $sized = $makeShaft
-            ? SizeToMate::standard($seat->bearing->boreMm, $seat->shaft, $seat->shaftClass, $offer->source)
-            : SizeToMate::standard($seat->bearing->outsideMm, $seat->housing, $seat->housingClass, $offer->source);
-
-        return new SizedJoint(
-            joint: $joint,
-            purpose: $purpose,
-            offers: [['offer' => $offer, 'sized' => $sized, 'chosen' => true]],
-            chosen: 'iso',
-            wantedMm: $offer->clearanceMm,
-            make: $make,
-            mate: $mate,
-            mateName: $mate->name,
-            makeName: $make->name,
-            mateFound: null,
-            sized: $sized,
-            goodEnough: null,
-            blocked: $this->withheld ? Gatekeeper::sentence() : null,
-            withheld: $this->withheld,
-            notes: [
-                Note::info(
-                    'bearing-unread',
-                    'Made to the table for a Normal-class bearing. Read the bearing itself, and the size is made to that.',
-                ),
-                ...$this->shopNotes($joint, $sized),
-            ],
-            seat: $seat,
-        );
-    }
-
-    private static function seatOffer(BearingSeat $seat, bool $makeShaft): Offer
-    {
-        return $makeShaft
-            ? new Offer(
-                School::Iso,
-                $seat->shaftClass,
-                $seat->onShaftMm,
-                Say::plain("seat for a {$seat->bearing->designation} bearing"),
-                'ISO 286-2:2010, ISO 492:2014; class by common practice',
-            )
-            : new Offer(
-                School::Iso,
-                $seat->housingClass,
-                $seat->inHousingMm,
-                Say::plain("seat for a {$seat->bearing->designation} bearing"),
-                'ISO 286-2:2010, ISO 492:2014; class by common practice',
-            );
     }
 
     public function sizeFor(bool $makeShaft, FoundSize $found, Range $wanted): SizeToMate
@@ -613,28 +464,5 @@ final readonly class JointSizing
         }
 
         return new Range($least, $most);
-    }
-
-    /** @return list<Note> */
-    private function shopNotes(JointFacts $joint, SizeToMate $sized): array
-    {
-        $holds = $this->facts->shop->latheHoldsMm;
-        if ($sized->band === null || $sized->band->widthMm() >= $holds) {
-            return [];
-        }
-
-        return [
-            Note::caution(
-                'narrower-than-lathe',
-                Say::with(
-                    'The band is {w} wide and your lathe holds {h}: sneak up and polish, ream or hone, or take a wider fit and bond it.',
-                    [
-                        'w' => LengthWriter::difference($sized->band->widthMm()),
-                        'h' => LengthWriter::difference($holds),
-                    ],
-                ),
-                $joint->id,
-            ),
-        ];
     }
 }
