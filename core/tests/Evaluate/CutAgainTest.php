@@ -100,6 +100,20 @@ final class CutAgainTest extends TestCase
         self::assertStringContainsString('Built up it is 31.500', self::remarks(self::entry($job, 'Housing bore')));
     }
 
+    /** A journal worn down is built up to a millimetre a side over what it is turned to. Common practice. */
+    public function test_a_shaft_is_built_up_over_its_size(): void
+    {
+        $job = self::boss()->change('Shaft journal', ['work' => 'built up']);
+        foreach ($job->facts['readings'] as $i => $r) {
+            if ($r['surface'] === $job->surface('Shaft journal')) {
+                $job->facts['readings'][$i]['value']['typed'] = '21.500';
+            }
+        }
+        $journal = self::entry($job, 'Shaft journal');
+        self::assertNotNull($journal->band);
+        self::assertStringContainsString('Build it up to '.number_format($journal->band->upperMm + 2, 3), self::remarks($journal));
+    }
+
     /** Too thin a wall is said, and no wall at all is a stop. */
     public function test_a_thin_wall_and_none(): void
     {
@@ -198,6 +212,7 @@ final class CutAgainTest extends TestCase
             ),
         )[0];
         self::assertStringContainsString('measure the old bush outside', $joint($job)->blocked->mm ?? '');
+        self::assertStringNotContainsString('housing bore', $joint($job)->blocked->mm ?? '', 'that is read');
         $job->read('Bush outside', '29.950', 'outside-micrometer', 'near end');
         $copied = $joint($job);
         self::assertEqualsWithDelta([0.0295, 0.0505], [$copied->wantedMm?->min, $copied->wantedMm?->max], 1e-9);

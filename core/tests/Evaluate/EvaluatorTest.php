@@ -98,6 +98,17 @@ final class EvaluatorTest extends TestCase
         self::assertStringContainsString('cannot be promised with this reading', $entry->remarks[0]->in ?? '');
         self::assertStringContainsString('Read the housing bore with the three-point', $entry->remarks[1]->in ?? '');
         self::assertLessThan(0.98, $entry->best->best->chance ?? 1.0);
+        // Pressed, it may come to anything its band and the doubt of its mate leave.
+        $joint = $answers->joints[0];
+        self::assertNotNull($joint->mateFound);
+        self::assertEqualsWithDelta(
+            [
+                $entry->band->lowerMm - $joint->mateFound->meanMm - $joint->mateFound->u95MeanMm,
+                $entry->band->upperMm - $joint->mateFound->meanMm + $joint->mateFound->u95MeanMm,
+            ],
+            [$joint->press?->fit->interferenceMm->min, $joint->press?->fit->interferenceMm->max],
+            1e-9,
+        );
         self::assertStringContainsString('Bond it instead: 9', implode(' ', array_map(static fn ($s): string => $s->in, $entry->remarks)));
         self::assertSame('not-good-enough', $answers->joints[0]->goodEnough?->verdict);
         self::assertStringContainsString('again', $answers->next->says->in);

@@ -109,6 +109,17 @@ final class TrialsTest extends TestCase
         self::assertStringContainsString('The bush length is too short by 0.0070 in to 0.0130 in', self::loop($wide)['trials']['do']['in']);
     }
 
+    /**
+     * Two lengths are ±0.001 in, the bush was read closer: each of the two explains somewhat less than half of a gap that
+     * is 0.0005 in wider than 2.067 − 2.000 − 0.0625, and one alone could. By hand.
+     */
+    public function test_what_explains_it_and_by_how_much(): void
+    {
+        $job = self::tried(self::stack(), ['loop' => 'nut', 'seen' => 'gap', 'amount' => self::inch('0.005')]);
+        $why = self::loop($job)['trials']['why']['in'];
+        self::assertMatchesRegularExpression('/explains it best \(4\d of 100 by its doubt\): it would be 0\.0005 in larger/', $why);
+    }
+
     /** Cut since, what was tried says nothing of what it is now. */
     public function test_cut_since_it_has_to_be_tried_again(): void
     {
