@@ -255,7 +255,7 @@ final class DemoJob
     /** @param  array<string, mixed>  $seen */
     public function tried(string $loop, array $seen): self
     {
-        $this->facts['trials'][] = ['id' => $this->newId(), 'joint' => null, 'loop' => $this->named($loop), 'cut' => null, 'amount' => null, 'turn' => null, 'pitch' => null, 'at' => '2026-11-13T15:00:00Z', ...$seen];
+        $this->facts['trials'][] = ['id' => $this->newId(), 'joint' => null, 'loop' => $this->named($loop), 'cut' => end($this->facts['cuts'])['id'] ?? null, 'amount' => null, 'turn' => null, 'pitch' => null, 'at' => '2026-11-13T15:00:00Z', ...$seen];
 
         return $this;
     }

@@ -55,7 +55,7 @@ final class TrialsTest extends TestCase
             'id' => 't'.count($job->facts['trials'] ?? []),
             'joint' => null,
             'loop' => null,
-            'cut' => null,
+            'cut' => end($job->facts['cuts'])['id'] ?? null,
             'amount' => null,
             'turn' => null,
             'pitch' => null,
@@ -127,6 +127,9 @@ final class TrialsTest extends TestCase
         $cut = $job->facts['cuts'][0]['id'];
         self::tried($job, ['loop' => 'nut', 'cut' => $cut, 'seen' => 'binds', 'amount' => self::inch('0.005')]);
         self::assertStringContainsString('Take', self::loop($job)['trials']['do']['in']);
+        $uncut = self::stack();
+        self::tried($uncut, ['loop' => 'nut', 'cut' => null, 'seen' => 'binds', 'amount' => self::inch('0.005')]);
+        self::assertStringContainsString('cut again since', self::loop($uncut)['trials']['do']['in'], 'tried before any cut');
         $job->cut('Bush length', 'only', '0.2', '50.600', 'depth-micrometer');
         self::assertStringContainsString('cut again since', self::loop($job)['trials']['do']['in']);
     }

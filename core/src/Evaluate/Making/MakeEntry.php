@@ -153,7 +153,8 @@ final readonly class MakeEntry implements \JsonSerializable
             goto: $band === null ? ['stage' => 'survey', 'surface' => $this->surface->id] : $this->goto,
             rest: $this->rest,
             free: $this->free,
-            best: $this->best,
+            // The chance is of its final size, not of one with stock on it or none.
+            best: $band === null || $this->surface->demand?->kind->leaves() === true ? null : $this->best,
         );
     }
 

@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Mechanics\JointWalls;
 use Oldpart\Core\Evaluate\Mechanics\KnownSizes;
+use Oldpart\Core\Evaluate\Sizing\JointConditions;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\ReadState;
 use Oldpart\Core\Facts\SurfaceFacts;
@@ -25,9 +26,6 @@ final readonly class WorkedSurfaces
 {
     /** What is left to cut on weld or spray so that it cleans up, a side, mm. Common practice. */
     private const BUILD_UP_MM = 1.0;
-
-    /** An outside less than this times the bore is a thin wall. Common practice: a wall of a sixth. */
-    private const THIN_RATIO = 1.33;
 
     private KnownSizes $sizes;
 
@@ -160,7 +158,8 @@ final readonly class WorkedSurfaces
             return [null, [Note::stop('no-wall', $says)]];
         }
         $says = Say::with('The wall that is left is {w} at least.', ['w' => LengthWriter::difference($wall)]);
-        $thin = $bore ? $other < self::THIN_RATIO * $band->upperMm : $band->lowerMm < self::THIN_RATIO * $other;
+        [$outside, $inside] = $bore ? [$other, $band->upperMm] : [$band->lowerMm, $other];
+        $thin = $outside < JointConditions::THIN_RATIO * $inside;
         $minds = 'That wall is thin: press nothing hard into it, and clamp it gently.';
 
         return [$says, $thin ? [Note::caution('thin-wall-left', $minds)] : []];

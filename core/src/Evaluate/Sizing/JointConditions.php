@@ -16,7 +16,7 @@ final class JointConditions
      * An outside less than this times the joint's diameter is a thin wall when something is pressed in. Common
      * practice: a wall of a sixth.
      */
-    private const THIN_RATIO = 1.33;
+    public const THIN_RATIO = 1.33;
 
     /**
      * @param  array<string, FoundSize>  $found

@@ -110,6 +110,7 @@ final readonly class JointTrials implements \JsonSerializable
         $values = [
             'mate' => lcfirst($this->mateName),
             'start' => LengthWriter::size($fit->startMm),
+            'proud' => LengthWriter::difference(FitByTrial::PROUD_MM),
             'next' => $fit->nextMm === null ? Say::plain('') : LengthWriter::size($fit->nextMm),
         ];
         if ($fit->contradicts) {
@@ -121,7 +122,7 @@ final readonly class JointTrials implements \JsonSerializable
 
         return match ($fit->state) {
             'start' => Say::with(
-                'Cut it to {start} and try it: that is proud by the doubt of the reading and 0.05 mm.',
+                'Cut it to {start} and try it: that is proud by the doubt of the reading and {proud}.',
                 $values,
             ),
             'cut' => Say::with('Cut it to {next}, clean both, and try again.', $values),

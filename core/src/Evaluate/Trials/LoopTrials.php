@@ -89,14 +89,15 @@ final readonly class LoopTrials implements \JsonSerializable
         if ($last === null) {
             return new self($trials, null, null, $cut);
         }
-        if ($last->cut !== null && $last->cut !== $cut) {
+        // Tried before anything was cut, it says as little of what has been cut since.
+        if ($last->cut !== $cut) {
             $since = Say::plain('It was cut again since it was tried: try it together once more.');
 
             return new self($trials, null, $since, $cut);
         }
         $seen = ($last->amountMm() ?? 0.0) * ($last->seen === Seen::Binds ? -1 : 1);
         $known = array_values(array_filter(array_map(static fn (StackPiece $p): ?Contributor => $p->size, $pieces)));
-        [$do, $surface, $take] = self::todo($facts, $pieces, $wanted, $seen);
+        [$do, $surface, $take] = self::advice($facts, $pieces, $wanted, $seen);
 
         return new self(
             trials: $trials,
@@ -128,7 +129,7 @@ final readonly class LoopTrials implements \JsonSerializable
      * @param  list<StackPiece>  $pieces
      * @return array{Say, ?SurfaceFacts, ?Range} what to do; what to take off, and how much of it
      */
-    private static function todo(JobFacts $facts, array $pieces, ?Range $wanted, float $seenMm): array
+    private static function advice(JobFacts $facts, array $pieces, ?Range $wanted, float $seenMm): array
     {
         if ($wanted === null) {
             return [Say::plain('Say what the gap is to be, and what to take off follows.'), null, null];
