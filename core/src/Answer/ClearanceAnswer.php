@@ -96,6 +96,16 @@ final readonly class ClearanceAnswer implements \JsonSerializable
         }
     }
 
+    public function id(): string
+    {
+        return $this->facts->id;
+    }
+
+    public function name(): string
+    {
+        return $this->facts->name;
+    }
+
     /** The chance that there is the room wanted, over the whole travel; null while that is not known. */
     public function chance(): ?float
     {

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Answer;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Evaluate\Assembly\JobAssembly;
+use Oldpart\Core\Evaluate\Assembly\WholeChance;
 use Oldpart\Core\Evaluate\Evaluator;
 use Oldpart\Core\Evaluate\Found\JudgedSurface;
 use Oldpart\Core\Evaluate\Gatekeeper;
@@ -73,6 +74,7 @@ final readonly class JobAnswers implements \JsonSerializable
         public JobShapes $shapes,
         public JobPictures $pictures,
         public array $notes,
+        public ?WholeChance $whole,
         /** @var array<string, ?LoopTrials> by loop, and by joint of two lengths */
         private array $loopTrials,
     ) {
@@ -101,6 +103,22 @@ final readonly class JobAnswers implements \JsonSerializable
             assembly: $assembly,
         );
 
+        $clearances = array_map(
+            static fn (ClearanceFacts $c): ClearanceAnswer => ClearanceAnswer::of($c, $out->withheld),
+            $facts->clearances,
+        );
+        $whole = WholeChance::of(
+            $out,
+            array_map(
+                static fn (ClearanceAnswer $c): array => [
+                    'id' => $c->id(),
+                    'name' => $c->name(),
+                    'chance' => $c->chance(),
+                ],
+                $clearances,
+            ),
+        );
+
         return new self(
             id: $facts->id,
             withheld: $out->withheld,
@@ -110,10 +128,7 @@ final readonly class JobAnswers implements \JsonSerializable
             joints: $out->joints,
             jointAnswers: $shown ? self::jointAnswers($facts, $out) : [],
             loops: $out->loops,
-            clearances: array_map(
-                static fn (ClearanceFacts $c): ClearanceAnswer => ClearanceAnswer::of($c, $out->withheld),
-                $facts->clearances,
-            ),
+            clearances: $clearances,
             // Each looks back at the job as it was believed to be, in which no mistakes stand: one step, no further.
             mistakes: array_map(
                 static fn (MistakeFacts $m): Mistake => Mistake::of($m, $facts, $out, $evaluator),
@@ -129,6 +144,7 @@ final readonly class JobAnswers implements \JsonSerializable
             shapes: $shapes,
             pictures: new JobPictures($shapes),
             notes: Gatekeeper::notes($facts->takeIn),
+            whole: $whole,
             loopTrials: $out->trials,
         );
     }
@@ -192,6 +208,7 @@ final readonly class JobAnswers implements \JsonSerializable
             'survey' => new SurveyAnswer($this->survey, $this->pictures),
             'quote' => new QuoteAnswer($this->quote),
             'picture' => $this->pictures->assembly(),
+            'whole' => $this->whole,
             'notes' => $this->notes,
         ];
     }

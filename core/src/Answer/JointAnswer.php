@@ -13,6 +13,7 @@ use Oldpart\Core\Evaluate\Trials\JointTrials;
 use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Fit\BearingSeat;
 use Oldpart\Core\Fit\BearingTable;
+use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Fit\Offer;
 use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Picture\BandsPicture;
@@ -51,6 +52,7 @@ final readonly class JointAnswer implements \JsonSerializable
     public function jsonSerialize(): array
     {
         $band = $this->of->band();
+        $chance = $this->of->chance();
 
         return [
             'id' => $this->of->joint->id,
@@ -69,6 +71,9 @@ final readonly class JointAnswer implements \JsonSerializable
                     : LengthWriter::difference($this->of->sized->neededU95Mm),
             'good_enough' => $this->of->goodEnough,
             'blocked' => $this->of->blocked,
+            'chance' => $chance === null
+                ? null
+                : ['kind' => BestSize::kind($chance), 'says' => BestSize::inWords($chance)],
             'best' => $this->of->withheld ? null : $this->of->best,
             'notes' => [
                 ...$this->of->notes,
@@ -154,6 +159,8 @@ final readonly class JointAnswer implements \JsonSerializable
             return null;
         }
         $tight = $this->of->isTight();
+        $makesInner = $this->of->makesInner();
+        $case = $this->of->best->case ?? $this->of->case;
         $reach = max($band->widthMm(), 0.01);
 
         return [
@@ -165,8 +172,18 @@ final readonly class JointAnswer implements \JsonSerializable
                 'make' => $this->of->makesInner() ? 'shaft' : 'bore',
                 'mate' => $tight
                     ? ['size_mm' => $found->meanMm, 'u95_mm' => $found->u95MeanMm]
-                    : ['size_mm' => $found->matingMm, 'u95_mm' => $found->u95Mm, 'loose_mm' => $found->looseMm],
+                    : [
+                        'size_mm' => $makesInner ? $found->smallestMm() : $found->largestMm(),
+                        'u95_mm' => $found->sureMm(),
+                        'loose_mm' => $makesInner ? $found->largestMm() : $found->smallestMm(),
+                    ],
                 'clearance_mm' => ['min' => $this->of->wantedMm->min, 'max' => $this->of->wantedMm->max],
+                ...$case === null
+                    ? []
+                    : [
+                        'works_mm' => ['min' => $case->works->min, 'max' => $case->works->max],
+                        'make_u95_mm' => 2 * $case->checkedTo(),
+                    ],
             ],
         ];
     }
@@ -246,11 +263,12 @@ final readonly class JointAnswer implements \JsonSerializable
             mate: $this->of->mateName,
             matingMm: $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->smallestMm(),
             looseMm: $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->largestMm(),
-            u95Mm: $tight ? $this->of->mateFound->u95MeanMm : $this->of->mateFound->u95Mm,
+            u95Mm: $tight ? $this->of->mateFound->u95MeanMm : $this->of->mateFound->sureMm(),
             part: $this->of->makeName,
             make: $band,
             clearanceMm: $this->of->wantedMm,
             says: $says,
+            works: ($this->of->best->case ?? $this->of->case)?->sizes(),
             mateIs: $this->of->mateFound->count === 0 ? 'typed' : ($this->bothCut ? 'made first' : 'found'),
         );
     }

@@ -6,8 +6,10 @@ namespace Oldpart\Core\Answer;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\WayOut;
 use Oldpart\Core\Evaluate\Found\JudgedSurface;
 use Oldpart\Core\Facts\ReadingFacts;
+use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\Slip;
 use Oldpart\Core\Picture\AlongPicture;
@@ -42,6 +44,8 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             ],
             'found' => $this->of->found === null ? null : $this->foundAnswer($this->of->found),
             'good_enough' => $this->of->goodEnough,
+            'chance' => $this->chance(),
+            'next_reading' => $this->of->nextReading(),
             'notes' => array_values(
                 array_filter($this->of->found->notes ?? [], static fn (Note $n): bool => $n->code !== 'slip'),
             ),
@@ -87,6 +91,27 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             : ['typed' => LengthWriter::size($slip->mendedMm)->{$unit->value}, 'unit' => $unit->value];
     }
 
+    /**
+     * @return ?array{kind: string, says: string, next: ?Say} how likely what is made to it works, and which reading would raise that most
+     */
+    private function chance(): ?array
+    {
+        $chance = $this->of->least?->chance();
+        if ($chance === null) {
+            return null;
+        }
+        $helps = array_values(
+            array_filter($this->of->least->best->helps ?? [], static fn (WayOut $w): bool => $w->measure !== null),
+        );
+        usort($helps, static fn (WayOut $a, WayOut $b): int => ($b->chance ?? 0.0) <=> ($a->chance ?? 0.0));
+
+        return [
+            'kind' => BestSize::kind($chance),
+            'says' => BestSize::inWords($chance),
+            'next' => $helps === [] ? null : $helps[0]->says,
+        ];
+    }
+
     /** @return array<string, mixed> */
     private function foundAnswer(FoundSize $found): array
     {
@@ -107,7 +132,19 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             'mating_at' => $places[(string) $found->matingMm] ?? '',
             'loose' => LengthWriter::size($found->looseMm),
             'loose_at' => $places[(string) $found->looseMm] ?? '',
-            'form' => $found->form(),
+            'deciding' => array_map(
+                static fn (array $s): array => ['station' => $s['station'], 'angle' => $s['angle']],
+                $found->deciding(),
+            ),
+            'fitted' => ($form = $found->form()) === null
+                ? null
+                : [
+                    'smallest' => LengthWriter::size($found->smallestMm()),
+                    'largest' => LengthWriter::size($found->largestMm()),
+                    'plus_minus' => LengthWriter::plusMinus($form->u95Mm),
+                    'round' => $form->inWords(),
+                ],
+            'form' => $found->formInWords(),
             'count' => $found->count,
             'budget' => array_map(
                 static fn ($share): array => [

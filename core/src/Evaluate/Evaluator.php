@@ -17,6 +17,7 @@ use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Making\WorkedSurfaces;
 use Oldpart\Core\Evaluate\Mechanics\ClosedBores;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
+use Oldpart\Core\Evaluate\Mechanics\WorksByStrength;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Evaluate\Sizing\SizedJoints;
 use Oldpart\Core\Evaluate\Trials\LoopTrials;
@@ -40,6 +41,9 @@ final class Evaluator
         $inOrder = SizedJoints::of($facts, $read + FoundSurfaces::typed($facts, $read), $before, $withheld);
         $found = $inOrder->found;
         $sized = $inOrder->joints;
+        $bands = MadeBands::of($sized);
+        $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts), $sized);
+        $sized = array_map((new WorksByStrength($study))->of(...), $sized);
         $bands = MadeBands::of($sized);
         $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts), $sized);
         $joints = array_map($study->of(...), $sized);

@@ -9,7 +9,6 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Number\Bisection;
-use Oldpart\Core\Number\Normal;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
@@ -65,22 +64,29 @@ final readonly class BestSize
         if (! ($sigmaMm >= 0) || ! ($makeSigmaMm >= 0) || ! ($holdsMm >= 0)) {
             throw new BadInput('u95', 'mate.u95_mm', 'An uncertainty cannot be below zero.');
         }
-        // A made size further from the aim by t has what is left of the window on either side.
-        $half = ($worksMm->width() - abs($looseMm - $matingMm)) / 2;
-        $sigma = max(1e-6, hypot($sigmaMm, $makeSigmaMm));
-        $below = static fn (float $mm): float => Normal::below($mm / $sigma);
-        $chance = static fn (float $t): float => $below($half - $t) - $below(-$half - $t);
-        $best = $chance(0.0);
-        if ($half <= 0 || $best < self::LEAST) {
+        $sizes = SizesThatWork::of($makeShaft, $matingMm, $looseMm, $sigmaMm, $worksMm)->checkedTo($makeSigmaMm);
+
+        return self::within($sizes, abs($looseMm - $matingMm), $worksMm, $holdsMm);
+    }
+
+    /**
+     * @param  SizesThatWork  $sizes  with the doubt of the gauge that will check the part in it
+     * @param  float  $formMm  of the mate, which they leave out, for the working
+     * @param  float  $holdsMm  how wide a band the lathe holds, 0 or more
+     * @return ?self null where the best chance is under one half
+     */
+    public static function within(SizesThatWork $sizes, float $formMm, Range $worksMm, float $holdsMm): ?self
+    {
+        $aim = $sizes->middleMm();
+        $best = $sizes->chanceAt($aim);
+        if ($best < self::LEAST) {
             return null;
         }
-        $aim = $makeShaft
-            ? ($matingMm - $worksMm->min + $looseMm - $worksMm->max) / 2
-            : ($matingMm + $worksMm->min + $looseMm + $worksMm->max) / 2;
-        $stays = static fn (float $t): bool => $chance($t) >= $best - self::FALLS;
-        $reach = Bisection::between($stays, 0.0, $half + 9 * $sigma)[0];
+        $stays = static fn (float $t): bool => $sizes->chanceAt($aim + $t) >= $best - self::FALLS;
+        $reach = Bisection::between($stays, 0.0, $sizes->widthMm() / 2 + 9 * $sizes->sigmaMm)[0];
         $reach = min($reach, 0.9 * $aim);
-        $shown = self::mean($half, $sigma, max($reach, $holdsMm / 2));
+        $over = max($reach, min($holdsMm / 2, 0.9 * $aim));
+        $shown = $sizes->chanceOver(new Band($aim - $over, $aim + $over));
 
         return new self($aim, new Band($aim - $reach, $aim + $reach), $shown, $worksMm, new Working([
             new WorkingStep(
@@ -88,8 +94,8 @@ final readonly class BestSize
                 'the middle of what works, less the mate’s form; Φ over what is left of it either side',
                 Say::with('works {w} wide, form {f}, σ {s}: aim {a}, {n} of 100', [
                     'w' => LengthWriter::difference($worksMm->width()),
-                    'f' => LengthWriter::difference(abs($looseMm - $matingMm)),
-                    's' => LengthWriter::difference($sigma),
+                    'f' => LengthWriter::difference($formMm),
+                    's' => LengthWriter::difference($sizes->sigmaMm),
                     'a' => LengthWriter::size($aim),
                     'n' => (string) floor(100 * $shown),
                 ]),
@@ -98,20 +104,15 @@ final readonly class BestSize
         ]));
     }
 
-    /** Mean chance over sizes up to t either side of the aim: ∫ Φ(u) du = u Φ(u) + φ(u). */
-    private static function mean(float $half, float $sigma, float $t): float
-    {
-        $whole = static fn (float $u): float => $u * Normal::below($u) + exp(-$u * $u / 2) / sqrt(2 * M_PI);
-        $over = static fn (float $from): float => $sigma
-            * ($whole(($from + $t) / $sigma) - $whole(($from - $t) / $sigma));
-
-        return $t < 1e-9 ? 2 * Normal::below($half / $sigma) - 1 : ($over($half) - $over(-$half)) / (2 * $t);
-    }
-
     /** Sure, likely, a risk, a gamble: always with the figure, rounded down. */
     public function says(): string
     {
-        return self::word($this->chance).', works in '.self::ofHundred($this->chance).' of 100';
+        return self::inWords($this->chance);
+    }
+
+    public static function inWords(float $chance): string
+    {
+        return self::word($chance).', works in '.self::ofHundred($chance).' of 100';
     }
 
     public static function word(float $chance): string
@@ -122,6 +123,12 @@ final readonly class BestSize
             $chance >= 0.7 => 'a risk',
             default => 'a gamble',
         };
+    }
+
+    /** @return 'good'|'usable'|'bad' */
+    public static function kind(float $chance): string
+    {
+        return $chance >= 0.98 ? 'good' : ($chance >= 0.7 ? 'usable' : 'bad');
     }
 
     public static function ofHundred(float $chance): string

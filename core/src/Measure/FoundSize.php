@@ -44,6 +44,10 @@ final readonly class FoundSize implements \JsonSerializable
         private \Closure $workingLater,
         /** @var list<Slip> */
         public array $slips = [],
+        /** Its form told apart from the gauge's scatter; null with too few spots. */
+        public ?FittedForm $fitted = null,
+        /** @var (\Closure(int, bool): self)|null were it read more often, or against a master */
+        private ?\Closure $expecting = null,
     ) {
     }
 
@@ -53,7 +57,7 @@ final readonly class FoundSize implements \JsonSerializable
      * @param  float  $mm  above 0
      * @param  float  $sureMm  ±, 0 or more
      */
-    public static function typed(SurfaceKind $kind, float $mm, float $sureMm, Note $note): self
+    public static function typed(SurfaceKind $kind, float $mm, float $sureMm, ?Note $note = null): self
     {
         return new self(
             kind: $kind,
@@ -74,7 +78,7 @@ final readonly class FoundSize implements \JsonSerializable
             budget: [],
             wornMeanMm: null,
             unwornMeanMm: null,
-            notes: [$note],
+            notes: $note === null ? [] : [$note],
             workingLater: static fn (): Working => new Working([]),
         );
     }
@@ -110,17 +114,65 @@ final readonly class FoundSize implements \JsonSerializable
             notes: $this->notes,
             workingLater: $this->workingLater,
             slips: $this->slips,
+            fitted: $this->fitted?->withU95($u95Mm),
         );
     }
 
+    /**
+     * As it would be found with so many more readings at each of the places that decide, each coming out as that place
+     * did; or with the gauge set on a master of about its size. The same where it was not read.
+     */
+    public function expecting(int $more, bool $compared = false): self
+    {
+        return $this->expecting === null ? $this : ($this->expecting)($more, $compared);
+    }
+
+    /** @return list<array{station: string, angle: string, n: int}> where it is tightest and where it is loosest */
+    public function deciding(): array
+    {
+        $deciding = [];
+        foreach ($this->spots as $spot) {
+            if ($spot['mm'] === $this->matingMm || $spot['mm'] === $this->looseMm) {
+                $deciding[] = ['station' => $spot['station'], 'angle' => $spot['angle'], 'n' => $spot['n']];
+            }
+        }
+
+        return $deciding;
+    }
+
+    /** Fitted, where it is and describes the surface; otherwise as it was read. */
+    public function form(): ?FittedForm
+    {
+        return $this->fitted?->describes === true ? $this->fitted : null;
+    }
+
+    /** Where it is smallest, mm: of the form that was fitted, otherwise the smallest spot. */
     public function smallestMm(): float
     {
-        return min($this->matingMm, $this->looseMm);
+        $of = $this->form() ?? $this;
+
+        return min($of->matingMm, $of->looseMm);
     }
 
     public function largestMm(): float
     {
-        return max($this->matingMm, $this->looseMm);
+        $of = $this->form() ?? $this;
+
+        return max($of->matingMm, $of->looseMm);
+    }
+
+    /** U95 of the smallest and the largest, mm. */
+    public function sureMm(): float
+    {
+        return ($this->form() ?? $this)->u95Mm;
+    }
+
+    /** The factor between a standard uncertainty and these. */
+    public function coverage(): float
+    {
+        $k = ($this->form() ?? $this)->k;
+
+        return $k > 0 ? $k : 2.0;
     }
 
     /**
@@ -129,7 +181,7 @@ final readonly class FoundSize implements \JsonSerializable
      *
      * @return list<array{name: string, says: Say}>
      */
-    public function form(): array
+    public function formInWords(): array
     {
         $d = static fn (float $mm): Say => LengthWriter::difference($mm);
         $ends = array_keys($this->stations);
@@ -217,6 +269,7 @@ final readonly class FoundSize implements \JsonSerializable
             'count' => $this->count,
             'worn_mean_mm' => $this->wornMeanMm,
             'unworn_mean_mm' => $this->unwornMeanMm,
+            'fitted' => $this->fitted,
             'budget' => $this->budget,
             'notes' => $this->notes,
             'working' => $this->working(),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Measure;
 
-use Oldpart\Core\Number\LeastSquares;
+use Oldpart\Core\Number\LinearFit;
 
 /**
  * A thickness or length read round a face: how far its two faces are from parallel and from flat, and what a facing cut
@@ -49,10 +49,15 @@ final readonly class Parallel
         }
         $means = array_map(static fn (array $values): float => array_sum($values) / count($values), array_values($at));
         $of = array_map(floatval(...), array_keys($at));
-        [$m, $a, $b] = LeastSquares::three(
+        $fit = LinearFit::of(
             array_map(static fn (float $d): array => [1.0, cos(deg2rad($d)), sin(deg2rad($d))], $of),
             $means,
+            array_fill(0, count($means), 1.0),
         );
+        if ($fit === null) {
+            return null;
+        }
+        [$m, $a, $b] = $fit->found;
         $residuals = [];
         foreach ($of as $i => $deg) {
             $residuals[] = $means[$i] - $m - $a * cos(deg2rad($deg)) - $b * sin(deg2rad($deg));

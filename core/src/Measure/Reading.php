@@ -29,6 +29,34 @@ final readonly class Reading
         $this->spot = $station."\0".$angle;
     }
 
+    /** Another one at the same place, that came out at this at 20 °C, mm. */
+    public function reading(float $mm): self
+    {
+        return $this->changed($mm, $this->masterMm);
+    }
+
+    /** The same, compared with a master of this size, mm. */
+    public function against(float $masterMm): self
+    {
+        return $this->changed($this->valueMm, $masterMm);
+    }
+
+    private function changed(float $mm, ?float $masterMm): self
+    {
+        return new self(
+            valueMm: $mm,
+            station: $this->station,
+            angle: $this->angle,
+            partC: $this->partC,
+            gaugeC: $this->gaugeC,
+            worn: $this->worn,
+            betweenMm: $this->betweenMm,
+            weights: $this->weights,
+            masterMm: $masterMm,
+            instrument: $this->instrument,
+        );
+    }
+
     /** Nothing that counts in its uncertainty differs. */
     public function isAsSureAs(self $other): bool
     {

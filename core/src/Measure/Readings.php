@@ -15,9 +15,6 @@ use Oldpart\Core\Quantity\LengthWriter;
 /** From readings to a found size with its form and uncertainty. */
 final readonly class Readings
 {
-    /** U95 of a master nothing is known of: a shop's gauge block or setting ring. Common practice. */
-    private const MASTER_U_MM = 0.002;
-
     /**
      * @param  list<Reading>  $readings  those that count; set-aside ones left out
      * @param  list<Note>  $remarks  what the caller has to add
@@ -32,6 +29,8 @@ final readonly class Readings
          * @var array<string, array{squares: float, dof: int}> what the job's other surfaces say of how each instrument repeats, by its code; mm²
          */
         private array $elsewhere = [],
+        /** @var array<string, array{float, int}> how each instrument is taken to repeat, with its degrees of freedom */
+        private array $taken = [],
     ) {
     }
 
@@ -50,9 +49,12 @@ final readonly class Readings
         $this->check();
         $atTwenty = array_map($this->warmth->atTwenty(...), $this->readings);
         $spots = $this->spots($atTwenty);
-        $stations = $this->stationMeans($spots);
+        $roughly = array_sum($atTwenty) / count($atTwenty);
+        [$weighed, $names, $ownDof, $otherDof] = $this->weighed($atTwenty, $roughly);
+        $several = count($names) > 1 ? SeveralGauges::of($weighed, $names) : null;
+        $sizes = $several->sizes ?? array_map(self::mean(...), $spots);
+        $stations = $this->stationMeans($sizes);
         $mean = array_sum($stations) / count($stations);
-        $sizes = array_map(self::mean(...), $spots);
         $smallest = (string) array_search(min($sizes), $sizes, true);
         $largest = (string) array_search(max($sizes), $sizes, true);
         [$mating, $loose] = $this->kind === SurfaceKind::Bore ? [$smallest, $largest] : [$largest, $smallest];
@@ -63,25 +65,34 @@ final readonly class Readings
         $fromRepeats = $dof >= 2;
         $s = $fromRepeats ? $pooled : ($tool->repeatabilityMm > 0 ? $tool->repeatabilityMm : null);
         $n = min(count($spots[$mating]), count($spots[$loose]));
-        $others = $this->otherComponents($mean, $deciding, $fromRepeats);
+        $others = $this->doubt($mean, $deciding)->others($fromRepeats);
         $own = $fromRepeats ? $s ?? 0.0 : ($s ?? 0.0) * $deciding->scatterFactor();
         $repeat = $own / sqrt($n);
         $nu = $fromRepeats ? (float) $dof : INF;
-        [$u95, $k, $effective] = $this->expanded($repeat, $nu, $others);
-        $poorest = $this->leastSure($mean, $this->readings);
-        $poorestTool = $poorest->instrument ?? $this->instrument;
-        $its = $poorestTool->repeatabilityMm * $poorest->scatterFactor();
-        if ($fromRepeats) {
-            $its = $poorestTool->code === $tool->code ? $own : max($own, $its);
+        if ($several !== null) {
+            // Combined by their doubts; what is common to all, the part's warmth, stays.
+            $sigma = max($several->sigmaAt($mating), $several->sigmaAt($loose));
+            [$repeat, $nu, $n] = [0.0, INF, 1];
+            $others = ['gauges together' => $sigma, 'temperature' => $others['temperature']];
         }
-        [$u95Mean] = $this->expanded(
-            $its / sqrt(count($this->readings)),
-            $nu,
-            $this->otherComponents($mean, $poorest, $fromRepeats && $poorestTool->code === $tool->code),
-        );
+        [$u95, $k, $effective] = $this->expanded($repeat, $nu, $others);
+        $u95Mean =
+            $several === null
+                ? $this->ofMean($mean, $tool, $own, $nu, $fromRepeats)
+                : $this->expanded(0.0, INF, [
+                    'gauges together' => $several->sigmaOfMean($this->spotsByStation($sizes)),
+                    'temperature' => $others['temperature'],
+                ])[0];
+        $fitted = FittedForm::of(
+            $this->kind,
+            $weighed,
+            array_map(strval(...), array_keys($stations)),
+            $ownDof,
+            $otherDof,
+        )?->widened($several->widened ?? 1.0);
 
         $round = $this->kind !== SurfaceKind::Length;
-        $ovality = $round ? $this->ovality($spots) : null;
+        $ovality = $round ? $this->ovality($sizes) : null;
         $taper = $round && count($stations) > 1 ? end($stations) - reset($stations) : null;
         $worn = $this->meanOf(true, $atTwenty);
         $unworn = $this->meanOf(false, $atTwenty);
@@ -92,7 +103,7 @@ final readonly class Readings
             $spotRows[] = [
                 'station' => $station,
                 'angle' => $angle,
-                'mm' => self::mean($values),
+                'mm' => $sizes[$key],
                 'n' => count($values),
             ];
         }
@@ -118,7 +129,11 @@ final readonly class Readings
             budget: $budget,
             wornMeanMm: $worn,
             unwornMeanMm: $unworn,
-            notes: $this->notes($ovality, $budget, $worn, $unworn, $s, $slips),
+            notes: [
+                ...$this->notes($ovality, $budget, $worn, $unworn, $s, $slips),
+                ...$several->notes ?? [],
+                ...$fitted?->notes() ?? [],
+            ],
             workingLater: fn (): Working => $this->working(
                 $mean,
                 $sizes[$mating],
@@ -131,7 +146,123 @@ final readonly class Readings
                 $effective,
             ),
             slips: $slips,
+            fitted: $fitted,
+            expecting: fn (int $more, bool $compared): FoundSize => $this->with(
+                $more,
+                $compared,
+                [$mating => $sizes[$mating], $loose => $sizes[$loose]],
+            )->found(),
         );
+    }
+
+    /**
+     * @param  list<float>  $atTwenty
+     * @return array{non-empty-list<WeighedReading>, array<string, string>, float, float} each reading with its doubt; the gauges' names by what shifts together; degrees of freedom of own repeats here, and elsewhere, 0 where the instruments' figures count
+     */
+    private function weighed(array $atTwenty, float $roughly): array
+    {
+        assert($this->readings !== []);
+        $own = [];
+        $weighed = [];
+        $names = [];
+        $doubt = null;
+        foreach ($this->readings as $i => $reading) {
+            $tool = $reading->instrument ?? $this->instrument;
+            if ($doubt === null || ! $reading->isAsSureAs($this->readings[$i - 1])) {
+                $doubt = $this->doubt($roughly, $reading);
+            }
+            $own[$tool->code] ??= $this->pooled($tool, $atTwenty);
+            [$pooled, $dof] = $own[$tool->code];
+            $names[$doubt->gauge] ??= $tool->name;
+            $weighed[] = new WeighedReading(
+                mm: $atTwenty[$i],
+                station: $reading->station,
+                angle: $reading->angle,
+                spot: $reading->spot,
+                doubt: $doubt,
+                scatterMm: max(1e-6, $doubt->scatterMm($dof >= 2 ? $pooled : null)),
+            );
+        }
+        $here = 0.0;
+        $elsewhere = 0.0;
+        foreach ($own as $code => [, $dof, $its]) {
+            if ($dof < 2) {
+                return [$weighed, $names, 0.0, 0.0];
+            }
+            $here += $its;
+            $elsewhere += $dof - $its;
+        }
+
+        return [$weighed, $names, $here, $elsewhere];
+    }
+
+    /**
+     * @param  array<string, float>  $at  what more readings there would come out as, by spot, mm
+     */
+    private function with(int $more, bool $compared, array $at): self
+    {
+        $readings = $this->readings;
+        foreach ($at as $spot => $mm) {
+            foreach ($this->readings as $reading) {
+                if ($reading->spot === $spot) {
+                    $warm = $mm * ($reading->valueMm / $this->warmth->atTwenty($reading));
+                    array_push($readings, ...array_fill(0, $more, $reading->reading($warm)));
+                    break;
+                }
+            }
+        }
+        $taken = [];
+        foreach ($this->readings as $reading) {
+            $tool = $reading->instrument ?? $this->instrument;
+            if (! isset($taken[$tool->code])) {
+                [$s, $dof] = $this->pooled($tool, array_map($this->warmth->atTwenty(...), $this->readings));
+                $taken[$tool->code] = [
+                    $dof >= 2 ? $s : hypot($tool->repeatabilityMm, $tool->feelMm),
+                    $dof + $more * count($at),
+                ];
+            }
+        }
+
+        $master = $this->readings[0]->masterMm ?? $this->readings[0]->valueMm;
+
+        return new self(
+            kind: $this->kind,
+            readings: $compared
+                ? array_map(static fn (Reading $r): Reading => $r->against($master), $readings)
+                : $readings,
+            instrument: $this->instrument,
+            warmth: $this->warmth,
+            taken: $more > 0 ? $taken : [],
+            elsewhere: $this->elsewhere,
+        );
+    }
+
+    private function doubt(float $sizeMm, Reading $reading): ReadingDoubt
+    {
+        return ReadingDoubt::of(
+            $reading,
+            $reading->instrument ?? $this->instrument,
+            $this->warmth,
+            $this->kind,
+            $sizeMm,
+        );
+    }
+
+    /** U95 of the mean, by the least sure reading, mm. */
+    private function ofMean(float $mean, Instrument $tool, float $own, float $nu, bool $fromRepeats): float
+    {
+        $poorest = $this->leastSure($mean, $this->readings);
+        $poorestTool = $poorest->instrument ?? $this->instrument;
+        $its = $poorestTool->repeatabilityMm * $poorest->scatterFactor();
+        if ($fromRepeats) {
+            $its = $poorestTool->code === $tool->code ? $own : max($own, $its);
+        }
+
+        return $this->expanded(
+            $its / sqrt(count($this->readings)),
+            $nu,
+            $this->doubt($mean, $poorest)->others($fromRepeats && $poorestTool->code === $tool->code),
+        )[0];
     }
 
     private function check(): void
@@ -179,15 +310,15 @@ final readonly class Readings
     }
 
     /**
-     * @param  array<string, non-empty-list<float>>  $spots
+     * @param  non-empty-array<string, float>  $sizes  by spot
      * @return non-empty-array<string, float> in the order of the stations' numbers, else of first appearance
      */
-    private function stationMeans(array $spots): array
+    private function stationMeans(array $sizes): array
     {
-        $byStation = [];
-        foreach ($spots as $key => $values) {
-            $byStation[explode("\0", (string) $key)[0]][] = self::mean($values);
-        }
+        $byStation = array_map(
+            static fn (array $spots): array => array_map(static fn (string $spot): float => $sizes[$spot], $spots),
+            $this->spotsByStation($sizes),
+        );
         $means = array_map(self::mean(...), $byStation);
         if (array_filter(array_keys($means), static fn (int|string $name): bool => ! is_numeric($name)) === []) {
             ksort($means, SORT_NUMERIC);
@@ -196,17 +327,33 @@ final readonly class Readings
         foreach ($means as $name => $mean) {
             $named[(string) $name] = $mean;
         }
-        assert($named !== []);
 
         return $named;
     }
 
     /**
+     * @param  non-empty-array<string, float>  $sizes  by spot
+     * @return non-empty-array<string, non-empty-list<string>> the spots of each station
+     */
+    private function spotsByStation(array $sizes): array
+    {
+        $byStation = [];
+        foreach (array_keys($sizes) as $key) {
+            $byStation[explode("\0", (string) $key)[0]][] = (string) $key;
+        }
+
+        return $byStation;
+    }
+
+    /**
      * @param  list<float>  $atTwenty
-     * @return array{float, int} pooled standard deviation of one instrument's repeats within spots, with those elsewhere in the job where these say too little, and its degrees of freedom
+     * @return array{float, int, int} pooled standard deviation of one instrument's repeats within spots, with those elsewhere in the job where these say too little; its degrees of freedom; those of this surface alone
      */
     private function pooled(Instrument $tool, array $atTwenty): array
     {
+        if (isset($this->taken[$tool->code])) {
+            return [...$this->taken[$tool->code], $this->taken[$tool->code][1]];
+        }
         $squares = 0.0;
         $dof = 0;
         $own = [];
@@ -223,43 +370,13 @@ final readonly class Readings
             $dof += count($values) - 1;
         }
 
+        $here = $dof;
         if ($dof < 2 && isset($this->elsewhere[$tool->code])) {
             $squares += $this->elsewhere[$tool->code]['squares'];
             $dof += $this->elsewhere[$tool->code]['dof'];
         }
 
-        return [$dof > 0 ? sqrt($squares / $dof) : 0.0, $dof];
-    }
-
-    /** @return array<string, float> standard uncertainties other than repeatability of one reading, mm */
-    private function otherComponents(float $mean, Reading $reading, bool $fromRepeats = false): array
-    {
-        $warmth = $this->warmth;
-        $tool = $reading->instrument ?? $this->instrument;
-        $part = $reading->partC ?? 20.0;
-        $partOff = abs($part - 20);
-        $gaugeOff = abs(($reading->gaugeC ?? $part) - 20);
-        $third = 1 / sqrt(3);
-        $compared = $reading->masterMm !== null;
-
-        return [
-            // Anywhere between two pins is as likely as anywhere between two marks; a pair says its own step.
-            'last digit' => ($reading->scatterFactor() * ($reading->betweenMm ?? $tool->resolutionMm)) / sqrt(12),
-            // Set on a master near the size, its long-range error drops out.
-            'gauge' => $compared ? 0.0 : $reading->sameGaugeFactor() * $tool->mpeMm * $third,
-            'master' => ($compared && $tool->masterUMm <= 0 ? self::MASTER_U_MM : $tool->masterUMm) / 2,
-            // One's own repeats say how one feels it, better than a table does.
-            'feel' => $fromRepeats ? 0.0 : $reading->scatterFactor() * $tool->feelMm,
-            'jaws' => ($tool->jawShiftMm($this->kind, $mean)->width() / 2) * $third,
-            'temperature' => $mean *
-                $third *
-                sqrt(
-                    ($warmth->alphaPart * $warmth->halfWidthK) ** 2 +
-                        ($warmth->alphaGauge * $warmth->halfWidthK) ** 2 +
-                        (Warmth::ALPHA_UNSURE * $partOff) ** 2 +
-                        (Warmth::ALPHA_UNSURE * $gaugeOff) ** 2,
-                ),
-        ];
+        return [$dof > 0 ? sqrt($squares / $dof) : 0.0, $dof, $here];
     }
 
     /** @return list<Reading> */
@@ -278,12 +395,7 @@ final readonly class Readings
     /** @param  list<Reading>  $readings  at least one */
     private function leastSure(float $mean, array $readings): Reading
     {
-        $square = function (Reading $r) use ($mean): float {
-            $own = ($r->instrument ?? $this->instrument)->repeatabilityMm * $r->scatterFactor();
-
-            return $own ** 2 +
-                array_sum(array_map(static fn (float $u): float => $u * $u, $this->otherComponents($mean, $r)));
-        };
+        $square = fn (Reading $r): float => $this->doubt($mean, $r)->variance();
         $worst = $readings[0];
         $most = $square($worst);
         foreach ($readings as $reading) {
@@ -323,6 +435,7 @@ final readonly class Readings
                 ? 'Repeat the reading at the spot that decides.'
                 : 'Repeat each spot two or three times, so that your own spread counts.',
             'last digit' => 'Use an instrument with a finer last digit.',
+            'gauges together' => 'Read the spot that decides with the surest of them again, or set it on a master of nearly the same size.',
             'gauge' => 'Set the gauge on a master of nearly the same size: its long-range error drops out.',
             'master' => 'Set it on a better master.',
             'jaws' => 'Read the bore with a gauge that is round where it touches, not with a calliper’s flat jaws.',
@@ -342,17 +455,14 @@ final readonly class Readings
         return $budget;
     }
 
-    /** @param  array<string, non-empty-list<float>>  $spots */
-    private function ovality(array $spots): ?float
+    /** @param  non-empty-array<string, float>  $sizes  by spot */
+    private function ovality(array $sizes): ?float
     {
-        $byStation = [];
-        foreach ($spots as $key => $values) {
-            $byStation[explode("\0", (string) $key)[0]][] = self::mean($values);
-        }
         $worst = null;
-        foreach ($byStation as $sizes) {
-            if (count($sizes) > 1) {
-                $worst = max($worst ?? 0.0, max($sizes) - min($sizes));
+        foreach ($this->spotsByStation($sizes) as $spots) {
+            if (count($spots) > 1) {
+                $its = array_map(static fn (string $spot): float => $sizes[$spot], $spots);
+                $worst = max($worst ?? 0.0, max($its) - min($its));
             }
         }
 

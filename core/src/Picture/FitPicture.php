@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Picture;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Fit\SizesThatWork;
+use Oldpart\Core\Number\Normal;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
@@ -20,6 +22,9 @@ final readonly class FitPicture
     private const LEFT = 104;
 
     private const RIGHT = 596;
+
+    /** Of the mate's curve. */
+    private const POINTS = 36;
 
     /**
      * @param  float  $matingMm  the mate's deciding size
@@ -37,10 +42,17 @@ final readonly class FitPicture
         Range $clearanceMm,
         Say $says,
         string $mateIs = 'found',
+        ?SizesThatWork $works = null,
     ): Drawing {
         $mateLow = min($matingMm, $looseMm) - $u95Mm;
         $mateHigh = max($matingMm, $looseMm) + $u95Mm;
         [$low, $high] = [min($mateLow, $make->lowerMm), max($mateHigh, $make->upperMm)];
+        if ($works !== null && $works->widthMm() > 0) {
+            // What works may reach far: as much of it as leaves the rest readable.
+            $reach = $high - $low;
+            $low = max($low - $reach / 2, min($low, $works->fromMm));
+            $high = min($high + $reach / 2, max($high, $works->toMm));
+        }
         $pad = max(0.18 * ($high - $low), 0.0005);
         $scale = new Scale($low - $pad, $high + $pad, self::LEFT, self::RIGHT);
         $drawing = new Drawing(self::WIDTH, 268, $says);
@@ -50,7 +62,7 @@ final readonly class FitPicture
         $drawing
             ->text(12, 72, $mate, 14, Anchor::Start, Tone::Found, bold: true)
             ->text(12, 90, $mateIs, 14, Anchor::Start, Tone::Found);
-        $drawing->box($scale->at($mateLow), 52, max(2, $scale->at($mateHigh) - $scale->at($mateLow)), 42, Tone::Found);
+        self::mate($drawing, $scale, min($matingMm, $looseMm), max($matingMm, $looseMm), $u95Mm / 2);
         $drawing->whisker($scale->at($mateLow), $scale->at($mateHigh), 106, Tone::Found);
         $drawing->text(
             self::inside($scale->at(($mateLow + $mateHigh) / 2)),
@@ -66,6 +78,9 @@ final readonly class FitPicture
         $drawing
             ->text(12, 150, $part, 14, Anchor::Start, Tone::Make, bold: true)
             ->text(12, 168, 'to make', 14, Anchor::Start, Tone::Make);
+        if ($works !== null && $works->widthMm() > 0) {
+            self::works($drawing, $scale, $works);
+        }
         $drawing->box(
             $scale->at($make->lowerMm),
             132,
@@ -104,6 +119,41 @@ final readonly class FitPicture
         );
 
         return $drawing;
+    }
+
+    /** How likely the mate is to be each size: a curve over its doubt, its form in the middle. */
+    private static function mate(Drawing $drawing, Scale $scale, float $low, float $high, float $sigmaMm): void
+    {
+        $sigma = max($sigmaMm, 1e-6);
+        [$from, $to] = [$low - 3 * $sigma, $high + 3 * $sigma];
+        $height = static fn (float $mm): float => $high - $low < 1e-9
+            ? exp((-(($mm - $low) / $sigma) ** 2) / 2)
+            : Normal::below(($mm - $low) / $sigma) - Normal::below(($mm - $high) / $sigma);
+        $most = $height(($low + $high) / 2);
+        $points = [];
+        for ($i = 0; $i <= self::POINTS; $i++) {
+            $mm = $from + ($i / self::POINTS) * ($to - $from);
+            $points[] = [$scale->at($mm), 94 - (42 * $height($mm)) / $most];
+        }
+        $drawing->area($points, Tone::Found, Fill::Tint, 1.5);
+    }
+
+    /** Where it still works, around what was asked. */
+    private static function works(Drawing $drawing, Scale $scale, SizesThatWork $works): void
+    {
+        $from = max($scale->fromValue, $works->fromMm);
+        $to = min($scale->toValue, $works->toMm);
+        if ($to > $from) {
+            $drawing->box($scale->at($from), 124, $scale->at($to) - $scale->at($from), 58, Tone::Good, Fill::None, 1);
+            $drawing->text(
+                min(self::RIGHT - 30, max(self::LEFT + 30, $scale->at(($from + $to) / 2))),
+                128 + 40 + 44,
+                'works',
+                13,
+                Anchor::Middle,
+                Tone::Good,
+            );
+        }
     }
 
     /** The mate's size, or the span of its form, with the doubt of one reading. */

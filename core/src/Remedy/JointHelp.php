@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Remedy;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\WayOut;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Sizing\JointConditions;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;

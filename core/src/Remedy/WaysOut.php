@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Remedy;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\WayOut;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\JointFacts;
@@ -59,6 +60,11 @@ final readonly class WaysOut
             return $answer->make->kind === SurfaceKind::Bore ? $this->ream($band) : [];
         }
 
+        if ($answer->best !== null) {
+            // What else would help, with the chance it brings, is said with the best size.
+            return $this->widen($answer->joint, $found, $wanted, $holds);
+        }
+
         return [
             ...$this->readAgain($answer->mate, $found, $wanted),
             ...$band === null ? [] : $this->sneakUp($answer->make, $band),
@@ -80,7 +86,7 @@ final readonly class WaysOut
             $u = 2 * sqrt(($tool->bestU95Mm() / 2) ** 2 + $temperature ** 2);
             if (
                 ! $tool->canMeasure($mate->kind, $found->meanMm, $mate->long->length->mm ?? 0.0)
-                || $u > 0.9 * $found->u95Mm
+                || $u > 0.9 * $found->sureMm()
             ) {
                 continue;
             }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Fit\FitAt;
+use Oldpart\Core\Fit\SizesThatWork;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -34,7 +36,7 @@ final class FitAtSum implements Sum
 
     public function run(Fields $in): array
     {
-        $in->only(['make', 'size_mm', 'mate', 'clearance_mm']);
+        $in->only(['make', 'size_mm', 'mate', 'clearance_mm', 'works_mm', 'make_u95_mm']);
         $make = $in->text('make');
         if ($make !== 'shaft' && $make !== 'bore') {
             throw $in->bad('make', 'must be one of: shaft, bore.');
@@ -57,6 +59,7 @@ final class FitAtSum implements Sum
             'verdict' => $fit->verdict,
             'size' => LengthWriter::size($size),
             'says' => $words,
+            ...$in->has('works_mm') ? self::chance($in, $mate, $make === 'shaft', $size) : [],
             'notes' => [],
             'working' => [
                 new WorkingStep(
@@ -67,5 +70,22 @@ final class FitAtSum implements Sum
                 ),
             ],
         ];
+    }
+
+    /** @return array{chance: float, word: string, kind: string} */
+    private static function chance(Fields $in, Fields $mate, bool $makeShaft, float $size): array
+    {
+        $mating = $mate->number('size_mm');
+        $chance = SizesThatWork::of(
+            $makeShaft,
+            $mating,
+            $mate->numberOrNull('loose_mm') ?? $mating,
+            $mate->number('u95_mm') / 2,
+            $in->range('works_mm'),
+        )
+            ->checkedTo(($in->numberOrNull('make_u95_mm') ?? 0.0) / 2)
+            ->chanceAt($size);
+
+        return ['chance' => $chance, 'word' => BestSize::inWords($chance), 'kind' => BestSize::kind($chance)];
     }
 }

@@ -165,7 +165,7 @@ final class FormTest extends TestCase
         $words = array_column(
             array_map(
                 static fn (array $row): array => ['name' => $row['name'], 'mm' => $row['says']->mm],
-                $found->form(),
+                $found->formInWords(),
             ),
             'mm',
             'name',
@@ -182,7 +182,7 @@ final class FormTest extends TestCase
             new Instrument(0.001),
         ))
             ->found()
-            ->form();
+            ->formInWords();
         self::assertSame(['taper', 'barrel'], array_column($shaft, 'name'));
         self::assertSame('0.010 mm, larger at 1', $shaft[0]['says']->mm);
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Number;
 
 use Oldpart\Core\Number\Bisection;
-use Oldpart\Core\Number\LeastSquares;
+use Oldpart\Core\Number\LinearFit;
 use Oldpart\Core\Number\Normal;
 use PHPUnit\Framework\TestCase;
 
@@ -32,10 +32,10 @@ final class NumberTest extends TestCase
     public function test_least_squares_of_three(): void
     {
         $rows = array_map(static fn (float $x): array => [1.0, $x, $x * $x], [0.0, 1.0, 2.0, 3.0]);
-        self::assertEqualsWithDelta([3.0, 2.0, -1.0], LeastSquares::three($rows, [3.0, 4.0, 3.0, 0.0]), 1e-12);
+        self::assertEqualsWithDelta([3.0, 2.0, -1.0], LinearFit::of($rows, [3.0, 4.0, 3.0, 0.0], [1.0, 1.0, 1.0, 1.0])->found ?? [], 1e-12);
         // The orthogonal cubic over four places is (−1, 3, −3, 1)/√20: 0, 0, 0, 20 leaves 20/20 of it, so the fit is 1,
         // −3, 3, 19.
-        self::assertEqualsWithDelta([1.0, -9.0, 5.0], LeastSquares::three($rows, [0.0, 0.0, 0.0, 20.0]), 1e-12);
+        self::assertEqualsWithDelta([1.0, -9.0, 5.0], LinearFit::of($rows, [0.0, 0.0, 0.0, 20.0], [1.0, 1.0, 1.0, 1.0])->found ?? [], 1e-12);
     }
 
     /**

@@ -712,6 +712,7 @@ export interface components {
         JobAnswers: {
             id: string;
             withheld: boolean;
+            whole: components["schemas"]["Whole"] | null;
             stages: components["schemas"]["Stage"][];
             next: components["schemas"]["NextStep"];
             surfaces: components["schemas"]["SurfaceAnswer"][];
@@ -776,6 +777,16 @@ export interface components {
             asks: components["schemas"]["Asks"];
             found: components["schemas"]["Found"] | null;
             good_enough: components["schemas"]["GoodEnough"] | null;
+            chance: null | {
+                /** @enum {unknown} */
+                kind: "good" | "usable" | "bad";
+                says: string;
+                next: components["schemas"]["Say"] | null;
+            };
+            next_reading: null | {
+                station: string;
+                angle: string;
+            };
             notes: components["schemas"]["Note"][];
             slips: components["schemas"]["Slip"][];
             cooling: components["schemas"]["CoolDown"] | null;
@@ -806,6 +817,7 @@ export interface components {
             upper: components["schemas"]["Say"] | null;
             needed_u95: components["schemas"]["Say"] | null;
             good_enough: components["schemas"]["GoodEnough"] | null;
+            chance: components["schemas"]["Likely"] | null;
             best: components["schemas"]["Best"] | null;
             blocked: components["schemas"]["Say"] | null;
             notes: components["schemas"]["Note"][];
@@ -1158,7 +1170,9 @@ export interface components {
         LoopFacts: components["schemas"]["loop"];
         WayOut: {
             /** @enum {unknown} */
-            code: "read-again" | "sneak-up" | "ream" | "widen" | "bond" | "change-the-mate";
+            code: "read-again" | "check-gauge" | "other-gauge" | "other-fit" | "hold-closer" | "sneak-up" | "ream" | "widen" | "bond" | "change-the-mate";
+            /** @description that it works then, 0 to 1 */
+            chance: number | null;
             says: components["schemas"]["Say"];
             /** @description what one tap changes of the joint */
             joint: {
@@ -2361,6 +2375,19 @@ export interface components {
                 };
             };
         };
+        /** @description how likely the job as a whole goes together and works */
+        Whole: {
+            chance: number;
+            /** @enum {unknown} */
+            kind: "good" | "usable" | "bad";
+            word: string;
+            /** @description of a hundred */
+            of: string;
+            /** @description all that is made is made */
+            made: boolean;
+            says: components["schemas"]["Say"];
+            working: components["schemas"]["WorkingStep"][];
+        };
         Stage: {
             code: string;
             name: string;
@@ -2392,6 +2419,17 @@ export interface components {
             mating_at: string;
             loose: components["schemas"]["Say"];
             loose_at: string;
+            /** @description where it is tightest and where it is loosest */
+            deciding: {
+                station: string;
+                angle: string;
+            }[];
+            fitted: null | {
+                smallest: components["schemas"]["Say"];
+                largest: components["schemas"]["Say"];
+                plus_minus: components["schemas"]["Say"];
+                round: components["schemas"]["Say"];
+            };
             form: {
                 name: string;
                 says: components["schemas"]["Say"];
@@ -2484,6 +2522,12 @@ export interface components {
             lower_mm: number;
             upper_mm: number;
         };
+        /** @description a chance in a word with its figure */
+        Likely: {
+            /** @enum {unknown} */
+            kind: "good" | "usable" | "bad";
+            says: string;
+        };
         /** @description the size most likely to work, where none can be promised */
         Best: {
             /** @enum {unknown} */
@@ -2491,7 +2535,7 @@ export interface components {
             says: components["schemas"]["Say"];
             chance: number;
             word: string;
-            helps: components["schemas"]["Say"][];
+            helps: components["schemas"]["WayOut"][];
         };
         Tile: {
             label: string;

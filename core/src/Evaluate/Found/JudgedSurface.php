@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Evaluate\Found;
 
 use Oldpart\Core\Evaluate\Outcome;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\Condition;
 use Oldpart\Core\Facts\DemandKind;
 use Oldpart\Core\Facts\JobFacts;
@@ -23,6 +24,9 @@ use Oldpart\Core\Measure\Nominal;
  */
 final readonly class JudgedSurface
 {
+    /** From here on another reading changes nothing that matters. */
+    private const SURE = 0.98;
+
     /**
      * @param  bool  $decides  a joint that is being sized depends on it
      * @param  ?ReadState  $state  of one that is cut: what it was like; null: it stays
@@ -41,6 +45,8 @@ final readonly class JudgedSurface
         private Meaning $meaning,
         private bool $asked,
         public bool $folded,
+        /** Of the joints that are made to it, the one least likely to work. */
+        public ?SizedJoint $least = null,
     ) {
     }
 
@@ -78,10 +84,13 @@ final readonly class JudgedSurface
     ): self {
         $good = null;
         $decides = $needed;
+        $least = null;
         foreach ($out->joints as $joint) {
             if ($joint->mate?->id === $surface->id && $joint->make !== null) {
                 $decides = true;
                 $good = self::worse($good, $joint->goodEnough);
+                $chance = $joint->chance();
+                $least = $chance !== null && ($least === null || $chance < $least->chance()) ? $joint : $least;
             }
         }
         $size = $out->read[$surface->id] ?? null;
@@ -103,6 +112,7 @@ final readonly class JudgedSurface
             meaning: new Meaning(),
             asked: $state === null && ! $known,
             folded: false,
+            least: $least,
         );
     }
 
@@ -189,6 +199,23 @@ final readonly class JudgedSurface
         }
 
         return $needed;
+    }
+
+    /**
+     * Where one more reading would tell most, once each place was read: of the two that decide the one that was read
+     * less often. Null where the joint is sure as it is, or none is made to it.
+     *
+     * @return ?array{station: string, angle: string}
+     */
+    public function nextReading(): ?array
+    {
+        if ($this->found === null || $this->least === null || $this->least->chance() >= self::SURE) {
+            return null;
+        }
+        $spots = $this->found->deciding();
+        usort($spots, static fn (array $a, array $b): int => $a['n'] <=> $b['n']);
+
+        return $spots === [] ? null : ['station' => $spots[0]['station'], 'angle' => $spots[0]['angle']];
     }
 
     private static function worse(?GoodEnough $a, ?GoodEnough $b): ?GoodEnough

@@ -40,7 +40,7 @@ final class AchievedFit
             return null;
         }
         $tight = $joint->isTight();
-        $u = hypot($doubt, $tight ? $found->u95MeanMm : $found->u95Mm);
+        $u = hypot($doubt, $tight ? $found->u95MeanMm : $found->sureMm());
         [$smallest, $largest] = $tight ? [$found->meanMm, $found->meanMm] : [$found->smallestMm(), $found->largestMm()];
 
         return $joint->makesInner()
@@ -52,7 +52,7 @@ final class AchievedFit
      * @param  list<CutProgress>  $making
      * @return array{float, float}|null the last size of a made surface, and its doubt, mm
      */
-    private static function madeSize(array $making, string $surface): ?array
+    public static function madeSize(array $making, string $surface): ?array
     {
         foreach ($making as $cut) {
             $size = $cut->sizeMm();

@@ -96,9 +96,9 @@ final readonly class CutProgress
     /** Of its smallest and its largest spot the one that is worse. */
     private static function worst(FoundSize $read, Band $band): Acceptance
     {
-        $small = Acceptance::of($read->smallestMm(), $read->u95Mm, $band);
+        $small = Acceptance::of($read->smallestMm(), $read->sureMm(), $band);
 
-        return $small === Acceptance::Inside ? Acceptance::of($read->largestMm(), $read->u95Mm, $band) : $small;
+        return $small === Acceptance::Inside ? Acceptance::of($read->largestMm(), $read->sureMm(), $band) : $small;
     }
 
     /** As it was measured last, at 20 °C, mm; null while nothing is. */

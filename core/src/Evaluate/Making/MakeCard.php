@@ -35,7 +35,7 @@ final readonly class MakeCard
         foreach ($this->joints as $answer) {
             if ($answer->isSized()) {
                 $likely = static fn (MakeEntry $e): MakeEntry => $e->surface->id === $answer->make?->id
-                    ? $e->likely($answer->withheld ? null : $answer->best)
+                    ? $e->likely($answer->chance(), $answer->withheld ? null : $answer->best)
                     : $e;
                 array_push($entries, ...array_map($likely, $this->forJoint($answer)));
             }

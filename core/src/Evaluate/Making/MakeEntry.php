@@ -6,10 +6,12 @@ namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\WayOut;
 use Oldpart\Core\Evaluate\Sizing\BestForJoint;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\Aim;
+use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
@@ -43,6 +45,8 @@ final readonly class MakeEntry implements \JsonSerializable
         public bool $free = false,
         /** How likely it is to work, where it can't be promised. */
         public ?BestForJoint $best = null,
+        /** That it works, 0 to 1; null where that is not known. */
+        public ?float $chance = null,
     ) {
     }
 
@@ -53,23 +57,7 @@ final readonly class MakeEntry implements \JsonSerializable
 
     public function made(?Say $made, ?string $verdict): self
     {
-        return new self(
-            surface: $this->surface,
-            phase: $this->phase,
-            label: $this->label,
-            jointId: $this->jointId,
-            band: $this->band,
-            blocked: $this->blocked,
-            reading: $this->reading,
-            remarks: $this->remarks,
-            notes: $this->notes,
-            goto: $this->goto,
-            made: $made,
-            verdict: $verdict,
-            rest: $this->rest,
-            free: $this->free,
-            best: $this->best,
-        );
+        return $this->changed(made: $made, verdict: $verdict);
     }
 
     /** Where to aim: what is fitted from the end where metal is left, anything else at the middle. Common practice. */
@@ -98,48 +86,29 @@ final readonly class MakeEntry implements \JsonSerializable
      */
     public function with(array $remarks, array $notes): self
     {
-        return new self(
-            surface: $this->surface,
-            phase: $this->phase,
-            label: $this->label,
-            jointId: $this->jointId,
-            band: $this->band,
-            blocked: $this->blocked,
-            reading: $this->reading,
-            remarks: [...$this->remarks, ...$remarks],
-            notes: [...$this->notes, ...$notes],
-            goto: $this->goto,
-            rest: $this->rest,
-            free: $this->free,
-            best: $this->best,
-        );
+        return $this->changed(remarks: [...$this->remarks, ...$remarks], notes: [...$this->notes, ...$notes]);
     }
 
-    /** The size that is most likely to work. */
-    public function likely(?BestForJoint $best): self
+    /** With its chance, and where it can't be promised what would raise that. */
+    public function likely(?float $chance, ?BestForJoint $best): self
     {
-        return $best === null
-            ? $this
-            : new self(
-                surface: $this->surface,
-                phase: $this->phase,
-                label: $this->label,
-                jointId: $this->jointId,
-                band: $this->band,
-                blocked: $this->blocked,
-                reading: $this->reading,
-                remarks: [...$this->remarks, ...$this->phase === Phase::Before ? [] : [$best->says, ...$best->helps]],
-                notes: $this->notes,
-                goto: $this->goto,
-                rest: $this->rest,
-                free: $this->free,
-                best: $best,
-            );
+        $helps = array_map(static fn (WayOut $w): Say => $w->says, $best?->firstHelps() ?? []);
+
+        return $this->changed(
+            remarks: $best === null || $this->phase === Phase::Before
+                ? $this->remarks
+                : [...$this->remarks, $best->says, ...$helps],
+            best: $best,
+            chance: $chance,
+        );
     }
 
     /** With other limits, and why. */
     public function narrowed(?Band $band, ?Say $blocked, Say $remark): self
     {
+        // The chance is of its final size, not of one with stock on it or none.
+        $stays = $band !== null && $this->surface->demand?->kind->leaves() !== true;
+
         return new self(
             surface: $this->surface,
             phase: $this->phase,
@@ -153,8 +122,40 @@ final readonly class MakeEntry implements \JsonSerializable
             goto: $band === null ? ['stage' => 'survey', 'surface' => $this->surface->id] : $this->goto,
             rest: $this->rest,
             free: $this->free,
-            // The chance is of its final size, not of one with stock on it or none.
-            best: $band === null || $this->surface->demand?->kind->leaves() === true ? null : $this->best,
+            best: $stays ? $this->best : null,
+            chance: $stays ? $this->chance : null,
+        );
+    }
+
+    /**
+     * @param  ?list<Say>  $remarks
+     * @param  ?list<Note>  $notes
+     */
+    private function changed(
+        ?array $remarks = null,
+        ?array $notes = null,
+        ?Say $made = null,
+        ?string $verdict = null,
+        ?BestForJoint $best = null,
+        ?float $chance = null,
+    ): self {
+        return new self(
+            surface: $this->surface,
+            phase: $this->phase,
+            label: $this->label,
+            jointId: $this->jointId,
+            band: $this->band,
+            blocked: $this->blocked,
+            reading: $this->reading,
+            remarks: $remarks ?? $this->remarks,
+            notes: $notes ?? $this->notes,
+            goto: $this->goto,
+            made: $made ?? $this->made,
+            verdict: $verdict ?? $this->verdict,
+            rest: $this->rest,
+            free: $this->free,
+            best: $best ?? $this->best,
+            chance: $chance ?? $this->chance,
         );
     }
 
@@ -195,9 +196,9 @@ final readonly class MakeEntry implements \JsonSerializable
             'verdict' => $this->verdict,
             'rest' => $this->rest,
             'free' => $this->free,
-            'chance' => $this->best === null
+            'chance' => $this->chance === null
                 ? null
-                : ['kind' => BestForJoint::kind($this->best->best->chance), 'says' => $this->best->best->says()],
+                : ['kind' => BestSize::kind($this->chance), 'says' => BestSize::inWords($this->chance)],
         ];
     }
 }

@@ -83,7 +83,7 @@ final readonly class ExistingPair
 
             return new Range($mean - $u, $mean + $u);
         }
-        $u = hypot($inner->u95Mm, $outer->u95Mm);
+        $u = hypot($inner->sureMm(), $outer->sureMm());
 
         return new Range(
             $outer->smallestMm() - $inner->largestMm() - $u,

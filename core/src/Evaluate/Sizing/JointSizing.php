@@ -152,16 +152,26 @@ final readonly class JointSizing
             $offers,
         );
         $asked = $chosen === null ? 'What was typed' : $chosen->label;
-        $best =
-            $sized->band === null
-                ? $this->best(
+        $works = Works::of($purpose, $found->meanMm, $wanted, $custom !== null);
+        $case =
+            $works === null
+                ? null
+                : new SizingCase(
+                    facts: $this->facts,
+                    joint: $joint,
                     purpose: $purpose,
-                    makeShaft: $makeShaft,
+                    make: $make,
                     mate: $mate,
                     found: $found,
-                    wanted: $wanted,
-                    typed: $custom !== null,
-                    asked: $asked,
+                    works: $works,
+                );
+        $promised = array_values(array_filter($rows, static fn (array $r): bool => $r['sized']->band !== null));
+        $best =
+            $sized->band === null && $case !== null
+                ? BestForJoint::of(
+                    $case,
+                    $asked,
+                    array_map(static fn (array $r): Offer => $r['offer'], $promised),
                 )
                 : null;
         $blocked = match (true) {
@@ -207,43 +217,8 @@ final readonly class JointSizing
             first: ($first = $this->firstToTable($joint, $purpose, $make, $mate)) === null ? null : $mate,
             firstSized: $first,
             best: $best,
+            case: $case,
         );
-    }
-
-    /**
-     * The size most likely to work, where the fit asks for more than the reading or the mate's form gives. Limits that
-     * were typed are those it has to be within; a bearing seat's are widened by a fifth at each end. Common practice,
-     * no source.
-     */
-    private function best(
-        Purpose $purpose,
-        bool $makeShaft,
-        SurfaceFacts $mate,
-        FoundSize $found,
-        Range $wanted,
-        bool $typed,
-        string $asked,
-    ): ?BestForJoint {
-        $works = match (true) {
-            $typed => $wanted,
-            $purpose->seat !== null => new Range(
-                $wanted->min - $wanted->width() / 5,
-                $wanted->max + $wanted->width() / 5,
-            ),
-            default => $purpose->worksWithin($found->meanMm),
-        };
-
-        return $works === null || $works->min >= $found->meanMm / 2
-            ? null
-            : BestForJoint::of(
-                facts: $this->facts,
-                makeShaft: $makeShaft,
-                mate: $mate,
-                found: $found,
-                asked: $asked,
-                works: $works,
-                stays: $purpose->stays && ! $purpose->bonds,
-            );
     }
 
     private static function measureFirst(SurfaceFacts $mate): Say
@@ -409,14 +384,14 @@ final readonly class JointSizing
         return $wanted->max <= 0
             ? SizeToMate::of($makeShaft, $found->meanMm, $found->u95MeanMm, $wanted)
             : ($makeShaft
-                ? SizeToMate::of(true, $found->smallestMm(), $found->u95Mm, $wanted, $found->largestMm())
-                : SizeToMate::of(false, $found->largestMm(), $found->u95Mm, $wanted, $found->smallestMm()));
+                ? SizeToMate::of(true, $found->smallestMm(), $found->sureMm(), $wanted, $found->largestMm())
+                : SizeToMate::of(false, $found->largestMm(), $found->sureMm(), $wanted, $found->smallestMm()));
     }
 
     private function judge(SurfaceFacts $mate, FoundSize $found, Range $wanted): GoodEnough
     {
         $tight = $wanted->max <= 0;
-        $width = $wanted->width() - ($tight ? 0 : abs($found->looseMm - $found->matingMm));
+        $width = $wanted->width() - ($tight ? 0.0 : $found->largestMm() - $found->smallestMm());
         $able = array_values(
             array_filter(
                 $this->facts->shop->instruments->all(),
@@ -428,7 +403,7 @@ final readonly class JointSizing
             ),
         );
 
-        return GoodEnough::judge(max(0.0, $width), $tight ? $found->u95MeanMm : $found->u95Mm, $able);
+        return GoodEnough::judge(max(0.0, $width), $tight ? $found->u95MeanMm : $found->sureMm(), $able);
     }
 
     /** @param  list<Offer>  $offers */

@@ -58,7 +58,27 @@ final readonly class SizedJoint
         public ?Range $pairMm = null,
         /** Where the fit can't be promised: the size most likely to work, which is the one given. */
         public ?BestForJoint $best = null,
+        /** What its chance is worked out from; null where the mate was not found, or nobody says what works. */
+        public ?SizingCase $case = null,
     ) {
+    }
+
+    /** The chance that it works, made anywhere in its limits; null where that is not known. */
+    public function chance(): ?float
+    {
+        $band = $this->band();
+
+        return match (true) {
+            $band === null || $this->case === null => null,
+            $this->best !== null => $this->best->best->chance,
+            default => $this->case->sizes()->checkedTo($this->case->checkedTo())->chanceOver($band),
+        };
+    }
+
+    /** Made to what is most likely to work, within other limits than before. */
+    public function likely(BestForJoint $best): self
+    {
+        return $this->changed(best: $best, sized: SizeToMate::given($best->best->band));
     }
 
     public function band(): ?Band
@@ -108,36 +128,24 @@ final readonly class SizedJoint
     /** Two parts that are there, as they will be once one of them is pressed in. */
     public function closed(Range $pairMm, Note $note): self
     {
-        return new self(
-            joint: $this->joint,
-            purpose: $this->purpose,
-            offers: $this->offers,
-            chosen: $this->chosen,
-            wantedMm: $this->wantedMm,
-            make: $this->make,
-            mate: $this->mate,
-            mateName: $this->mateName,
-            makeName: $this->makeName,
-            mateFound: $this->mateFound,
-            sized: $this->sized,
-            goodEnough: $this->goodEnough,
-            blocked: $this->blocked,
-            withheld: $this->withheld,
-            notes: [$note],
-            press: $this->press,
-            pressBlocked: $this->pressBlocked,
-            seat: $this->seat,
-            toTable: $this->toTable,
-            first: $this->first,
-            firstSized: $this->firstSized,
-            waits: $this->waits,
-            pairMm: $pairMm,
-            best: $this->best,
-        );
+        return $this->changed(pairMm: $pairMm, notes: [$note]);
     }
 
     public function withPress(?Press $press, ?Say $blocked): self
     {
+        return $this->changed(press: $press, pressBlocked: $blocked, isPressed: true);
+    }
+
+    /** @param  ?list<Note>  $notes */
+    private function changed(
+        ?SizeToMate $sized = null,
+        ?array $notes = null,
+        ?Press $press = null,
+        ?Say $pressBlocked = null,
+        bool $isPressed = false,
+        ?Range $pairMm = null,
+        ?BestForJoint $best = null,
+    ): self {
         return new self(
             joint: $this->joint,
             purpose: $this->purpose,
@@ -149,20 +157,21 @@ final readonly class SizedJoint
             mateName: $this->mateName,
             makeName: $this->makeName,
             mateFound: $this->mateFound,
-            sized: $this->sized,
+            sized: $sized ?? $this->sized,
             goodEnough: $this->goodEnough,
             blocked: $this->blocked,
             withheld: $this->withheld,
-            notes: $this->notes,
-            press: $press,
-            pressBlocked: $blocked,
+            notes: $notes ?? $this->notes,
+            press: $isPressed ? $press : $this->press,
+            pressBlocked: $isPressed ? $pressBlocked : $this->pressBlocked,
             seat: $this->seat,
             toTable: $this->toTable,
             first: $this->first,
             firstSized: $this->firstSized,
             waits: $this->waits,
-            pairMm: $this->pairMm,
-            best: $this->best,
+            pairMm: $pairMm ?? $this->pairMm,
+            best: $best ?? $this->best,
+            case: $this->case,
         );
     }
 }

@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { TextFact } from '../../entry/TextFact';
 import { day } from '../../entry/day';
 import { useJob } from '../../job/JobContext';
+import { Whole } from '../size/Whole';
 import { Decide } from './Decide';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
@@ -29,6 +30,7 @@ export function HandOver() {
                 <Typography variant="h1">As built</Typography>
                 <Verdict kind={over.good ? 'good' : 'usable'}>{over.says}</Verdict>
             </Box>
+            <Whole />
             <Framed pad={0}>
                 <Box sx={{ overflowX: 'auto' }}>
                     <Table size="small" aria-label="Made sizes">

@@ -4,6 +4,7 @@ import { Fragment } from 'react';
 import { useSettings } from '../../shell/settings';
 import { useSurface } from './useSurface';
 
+const CHANCE = { good: 'good.main', usable: 'found.main', bad: 'overlap.main' };
 const TONE = { good: 'good.main', usable: 'found.main', 'not-good-enough': 'overlap.main' };
 
 /** The found size, large, and whether it is good enough. */
@@ -30,9 +31,21 @@ export function FoundCard() {
                             <Typography variant="body2" color="textSecondary">
                                 Good enough for this joint?
                             </Typography>
-                            <Typography variant="outcome" sx={{ color: TONE[answer.good_enough.verdict] }}>
-                                {say(answer.good_enough.say)}
-                            </Typography>
+                            {answer.chance === null ? (
+                                <Typography
+                                    variant="outcome"
+                                    sx={{ color: TONE[answer.good_enough.verdict] }}
+                                >
+                                    {say(answer.good_enough.say)}
+                                </Typography>
+                            ) : (
+                                <>
+                                    <Typography variant="outcome" sx={{ color: CHANCE[answer.chance.kind] }}>
+                                        {answer.chance.says}
+                                    </Typography>
+                                    {answer.chance.next && <Typography>{say(answer.chance.next)}</Typography>}
+                                </>
+                            )}
                             <Typography variant="body2">{say(answer.good_enough.why)}</Typography>
                         </Box>
                     )}
@@ -48,8 +61,20 @@ export function FoundCard() {
                                 columnGap: 1.5,
                             }}
                         >
+                            {found.fitted && (
+                                <>
+                                    <Typography variant="body2" color="textSecondary">
+                                        its form
+                                    </Typography>
+                                    <Typography variant="body2">
+                                        <b>{say(found.fitted.smallest)}</b> …{' '}
+                                        <b>{say(found.fitted.largest)}</b> ± {say(found.fitted.plus_minus)}:{' '}
+                                        {say(found.fitted.round)}
+                                    </Typography>
+                                </>
+                            )}
                             <Typography variant="body2" color="textSecondary">
-                                decides
+                                {found.fitted ? 'as read' : 'decides'}
                             </Typography>
                             <Typography variant="body2">
                                 <b>{say(found.mating)}</b> {found.mating_at}

@@ -160,6 +160,11 @@ function Entry({
                 angles={asks.angles}
                 instrument={instrument}
                 partC={temperature(warm)}
+                tellsMost={answer.next_reading}
+                decides={(station, angle) =>
+                    (answer.found?.count ?? 0) > 1 &&
+                    (answer.found?.deciding ?? []).some((s) => s.station === station && s.angle === angle)
+                }
                 moved={setHeld}
                 onTake={live === undefined ? null : () => take(live)}
                 ref={grid}

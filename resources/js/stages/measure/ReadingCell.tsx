@@ -11,6 +11,7 @@ export const Cell = memo(function Cell({
     count,
     value,
     refused,
+    decides,
     choose,
 }: {
     label: string;
@@ -20,6 +21,8 @@ export const Cell = memo(function Cell({
     count: number;
     value: string;
     refused: boolean;
+    /** It is tightest or loosest here. */
+    decides: boolean;
     choose: (station: string, angle: string) => void;
 }) {
     return (
@@ -31,7 +34,7 @@ export const Cell = memo(function Cell({
                 onFocus={(event: React.FocusEvent) =>
                     event.currentTarget.matches(':focus-visible') && choose(station, angle)
                 }
-                aria-label={`${label}: ${value === '' ? 'empty' : value}`}
+                aria-label={`${label}: ${value === '' ? 'empty' : value}${decides ? ', decides' : ''}`}
                 sx={{
                     all: 'unset',
                     boxSizing: 'border-box',
@@ -41,6 +44,7 @@ export const Cell = memo(function Cell({
                     py: 1,
                     cursor: 'text',
                     display: 'block',
+                    boxShadow: decides ? (theme) => `inset 4px 0 0 ${theme.palette.found.main}` : 'none',
                 }}
             >
                 {value === '' ? (

@@ -31,6 +31,10 @@ interface Props {
     angles: string[];
     instrument: string;
     partC: number | null;
+    /** Where one more reading tells most once all were taken. */
+    tellsMost: Spot | null;
+    /** Of the places that decide. */
+    decides: (station: string, angle: string) => boolean;
     /** Tells where the next reading belongs. */
     moved: (held: { along: number; angle: number }) => void;
     /** Asked for by T in an empty cell; null where no gauge is in use. */
@@ -59,6 +63,8 @@ export function ReadingsGrid({
     angles,
     instrument,
     partC,
+    tellsMost,
+    decides,
     moved,
     onTake,
     ref,
@@ -131,6 +137,17 @@ export function ReadingsGrid({
     };
     const choose = (station: string, angle: string) => turnTo({ station, angle }, false);
     const after = (spot: Spot) => spots[spots.findIndex((s) => same(s, spot)) + 1] ?? spot;
+    /** Once each place was read, where one more reading tells most. */
+    const goOn = (spot: Spot) => {
+        const open = spots.filter((s) => !same(s, spot) && counted(s).length === 0);
+        const place = spots.findIndex((s) => same(s, spot));
+        const next = open.find((s) => spots.findIndex((t) => same(s, t)) > place) ?? open[0];
+        if (next !== undefined || existing !== undefined || tellsMost === null) {
+            turnTo(next !== undefined && existing === undefined ? next : after(spot), false);
+        } else {
+            turnTo(tellsMost, true);
+        }
+    };
     const store = (typed: string, then: 'next' | 'stay' | 'leave'): boolean => {
         if (understood?.text === typed && understood.refused !== null) {
             const complaint = understood.refused;
@@ -151,7 +168,7 @@ export function ReadingsGrid({
             turnTo(spot, true);
         }
         if (then === 'next') {
-            turnTo(after(spot), false);
+            goOn(spot);
         }
         return true;
     };
@@ -226,6 +243,7 @@ export function ReadingsGrid({
                                                 typedText(counted(spot).at(-1)?.value ?? null, typing)
                                             }
                                             refused={(waiting(spot)?.[1].refused ?? null) !== null}
+                                            decides={decides(station, angle)}
                                             choose={choose}
                                         />
                                     );

@@ -52,9 +52,12 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
                     <Typography variant="said" sx={{ mt: 0.5 }}>
                         {say(answer.best.says)}
                     </Typography>
-                    {answer.best.helps.map((help, i) => (
-                        <Typography key={i}>{say(help)}</Typography>
-                    ))}
+                    <WaysOut joint={joint} ways={answer.best.helps} title="What would help most" />
+                </Box>
+            )}
+            {answer.best === null && answer.chance && (
+                <Box sx={{ mb: 1.25 }}>
+                    <Verdict kind={answer.chance.kind}>{answer.chance.says}</Verdict>
                 </Box>
             )}
             {answer.picture && (

@@ -11,6 +11,7 @@ import { Clearance } from './Clearance';
 import { Loop } from './Loop';
 import { Mistakes } from './Mistakes';
 import { JointView } from './JointView';
+import { Whole } from './Whole';
 
 /** Where the numbers that were wrong are shown. */
 const WRONG = 'wrong';
@@ -55,6 +56,7 @@ export function Size() {
     };
     return (
         <Box sx={{ maxWidth: 1000 }}>
+            <Whole />
             <Box sx={{ display: 'grid', gap: 0.75, mb: 1.25 }}>
                 <Choice label="Joint" items={facts.joints} here={here?.id} go={go} />
                 <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>

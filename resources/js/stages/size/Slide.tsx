@@ -14,6 +14,10 @@ interface Answer {
     size: Say;
     says: Say;
     verdict: 'inside' | 'cannot-tell' | 'outside';
+    /** That it works, 0 to 1, in a word; where it is known what works. */
+    chance?: number;
+    word?: string;
+    kind?: 'good' | 'usable' | 'bad';
 }
 
 const WORD = { inside: 'inside', 'cannot-tell': 'too near to tell', outside: 'outside' };
@@ -70,6 +74,25 @@ export function Slide({ slide }: { slide: Facts }) {
                     <Verdict kind={KIND[answer.data.verdict]}>{WORD[answer.data.verdict]}</Verdict>
                 )}
             </Box>
+            {answer.data?.chance !== undefined && answer.data.kind !== undefined && (
+                <Filling chance={answer.data.chance} kind={answer.data.kind} word={answer.data.word ?? ''} />
+            )}
+        </Box>
+    );
+}
+
+const TONE = { good: 'good.main', usable: 'found.main', bad: 'overlap.main' } as const;
+
+/** How likely it is to work, filling up as the size is dragged towards the best one. */
+function Filling({ chance, kind, word }: { chance: number; kind: keyof typeof TONE; word: string }) {
+    return (
+        <Box sx={{ flex: '1 1 100%', display: 'flex', gap: 1.5, alignItems: 'center' }}>
+            <Box sx={{ flex: '1 1 240px', height: 14, border: 1, borderColor: 'divider' }}>
+                <Box sx={{ height: 1, width: `${100 * chance}%`, bgcolor: TONE[kind] }} />
+            </Box>
+            <Typography sx={{ flex: '0 0 480px', maxWidth: 1, color: TONE[kind], fontWeight: 700 }}>
+                {word}
+            </Typography>
         </Box>
     );
 }

@@ -9,6 +9,10 @@ import { useSettings } from '../../shell/settings';
 
 const NAME: Record<WayOut['code'], string> = {
     'read-again': 'Go and read it',
+    'check-gauge': 'Go and read it',
+    'other-gauge': 'Go and read it',
+    'other-fit': 'Take it',
+    'hold-closer': 'Into the plan',
     'sneak-up': 'Into the plan',
     ream: 'Into the plan',
     widen: 'Widen it',
@@ -16,8 +20,14 @@ const NAME: Record<WayOut['code'], string> = {
     'change-the-mate': 'Into the plan',
 };
 
+interface Props {
+    joint: Joint;
+    ways: WayOut[];
+    title?: string;
+}
+
 /** What to do where the size can't be made as asked: each way with its numbers, and one tap to take it. */
-export function WaysOut({ joint, ways }: { joint: Joint; ways: WayOut[] }) {
+export function WaysOut({ joint, ways, title }: Props) {
     const { facts, save } = useJob();
     const { say } = useSettings();
     const navigate = useNavigate();
@@ -38,16 +48,19 @@ export function WaysOut({ joint, ways }: { joint: Joint; ways: WayOut[] }) {
     return (
         <Box
             component="section"
-            aria-label="Ways out"
+            aria-label={title ?? 'Ways out'}
             sx={{
                 border: 1,
-                borderColor: ways.every((way) => way.code === 'ream') ? 'divider' : 'overlap.main',
+                borderColor:
+                    title !== undefined || ways.every((way) => way.code === 'ream')
+                        ? 'divider'
+                        : 'overlap.main',
                 bgcolor: 'background.paper',
                 mt: 1.25,
             }}
         >
             <Typography variant="h3" component="h2" sx={{ px: 1.5, pt: 1 }}>
-                {ways.every((way) => way.code === 'ream') ? 'Another way to make it' : 'Ways out'}
+                {title ?? (ways.every((way) => way.code === 'ream') ? 'Another way to make it' : 'Ways out')}
             </Typography>
             {ways.map((way) => (
                 <Box

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Oldpart\Core\Remedy;
+namespace Oldpart\Core\Advice;
 
-use Oldpart\Core\Advice\Say;
-
-/** A way out where a fit can't be made as asked: in words with its numbers, and what one tap would do. */
+/**
+ * A way out where a fit can't be made as asked, or would work too seldom: in words with its numbers, and what one tap
+ * does.
+ */
 final readonly class WayOut implements \JsonSerializable
 {
     /**
@@ -20,6 +21,8 @@ final readonly class WayOut implements \JsonSerializable
         public ?array $joint = null,
         public ?string $operation = null,
         public ?string $measure = null,
+        /** That it works then, 0 to 1; null where that is not what it is about. */
+        public ?float $chance = null,
     ) {
     }
 
@@ -32,6 +35,7 @@ final readonly class WayOut implements \JsonSerializable
             'joint' => $this->joint,
             'operation' => $this->operation,
             'measure' => $this->measure,
+            'chance' => $this->chance,
         ];
     }
 }

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Assembly;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Advice\Working;
+use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Evaluate\Making\AchievedFit;
+use Oldpart\Core\Evaluate\Outcome;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Fit\BestSize;
+use Oldpart\Core\Fit\SizesThatWork;
+
+/**
+ * How likely the job as a whole goes together and works: every joint, loop and clearance whose chance is known. Joints
+ * on one measured mate stand and fall with the same misreading; apart from that each counts by itself.
+ */
+final readonly class WholeChance implements \JsonSerializable
+{
+    /** How far a misreading is followed, in standard deviations, and in how many steps. */
+    private const REACH = 5.0;
+
+    private const STEPS = 100;
+
+    /**
+     * @param  list<array{id: string, name: string, chance: float}>  $pieces  the least likely first
+     * @param  list<string>  $unknown  names of what is not known yet
+     * @param  bool  $made  everything that is made is made
+     */
+    private function __construct(
+        public float $chance,
+        public array $pieces,
+        public array $unknown,
+        public bool $made,
+    ) {
+    }
+
+    /**
+     * @param  list<array{id: string, name: string, chance: ?float}>  $clears  the job's clearances
+     * @return ?self null where nothing is known yet, or sizes are withheld
+     *
+     * Source: JCGM 106:2012; product of chances, with a shared misreading integrated over (Simpson's rule).
+     */
+    public static function of(Outcome $out, array $clears): ?self
+    {
+        if ($out->withheld) {
+            return null;
+        }
+        $byMate = [];
+        $pieces = [];
+        $unknown = [];
+        $made = true;
+        foreach ($out->joints as $joint) {
+            if ($joint->purpose->shape !== null) {
+                continue;
+            }
+            $size = $joint->make === null ? null : AchievedFit::madeSize($out->making, $joint->make->id);
+            $made = $made && ($size !== null || $joint->make === null);
+            $chance = self::chanceOf($joint, $size);
+            if ($chance === null || $joint->mate === null) {
+                $unknown[] = $joint->joint->name;
+
+                continue;
+            }
+            $byMate[$joint->mate->id][] = [$joint, $size];
+            $pieces[] = ['id' => $joint->joint->id, 'name' => $joint->joint->name, 'chance' => $chance];
+        }
+        $whole = 1.0;
+        foreach ($byMate as $joints) {
+            $whole *= count($joints) === 1
+                ? self::chanceOf(...$joints[0]) ?? 1.0
+                : self::together($joints);
+        }
+        $others = [
+            ...array_map(
+                static fn ($loop): array => [
+                    'id' => $loop->facts->id,
+                    'name' => $loop->facts->name,
+                    'chance' => $loop->chance(),
+                ],
+                $out->loops,
+            ),
+            ...$clears,
+        ];
+        foreach ($others as $other) {
+            if ($other['chance'] === null) {
+                $unknown[] = $other['name'];
+
+                continue;
+            }
+            $whole *= $other['chance'];
+            $pieces[] = ['id' => $other['id'], 'name' => $other['name'], 'chance' => $other['chance']];
+        }
+        usort($pieces, static fn (array $a, array $b): int => $a['chance'] <=> $b['chance']);
+
+        return $pieces === [] ? null : new self($whole, $pieces, $unknown, $made);
+    }
+
+    /** @param  array{float, float}|null  $made  the size it was made to and its U95, mm */
+    private static function chanceOf(SizedJoint $joint, ?array $made): ?float
+    {
+        if ($made === null || $joint->case === null || $joint->withheld) {
+            return $joint->chance();
+        }
+
+        return self::sizes($joint)?->checkedTo($made[1] / 2)->chanceAt($made[0]);
+    }
+
+    private static function sizes(SizedJoint $joint): ?SizesThatWork
+    {
+        return ($joint->best->case ?? $joint->case)?->sizes();
+    }
+
+    /** @param  list<array{SizedJoint, array{float, float}|null}>  $joints  of one mate */
+    private static function together(array $joints): float
+    {
+        $sum = 0.0;
+        $step = (2 * self::REACH) / self::STEPS;
+        for ($i = 0; $i <= self::STEPS; $i++) {
+            $off = $i * $step - self::REACH;
+            $all = exp((-$off * $off) / 2) / sqrt(2 * M_PI);
+            foreach ($joints as [$joint, $made]) {
+                $sizes = self::sizes($joint);
+                $band = $joint->band();
+                $check = $made === null ? $joint->case?->checkedTo() ?? 0.0 : $made[1] / 2;
+                if ($sizes !== null && ($band !== null || $made !== null)) {
+                    $its = $sizes->misreadBy($off, $check);
+                    $all *= $made !== null || $band === null
+                        ? $its->chanceAt($made[0] ?? 0.0)
+                        : $its->chanceOver($band);
+                }
+            }
+            $sum += $all * ($i === 0 || $i === self::STEPS ? 1 : ($i % 2 === 1 ? 4 : 2));
+        }
+
+        return min(1.0, ($sum * $step) / 3);
+    }
+
+    public function says(): Say
+    {
+        $of = BestSize::ofHundred($this->chance);
+        $weakest = $this->pieces[0];
+
+        return Say::plain(
+            ($this->made ? "As made: {$of} of 100 as a whole" : "As a whole it works in {$of} of 100")
+                .($weakest['chance'] >= 0.98
+                    ? '.'
+                    : '; the least likely is '.$weakest['name'].', '.BestSize::ofHundred($weakest['chance']).'.')
+                .($this->unknown === [] ? '' : ' Not counted yet: '.implode(', ', $this->unknown).'.'),
+        );
+    }
+
+    public function working(): Working
+    {
+        return new Working([
+            new WorkingStep(
+                'As a whole',
+                'the chances of all joints, loops and clearances multiplied; those on one mate together',
+                Say::plain(
+                    implode(
+                        ', ',
+                        array_map(
+                            static fn (array $p): string => $p['name'].' '.number_format(100 * $p['chance'], 1),
+                            $this->pieces,
+                        ),
+                    ).': '.number_format(100 * $this->chance, 1).' of 100',
+                ),
+                'JCGM 106:2012',
+            ),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return [
+            'chance' => $this->chance,
+            'kind' => BestSize::kind($this->chance),
+            'word' => BestSize::word($this->chance),
+            'of' => BestSize::ofHundred($this->chance),
+            'made' => $this->made,
+            'says' => $this->says(),
+            'working' => $this->working(),
+        ];
+    }
+}
