@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Number;
 
 use Oldpart\Core\Number\Bisection;
+use Oldpart\Core\Number\IncompleteBeta;
 use Oldpart\Core\Number\LinearFit;
 use Oldpart\Core\Number\Normal;
 use PHPUnit\Framework\TestCase;
@@ -49,5 +50,33 @@ final class NumberTest extends TestCase
         }
         self::assertEqualsWithDelta(0.95, Normal::below(1.644854), 1e-7);
         self::assertSame([0.0, 1.0], [Normal::below(-9.0), Normal::below(9.0)]);
+    }
+
+    /**
+     * Variance ratios of every table of F: one in twenty for 1 and 10, 2 and 10, 5 and 20 degrees of freedom, one in a
+     * hundred for 4 and 12.
+     */
+    public function test_variance_ratios_of_the_tables(): void
+    {
+        foreach ([[4.965, 1, 10, 0.05], [4.103, 2, 10, 0.05], [2.711, 5, 20, 0.05], [5.412, 4, 12, 0.01]] as [$f, $over, $under, $chance]) {
+            self::assertEqualsWithDelta($chance, IncompleteBeta::ratioAbove($f, $over, $under), 1e-4 * 0.5);
+        }
+        self::assertSame(1.0, IncompleteBeta::ratioAbove(0.0, 2, 9));
+        // I_x(1, 1) = x and I_x(2, 1) = x², by their definition.
+        self::assertEqualsWithDelta([0.3, 0.09], [IncompleteBeta::of(0.3, 1, 1), IncompleteBeta::of(0.3, 2, 1)], 1e-12);
+        self::assertSame([0.0, 1.0], [IncompleteBeta::of(-0.1, 2, 3), IncompleteBeta::of(1.1, 2, 3)]);
+    }
+
+    /** A weighted mean and the variance of a sum, by hand; rows that leave an unknown open have no fit. */
+    public function test_weighted_least_squares(): void
+    {
+        $fit = LinearFit::of([[1.0], [1.0]], [10.0, 13.0], [2.0, 1.0]);
+        self::assertEqualsWithDelta([11.0], $fit->found ?? [], 1e-12);
+        self::assertEqualsWithDelta(1 / 3, $fit?->varianceOf([1.0]), 1e-12);
+        self::assertEqualsWithDelta(2 * 1.0 + 1 * 4.0, $fit?->squares, 1e-12);
+        // A line through x = −1, 0, 1: variances 1/3 and 1/2, so 1/3 + 1/2 at its end.
+        $line = LinearFit::of([[1.0, -1.0], [1.0, 0.0], [1.0, 1.0]], [1.0, 2.0, 3.0], [1.0, 1.0, 1.0]);
+        self::assertEqualsWithDelta(1 / 3 + 1 / 2, $line?->varianceOf([1.0, 1.0]), 1e-12);
+        self::assertNull(LinearFit::of([[1.0, 2.0], [2.0, 4.0]], [1.0, 2.0], [1.0, 1.0]));
     }
 }

@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Sizing\BestForJoint;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Picture\Words;
+use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
 /**
@@ -29,23 +30,36 @@ final readonly class WorksByStrength
     {
     }
 
+    /** Where no class can be promised: the best size within what is left, or why there is none. */
     public function of(SizedJoint $joint): SizedJoint
     {
         $best = $joint->best;
-        $works = $best?->case->works;
-        if ($best === null || $works === null || ! $best->case->isPress() || $joint->withheld) {
+        if ($best === null || ! $best->case->isPress() || $joint->withheld) {
             return $joint;
         }
+        $works = $best->case->works;
         [$least, $most] = [-$works->max, -$works->min];
         $bears = fn (float $mm): bool => $this->bears($joint, $mm);
         $slips = fn (float $mm): bool => ! $this->holds($joint, $mm);
         $tightest = $bears($most) ? $most : self::upTo($bears, $least, $most);
         $loosest = $slips($least) ? self::upTo($slips, $least, $most) : $least;
-        if (($tightest === $most && $loosest === $least) || $loosest >= $tightest) {
+        if ($tightest === $most && $loosest === $least) {
             return $joint;
         }
+        if ($tightest <= $least) {
+            return $joint->unlikely(
+                Say::with(
+                    'Even the lightest press that works, {w}, brings a part too near to yielding. Take a lighter fit, bond it, or take a thicker wall or a stronger metal.',
+                    ['w' => Words::range($works)],
+                ),
+            );
+        }
+        // What no press can carry without yielding has to be held by something else: it narrows nothing.
+        $carries = $loosest < $tightest && ! $slips($tightest);
+        $loosest = $carries ? $loosest : $least;
         $within = new Range(-$tightest, -$loosest);
-        $strength = match (true) {
+        $why = match (true) {
+            ! $carries => 'beyond that a part comes too near to yielding, and within it no press carries its load: hold it with a key, a pin or a compound as well',
             $loosest === $least => 'beyond that a part comes too near to yielding',
             $tightest === $most => 'with less it would turn under its load',
             default => 'more comes too near to yielding, less would turn under its load',
@@ -54,10 +68,61 @@ final readonly class WorksByStrength
             $best->case->working($within),
             $best->asked,
             $best->promised,
-            Say::with('Without strength and load it would be from {w}: '.$strength.'.', ['w' => Words::range($works)]),
+            Say::with('Without strength and load it would be from {w}: '.$why.'.', ['w' => Words::range($works)]),
         );
 
-        return $narrowed === null ? $joint : $joint->likely($narrowed);
+        return $narrowed !== null
+            ? $joint->likely($narrowed)
+            : $joint->unlikely(
+                Say::with(
+                    'It works from {w} only: '.$why.'. This reading, sure to ±{u}, hits that less often than not. Read the {mate} better.',
+                    [
+                        'w' => Words::range($within),
+                        'u' => LengthWriter::atLeast($best->case->found->u95MeanMm),
+                        'mate' => lcfirst($best->case->mate->name),
+                    ],
+                ),
+            );
+    }
+
+    /** Where a class can be promised: the chance is that of what strength leaves, by the mechanics of that class. */
+    public function promised(SizedJoint $joint): SizedJoint
+    {
+        $case = $joint->case;
+        $press = $joint->press;
+        if ($case === null || $press === null || $joint->best !== null || ! $case->isPress()) {
+            return $joint;
+        }
+        $works = $case->works;
+        // Stress goes with the tightest spot: what is typed of interference, and what form and warmth add to it.
+        $at = $press->fit->interferenceMm->max;
+        $adds = $press->pressureMpa->max / $press->stiffnessMpaMm - $at;
+        $tightest = -$works->min;
+        $parts = [
+            [$press->outerFactor, $press->fit->outer->brittle],
+            [$press->innerFactor, $press->fit->inner->brittle],
+        ];
+        foreach ($parts as [$factor, $brittle]) {
+            if ($factor !== null) {
+                $tightest = min($tightest, ($factor / self::needs($brittle)) * ($at + $adds) - $adds);
+            }
+        }
+        $needs = $joint->joint->held === [] ? $joint->joint->needsTorqueNm : null;
+        $slips = fn (float $mm): bool => ! $this->holds($joint, $mm);
+        $loosest = -$works->max;
+        // What no press can carry without yielding has to be held by something else: it narrows nothing.
+        if ($needs !== null && $tightest > $loosest && $slips($loosest) && ! $slips($tightest)) {
+            $loosest = self::upTo($slips, $loosest, $tightest);
+        }
+
+        return $tightest < -$works->min || $loosest > -$works->max
+            ? $joint->within($case->working(new Range(min(-$tightest, -$loosest), -$loosest)))
+            : $joint;
+    }
+
+    private static function needs(bool $brittle): float
+    {
+        return $brittle ? self::FACTOR_BRITTLE : self::FACTOR;
     }
 
     /** @param  callable(float): bool  $holds  true at the first, false at the last */
@@ -78,7 +143,7 @@ final readonly class WorksByStrength
             return true;
         }
         $enough = static fn (?float $factor, bool $brittle): bool => $factor === null
-            || $factor >= ($brittle ? self::FACTOR_BRITTLE : self::FACTOR);
+            || $factor >= self::needs($brittle);
 
         return $enough($press->outerFactor, $press->fit->outer->brittle)
             && $enough($press->innerFactor, $press->fit->inner->brittle);

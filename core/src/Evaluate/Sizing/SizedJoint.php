@@ -125,6 +125,37 @@ final readonly class SizedJoint
                     : $this->seat->bearing->outsideMm));
     }
 
+    /** No size is likelier than not, and why. */
+    public function unlikely(Say $blocked): self
+    {
+        return new self(
+            joint: $this->joint,
+            purpose: $this->purpose,
+            offers: $this->offers,
+            chosen: $this->chosen,
+            wantedMm: $this->wantedMm,
+            make: $this->make,
+            mate: $this->mate,
+            mateName: $this->mateName,
+            makeName: $this->makeName,
+            mateFound: $this->mateFound,
+            sized: null,
+            goodEnough: $this->goodEnough,
+            blocked: $blocked,
+            withheld: $this->withheld,
+            notes: $this->notes,
+            seat: $this->seat,
+            first: $this->first,
+            firstSized: $this->firstSized,
+        );
+    }
+
+    /** Its chance by narrower limits of what works. */
+    public function within(SizingCase $case): self
+    {
+        return $this->changed(case: $case);
+    }
+
     /** Two parts that are there, as they will be once one of them is pressed in. */
     public function closed(Range $pairMm, Note $note): self
     {
@@ -145,6 +176,7 @@ final readonly class SizedJoint
         bool $isPressed = false,
         ?Range $pairMm = null,
         ?BestForJoint $best = null,
+        ?SizingCase $case = null,
     ): self {
         return new self(
             joint: $this->joint,
@@ -171,7 +203,7 @@ final readonly class SizedJoint
             waits: $this->waits,
             pairMm: $pairMm ?? $this->pairMm,
             best: $best ?? $this->best,
-            case: $this->case,
+            case: $case ?? $this->case,
         );
     }
 }
