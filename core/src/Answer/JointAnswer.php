@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Answer;
 
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Mechanics\HeldBy;
 use Oldpart\Core\Evaluate\Mechanics\HotAndCold;
@@ -13,7 +14,6 @@ use Oldpart\Core\Evaluate\Trials\JointTrials;
 use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Fit\BearingSeat;
 use Oldpart\Core\Fit\BearingTable;
-use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Fit\Offer;
 use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Picture\BandsPicture;
@@ -73,7 +73,7 @@ final readonly class JointAnswer implements \JsonSerializable
             'blocked' => $this->of->blocked,
             'chance' => $chance === null
                 ? null
-                : ['kind' => BestSize::kind($chance), 'says' => BestSize::inWords($chance)],
+                : ['kind' => Likely::kind($chance), 'says' => Likely::inWords($chance)],
             'best' => $this->of->withheld ? null : $this->of->best,
             'notes' => [
                 ...$this->of->notes,
@@ -171,7 +171,7 @@ final readonly class JointAnswer implements \JsonSerializable
             'sum' => [
                 'make' => $this->of->makesInner() ? 'shaft' : 'bore',
                 'mate' => $tight
-                    ? ['size_mm' => $found->meanMm, 'u95_mm' => $found->u95MeanMm]
+                    ? ['size_mm' => $found->meanMm, 'u95_mm' => $found->sureMeanMm()]
                     : [
                         'size_mm' => $makesInner ? $found->smallestMm() : $found->largestMm(),
                         'u95_mm' => $found->sureMm(),
@@ -263,7 +263,7 @@ final readonly class JointAnswer implements \JsonSerializable
             mate: $this->of->mateName,
             matingMm: $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->smallestMm(),
             looseMm: $tight ? $this->of->mateFound->meanMm : $this->of->mateFound->largestMm(),
-            u95Mm: $tight ? $this->of->mateFound->u95MeanMm : $this->of->mateFound->sureMm(),
+            u95Mm: $tight ? $this->of->mateFound->sureMeanMm() : $this->of->mateFound->sureMm(),
             part: $this->of->makeName,
             make: $band,
             clearanceMm: $this->of->wantedMm,

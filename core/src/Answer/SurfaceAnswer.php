@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Answer;
 
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WayOut;
 use Oldpart\Core\Evaluate\Found\JudgedSurface;
 use Oldpart\Core\Facts\ReadingFacts;
-use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\Slip;
 use Oldpart\Core\Picture\AlongPicture;
@@ -106,8 +106,8 @@ final readonly class SurfaceAnswer implements \JsonSerializable
         usort($helps, static fn (WayOut $a, WayOut $b): int => ($b->chance ?? 0.0) <=> ($a->chance ?? 0.0));
 
         return [
-            'kind' => BestSize::kind($chance),
-            'says' => BestSize::inWords($chance),
+            'kind' => Likely::kind($chance),
+            'says' => Likely::inWords($chance),
             'next' => $helps === [] ? null : $helps[0]->says,
         ];
     }
@@ -125,7 +125,7 @@ final readonly class SurfaceAnswer implements \JsonSerializable
 
         return [
             'size' => LengthWriter::size($found->meanMm),
-            'plus_minus' => LengthWriter::plusMinus($found->u95Mm),
+            'plus_minus' => LengthWriter::plusMinus($found->sureMm()),
             'mean_mm' => $found->meanMm,
             'u95_mm' => $found->u95Mm,
             'mating' => LengthWriter::size($found->matingMm),

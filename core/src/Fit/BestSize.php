@@ -103,36 +103,4 @@ final readonly class BestSize
             ),
         ]));
     }
-
-    /** Sure, likely, a risk, a gamble: always with the figure, rounded down. */
-    public function says(): string
-    {
-        return self::inWords($this->chance);
-    }
-
-    public static function inWords(float $chance): string
-    {
-        return self::word($chance).', works in '.self::ofHundred($chance).' of 100';
-    }
-
-    public static function word(float $chance): string
-    {
-        return match (true) {
-            $chance >= 0.98 => 'sure',
-            $chance >= 0.9 => 'likely',
-            $chance >= 0.7 => 'a risk',
-            default => 'a gamble',
-        };
-    }
-
-    /** @return 'good'|'usable'|'bad' */
-    public static function kind(float $chance): string
-    {
-        return $chance >= 0.98 ? 'good' : ($chance >= 0.7 ? 'usable' : 'bad');
-    }
-
-    public static function ofHundred(float $chance): string
-    {
-        return (string) floor(100 * $chance + 1e-9);
-    }
 }

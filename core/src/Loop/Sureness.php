@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Loop;
 
-/**
- * A chance in a word, and how good it is: three standard deviations are enough (common practice), under 95 of 100 is
- * too little.
- */
+use Oldpart\Core\Advice\Likely;
+
+/** How likely a loop or a clearance is to come out as wanted, in words. */
 final readonly class Sureness implements \JsonSerializable
 {
-    private const USABLE = 0.95;
-
     /** From here on nobody will see one that is not. */
     private const CERTAIN = 0.9999;
 
@@ -29,12 +26,10 @@ final readonly class Sureness implements \JsonSerializable
     public static function of(float $chance, string $sure, string $else, float $from = self::CERTAIN): self
     {
         return new self(
-            match (true) {
-                $chance >= Remedies::WANTED => 'good',
-                $chance >= self::USABLE => 'usable',
-                default => 'bad',
-            },
-            $chance >= $from ? $sure : strtr($else, ['{n}' => self::ofHundred($chance)]),
+            Likely::kind($chance),
+            $chance >= $from
+                ? $sure
+                : Likely::word($chance).', '.strtr($else, ['{n}' => self::ofHundred($chance)]),
         );
     }
 

@@ -167,6 +167,12 @@ final readonly class FoundSize implements \JsonSerializable
         return ($this->form() ?? $this)->u95Mm;
     }
 
+    /** U95 of the mean, mm. */
+    public function sureMeanMm(): float
+    {
+        return ($this->form() ?? $this)->u95MeanMm;
+    }
+
     /** The factor between a standard uncertainty and these. */
     public function coverage(): float
     {

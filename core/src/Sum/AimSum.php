@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Sum;
 
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Fit\Purpose;
@@ -56,7 +57,9 @@ final class AimSum implements Sum
             holdsMm: $in->number('holds_mm'),
             makeSigmaMm: ($in->numberOrNull('make_u95_mm') ?? 0.0) / 2,
         );
-        $says = $best?->says() ?? 'No size works in more than half of the cases: read the mate better, or true it up.';
+        $says = $best === null
+            ? 'No size works in more than half of the cases: read the mate better, or true it up.'
+            : Likely::inWords($best->chance);
 
         return [
             'aim_mm' => $best?->aimMm,

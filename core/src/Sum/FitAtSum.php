@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Sum;
 
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\WorkingStep;
-use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Fit\FitAt;
 use Oldpart\Core\Fit\SizesThatWork;
 use Oldpart\Core\Picture\Words;
@@ -86,6 +86,6 @@ final class FitAtSum implements Sum
             ->checkedTo(($in->numberOrNull('make_u95_mm') ?? 0.0) / 2)
             ->chanceAt($size);
 
-        return ['chance' => $chance, 'word' => BestSize::inWords($chance), 'kind' => BestSize::kind($chance)];
+        return ['chance' => $chance, 'word' => Likely::inWords($chance), 'kind' => Likely::kind($chance)];
     }
 }

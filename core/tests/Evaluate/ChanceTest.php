@@ -185,7 +185,7 @@ final class ChanceTest extends TestCase
         $works = $joint->best->case->works;
         self::assertGreaterThan($of->min + 0.001, $works->min, 'not as tight as it could be');
         self::assertSame($of->max, $works->max);
-        self::assertStringContainsString('too near to yielding', $joint->best->says->mm);
+        self::assertStringContainsString('too near to yielding', $joint->best->because->mm);
         self::assertEqualsWithDelta($joint->best->best->band->lowerMm, $joint->band()?->lowerMm, 1e-12);
         // The factor falls about as the interference grows: at the end that still works it is 1.2, for either part.
         $press = $joint->press;

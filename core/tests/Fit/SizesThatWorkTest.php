@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Fit;
 
-use Oldpart\Core\Fit\BestSize;
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Fit\SizesThatWork;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
@@ -76,9 +76,9 @@ final class SizesThatWorkTest extends TestCase
     {
         $words = ['0.98' => 'sure', '0.9799' => 'likely', '0.9' => 'likely', '0.8999' => 'a risk', '0.7' => 'a risk', '0.6999' => 'a gamble'];
         foreach ($words as $chance => $word) {
-            self::assertSame($word, BestSize::word((float) $chance));
+            self::assertSame($word, Likely::word((float) $chance));
         }
-        self::assertSame(['good', 'usable', 'usable', 'bad'], array_map(BestSize::kind(...), [0.98, 0.97, 0.7, 0.69]));
-        self::assertSame('likely, works in 91 of 100', BestSize::inWords(0.9199));
+        self::assertSame(['good', 'usable', 'usable', 'bad'], array_map(Likely::kind(...), [0.98, 0.97, 0.7, 0.69]));
+        self::assertSame('likely, works in 91 of 100', Likely::inWords(0.9199));
     }
 }

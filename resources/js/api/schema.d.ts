@@ -2533,6 +2533,7 @@ export interface components {
             /** @enum {unknown} */
             kind: "good" | "usable" | "bad";
             says: components["schemas"]["Say"];
+            because: components["schemas"]["Say"];
             chance: number;
             word: string;
             helps: components["schemas"]["WayOut"][];

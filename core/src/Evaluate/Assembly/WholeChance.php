@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Assembly;
 
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Evaluate\Making\AchievedFit;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
-use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Fit\SizesThatWork;
 
 /**
@@ -140,14 +140,14 @@ final readonly class WholeChance implements \JsonSerializable
 
     public function says(): Say
     {
-        $of = BestSize::ofHundred($this->chance);
+        $of = Likely::ofHundred($this->chance);
         $weakest = $this->pieces[0];
 
         return Say::plain(
             ($this->made ? "As made: {$of} of 100 as a whole" : "As a whole it works in {$of} of 100")
                 .($weakest['chance'] >= 0.98
                     ? '.'
-                    : '; the least likely is '.$weakest['name'].', '.BestSize::ofHundred($weakest['chance']).'.')
+                    : '; the least likely is '.$weakest['name'].', '.Likely::ofHundred($weakest['chance']).'.')
                 .($this->unknown === [] ? '' : ' Not counted yet: '.implode(', ', $this->unknown).'.'),
         );
     }
@@ -177,9 +177,9 @@ final readonly class WholeChance implements \JsonSerializable
     {
         return [
             'chance' => $this->chance,
-            'kind' => BestSize::kind($this->chance),
-            'word' => BestSize::word($this->chance),
-            'of' => BestSize::ofHundred($this->chance),
+            'kind' => Likely::kind($this->chance),
+            'word' => Likely::word($this->chance),
+            'of' => Likely::ofHundred($this->chance),
             'made' => $this->made,
             'says' => $this->says(),
             'working' => $this->working(),

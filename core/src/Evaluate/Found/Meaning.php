@@ -28,6 +28,6 @@ final class Meaning
                 : NominalKind::from($surface->kind->value);
         $wear = $surface->condition === null ? $kind !== NominalKind::Length : ! $surface->condition->isTrue();
 
-        return $this->nominal ??= Nominal::of($kind, $found->meanMm, min($found->u95MeanMm, $found->meanMm), $wear);
+        return $this->nominal ??= Nominal::of($kind, $found->meanMm, min($found->sureMeanMm(), $found->meanMm), $wear);
     }
 }

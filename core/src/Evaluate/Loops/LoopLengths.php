@@ -322,7 +322,7 @@ final class LoopLengths
                 $half,
                 Spread::Uniform,
             )
-            : $make(SizeFrom::Found, $found->meanMm, $found->u95MeanMm, $found->u95MeanMm, Spread::Measured);
+            : $make(SizeFrom::Found, $found->meanMm, $found->sureMeanMm(), $found->sureMeanMm(), Spread::Measured);
     }
 
     /** As typed for it, or as warm as the job runs by what was said at take-in; null where it stays cold. */

@@ -40,7 +40,7 @@ final class AchievedFit
             return null;
         }
         $tight = $joint->isTight();
-        $u = hypot($doubt, $tight ? $found->u95MeanMm : $found->sureMm());
+        $u = hypot($doubt, $tight ? $found->sureMeanMm() : $found->sureMm());
         [$smallest, $largest] = $tight ? [$found->meanMm, $found->meanMm] : [$found->smallestMm(), $found->largestMm()];
 
         return $joint->makesInner()

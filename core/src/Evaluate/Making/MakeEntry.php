@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Making;
 
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WayOut;
@@ -11,7 +12,6 @@ use Oldpart\Core\Evaluate\Sizing\BestForJoint;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\Aim;
-use Oldpart\Core\Fit\BestSize;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
@@ -198,7 +198,7 @@ final readonly class MakeEntry implements \JsonSerializable
             'free' => $this->free,
             'chance' => $this->chance === null
                 ? null
-                : ['kind' => BestSize::kind($this->chance), 'says' => BestSize::inWords($this->chance)],
+                : ['kind' => Likely::kind($this->chance), 'says' => Likely::inWords($this->chance)],
         ];
     }
 }

@@ -47,7 +47,7 @@ final readonly class HotAndCold implements \JsonSerializable
             [$low, $high] = $answer->makesInner()
                 ? [$band->lowerMm - $found->meanMm, $band->upperMm - $found->meanMm]
                 : [$found->meanMm - $band->upperMm, $found->meanMm - $band->lowerMm];
-            $chance = new Chance($low, $high, $found->u95MeanMm / 2);
+            $chance = new Chance($low, $high, $found->sureMeanMm() / 2);
         }
 
         try {

@@ -269,7 +269,7 @@ final readonly class PressStudy
         $band = $answer->best === null ? null : $answer->sized?->band;
         if ($made === null && $mate !== null && $band !== null) {
             // Not what the fit allows: what the size that is most likely to work may come to.
-            [$low, $high] = [$mate->meanMm - $mate->u95MeanMm, $mate->meanMm + $mate->u95MeanMm];
+            [$low, $high] = [$mate->meanMm - $mate->sureMeanMm(), $mate->meanMm + $mate->sureMeanMm()];
 
             return $answer->makesInner()
                 ? new Range($band->lowerMm - $high, $band->upperMm - $low)
@@ -282,10 +282,13 @@ final readonly class PressStudy
         }
 
         return $answer->makesInner()
-            ? new Range($made->min - $mate->meanMm - $mate->u95MeanMm, $made->max - $mate->meanMm + $mate->u95MeanMm)
+            ? new Range(
+                $made->min - $mate->meanMm - $mate->sureMeanMm(),
+                $made->max - $mate->meanMm + $mate->sureMeanMm(),
+            )
             : new Range(
-                $mate->meanMm - $mate->u95MeanMm - $made->max,
-                $mate->meanMm + $mate->u95MeanMm - $made->min,
+                $mate->meanMm - $mate->sureMeanMm() - $made->max,
+                $mate->meanMm + $mate->sureMeanMm() - $made->min,
             );
     }
 }

@@ -78,7 +78,7 @@ final readonly class WorksByStrength
                     'It works from {w} only: '.$why.'. This reading, sure to ±{u}, hits that less often than not. Read the {mate} better.',
                     [
                         'w' => Words::range($within),
-                        'u' => LengthWriter::atLeast($best->case->found->u95MeanMm),
+                        'u' => LengthWriter::atLeast($best->case->found->sureMeanMm()),
                         'mate' => lcfirst($best->case->mate->name),
                     ],
                 ),

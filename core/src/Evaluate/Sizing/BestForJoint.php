@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Sizing;
 
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WayOut;
 use Oldpart\Core\Fit\BestSize;
@@ -18,6 +19,8 @@ final readonly class BestForJoint implements \JsonSerializable
     private function __construct(
         public BestSize $best,
         public Say $says,
+        /** What works, who checks it, and what narrows it. */
+        public Say $because,
         public array $helps,
         public SizingCase $case,
         public string $asked,
@@ -41,21 +44,20 @@ final readonly class BestForJoint implements \JsonSerializable
         }
         $tool = $case->checkedWith();
         $says = Say::with(
-            "{$asked} cannot be promised with this reading; {a} works in "
-                .BestSize::ofHundred($best->chance)
-                .' of 100'
-                .($tool === null ? '' : ', checked with the '.lcfirst($tool->name))
-                .'. Such a joint works from {w}.{more}',
-            [
-                'a' => LengthWriter::size($best->aimMm),
-                'w' => Words::range($case->works),
-                'more' => $strength === null ? '' : Say::with(' {s}', ['s' => $strength]),
-            ],
+            "{$asked} cannot be promised with this reading; {a} works in ".Likely::ofHundred($best->chance).' of 100.',
+            ['a' => LengthWriter::size($best->aimMm)],
+        );
+        $because = Say::with(
+            'Such a joint works from {w}'
+                .($tool === null ? '.' : ', checked with the '.lcfirst($tool->name).'.')
+                .($strength === null ? '' : ' {s}'),
+            ['w' => Words::range($case->works), 's' => $strength ?? ''],
         );
 
         return new self(
             best: $best,
             says: $says,
+            because: $because,
             helps: Helps::of($case, $best, $promised),
             case: $case,
             asked: $asked,
@@ -75,14 +77,15 @@ final readonly class BestForJoint implements \JsonSerializable
             : [$this->helps[0], $helps[0]];
     }
 
-    /** @return array{kind: string, says: Say, chance: float, word: string, helps: list<WayOut>} */
+    /** @return array{kind: string, says: Say, because: Say, chance: float, word: string, helps: list<WayOut>} */
     public function jsonSerialize(): array
     {
         return [
-            'kind' => BestSize::kind($this->best->chance),
+            'kind' => Likely::kind($this->best->chance),
             'says' => $this->says,
+            'because' => $this->because,
             'chance' => $this->best->chance,
-            'word' => $this->best->says(),
+            'word' => Likely::inWords($this->best->chance),
             'helps' => $this->helps,
         ];
     }

@@ -79,7 +79,7 @@ final readonly class ExistingPair
     {
         $mean = $outer->meanMm - $inner->meanMm;
         if ($mean < 0) {
-            $u = hypot($inner->u95MeanMm, $outer->u95MeanMm);
+            $u = hypot($inner->sureMeanMm(), $outer->sureMeanMm());
 
             return new Range($mean - $u, $mean + $u);
         }

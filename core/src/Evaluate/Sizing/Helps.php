@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Sizing;
 
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WayOut;
 use Oldpart\Core\Fit\BestSize;
@@ -216,7 +217,7 @@ final readonly class Helps
 
     private static function of100(Say $do, float $chance): Say
     {
-        return Say::with('{do}: '.BestSize::ofHundred($chance).' of 100.', ['do' => $do]);
+        return Say::with('{do}: '.Likely::ofHundred($chance).' of 100.', ['do' => $do]);
     }
 
     private function mate(): string

@@ -239,7 +239,7 @@ final readonly class JointSizing
             'made-first',
             Say::with('The '.lcfirst($mate->name).' is made and came out at {s} ±{u}: this is made to that.', [
                 's' => LengthWriter::size($found->meanMm),
-                'u' => LengthWriter::atLeast($found->u95MeanMm),
+                'u' => LengthWriter::atLeast($found->sureMeanMm()),
             ]),
         );
     }
@@ -382,7 +382,7 @@ final readonly class JointSizing
     public function sizeFor(bool $makeShaft, FoundSize $found, Range $wanted): SizeToMate
     {
         return $wanted->max <= 0
-            ? SizeToMate::of($makeShaft, $found->meanMm, $found->u95MeanMm, $wanted)
+            ? SizeToMate::of($makeShaft, $found->meanMm, $found->sureMeanMm(), $wanted)
             : ($makeShaft
                 ? SizeToMate::of(true, $found->smallestMm(), $found->sureMm(), $wanted, $found->largestMm())
                 : SizeToMate::of(false, $found->largestMm(), $found->sureMm(), $wanted, $found->smallestMm()));
@@ -403,7 +403,7 @@ final readonly class JointSizing
             ),
         );
 
-        return GoodEnough::judge(max(0.0, $width), $tight ? $found->u95MeanMm : $found->sureMm(), $able);
+        return GoodEnough::judge(max(0.0, $width), $tight ? $found->sureMeanMm() : $found->sureMm(), $able);
     }
 
     /** @param  list<Offer>  $offers */

@@ -65,7 +65,7 @@ final readonly class OldPair
             return new self(null, Say::plain($large), []);
         }
         $clearance = $size - ($in->unwornMeanMm ?? $in->meanMm);
-        $doubt = hypot($in->u95MeanMm, $out->u95MeanMm);
+        $doubt = hypot($in->sureMeanMm(), $out->sureMeanMm());
         $half = Iso286::tolerance($size, self::GRADE) / 2000;
         $says = Say::with('The old pair had {c}, sure to ±{u}: that is copied, give or take {h} (half of IT7).', [
             'c' => Words::range(new Range($clearance, $clearance)),

@@ -55,21 +55,21 @@ final readonly class SizingCase
     public function sizes(): SizesThatWork
     {
         $shaft = $this->makesShaft();
-        $k = $this->found->k > 0 ? $this->found->k : 2.0;
+        $k = $this->found->coverage();
 
         return $this->isPress()
             ? SizesThatWork::of(
                 $shaft,
                 $this->found->meanMm,
                 $this->found->meanMm,
-                $this->found->u95MeanMm / $k,
+                $this->found->sureMeanMm() / $k,
                 $this->works,
             )
             : SizesThatWork::of(
                 $shaft,
                 $shaft ? $this->found->smallestMm() : $this->found->largestMm(),
                 $shaft ? $this->found->largestMm() : $this->found->smallestMm(),
-                $this->found->sureMm() / $this->found->coverage(),
+                $this->found->sureMm() / $k,
                 $this->works,
             );
     }

@@ -51,7 +51,7 @@ final readonly class StackPiece
     ): self {
         $made = CutLog::of($facts, $surface, Phase::Only)->made();
         [$mm, $half] = match (true) {
-            $found !== null => [$found->meanMm, $found->u95MeanMm],
+            $found !== null => [$found->meanMm, $found->sureMeanMm()],
             $made !== null => [$made->middle(), $made->width() / 2],
             $band !== null => [$band->middleMm(), $band->widthMm() / 2],
             default => [null, 0.0],

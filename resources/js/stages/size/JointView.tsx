@@ -52,6 +52,7 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
                     <Typography variant="said" sx={{ mt: 0.5 }}>
                         {say(answer.best.says)}
                     </Typography>
+                    <Typography>{say(answer.best.because)}</Typography>
                     <WaysOut joint={joint} ways={answer.best.helps} title="What would help most" />
                 </Box>
             )}

@@ -17,13 +17,15 @@ export function Whole() {
         <Box
             component="section"
             aria-label="As a whole"
-            sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', mb: 0.75 }}
+            sx={{ display: 'flex', columnGap: 1.5, alignItems: 'baseline', flexWrap: 'wrap', mb: 0.75 }}
         >
             <Box sx={{ flex: 'none' }}>
                 <Verdict kind={whole.kind}>{whole.word}</Verdict>
             </Box>
-            <Typography sx={{ flex: 1, minWidth: 0 }}>{say(whole.says)}</Typography>
-            <Why steps={whole.working} />
+            <Typography sx={{ flex: '1 1 420px', minWidth: 0 }}>{say(whole.says)}</Typography>
+            <Box sx={{ flex: '1 0 100%' }}>
+                <Why steps={whole.working} />
+            </Box>
         </Box>
     );
 }
