@@ -81,7 +81,7 @@ final class DemoShop extends Seeder
             ->read('Shaft journal', 'outside-micrometer', [
                 ['near end', '0', '0.8742'], ['near end', '90', '0.8740'], ['middle', '0', '0.8741'], ['middle', '90', '0.8739'], ['far end', '0', '0.8743'], ['far end', '90', '0.8742'],
             ])
-            ->joint('Bush in housing', ['needs_torque_nm' => 4.0])
+            ->joint('Bush in housing', ['purpose' => 'tap-tight', 'needs_torque_nm' => 4.0])
             ->loop('End float of the shaft', '0.002', '0.010', [['Housing length', true, ['surface' => 'Housing length']], ['Thrust washer', false, ['size' => '0.0625', 'limits' => '0.001']], ['Collar to collar', false, ['size' => '1.428', 'limits' => '0.001']]])
             ->loop('Room beside the pulley', '0.002', '0.008', [['Shoulder to pulley', true, ['size' => '1.625', 'limits' => '0.001']], ['Housing length', false, ['surface' => 'Housing length']], ['Spacing washer', false, []]])
             ->clears('Pulley rim beside the bearing’s foot', ['travel' => 'still', 'other' => 'wall', 'mover' => '7.52', 'x' => '3.82', 'doubt' => '0.02', 'least' => '0.08'])

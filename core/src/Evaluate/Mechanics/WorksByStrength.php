@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Mechanics;
 
+use Oldpart\Core\Advice\Likely;
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Sizing\BestForJoint;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Evaluate\Sizing\SizingCase;
 use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -22,6 +25,9 @@ final readonly class WorksByStrength
     private const FACTOR = 1.2;
 
     private const FACTOR_BRITTLE = 1.5;
+
+    /** From here on nothing is said of it. */
+    private const SURE = 0.98;
 
     /** Halvings of the interference looked through: a thousandth of it. */
     private const HALVINGS = 10;
@@ -115,9 +121,36 @@ final readonly class WorksByStrength
             $loosest = self::upTo($slips, $loosest, $tightest);
         }
 
-        return $tightest < -$works->min || $loosest > -$works->max
-            ? $joint->within($case->working(new Range(min(-$tightest, -$loosest), -$loosest)))
-            : $joint;
+        if ($tightest >= -$works->min && $loosest <= -$works->max) {
+            return $joint;
+        }
+        $within = $case->working(new Range(min(-$tightest, -$loosest), -$loosest));
+
+        return $joint->within($within, self::narrowed($joint, $within, $tightest <= $loosest));
+    }
+
+    /** What strength leaves of a class, and the size in it that is most likely to work. */
+    private static function narrowed(SizedJoint $joint, SizingCase $within, bool $none): ?Note
+    {
+        $chance = $joint->within($within)->chance();
+        if ($chance === null || $chance >= self::SURE) {
+            return null;
+        }
+        $best = $none ? null : $within->best();
+        $of = Likely::ofHundred($chance);
+
+        return Note::caution(
+            'strength-narrows',
+            $best === null
+                ? Say::plain(
+                    "Of what this fit may come to, strength and load leave next to nothing: it works in {$of} of 100. Take a lighter fit, bond it, or take a thicker wall or a stronger metal.",
+                )
+                : Say::with(
+                    'Strength and load leave only {w} of what this fit may come to. Anywhere in its limits it works in '
+                        .$of.' of 100; aimed at {a}, in '.Likely::ofHundred($best->chance).'.',
+                    ['w' => Words::range($within->works), 'a' => LengthWriter::size($best->aimMm)],
+                ),
+        );
     }
 
     private static function needs(bool $brittle): float

@@ -150,10 +150,10 @@ final readonly class SizedJoint
         );
     }
 
-    /** Its chance by narrower limits of what works. */
-    public function within(SizingCase $case): self
+    /** Its chance by narrower limits of what works, and why. */
+    public function within(SizingCase $case, ?Note $why = null): self
     {
-        return $this->changed(case: $case);
+        return $this->changed(case: $case, notes: $why === null ? null : [...$this->notes, $why]);
     }
 
     /** Two parts that are there, as they will be once one of them is pressed in. */
