@@ -83,7 +83,7 @@ final readonly class BestSize
             return null;
         }
         $stays = static fn (float $t): bool => $sizes->chanceAt($aim + $t) >= $best - self::FALLS;
-        $reach = Bisection::between($stays, 0.0, $sizes->widthMm() / 2 + 9 * $sizes->sigmaMm)[0];
+        $reach = Bisection::between($stays, 0.0, $sizes->widthMm() / 2 + 9 * $sizes->sigmaMm())[0];
         $reach = min($reach, 0.9 * $aim);
         $over = max($reach, min($holdsMm / 2, 0.9 * $aim));
         $shown = $sizes->chanceOver(new Band($aim - $over, $aim + $over));
@@ -95,7 +95,7 @@ final readonly class BestSize
                 Say::with('works {w} wide, form {f}, σ {s}: aim {a}, {n} of 100', [
                     'w' => LengthWriter::difference($worksMm->width()),
                     'f' => LengthWriter::difference($formMm),
-                    's' => LengthWriter::difference($sizes->sigmaMm),
+                    's' => LengthWriter::difference($sizes->sigmaMm()),
                     'a' => LengthWriter::size($aim),
                     'n' => (string) floor(100 * $shown),
                 ]),

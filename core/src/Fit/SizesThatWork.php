@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Fit;
 
-use Oldpart\Core\Number\Normal;
+use Oldpart\Core\Number\FlatNormal;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
 
@@ -15,9 +15,14 @@ use Oldpart\Core\Quantity\Range;
 final readonly class SizesThatWork
 {
     /**
-     * @param  float  $sigmaMm  standard uncertainty of the mate's tightest and loosest, above 0
+     * Of twenty gauges in use one is off by more than it may be, up to twice that. Common practice, no source; it
+     * counts only where the gauge's own error is known to be part of the doubt.
      */
-    private function __construct(public float $fromMm, public float $toMm, public float $sigmaMm)
+    private const STRAY = 0.05;
+
+    private const STRAYS_TO = 2.0;
+
+    private function __construct(public float $fromMm, public float $toMm, private FlatNormal $off)
     {
     }
 
@@ -27,6 +32,7 @@ final readonly class SizesThatWork
      * @param  float  $looseMm  the mate where it is loosest; for a press its mean
      * @param  float  $sigmaMm  standard uncertainty of the mate, 0 or more
      * @param  Range  $worksMm  clearance within which the joint works
+     * @param  float  $flatMm  of that uncertainty, by how much the gauge itself may be off either way: anywhere within, each as likely; 0 where that is not known
      */
     public static function of(
         bool $makeShaft,
@@ -34,18 +40,28 @@ final readonly class SizesThatWork
         float $looseMm,
         float $sigmaMm,
         Range $worksMm,
+        float $flatMm = 0.0,
     ): self {
+        // No more of it is flat than there is.
+        $flat = min($flatMm, sqrt(3) * $sigmaMm);
+
         return new self(
             $makeShaft ? $looseMm - $worksMm->max : $matingMm + $worksMm->min,
             $makeShaft ? $matingMm - $worksMm->min : $looseMm + $worksMm->max,
-            max(1e-6, $sigmaMm),
+            new FlatNormal(sqrt(max(0.0, $sigmaMm ** 2 - $flat ** 2 / 3)), $flat),
         );
     }
 
     /** With the doubt of a gauge that will check the part, one standard deviation, mm. */
     public function checkedTo(float $sigmaMm): self
     {
-        return new self($this->fromMm, $this->toMm, hypot($this->sigmaMm, $sigmaMm));
+        return new self($this->fromMm, $this->toMm, $this->off->with($sigmaMm));
+    }
+
+    /** Standard uncertainty of the mate's tightest and loosest, and of the gauge that checks, mm. */
+    public function sigmaMm(): float
+    {
+        return $this->off->deviation();
     }
 
     public function middleMm(): float
@@ -64,11 +80,13 @@ final readonly class SizesThatWork
     {
         return $this->widthMm() <= 0
             ? 0.0
-            : Normal::below(($this->toMm - $sizeMm) / $this->sigmaMm)
-                - Normal::below(($this->fromMm - $sizeMm) / $this->sigmaMm);
+            : $this->overGauges(
+                fn (FlatNormal $off): float => $off->below($this->toMm - $sizeMm)
+                    - $off->below($this->fromMm - $sizeMm),
+            );
     }
 
-    /** The chance that a part anywhere in a band works, each size as likely: ∫ Φ(u) du = u Φ(u) + φ(u). */
+    /** The chance that a part anywhere in a band works, each size as likely. */
     public function chanceOver(Band $band): float
     {
         if ($this->widthMm() <= 0) {
@@ -77,11 +95,21 @@ final readonly class SizesThatWork
         if ($band->widthMm() < 1e-9) {
             return $this->chanceAt($band->middleMm());
         }
-        $whole = static fn (float $u): float => $u * Normal::below($u) + exp((-$u * $u) / 2) / sqrt(2 * M_PI);
-        $over = fn (float $end): float => $this->sigmaMm
-            * ($whole(($end - $band->lowerMm) / $this->sigmaMm) - $whole(($end - $band->upperMm) / $this->sigmaMm));
+        $over = static fn (FlatNormal $off, float $end): float => $off->sumBelow($end - $band->lowerMm)
+            - $off->sumBelow($end - $band->upperMm);
+        $all = $this->overGauges(
+            fn (FlatNormal $off): float => $over($off, $this->toMm) - $over($off, $this->fromMm),
+        );
 
-        return max(0.0, min(1.0, ($over($this->toMm) - $over($this->fromMm)) / $band->widthMm()));
+        return max(0.0, min(1.0, $all / $band->widthMm()));
+    }
+
+    /** @param  callable(FlatNormal): float  $of */
+    private function overGauges(callable $of): float
+    {
+        return $this->off->flat === 0.0
+            ? $of($this->off)
+            : (1 - self::STRAY) * $of($this->off) + self::STRAY * $of($this->off->wider(self::STRAYS_TO));
     }
 
     /**
@@ -90,8 +118,8 @@ final readonly class SizesThatWork
      */
     public function misreadBy(float $deviations, float $checkedToMm): self
     {
-        $shift = $deviations * $this->sigmaMm;
+        $shift = $deviations * $this->sigmaMm();
 
-        return new self($this->fromMm + $shift, $this->toMm + $shift, max(1e-6, $checkedToMm));
+        return new self($this->fromMm + $shift, $this->toMm + $shift, new FlatNormal($checkedToMm, 0.0));
     }
 }

@@ -27,7 +27,7 @@ final readonly class FittedForm implements \JsonSerializable
     private const BEYOND = 0.01;
 
     /** A stated figure of repeatability and feel, good to a half, counts for so much: JCGM 100:2008, equation G.3. */
-    private const FIGURE_DOF = 2.0;
+    public const FIGURE_DOF = 2.0;
 
     /** Where what is left over is set against it, it is taken as good to a quarter. */
     private const FIGURE_DOF_LEFT = 8.0;
@@ -54,6 +54,10 @@ final readonly class FittedForm implements \JsonSerializable
         /** Read at two angles only: out of round along those. */
         public bool $twoAngles,
         public float $k,
+        /** The factor in that of the mean. */
+        public float $kMean,
+        /** Of the doubts, by how much the gauge itself may be off either way, mm; 0 with several. */
+        public float $flatMm = 0.0,
     ) {
     }
 
@@ -95,21 +99,23 @@ final readonly class FittedForm implements \JsonSerializable
             return null;
         }
         $along = self::along($stations);
-        $shapes = (count($stations) > 1 ? 1 : 0) + ($square ? 1 : (count($seen) > 2 ? 2 : 0));
+        $ovals = $square ? 1 : (count($seen) > 2 ? 2 : 0);
+        $hasTaper = count($stations) > 1;
+        $shapes = ($hasTaper ? 1 : 0) + $ovals;
         $shifts = self::shifts($readings);
         $gauges = array_map(strval(...), array_keys($shifts));
         $several = count($gauges) > 1;
         [$rows, $values, $weights] = [[], [], []];
         foreach ($readings as $r) {
             $row = [1.0];
-            if (count($stations) > 1) {
+            if ($hasTaper) {
                 $row[] = $along[$r->station];
             }
             $at = 2 * deg2rad((float) $r->angle - ($square ? $seen[0] : 0.0));
-            if (count($seen) > 1) {
+            if ($ovals > 0) {
                 $row[] = cos($at);
             }
-            if (count($seen) > 2) {
+            if ($ovals > 1) {
                 $row[] = sin($at);
             }
             foreach ($several ? $gauges : [] as $gauge) {
@@ -126,11 +132,14 @@ final readonly class FittedForm implements \JsonSerializable
         // Where the scatter is one's own, repeats here are among the readings already.
         $free = count($readings) - 1 - $shapes;
         $stated = $ownDof + $otherDof > 0 ? $otherDof : self::FIGURE_DOF;
-        $scale = sqrt(($fit->squares + $stated) / ($free + $stated));
+        // Where it is one's own and nothing is left over, it stays as it is.
+        $scale = $free + $stated > 0 ? sqrt(($fit->squares + $stated) / ($free + $stated)) : 1.0;
+        // Readings all alike still are no surer than the last digit.
+        $scale = max($scale, ...array_map(self::digit(...), $readings));
         $leftOver = max(0.0, $fit->squares - $ownDof);
         $leftDof = max(1.0, $free - $ownDof);
-        $describes =
-            IncompleteBeta::ratioAbove(
+        $describes = $free <= $ownDof
+            || IncompleteBeta::ratioAbove(
                 $leftOver / $leftDof,
                 $leftDof,
                 $ownDof + $otherDof > 0 ? $ownDof + $otherDof : self::FIGURE_DOF_LEFT,
@@ -142,21 +151,32 @@ final readonly class FittedForm implements \JsonSerializable
             kind: $kind,
             fit: $fit,
             per: $per,
-            dof: $free + $stated,
-            hasTaper: count($stations) > 1,
-            ovals: $square ? 1 : (count($seen) > 2 ? 2 : 0),
+            dof: max($free + $stated, 1.0),
+            hasTaper: $hasTaper,
+            ovals: $ovals,
             fromDeg: $square ? $seen[0] : 0.0,
             commonMm: hypot(self::warmth($readings), $several ? 0.0 : max($shifts)),
             noiseMm: $scale * self::scatter($readings),
             describes: $describes,
+            flatMm: $several ? 0.0 : sqrt(3) * max(array_map(self::own(...), $readings)),
         );
+    }
+
+    public static function own(WeighedReading $reading): float
+    {
+        return $reading->doubt->gaugeMm;
+    }
+
+    public static function digit(WeighedReading $reading): float
+    {
+        return min(1.0, max(1e-6, $reading->doubt->lastDigitMm) / $reading->scatterMm);
     }
 
     /**
      * @param  list<string>  $stations
      * @return array<string, float> −½ at the first … ½ at the last; by their numbers where they have any
      */
-    private static function along(array $stations): array
+    public static function along(array $stations): array
     {
         $numbered = array_filter($stations, is_numeric(...)) === $stations;
         $at = $numbered ? array_map(floatval(...), $stations) : array_map(floatval(...), array_keys($stations));
@@ -195,7 +215,7 @@ final readonly class FittedForm implements \JsonSerializable
      * @param  list<WeighedReading>  $readings
      * @return non-empty-array<string, float> by how much each gauge may be off, mm
      */
-    private static function shifts(array $readings): array
+    public static function shifts(array $readings): array
     {
         $shifts = [];
         foreach ($readings as $r) {
@@ -207,7 +227,7 @@ final readonly class FittedForm implements \JsonSerializable
     }
 
     /** @param  list<WeighedReading>  $readings */
-    private static function warmth(array $readings): float
+    public static function warmth(array $readings): float
     {
         return max([0.0, ...array_map(static fn (WeighedReading $r): float => $r->doubt->temperatureMm, $readings)]);
     }
@@ -231,6 +251,7 @@ final readonly class FittedForm implements \JsonSerializable
         float $commonMm,
         float $noiseMm,
         bool $describes,
+        float $flatMm,
     ): self {
         $n = count($fit->found);
         $var = $fit->covariance;
@@ -279,7 +300,7 @@ final readonly class FittedForm implements \JsonSerializable
         $down = array_map(static fn (float $f, int $i): float => $i === 0 ? $f : -$f, $factors, array_keys($factors));
         $ofEnds = $per ** 2 * max($fit->varianceOf($factors), $fit->varianceOf($down)) + $unshown;
         [$u95, $k] = self::expanded($ofEnds, $dof, $commonMm);
-        [$u95Mean] = self::expanded($ofMean, $dof, $commonMm);
+        [$u95Mean, $kMean] = self::expanded($ofMean, $dof, $commonMm);
         $ends = [$mean - $amplitude - $half, $mean + $amplitude + $half];
         [$mating, $loose] = $kind === SurfaceKind::Bore ? $ends : [$ends[1], $ends[0]];
 
@@ -298,6 +319,8 @@ final readonly class FittedForm implements \JsonSerializable
             describes: $describes,
             twoAngles: $ovals === 1,
             k: $k,
+            kMean: $kMean,
+            flatMm: $flatMm,
         );
     }
 
@@ -322,7 +345,7 @@ final readonly class FittedForm implements \JsonSerializable
     }
 
     /** @return array{float, float} U95 and its k */
-    private static function expanded(float $variance, float $dof, float $commonMm): array
+    public static function expanded(float $variance, float $dof, float $commonMm): array
     {
         $u = sqrt($variance + $commonMm ** 2);
         $effective = $variance > 0 ? ($dof * $u ** 4) / $variance ** 2 : INF;
@@ -332,18 +355,24 @@ final readonly class FittedForm implements \JsonSerializable
     }
 
     /** The same form, were it read as sure as this, mm. */
-    public function withU95(float $u95Mm): self
+    public function withU95(float $u95Mm, float $flatMm = 0.0): self
     {
-        return $this->with($u95Mm, $u95Mm, 2.0);
+        return $this->with($u95Mm, $u95Mm, [2.0, 2.0], $flatMm);
     }
 
     /** Of gauges that disagree: by how much its doubts grow. */
     public function widened(float $times): self
     {
-        return $times <= 1.0 ? $this : $this->with($times * $this->u95Mm, $times * $this->u95MeanMm, $this->k);
+        return $times <= 1.0 ? $this : $this->with(
+            $times * $this->u95Mm,
+            $times * $this->u95MeanMm,
+            [$this->k, $this->kMean],
+            0.0,
+        );
     }
 
-    private function with(float $u95Mm, float $u95MeanMm, float $k): self
+    /** @param  array{float, float}  $k  of the two */
+    private function with(float $u95Mm, float $u95MeanMm, array $k, float $flatMm): self
     {
         return new self(
             meanMm: $this->meanMm,
@@ -359,7 +388,9 @@ final readonly class FittedForm implements \JsonSerializable
             taperHiddenMm: $this->taperHiddenMm,
             describes: $this->describes,
             twoAngles: $this->twoAngles,
-            k: $k,
+            k: $k[0],
+            kMean: $k[1],
+            flatMm: $flatMm,
         );
     }
 

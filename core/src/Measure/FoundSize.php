@@ -46,6 +46,12 @@ final readonly class FoundSize implements \JsonSerializable
         public array $slips = [],
         /** Its form told apart from the gauge's scatter; null with too few spots. */
         public ?FittedForm $fitted = null,
+        /** Where there are too few spots: what can be made of them. */
+        private ?FewSpots $few = null,
+        /** Of the doubts, by how much the gauge itself may be off either way, mm; 0 with several. */
+        public float $flatMm = 0.0,
+        /** The factor in that of the mean. */
+        public float $kMean = 2.0,
         /** @var (\Closure(int, bool): self)|null were it read more often, or against a master */
         private ?\Closure $expecting = null,
     ) {
@@ -90,7 +96,7 @@ final readonly class FoundSize implements \JsonSerializable
     }
 
     /** The same sizes, were they read as sure as this, mm. */
-    public function withU95(float $u95Mm): self
+    public function withU95(float $u95Mm, float $flatMm = 0.0): self
     {
         return new self(
             kind: $this->kind,
@@ -114,7 +120,9 @@ final readonly class FoundSize implements \JsonSerializable
             notes: $this->notes,
             workingLater: $this->workingLater,
             slips: $this->slips,
-            fitted: $this->fitted?->withU95($u95Mm),
+            fitted: $this->fitted?->withU95($u95Mm, $flatMm),
+            few: $this->few?->withU95($u95Mm, $flatMm),
+            flatMm: $flatMm,
         );
     }
 
@@ -144,6 +152,12 @@ final readonly class FoundSize implements \JsonSerializable
     public function form(): ?FittedForm
     {
         return $this->fitted?->describes === true ? $this->fitted : null;
+    }
+
+    /** What it is most likely to be like: fitted, by what few spots say, or as it was read. */
+    public function likeliest(): FittedForm|FewSpots|self
+    {
+        return $this->form() ?? $this->few ?? $this;
     }
 
     /** Where it is smallest, mm: of the form that was fitted, otherwise the smallest spot. */

@@ -76,20 +76,17 @@ final readonly class Readings
             $others = ['gauges together' => $sigma, 'temperature' => $others['temperature']];
         }
         [$u95, $k, $effective] = $this->expanded($repeat, $nu, $others);
-        $u95Mean =
+        [$u95Mean, $kMean] =
             $several === null
                 ? $this->ofMean($mean, $tool, $own, $nu, $fromRepeats)
                 : $this->expanded(0.0, INF, [
                     'gauges together' => $several->sigmaOfMean($this->spotsByStation($sizes)),
                     'temperature' => $others['temperature'],
-                ])[0];
-        $fitted = FittedForm::of(
-            $this->kind,
-            $weighed,
-            array_map(strval(...), array_keys($stations)),
-            $ownDof,
-            $otherDof,
-        )?->widened($several->widened ?? 1.0);
+                ]);
+        $along = array_map(strval(...), array_keys($stations));
+        $fitted = FittedForm::of($this->kind, $weighed, $along, $ownDof, $otherDof);
+        $few = $fitted === null ? FewSpots::of($this->kind, $weighed, $along, $ownDof, $otherDof) : null;
+        $widened = $several->widened ?? 1.0;
 
         $round = $this->kind !== SurfaceKind::Length;
         $ovality = $round ? $this->ovality($sizes) : null;
@@ -132,7 +129,7 @@ final readonly class Readings
             notes: [
                 ...$this->notes($ovality, $budget, $worn, $unworn, $s, $slips),
                 ...$several->notes ?? [],
-                ...$fitted?->notes() ?? [],
+                ...$fitted?->notes() ?? ($few === null ? [] : [FewSpots::note()]),
             ],
             workingLater: fn (): Working => $this->working(
                 $mean,
@@ -146,7 +143,10 @@ final readonly class Readings
                 $effective,
             ),
             slips: $slips,
-            fitted: $fitted,
+            fitted: $fitted?->widened($widened),
+            few: $few?->widened($widened),
+            kMean: $kMean,
+            flatMm: $several === null ? sqrt(3) * $others['gauge'] : 0.0,
             expecting: fn (int $more, bool $compared): FoundSize => $this->with(
                 $more,
                 $compared,
@@ -248,8 +248,8 @@ final readonly class Readings
         );
     }
 
-    /** U95 of the mean, by the least sure reading, mm. */
-    private function ofMean(float $mean, Instrument $tool, float $own, float $nu, bool $fromRepeats): float
+    /** @return array{float, float, float} U95 of the mean, by the least sure reading, mm; its factor; degrees of freedom */
+    private function ofMean(float $mean, Instrument $tool, float $own, float $nu, bool $fromRepeats): array
     {
         $poorest = $this->leastSure($mean, $this->readings);
         $poorestTool = $poorest->instrument ?? $this->instrument;
@@ -262,7 +262,7 @@ final readonly class Readings
             $its / sqrt(count($this->readings)),
             $nu,
             $this->doubt($mean, $poorest)->others($fromRepeats && $poorestTool->code === $tool->code),
-        )[0];
+        );
     }
 
     private function check(): void

@@ -9,7 +9,7 @@ final readonly class LinearFit
 {
     /**
      * @param  list<float>  $found  the unknowns
-     * @param  list<list<float>>  $covariance  of the unknowns, in the variance of a row of weight 1
+     * @param  array<int, array<int, float>>  $covariance  of the unknowns, in the variance of a row of weight 1
      * @param  float  $squares  weighted sum of the squared rests
      */
     private function __construct(public array $found, public array $covariance, public float $squares)
@@ -40,14 +40,30 @@ final readonly class LinearFit
                 $matrix[$j][2 * $n] += $its * $values[$i];
             }
         }
+        // Each unknown in units of its own, so that what is known to a micrometre and to a metre stand side by side.
+        $units = [];
         for ($j = 0; $j < $n; $j++) {
+            if ($matrix[$j][$j] <= 0.0) {
+                return null;
+            }
+            $units[$j] = sqrt($matrix[$j][$j]);
+        }
+        for ($j = 0; $j < $n; $j++) {
+            for ($k = 0; $k < $n; $k++) {
+                $matrix[$j][$k] /= $units[$j] * $units[$k];
+            }
+            $matrix[$j][2 * $n] /= $units[$j];
             $matrix[$j][$n + $j] = 1.0;
         }
         $solved = self::eliminate($matrix, $n);
         if ($solved === null) {
             return null;
         }
-        $found = array_map(static fn (array $row): float => $row[2 * $n], $solved);
+        $found = array_map(
+            static fn (array $row, float $unit): float => $row[2 * $n] / $unit,
+            $solved,
+            array_values($units),
+        );
         $squares = 0.0;
         foreach ($rows as $i => $row) {
             $rest = $values[$i];
@@ -57,7 +73,12 @@ final readonly class LinearFit
             $squares += $weights[$i] * $rest * $rest;
         }
 
-        $covariance = array_map(static fn (array $row): array => array_slice($row, $n, $n), $solved);
+        $covariance = [];
+        for ($j = 0; $j < $n; $j++) {
+            for ($k = 0; $k < $n; $k++) {
+                $covariance[$j][$k] = $solved[$j][$n + $k] / ($units[$j] * $units[$k]);
+            }
+        }
 
         return new self($found, $covariance, $squares);
     }
@@ -80,15 +101,11 @@ final readonly class LinearFit
     }
 
     /**
-     * @param  array<int, array<int, float>>  $matrix  n rows: the normal matrix, the unit matrix, the right side
+     * @param  array<int, array<int, float>>  $matrix  n rows: the normal matrix with ones along its diagonal, the unit matrix, the right side
      * @return ?list<list<float>>
      */
     private static function eliminate(array $matrix, int $n): ?array
     {
-        $largest = 0.0;
-        for ($j = 0; $j < $n; $j++) {
-            $largest = max($largest, $matrix[$j][$j]);
-        }
         for ($j = 0; $j < $n; $j++) {
             $pivot = $j;
             for ($i = $j + 1; $i < $n; $i++) {
@@ -96,7 +113,7 @@ final readonly class LinearFit
                     $pivot = $i;
                 }
             }
-            if (abs($matrix[$pivot][$j]) <= 1e-9 * $largest) {
+            if (abs($matrix[$pivot][$j]) <= 1e-11) {
                 return null;
             }
             [$matrix[$j], $matrix[$pivot]] = [$matrix[$pivot], $matrix[$j]];

@@ -111,7 +111,7 @@ final class ChanceTest extends TestCase
                 $job->read('Housing bore', '30.000', 'unchecked-bore', $station, $angle);
             }
         }
-        $joint = self::joint($job->joint('Bush in housing', ['purpose' => 'light-press', 'school' => 'iso']));
+        $joint = self::joint($job->joint('Bush in housing', ['purpose' => 'slides-no-shake', 'school' => 'iso']));
         $help = self::helps($joint)['check-gauge'] ?? null;
         self::assertNotNull($help);
         self::assertGreaterThan(0.9, $help->chance);

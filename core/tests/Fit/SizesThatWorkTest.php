@@ -58,9 +58,9 @@ final class SizesThatWorkTest extends TestCase
     public function test_doubts(): void
     {
         $sizes = SizesThatWork::of(true, 30.0, 30.0, 0.004, new Range(0.0, 0.02));
-        self::assertEqualsWithDelta(0.005, $sizes->checkedTo(0.003)->sigmaMm, 1e-12);
+        self::assertEqualsWithDelta(0.005, $sizes->checkedTo(0.003)->sigmaMm(), 1e-12);
         $off = $sizes->misreadBy(2.0, 0.001);
-        self::assertEqualsWithDelta([29.988, 30.008, 0.001], [$off->fromMm, $off->toMm, $off->sigmaMm], 1e-12);
+        self::assertEqualsWithDelta([29.988, 30.008, 0.001], [$off->fromMm, $off->toMm, $off->sigmaMm()], 1e-12);
     }
 
     /** At the end of what works the chance is a half; two deviations inside, 97.7 (table of the normal distribution). */
@@ -70,6 +70,19 @@ final class SizesThatWorkTest extends TestCase
         self::assertEqualsWithDelta(0.5, $sizes->chanceAt(20.0), 1e-9);
         self::assertEqualsWithDelta(0.97725, $sizes->chanceAt(20.002), 1e-5);
         self::assertEqualsWithDelta(0.02275, $sizes->chanceAt(20.102), 1e-5);
+    }
+
+    /**
+     * A gauge that may be off by 0.01 either way, and nothing else: in a window of ±0.005 half of it works; and of twenty
+     * gauges one is off by up to twice that, of which a quarter does (geometry).
+     */
+    public function test_the_gauge_itself(): void
+    {
+        $sizes = SizesThatWork::of(true, 30.0, 30.0, 0.01 / sqrt(3), new Range(-0.005, 0.005), 0.01);
+        self::assertEqualsWithDelta(0.95 * 0.5 + 0.05 * 0.25, $sizes->chanceAt(30.0), 1e-4);
+        // No more of the doubt is the gauge's than there is.
+        $less = SizesThatWork::of(true, 30.0, 30.0, 0.001, new Range(-0.005, 0.005), 0.01);
+        self::assertGreaterThan(0.99, $less->chanceAt(30.0));
     }
 
     public function test_words(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Measure;
 
+use Oldpart\Core\Measure\FewSpots;
 use Oldpart\Core\Measure\FittedForm;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\Instrument;
@@ -231,6 +232,70 @@ final class FittedFormTest extends TestCase
         $form = self::found($readings, self::tool(0.002, 0.009))->fitted;
         self::assertGreaterThan((2 * 0.009) / sqrt(3), $form?->u95Mm);
         self::assertLessThan(1.1 * ((2 * 0.009) / sqrt(3)), $form?->u95MeanMm);
+    }
+
+    /**
+     * Few spots say for a chance how much of their spread is likely the gauge's; what is promised goes by the extremes.
+     */
+    public function test_few_spots_for_a_chance(): void
+    {
+        $tool = self::tool(0.01);
+        $two = self::found([[1, 0, 30.0], [1, 90, 30.01]], $tool);
+        self::assertNull($two->fitted);
+        self::assertNull($two->form());
+        self::assertSame([30.0, 30.01], [$two->smallestMm(), $two->largestMm()]);
+        $like = $two->likeliest();
+        self::assertEqualsWithDelta(30.005, $like->meanMm, 1e-9);
+        self::assertGreaterThan(30.0, $like->matingMm, 'most of the spread is likely the gauge’s');
+        self::assertLessThan(30.005, $like->matingMm);
+        self::assertContains('form-allowed', array_column($two->notes, 'code'));
+        // Clearly oval: that is form with few spots too, once the gauge is sure enough.
+        $oval = self::found([[1, 0, 30.0], [1, 45, 30.01], [1, 90, 30.02], [1, 135, 30.01]], self::tool(0.0001));
+        self::assertEqualsWithDelta(
+            [30.0, 30.02],
+            [$oval->likeliest()->matingMm, $oval->likeliest()->looseMm],
+            5e-5,
+        );
+        // A length has no form of that kind.
+        $length = self::found([[1, 0, 30.0]], $tool, SurfaceKind::Length);
+        self::assertSame($length, $length->likeliest());
+        self::assertNotContains('form-allowed', array_column($length->notes, 'code'));
+    }
+
+    /**
+     * One reading alone, by hand: its scatter, the ovality there (half of what is allowed for it, squared, since the
+     * angle is known) and, for the two ends, the ovality both ways and half the taper.
+     */
+    public function test_one_reading_by_hand(): void
+    {
+        $one = self::found([[1, 0, 30.0]], self::tool(0.01))->likeliest();
+        self::assertInstanceOf(FewSpots::class, $one);
+        $oval = FewSpots::OVAL_MM ** 2 / 2;
+        $mean = 0.01 ** 2 + $oval;
+        self::assertEqualsWithDelta(sqrt($mean), $one->u95MeanMm / $one->kMean, 1e-6);
+        self::assertEqualsWithDelta(
+            sqrt($mean + FewSpots::TAPER_MM ** 2 / 4 + 2 * $oval),
+            $one->u95Mm / $one->k,
+            1e-6,
+        );
+        self::assertSame([30.0, 30.0], [round($one->matingMm, 9), round($one->looseMm, 9)]);
+    }
+
+    /** More places never make it less sure, and nor does a sixth, from which on the form is fitted. */
+    public function test_more_readings_are_surer(): void
+    {
+        $spots = [];
+        foreach ([1, 2] as $station) {
+            foreach ([0, 45, 90, 135] as $angle) {
+                $spots[] = [$station, $angle, 30.0];
+            }
+        }
+        $last = INF;
+        foreach ([1, 2, 3, 4, 5] as $n) {
+            $like = self::found(array_slice($spots, 0, $n), self::tool(0.01, 0.004))->likeliest();
+            self::assertLessThan(1.01 * $last, $like->u95Mm / $like->k, "{$n} spots");
+            $last = $like->u95Mm / $like->k;
+        }
     }
 
     /** Six spots are the least. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Number;
 
 use Oldpart\Core\Number\Bisection;
+use Oldpart\Core\Number\FlatNormal;
 use Oldpart\Core\Number\IncompleteBeta;
 use Oldpart\Core\Number\LinearFit;
 use Oldpart\Core\Number\Normal;
@@ -78,5 +79,37 @@ final class NumberTest extends TestCase
         $line = LinearFit::of([[1.0, -1.0], [1.0, 0.0], [1.0, 1.0]], [1.0, 2.0, 3.0], [1.0, 1.0, 1.0]);
         self::assertEqualsWithDelta(1 / 3 + 1 / 2, $line?->varianceOf([1.0, 1.0]), 1e-12);
         self::assertNull(LinearFit::of([[1.0, 2.0], [2.0, 4.0]], [1.0, 2.0], [1.0, 1.0]));
+    }
+
+    /**
+     * A normal part and an even one: as good as normal where the even one is small, as good as even where the other is;
+     * three quarters at half the even part (geometry); and the middle is the middle. The sum up to x is its integral,
+     * by Simpson's rule.
+     */
+    public function test_normal_and_even_together(): void
+    {
+        self::assertEqualsWithDelta(0.97725, (new FlatNormal(1.0, 0.0))->below(2.0), 1e-5);
+        self::assertEqualsWithDelta(0.75, (new FlatNormal(0.0, 1.0))->below(0.5), 1e-6);
+        self::assertEqualsWithDelta([0.0, 1.0], [(new FlatNormal(0.001, 1.0))->below(-1.01), (new FlatNormal(0.001, 1.0))->below(1.01)], 1e-9);
+        $both = new FlatNormal(0.7, 1.3);
+        self::assertEqualsWithDelta(0.5, $both->below(0.0), 1e-12);
+        self::assertEqualsWithDelta(sqrt(0.49 + 1.69 / 3), $both->deviation(), 1e-12);
+        foreach ([-1.0, 0.4, 1.9] as $x) {
+            // The even part cut into slices, each shifting the normal one.
+            $sum = 0.0;
+            for ($i = 0; $i < 4000; $i++) {
+                $sum += Normal::below(($x - 1.3 * (($i + 0.5) / 2000 - 1)) / 0.7);
+            }
+            self::assertEqualsWithDelta($sum / 4000, $both->below($x), 1e-7);
+            $area = 0.0;
+            for ($i = 0; $i <= 400; $i++) {
+                $area += $both->below($x + $i / 400) * ($i === 0 || $i === 400 ? 1 : ($i % 2 === 1 ? 4 : 2));
+            }
+            self::assertEqualsWithDelta($area / 1200, $both->sumBelow($x + 1) - $both->sumBelow($x), 1e-9);
+        }
+        self::assertEqualsWithDelta(hypot(0.7, 0.2), $both->with(0.2)->wider(0.0)->deviation(), 1e-12);
+        // Where the even part hardly counts it goes over into the normal one without a step.
+        self::assertEqualsWithDelta((new FlatNormal(1.0, 0.0499))->below(1.0), (new FlatNormal(1.0, 0.0501))->below(1.0), 1e-4);
+        self::assertEqualsWithDelta((new FlatNormal(1.0, 0.0499))->sumBelow(1.0), (new FlatNormal(1.0, 0.0501))->sumBelow(1.0), 1e-4);
     }
 }

@@ -49,28 +49,31 @@ final readonly class SizingCase
 
     public function formMm(): float
     {
-        return $this->found->largestMm() - $this->found->smallestMm();
+        return abs($this->found->likeliest()->looseMm - $this->found->likeliest()->matingMm);
     }
 
     public function sizes(): SizesThatWork
     {
         $shaft = $this->makesShaft();
-        $k = $this->found->coverage();
+        $like = $this->found->likeliest();
+        [$small, $large] = [min($like->matingMm, $like->looseMm), max($like->matingMm, $like->looseMm)];
 
         return $this->isPress()
             ? SizesThatWork::of(
-                $shaft,
-                $this->found->meanMm,
-                $this->found->meanMm,
-                $this->found->sureMeanMm() / $k,
-                $this->works,
+                makeShaft: $shaft,
+                matingMm: $like->meanMm,
+                looseMm: $like->meanMm,
+                sigmaMm: $like->u95MeanMm / $like->kMean,
+                worksMm: $this->works,
+                flatMm: $like->flatMm,
             )
             : SizesThatWork::of(
-                $shaft,
-                $shaft ? $this->found->smallestMm() : $this->found->largestMm(),
-                $shaft ? $this->found->largestMm() : $this->found->smallestMm(),
-                $this->found->sureMm() / $k,
-                $this->works,
+                makeShaft: $shaft,
+                matingMm: $shaft ? $small : $large,
+                looseMm: $shaft ? $large : $small,
+                sigmaMm: $like->u95Mm / $like->k,
+                worksMm: $this->works,
+                flatMm: $like->flatMm,
             );
     }
 
