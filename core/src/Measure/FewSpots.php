@@ -58,30 +58,23 @@ final readonly class FewSpots
         if ($kind === SurfaceKind::Length || $readings === []) {
             return null;
         }
-        $along = FittedForm::along($stations);
-        $shifts = FittedForm::shifts($readings);
-        $several = count($shifts) > 1;
+        $along = FormDesign::along($stations);
+        $gauges = GaugeFigures::of($readings);
+        $several = $gauges->areSeveral();
         $known = [
-            1 => self::TAPER_MM,
-            2 => self::OVAL_MM / M_SQRT2,
-            3 => self::OVAL_MM / M_SQRT2,
-            ...$several ? array_values(array_map(static fn (float $mm): float => max(1e-6, $mm), $shifts)) : [],
+            self::TAPER_MM,
+            self::OVAL_MM / M_SQRT2,
+            self::OVAL_MM / M_SQRT2,
+            ...$several ? array_values($gauges->shifts) : [],
         ];
         [$rows, $values, $scatter] = [[], [], []];
         foreach ($readings as $r) {
             $at = is_numeric($r->angle) ? 2 * deg2rad((float) $r->angle) : null;
-            $rows[] = [
-                1.0,
-                $along[$r->station],
-                $at === null ? 0.0 : cos($at),
-                $at === null ? 0.0 : sin($at),
-                ...$several
-                    ? array_map(
-                        static fn (int|string $g): float => (string) $g === $r->doubt->gauge ? 1.0 : 0.0,
-                        array_keys($shifts),
-                    )
-                    : [],
-            ];
+            $row = [1.0, $along[$r->station], $at === null ? 0.0 : cos($at), $at === null ? 0.0 : sin($at)];
+            foreach ($several ? array_keys($gauges->shifts) : [] as $gauge) {
+                $row[] = (string) $gauge === $r->doubt->gauge ? 1.0 : 0.0;
+            }
+            $rows[] = $row;
             $values[] = $r->mm;
             $scatter[] = $r->scatterMm;
         }
@@ -89,14 +82,14 @@ final readonly class FewSpots
         $stated = $ownDof + $otherDof > 0 ? $otherDof : FittedForm::FIGURE_DOF;
         $dof = count($readings) - 1 + $stated;
         $scale = $dof > 0 ? sqrt(($fit->squares + $stated) / $dof) : 1.0;
-        $scale = max($scale, ...array_map(FittedForm::digit(...), $readings));
+        $scale = max($scale, $gauges->digit);
         $fit = self::fit($rows, $values, $scatter, $known, $scale);
         [$mean, $taper, $p, $q] = $fit->found;
         $half = hypot($p, $q) + abs($taper) / 2;
         $var = $fit->covariance;
         $tapered = max($fit->varianceOf([1.0, 0.5, 0.0, 0.0]), $fit->varianceOf([1.0, -0.5, 0.0, 0.0]));
         $ends = $tapered + $var[2][2] + $var[3][3];
-        $common = hypot(FittedForm::warmth($readings), $several ? 0.0 : max($shifts));
+        $common = $gauges->commonMm();
         $dof = max(1.0, $dof);
         [$u95, $k] = FittedForm::expanded($ends, $dof, $common);
         [$u95Mean, $kMean] = FittedForm::expanded($var[0][0], $dof, $common);
@@ -110,7 +103,7 @@ final readonly class FewSpots
             u95MeanMm: $u95Mean,
             k: $k,
             kMean: $kMean,
-            flatMm: $several ? 0.0 : sqrt(3) * max(array_map(FittedForm::own(...), $readings)),
+            flatMm: $gauges->flatMm(),
         );
     }
 
@@ -118,12 +111,12 @@ final readonly class FewSpots
      * @param  list<list<float>>  $rows
      * @param  list<float>  $values
      * @param  list<float>  $scatter
-     * @param  array<int, float>  $known  how far from nothing each unknown but the first may be, one standard deviation
+     * @param  list<float>  $known  how far from nothing each unknown but the first may be, one standard deviation
      */
     private static function fit(array $rows, array $values, array $scatter, array $known, float $scale): LinearFit
     {
         $weights = array_map(static fn (float $s): float => 1 / ($scale * $s) ** 2, $scatter);
-        foreach (array_values($known) as $i => $sigma) {
+        foreach ($known as $i => $sigma) {
             $row = array_fill(0, count($rows[0]), 0.0);
             $row[$i + 1] = 1.0;
             $rows[] = $row;

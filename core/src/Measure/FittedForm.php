@@ -84,48 +84,20 @@ final readonly class FittedForm implements \JsonSerializable
         if ($kind === SurfaceKind::Length || count($readings) < self::LEAST_SPOTS) {
             return null;
         }
-        $spots = [];
-        $angles = [];
-        foreach ($readings as $r) {
-            if (! is_numeric($r->angle)) {
-                return null;
-            }
-            $spots[$r->spot] = true;
-            $angles[(string) fmod(fmod((float) $r->angle, 180) + 180, 180)] = true;
-        }
-        $seen = array_map(floatval(...), array_keys($angles));
-        $square = count($seen) === 2 && cos(2 * deg2rad($seen[1] - $seen[0])) <= -0.5;
-        if (count($spots) < self::LEAST_SPOTS || (count($seen) === 2 && ! $square)) {
+        $design = FormDesign::of($readings, $stations);
+        if ($design->isBlind || $design->spots < self::LEAST_SPOTS) {
             return null;
         }
-        $along = self::along($stations);
-        $ovals = $square ? 1 : (count($seen) > 2 ? 2 : 0);
-        $hasTaper = count($stations) > 1;
-        $shapes = ($hasTaper ? 1 : 0) + $ovals;
-        $shifts = self::shifts($readings);
-        $gauges = array_map(strval(...), array_keys($shifts));
-        $several = count($gauges) > 1;
-        [$rows, $values, $weights] = [[], [], []];
-        foreach ($readings as $r) {
-            $row = [1.0];
-            if ($hasTaper) {
-                $row[] = $along[$r->station];
-            }
-            $at = 2 * deg2rad((float) $r->angle - ($square ? $seen[0] : 0.0));
-            if ($ovals > 0) {
-                $row[] = cos($at);
-            }
-            if ($ovals > 1) {
-                $row[] = sin($at);
-            }
-            foreach ($several ? $gauges : [] as $gauge) {
-                $row[] = $gauge === $r->doubt->gauge ? 1.0 : 0.0;
-            }
-            $rows[] = $row;
-            $values[] = $r->mm;
-            $weights[] = 1 / $r->scatterMm ** 2;
+        $gauges = GaugeFigures::of($readings);
+        $values = array_column($readings, 'mm');
+        $shapes = ($design->hasTaper ? 1 : 0) + $design->ovals;
+        if ($gauges->isEven) {
+            $fit = $design->even()?->fit($values);
+            $squares = ($fit->squares ?? 0.0) / $gauges->scatterMm ** 2;
+        } else {
+            $fit = self::fit($design->rows, $readings, $gauges->shifts, 1.0);
+            $squares = $fit->squares ?? 0.0;
         }
-        $fit = self::fit($rows, $values, $weights, $several ? $shifts : [], 1.0);
         if ($fit === null) {
             return null;
         }
@@ -133,10 +105,10 @@ final readonly class FittedForm implements \JsonSerializable
         $free = count($readings) - 1 - $shapes;
         $stated = $ownDof + $otherDof > 0 ? $otherDof : self::FIGURE_DOF;
         // Where it is one's own and nothing is left over, it stays as it is.
-        $scale = $free + $stated > 0 ? sqrt(($fit->squares + $stated) / ($free + $stated)) : 1.0;
+        $scale = $free + $stated > 0 ? sqrt(($squares + $stated) / ($free + $stated)) : 1.0;
         // Readings all alike still are no surer than the last digit.
-        $scale = max($scale, ...array_map(self::digit(...), $readings));
-        $leftOver = max(0.0, $fit->squares - $ownDof);
+        $scale = max($scale, $gauges->digit);
+        $leftOver = max(0.0, $squares - $ownDof);
         $leftDof = max(1.0, $free - $ownDof);
         $describes = $free <= $ownDof
             || IncompleteBeta::ratioAbove(
@@ -144,100 +116,49 @@ final readonly class FittedForm implements \JsonSerializable
                 $leftDof,
                 $ownDof + $otherDof > 0 ? $ownDof + $otherDof : self::FIGURE_DOF_LEFT,
             ) >= self::BEYOND;
-        $fit = $several ? self::fit($rows, $values, $weights, $shifts, $scale) ?? $fit : $fit;
-        $per = $several ? 1.0 : $scale;
+        $fit = $gauges->isEven ? $fit : self::fit($design->rows, $readings, $gauges->shifts, $scale) ?? $fit;
 
         return self::read(
             kind: $kind,
             fit: $fit,
-            per: $per,
+            per: $gauges->isEven ? $scale * $gauges->scatterMm : 1.0,
             dof: max($free + $stated, 1.0),
-            hasTaper: $hasTaper,
-            ovals: $ovals,
-            fromDeg: $square ? $seen[0] : 0.0,
-            commonMm: hypot(self::warmth($readings), $several ? 0.0 : max($shifts)),
-            noiseMm: $scale * self::scatter($readings),
+            hasTaper: $design->hasTaper,
+            ovals: $design->ovals,
+            fromDeg: $design->fromDeg,
+            commonMm: $gauges->commonMm(),
+            noiseMm: $scale * $gauges->scatterMm,
             describes: $describes,
-            flatMm: $several ? 0.0 : sqrt(3) * max(array_map(self::own(...), $readings)),
+            flatMm: $gauges->flatMm(),
         );
-    }
-
-    public static function own(WeighedReading $reading): float
-    {
-        return $reading->doubt->gaugeMm;
-    }
-
-    public static function digit(WeighedReading $reading): float
-    {
-        return min(1.0, max(1e-6, $reading->doubt->lastDigitMm) / $reading->scatterMm);
-    }
-
-    /**
-     * @param  list<string>  $stations
-     * @return array<string, float> −½ at the first … ½ at the last; by their numbers where they have any
-     */
-    public static function along(array $stations): array
-    {
-        $numbered = array_filter($stations, is_numeric(...)) === $stations;
-        $at = $numbered ? array_map(floatval(...), $stations) : array_map(floatval(...), array_keys($stations));
-        $first = $at[0];
-        $long = $at[count($at) - 1] - $first;
-        $along = [];
-        foreach ($stations as $i => $name) {
-            $along[$name] = $long != 0.0 ? ($at[$i] - $first) / $long - 0.5 : 0.0;
-        }
-
-        return $along;
     }
 
     /**
      * @param  list<list<float>>  $rows
-     * @param  list<float>  $values
-     * @param  list<float>  $weights
-     * @param  array<string, float>  $shifts  by how much each gauge may be off, mm; empty with one gauge
+     * @param  list<WeighedReading>  $readings
+     * @param  array<string, float>  $shifts  by how much each gauge may be off, mm
      */
-    private static function fit(array $rows, array $values, array $weights, array $shifts, float $scale): ?LinearFit
+    private static function fit(array $rows, array $readings, array $shifts, float $scale): ?LinearFit
     {
-        $weights = $scale === 1.0 ? $weights : array_map(static fn (float $w): float => $w / $scale ** 2, $weights);
-        $own = count($rows[0]) - count($shifts);
-        foreach (array_values($shifts) as $i => $shift) {
-            $row = array_fill(0, count($rows[0]), 0.0);
+        $own = count($rows[0]);
+        $several = count($shifts) > 1;
+        [$values, $weights] = [[], []];
+        foreach ($readings as $i => $r) {
+            foreach ($several ? array_keys($shifts) : [] as $gauge) {
+                $rows[$i][] = (string) $gauge === $r->doubt->gauge ? 1.0 : 0.0;
+            }
+            $values[] = $r->mm;
+            $weights[] = 1 / ($scale * $r->scatterMm) ** 2;
+        }
+        foreach ($several ? array_values($shifts) : [] as $i => $shift) {
+            $row = array_fill(0, $own + count($shifts), 0.0);
             $row[$own + $i] = 1.0;
             $rows[] = $row;
             $values[] = 0.0;
-            $weights[] = 1 / max(1e-6, $shift) ** 2;
+            $weights[] = 1 / $shift ** 2;
         }
 
         return LinearFit::of($rows, $values, $weights);
-    }
-
-    /**
-     * @param  list<WeighedReading>  $readings
-     * @return non-empty-array<string, float> by how much each gauge may be off, mm
-     */
-    public static function shifts(array $readings): array
-    {
-        $shifts = [];
-        foreach ($readings as $r) {
-            $shifts[$r->doubt->gauge] = max($shifts[$r->doubt->gauge] ?? 0.0, $r->doubt->shiftMm());
-        }
-        assert($shifts !== []);
-
-        return $shifts;
-    }
-
-    /** @param  list<WeighedReading>  $readings */
-    public static function warmth(array $readings): float
-    {
-        return max([0.0, ...array_map(static fn (WeighedReading $r): float => $r->doubt->temperatureMm, $readings)]);
-    }
-
-    /** @param  list<WeighedReading>  $readings */
-    private static function scatter(array $readings): float
-    {
-        $squares = array_map(static fn (WeighedReading $r): float => $r->scatterMm ** 2, $readings);
-
-        return sqrt(array_sum($squares) / count($squares));
     }
 
     private static function read(
