@@ -175,4 +175,14 @@ final class ReadingsCsvTest extends TestCase
         }
         self::assertSame(400, $answered);
     }
+
+    /** A column is taken once, by the first title that names it; a title nobody knows is left. */
+    public function test_a_column_is_taken_once(): void
+    {
+        $guess = ReadingsCsv::guess(['value', 'nobody knows', 'value', 'angle']);
+        self::assertSame('value', $guess[0]);
+        self::assertNull($guess[1]);
+        self::assertNull($guess[2]);
+        self::assertSame('angle', $guess[3]);
+    }
 }

@@ -149,4 +149,24 @@ final class SizeToMateTest extends TestCase
             }
         }
     }
+
+    /** Form that takes more than half of the fit is said; form that takes all of it is what stands in the way, not the gauge. */
+    public function test_form_and_gauge_are_told_apart(): void
+    {
+        $codes = static fn (float $form, float $u): array => array_column(
+            SizeToMate::of(true, 30.0, $u, new Range(0.0, 0.05), 30.0 + $form)->notes,
+            'code',
+        );
+        self::assertSame([], $codes(0.02, 0.002));
+        self::assertSame(['mate-form'], $codes(0.03, 0.002));
+        self::assertSame(['mate-form'], $codes(0.06, 0.002));
+        self::assertSame(['reading-not-good-enough'], $codes(0.02, 0.03));
+        self::assertSame(['reading-not-good-enough'], $codes(0.0, 0.03));
+        self::assertNull(SizeToMate::of(true, 30.0, 0.002, new Range(0.0, 0.05), 30.06)->neededU95Mm);
+        self::assertEqualsWithDelta(
+            0.015,
+            SizeToMate::of(true, 30.0, 0.03, new Range(0.0, 0.05), 30.02)->neededU95Mm,
+            1e-9,
+        );
+    }
 }

@@ -16,6 +16,7 @@ use Oldpart\Core\Loop\Resultant;
 use Oldpart\Core\Loop\Shims;
 use Oldpart\Core\Loop\Spread;
 use Oldpart\Core\Loop\Travel;
+use Oldpart\Core\Number\Normal;
 use Oldpart\Core\Quantity\Range;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -149,5 +150,45 @@ final class EdgesTest extends TestCase
         // 0.0 nominal: 0.2 off the shaft, which closes it.
         self::assertSame([[1, 0.2]], $faces($gap(-0.2)));
         self::assertSame([], $faces($gap(0.0)), 'it is as wanted: nothing comes off');
+    }
+
+    /**
+     * Two lengths at right angles that scatter unevenly: normal along and across, so the axes stay those two, whichever is
+     * the wider; at 45° and 135° they are those. The chance is that of the chi distribution where both are alike:
+     * 1 − exp(−r²/2σ²) about the start itself (Rayleigh).
+     */
+    public function test_the_axes_of_two_directions(): void
+    {
+        $at = static fn (float $deg, float $size, float $half): Offset => new Offset(
+            'a',
+            $size,
+            $half,
+            $deg,
+            Spread::Measured,
+        );
+        foreach ([[0.0, 90.0], [30.0, 120.0]] as [$one, $other]) {
+            foreach ([[0.3, 0.1], [0.1, 0.3]] as [$wide, $narrow]) {
+                $loop = Resultant::of([$at($one, 0.0, $wide), $at($other, 0.0, $narrow)], new Range(0.0, 0.2));
+                // By its two independent halves, on a grid: P(x² + y² < r²).
+                [$sx, $sy] = [$wide / 2, $narrow / 2];
+                $sum = 0.0;
+                for ($i = 0; $i < 4000; $i++) {
+                    $x = 0.2 * (2 * ($i + 0.5) / 4000 - 1);
+                    $y = sqrt(0.04 - $x * $x);
+                    $sum += (0.4 / 4000) * exp(-($x / $sx) ** 2 / 2) / ($sx * sqrt(2 * M_PI))
+                        * (2 * Normal::below($y / $sy) - 1);
+                }
+                self::assertEqualsWithDelta($sum, $loop->within(0.2), 2e-4);
+            }
+        }
+    }
+
+    /** A pile fits by what it adds up to, and a stock is used no further than it goes. */
+    public function test_a_pile_adds_up(): void
+    {
+        $stock = [['mm' => 0.2, 'count' => 1], ['mm' => 0.1, 'count' => 1], ['mm' => 0.05, 'count' => 4]];
+        self::assertSame([0.2, 0.1], Shims::pile($stock, new Range(0.29, 0.31)));
+        self::assertSame([0.1, 0.05, 0.05, 0.05, 0.05], Shims::pile([$stock[1], $stock[2]], new Range(0.29, 0.31)));
+        self::assertNull(Shims::pile([['mm' => 0.1, 'count' => 2]], new Range(0.29, 0.31)));
     }
 }

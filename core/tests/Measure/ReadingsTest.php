@@ -184,4 +184,16 @@ final class ReadingsTest extends TestCase
             }
         }
     }
+
+    /** A size that was typed is as sure as was typed, at two standard deviations, and has no form. */
+    public function test_a_typed_size(): void
+    {
+        $typed = FoundSize::typed(SurfaceKind::Bore, 30.0, 0.02);
+        self::assertSame([2.0, 0.02, 0.02], [$typed->k, $typed->sureMm(), $typed->sureMeanMm()]);
+        self::assertSame([30.0, 30.0], [$typed->smallestMm(), $typed->largestMm()]);
+        self::assertSame($typed, $typed->likeliest());
+        self::assertSame($typed, $typed->expecting(3));
+        self::assertSame([0.01, 0.01], [$typed->withU95(0.01)->u95Mm, $typed->withU95(0.01)->u95MeanMm]);
+        self::assertSame([], $typed->deciding());
+    }
 }

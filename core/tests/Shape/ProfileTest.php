@@ -8,6 +8,7 @@ use Oldpart\Core\Shape\Chamfer;
 use Oldpart\Core\Shape\Outline;
 use Oldpart\Core\Shape\Profile;
 use Oldpart\Core\Shape\Segment;
+use Oldpart\Core\Shape\SurfaceType;
 use PHPUnit\Framework\TestCase;
 
 /** Volumes, surfaces and centres of mass against the closed forms of solid geometry. */
@@ -161,5 +162,32 @@ final class ProfileTest extends TestCase
             $length += hypot($nx - $x, $ny - $y);
         }
         self::assertEqualsWithDelta(2 * 50 + 2 * M_PI * 10, $length, 0.1);
+    }
+
+    /** Where stretches overlap the larger counts, whichever comes first; a bore off its axis may leave no wall. */
+    public function test_what_overlaps(): void
+    {
+        foreach ([[40, 30], [30, 40]] as [$first, $second]) {
+            $p = Profile::of([self::cylinder(0, 20, $first), self::cylinder(10, 30, $second)], []);
+            $alone = $first === 40 ? M_PI * (400 * 20 + 225 * 10) : M_PI * (225 * 10 + 400 * 20);
+            self::assertEqualsWithDelta($alone, $p->volumeMm3(), 1e-6);
+        }
+        $inside = Profile::of([self::cylinder(0, 10, 40)], [self::cylinder(0, 10, 12), self::cylinder(0, 10, 20)]);
+        self::assertEqualsWithDelta(M_PI * (400 - 100) * 10, $inside->volumeMm3(), 1e-6);
+        // Radius 15 in radius 20, 6 off its axis: it breaks through, and nothing is left to draw.
+        self::assertTrue(Profile::of([self::cylinder(0, 10, 40)], [new Segment(0, 10, 15, 15, 6)])->isEmpty());
+        self::assertFalse(Profile::of([self::cylinder(0, 10, 40)], [new Segment(0, 10, 15, 15, 4)])->isEmpty());
+        // A part in two pieces has two runs.
+        self::assertCount(2, Profile::of([self::cylinder(0, 10, 40), self::cylinder(20, 30, 40)], [])->runs());
+        self::assertCount(1, Profile::of([self::cylinder(0, 10, 40), self::cylinder(10, 30, 20)], [])->runs());
+    }
+
+    /** A step of a segment without length is its start. */
+    public function test_a_segment_without_length(): void
+    {
+        self::assertSame(4.0, (new Segment(5, 5, 4, 9))->at(5));
+        self::assertSame(6.5, (new Segment(0, 10, 4, 9))->at(5));
+        self::assertTrue(SurfaceType::Bore->hasFinish());
+        self::assertTrue(SurfaceType::Shaft->hasFinish());
     }
 }
