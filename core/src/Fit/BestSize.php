@@ -79,7 +79,7 @@ final readonly class BestSize
     {
         $aim = $sizes->middleMm();
         $best = $sizes->chanceAt($aim);
-        if ($best < self::LEAST) {
+        if ($best < self::LEAST || $aim <= 0.0) {
             return null;
         }
         $stays = static fn (float $t): bool => $sizes->chanceAt($aim + $t) >= $best - self::FALLS;

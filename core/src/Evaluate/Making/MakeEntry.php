@@ -63,7 +63,13 @@ final readonly class MakeEntry implements \JsonSerializable
     /** Where to aim: what is fitted from the end where metal is left, anything else at the middle. Common practice. */
     public function aim(): Aim
     {
-        return $this->rest || $this->best !== null ? Aim::Middle : Aim::MetalLeft;
+        return $this->rest || $this->isUnsure() ? Aim::Middle : Aim::MetalLeft;
+    }
+
+    /** Where all of the band is as good as certain, the end where metal is left is as good as the middle. */
+    private function isUnsure(): bool
+    {
+        return $this->best !== null && Likely::word($this->best->best->chance) !== 'sure';
     }
 
     /** @return array{Say, Say} the one number, and how far it may go from there */
@@ -72,7 +78,7 @@ final readonly class MakeEntry implements \JsonSerializable
         $ends = ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)];
 
         return match (true) {
-            $this->rest || $this->best !== null => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', $ends)],
+            $this->rest || $this->isUnsure() => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', $ends)],
             $this->surface->kind === SurfaceKind::Bore => [$ends['a'], Say::with('stop anywhere up to {b}', $ends)],
             default => [$ends['b'], Say::with('stop anywhere down to {a}', $ends)],
         };

@@ -14,9 +14,9 @@ final class Works
     private const SEAT_GIVES = 0.2;
 
     /**
-     * Limits that were typed are those it has to be within; a bearing seat's are a fifth wider at each end; the rest as
-     * data/purposes.json says. Null where nothing is said, or it would be more than half the part. Common practice, no
-     * source.
+     * Limits that were typed are those it has to be within, and so are those of a length; a bearing's seat serves a
+     * fifth of its width beyond each end; the rest as data/purposes.json says. Null where nothing is said, or it would
+     * be more than half the part. Common practice, no source.
      *
      * @param  float  $sizeMm  about the size of the two, above 0
      * @param  Range  $wanted  clearance asked for, mm
@@ -26,7 +26,8 @@ final class Works
     {
         $give = self::SEAT_GIVES * $wanted->width();
         $works = match (true) {
-            $typed => $wanted,
+            // Of a length nothing says more than what was asked for.
+            $typed, $purpose->isLength => $wanted,
             $purpose->seat !== null => new Range($wanted->min - $give, $wanted->max + $give),
             default => $purpose->worksWithin($sizeMm),
         };

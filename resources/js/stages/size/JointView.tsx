@@ -52,7 +52,16 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
                     <Typography variant="said" sx={{ mt: 0.5 }}>
                         {say(answer.best.says)}
                     </Typography>
-                    <Typography>{say(answer.best.because)}</Typography>
+                    <Why
+                        steps={[
+                            {
+                                what: 'What works',
+                                formula: '',
+                                numbers: answer.best.because,
+                                source: 'common practice, no source',
+                            },
+                        ]}
+                    />
                     <WaysOut joint={joint} ways={answer.best.helps} title="What would help most" />
                 </Box>
             )}
