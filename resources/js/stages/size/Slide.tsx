@@ -86,7 +86,7 @@ const TONE = { good: 'good.main', usable: 'found.main', bad: 'overlap.main' } as
 /** How likely it is to work, filling up as the size is dragged towards the best one. */
 function Filling({ chance, kind, word }: { chance: number; kind: keyof typeof TONE; word: string }) {
     return (
-        <Box sx={{ flex: '1 1 100%', display: 'flex', gap: 1.5, alignItems: 'center' }}>
+        <Box sx={{ flex: '1 1 100%', display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
             <Box sx={{ flex: '1 1 240px', height: 14, border: 1, borderColor: 'divider' }}>
                 <Box sx={{ height: 1, width: `${100 * chance}%`, bgcolor: TONE[kind] }} />
             </Box>
