@@ -71,8 +71,11 @@ final readonly class RoundPicture
         $stations = [];
         foreach ($found->spots as $spot) {
             if (is_numeric($spot['angle'])) {
-                $stations[$spot['station']][(int) $spot['angle'] % 180] = $spot['mm'];
+                $stations[$spot['station']][(((int) $spot['angle'] % 180) + 180) % 180] = $spot['mm'];
             }
+        }
+        foreach ($stations as &$sizes) {
+            ksort($sizes);
         }
 
         return $stations;

@@ -5,9 +5,15 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Picture;
 
 use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Measure\Reading;
+use Oldpart\Core\Measure\Readings;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Picture\Area;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\Hatch;
 use Oldpart\Core\Picture\Line;
+use Oldpart\Core\Picture\RoundPicture;
 use Oldpart\Core\Picture\Scale;
 use Oldpart\Core\Picture\SvgWriter;
 use Oldpart\Core\Picture\Text;
@@ -84,5 +90,26 @@ final class PictureTest extends TestCase
         $inside = $value instanceof \JsonSerializable ? $value->jsonSerialize() : $value;
 
         return is_array($inside) ? array_merge(...array_map(self::drawings(...), array_values($inside))) : [];
+    }
+
+    /** An angle below nothing is the same across as half a turn more, in whatever order they were read. */
+    public function test_angles_either_way_round(): void
+    {
+        $drawn = static fn (array $angles): array => RoundPicture::draw(
+            (new Readings(
+                SurfaceKind::Bore,
+                array_map(
+                    static fn (string $a, int $i): Reading => new Reading(30 + $i / 100, 'mouth', $a),
+                    $angles,
+                    [1, 2, 3],
+                ),
+                new Instrument(0.01),
+            ))->found(),
+        )?->shapes() ?? [];
+        self::assertNotSame([], $drawn(['135', '45', '90']));
+        self::assertEquals(
+            array_filter($drawn(['135', '45', '90']), static fn ($s): bool => $s instanceof Area),
+            array_filter($drawn(['-45', '225', '90']), static fn ($s): bool => $s instanceof Area),
+        );
     }
 }
