@@ -20,6 +20,9 @@ use Oldpart\Core\Quantity\LengthWriter;
 /** One line of the make card: a surface to make, the one number, its limits, and what stands in the way. */
 final readonly class MakeEntry implements \JsonSerializable
 {
+    /** Nobody aims at two ends so close together. */
+    private const FINE_MM = 0.004;
+
     /**
      * @param  ?Band  $band  null while something stands in the way
      * @param  list<Say>  $remarks
@@ -78,6 +81,10 @@ final readonly class MakeEntry implements \JsonSerializable
         $ends = ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)];
 
         return match (true) {
+            $this->isUnsure() && $band->widthMm() < self::FINE_MM => [
+                LengthWriter::size($band->middleMm()),
+                Say::plain('as near to it as you can'),
+            ],
             $this->rest || $this->isUnsure() => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', $ends)],
             $this->surface->kind === SurfaceKind::Bore => [$ends['a'], Say::with('stop anywhere up to {b}', $ends)],
             default => [$ends['b'], Say::with('stop anywhere down to {a}', $ends)],
