@@ -19,7 +19,7 @@ final class RoomsTest extends TestCase
         ['Advice'],
         ['Quantity', 'Catalogue'],
         ['Measure'],
-        ['Shape', 'Joint', 'Safety'],
+        ['Shape', 'Joint', 'Safety', 'Taper'],
         ['Loop', 'Fit', 'Gauge'],
         ['Making', 'Picture'],
         ['Facts'],

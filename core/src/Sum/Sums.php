@@ -32,6 +32,12 @@ final class Sums
             new GapAtSum(),
             new LoopSum(),
             new NextCutSum(),
+            new TaperSum(),
+            new TaperTrialSum(),
+            new TaperByBallsSum(),
+            new TaperByRollersSum(),
+            new SplitBushSum(),
+            new SineBarSum(),
         ];
     }
 
