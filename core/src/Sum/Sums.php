@@ -38,6 +38,12 @@ final class Sums
             new TaperByRollersSum(),
             new SplitBushSum(),
             new SineBarSum(),
+            new KeywaySum(),
+            new KeyCutSum(),
+            new FlatsSum(),
+            new TapDrillSum(),
+            new ThreeWireSum(),
+            new ThreadStrengthSum(),
         ];
     }
 

@@ -298,6 +298,19 @@ final class FittedFormTest extends TestCase
         }
     }
 
+    /** A taper either way makes the ends as far apart; few spots show it as much as the gauge allows. */
+    public function test_a_taper_either_way(): void
+    {
+        foreach ([1, -1] as $sign) {
+            $few = self::found([[1, 0, 30.0], [1, 90, 30.0], [2, 0, 30.0 + 0.02 * $sign], [2, 90, 30.0 + 0.02 * $sign]], self::tool(0.0001));
+            self::assertEqualsWithDelta(0.02, abs($few->likeliest()->looseMm - $few->likeliest()->matingMm), 1e-4);
+            self::assertLessThan($few->likeliest()->looseMm, $few->likeliest()->matingMm);
+        }
+        $notes = self::found([[1, 0, 30.0], [1, 90, 30.0], [2, 0, 30.0], [2, 90, 30.0], [3, 0, 30.0], [3, 90, 30.0]])->notes;
+        self::assertContains('rounder-than-gauge', array_column($notes, 'code'));
+        self::assertContains('two-angles', array_column($notes, 'code'));
+    }
+
     /** Six spots are the least. */
     public function test_six_spots(): void
     {

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Thread;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Catalogue\Table;
+
+/** The drill for a share of a full thread, and the share a drill gives; mm. */
+final readonly class TapDrill
+{
+    /** Above this it taps hard, common practice; near a full thread the tap breaks. */
+    private const HARD = 85.0;
+
+    private const BREAKS = 100.0;
+
+    private function __construct(public float $majorMm, public float $pitchMm, public ThreadForm $form)
+    {
+    }
+
+    /** @throws BadInput for a thread that is none */
+    public static function of(float $majorMm, float $pitchMm, ThreadForm $form): self
+    {
+        if (! ($majorMm > 0)) {
+            throw new BadInput('major', 'major_mm', 'The outside of the thread must be above zero.');
+        }
+        if (! ($pitchMm > 0) || ! ($form->full() * $pitchMm < $majorMm)) {
+            throw new BadInput('pitch', 'pitch_mm', 'The pitch must be above zero and leave metal inside the thread.');
+        }
+
+        return new self($majorMm, $pitchMm, $form);
+    }
+
+    /**
+     * D − full · P · share/100. Source: common handbooks.
+     *
+     * @throws BadInput for a share that is none
+     */
+    public function drillMm(float $percent): float
+    {
+        if (! ($percent > 0 && $percent <= 120)) {
+            throw new BadInput('percent', 'percent', 'A share of a thread is above 0 and up to 100; 70 is plenty.');
+        }
+
+        return $this->majorMm - ($this->form->full() * $this->pitchMm * $percent) / 100;
+    }
+
+    /**
+     * @throws BadInput for a drill as large as the thread
+     */
+    public function percent(float $drillMm): float
+    {
+        if (! ($drillMm > 0) || ! ($drillMm < $this->majorMm)) {
+            throw new BadInput('drill', 'drill_mm', 'The drill must be above zero and below the outside of the thread.');
+        }
+
+        return (100 * ($this->majorMm - $drillMm)) / ($this->form->full() * $this->pitchMm);
+    }
+
+    /** @return list<Note> */
+    public static function notes(float $percent): array
+    {
+        return match (true) {
+            $percent >= self::BREAKS => [
+                Note::stop(
+                    'tap-breaks',
+                    'That leaves no room for the tap: it breaks. Take a larger drill; 70 of 100 hold nearly as much.',
+                ),
+            ],
+            $percent > self::HARD => [
+                Note::caution('taps-hard', 'Over 85 of 100 the tap goes hard and may break. 70 hold nearly as much.'),
+            ],
+            default => [],
+        };
+    }
+
+    /**
+     * Real drills, the nearest first: numbers, letters, sixty-fourths and tenths of a millimetre.
+     *
+     * @return list<array{label: string, mm: float, percent: float}>
+     */
+    public function near(float $mm, int $most = 4): array
+    {
+        $drills = [];
+        foreach (['number' => 'No. ', 'letter' => 'letter '] as $set => $word) {
+            /** @var array<string, float> $sizes */
+            $sizes = Table::read('drills')[$set];
+            foreach ($sizes as $name => $inches) {
+                $drills["{$word}{$name}"] = 25.4 * $inches;
+            }
+        }
+        for ($n = 1; $n <= 128; $n++) {
+            $drills[self::fraction($n)] = (25.4 * $n) / 64;
+        }
+        for ($n = 3; $n <= 500; $n++) {
+            $drills[number_format($n / 10, 1).' mm'] = $n / 10;
+        }
+        $drills = array_filter($drills, fn (float $d): bool => $d < $this->majorMm);
+        uasort($drills, static fn (float $a, float $b): int => abs($a - $mm) <=> abs($b - $mm));
+        $near = [];
+        foreach (array_slice($drills, 0, $most, true) as $label => $its) {
+            $near[] = ['label' => (string) $label, 'mm' => $its, 'percent' => $this->percent($its)];
+        }
+
+        return $near;
+    }
+
+    private static function fraction(int $n): string
+    {
+        $of = 64;
+        while ($n % 2 === 0 && $of > 1) {
+            $n = intdiv($n, 2);
+            $of = intdiv($of, 2);
+        }
+        $whole = intdiv($n, $of);
+        $rest = $n % $of;
+
+        $parts = [...$whole > 0 ? [(string) $whole] : [], ...$rest > 0 ? ["{$rest}/{$of}"] : []];
+
+        return implode('-', $parts).' in';
+    }
+}
