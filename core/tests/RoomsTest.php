@@ -19,7 +19,7 @@ final class RoomsTest extends TestCase
         ['Advice'],
         ['Quantity', 'Catalogue'],
         ['Measure'],
-        ['Shape', 'Joint', 'Safety', 'Taper', 'Thread', 'Key'],
+        ['Shape', 'Joint', 'Safety', 'Taper', 'Thread', 'Key', 'Gear'],
         ['Loop', 'Fit', 'Gauge'],
         ['Making', 'Picture'],
         ['Facts'],

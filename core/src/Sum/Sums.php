@@ -44,6 +44,10 @@ final class Sums
             new TapDrillSum(),
             new ThreeWireSum(),
             new ThreadStrengthSum(),
+            new GearSpanSum(),
+            new GearSum(),
+            new BallGrooveSum(),
+            new FittingTurnSum(),
         ];
     }
 

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Gear;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Gear\GearSpan;
+use Oldpart\Core\Sum\Sums;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Gears by their teeth, their outside and a span. */
+final class GearTest extends TestCase
+{
+    /**
+     * Base tangent lengths for module 1, 20°, as every table of them has: teeth, over so many, mm.
+     *
+     * @return iterable<array{int, int, float}>
+     */
+    public static function tables(): iterable
+    {
+        yield [20, 3, 7.6604];
+        yield [30, 4, 10.7526];
+        yield [40, 5, 13.8448];
+        yield [50, 6, 16.9370];
+        yield [100, 12, 35.3500];
+    }
+
+    #[DataProvider('tables')]
+    public function test_spans_of_the_tables(int $teeth, int $over, float $mm): void
+    {
+        $span = GearSpan::of(1.0, $teeth, 20.0);
+        self::assertSame($over, $span->teethSpanned);
+        self::assertEqualsWithDelta($mm, $span->spanMm, 2e-4);
+        self::assertEqualsWithDelta(2.5 * $mm, GearSpan::of(2.5, $teeth, 20.0)->spanMm, 1e-3);
+    }
+
+    /** One tooth more is one base pitch more: π m cos α. */
+    public function test_one_tooth_more(): void
+    {
+        self::assertEqualsWithDelta(
+            M_PI * 3 * cos(deg2rad(14.5)),
+            GearSpan::of(3.0, 31, 14.5, 5)->spanMm - GearSpan::of(3.0, 31, 14.5, 4)->spanMm,
+            1e-9,
+        );
+    }
+
+    /** A gear of known make is what it is taken for; all the odds sum to one. */
+    public function test_what_it_is_likely_to_be(): void
+    {
+        foreach ([['module 2', 2.0, 24], ['module 1.5', 1.5, 40], ['8 DP', 3.175, 20], ['10 DP', 2.54, 32]] as [$label, $module, $teeth]) {
+            $sum = Sums::run('gear', ['teeth' => $teeth, 'outside_mm' => $module * ($teeth + 2) - 0.03]);
+            self::assertSame($label, $sum['candidates'][0]['label']);
+            self::assertGreaterThan(0.8, $sum['candidates'][0]['probability']);
+            self::assertEqualsWithDelta(1.0, array_sum(array_column($sum['candidates'], 'probability')), 1e-9);
+            self::assertNull($sum['candidates'][0]['pressure_deg']);
+            self::assertSame('pressure-unknown', $sum['notes'][0]->code);
+            self::assertSame('other', $sum['candidates'][count($sum['candidates']) - 1]['label']);
+            foreach ([20.0, 14.5] as $deg) {
+                $by = GearSpan::of($module, $teeth, $deg);
+                $with = Sums::run('gear', [
+                    'teeth' => $teeth,
+                    'outside_mm' => $module * ($teeth + 2) - 0.03,
+                    'span_mm' => $by->spanMm - 0.03,
+                    'span_teeth' => $by->teethSpanned,
+                ]);
+                self::assertSame([$label, $deg], [$with['candidates'][0]['label'], $with['candidates'][0]['pressure_deg']]);
+                self::assertSame([], $with['notes']);
+            }
+        }
+        // Far from everything: most of it is left open.
+        $none = Sums::run('gear', ['teeth' => 20, 'outside_mm' => 900.0]);
+        self::assertSame('other', $none['candidates'][0]['label']);
+        self::assertEqualsWithDelta(1.0, $none['candidates'][0]['probability'], 1e-9);
+    }
+
+    /** A coarse reading of many fine teeth leaves several open; a sure one tells them apart. */
+    public function test_doubt_leaves_it_open(): void
+    {
+        $of = static fn (float $u): float => Sums::run('gear', [
+            'teeth' => 12,
+            'outside_mm' => 14 * 1.5,
+            'u95_mm' => $u,
+        ])['candidates'][0]['probability'];
+        self::assertGreaterThan($of(2.0), $of(0.02));
+    }
+
+    /** A ball half sunk is as wide as itself; 6 sunk 2 is 2 √8 wide. A fitting a quarter turn short: a quarter pitch. */
+    public function test_groove_and_fitting(): void
+    {
+        self::assertEqualsWithDelta(6.0, Sums::run('ball-groove', ['ball_mm' => 6, 'depth_mm' => 3])['width_mm'], 1e-9);
+        self::assertEqualsWithDelta(2 * sqrt(8) + 0.2, Sums::run('ball-groove', ['ball_mm' => 6, 'depth_mm' => 2, 'side_mm' => 0.2])['width_mm'], 1e-9);
+        $turn = Sums::run('fitting-turn', ['pitch_mm' => 2.0, 'contact_deg' => 300, 'wanted_deg' => 30]);
+        self::assertEqualsWithDelta([90.0, 0.5, 1.5], [$turn['turn_deg'], $turn['thinner_mm'], $turn['thicker_mm']], 1e-9);
+        $home = Sums::run('fitting-turn', ['pitch_mm' => 2.0, 'contact_deg' => 30, 'wanted_deg' => 390]);
+        self::assertEqualsWithDelta([0.0, 0.0, 0.0], [$home['turn_deg'], $home['thinner_mm'], $home['thicker_mm']], 1e-9);
+    }
+
+    /** @return iterable<string, array{string, array<string, float>, string}> */
+    public static function refused(): iterable
+    {
+        yield 'no module' => ['gear-span', ['module_mm' => 0.0, 'teeth' => 20.0, 'pressure_deg' => 20.0], 'module_mm'];
+        yield 'too few teeth' => ['gear-span', ['module_mm' => 1.0, 'teeth' => 4.0, 'pressure_deg' => 20.0], 'teeth'];
+        yield 'half a tooth' => ['gear-span', ['module_mm' => 1.0, 'teeth' => 20.5, 'pressure_deg' => 20.0], 'teeth'];
+        yield 'no such angle' => ['gear-span', ['module_mm' => 1.0, 'teeth' => 20.0, 'pressure_deg' => 50.0], 'pressure_deg'];
+        yield 'no outside' => ['gear', ['teeth' => 20.0, 'outside_mm' => 0.0], 'outside_mm'];
+        yield 'half a span' => ['gear', ['teeth' => 20.0, 'outside_mm' => 44.0, 'span_mm' => 15.0], 'span_teeth'];
+        yield 'over all its teeth' => ['gear', ['teeth' => 20.0, 'outside_mm' => 44.0, 'span_mm' => 15.0, 'span_teeth' => 20.0], 'span_teeth'];
+        yield 'no doubt below none' => ['gear', ['teeth' => 20.0, 'outside_mm' => 44.0, 'u95_mm' => -1.0], 'u95_mm'];
+        yield 'no ball' => ['ball-groove', ['ball_mm' => 0.0, 'depth_mm' => 1.0], 'ball_mm'];
+        yield 'past its middle' => ['ball-groove', ['ball_mm' => 6.0, 'depth_mm' => 4.0], 'depth_mm'];
+        yield 'no pitch' => ['fitting-turn', ['pitch_mm' => 0.0, 'contact_deg' => 0.0, 'wanted_deg' => 1.0], 'pitch_mm'];
+    }
+
+    /** @param  array<string, float>  $in */
+    #[DataProvider('refused')]
+    public function test_what_cannot_be_is_refused_by_name(string $sum, array $in, string $field): void
+    {
+        try {
+            Sums::run($sum, $in);
+            self::fail('was taken');
+        } catch (BadInput $bad) {
+            self::assertSame($field, $bad->field);
+        }
+    }
+}
