@@ -41,6 +41,7 @@ final class Sums
             new KeywaySum(),
             new KeyCutSum(),
             new FlatsSum(),
+            new ThreadIdentifySum(),
             new TapDrillSum(),
             new ThreeWireSum(),
             new ThreadStrengthSum(),

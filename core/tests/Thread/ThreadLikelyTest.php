@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Thread;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Sum\Sums;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Which thread it is, as the trade names it. */
+final class ThreadLikelyTest extends TestCase
+{
+    /** @return list<array{string, string, float, float, float}> */
+    private static function rows(): array
+    {
+        /** @var list<array{string, string, float, float, float}> $rows */
+        $rows = Table::read('thread-families')['rows'];
+
+        return $rows;
+    }
+
+    /**
+     * @param  array<string, mixed>  $in
+     * @return list<array{label: string, family: string, probability: float}>
+     */
+    private static function of(array $in): array
+    {
+        return Sums::run('thread-identify', $in)['candidates'];
+    }
+
+    /**
+     * What every mechanic's chart says of a measured screw.
+     *
+     * @return iterable<array{array<string, mixed>, string}>
+     */
+    public static function charts(): iterable
+    {
+        yield [['outside_mm' => 9.85, 'pitch_mm' => 1.5], 'M10'];
+        yield [['outside_mm' => 12.6, 'per_inch' => 12], '1/2 BSW'];
+        yield [['outside_mm' => 12.6, 'per_inch' => 13], '1/2-13 UNC'];
+        yield [['outside_mm' => 7.85, 'per_inch' => 18, 'angle_deg' => 60], '5/16-18 UNC'];
+        yield [['outside_mm' => 7.85, 'per_inch' => 18, 'angle_deg' => 55], '5/16 BSW'];
+        yield [['outside_mm' => 9.65, 'per_inch' => 28], '1/8 BSP'];
+        yield [['outside_mm' => 20.8, 'per_inch' => 14], '1/2 BSP'];
+        yield [['outside_mm' => 5.93, 'pitch_mm' => 1.0, 'angle_deg' => 47.5], '0 BA'];
+        yield [['outside_mm' => 9.45, 'per_inch' => 26], '3/8-26 cycle'];
+        yield [['outside_mm' => 8.5, 'pitch_mm' => 1.5, 'inside' => true], 'M10'];
+        yield [['outside_mm' => 11.8, 'pitch_mm' => 1.25], 'M12×1.25'];
+    }
+
+    /** @param  array<string, mixed>  $in */
+    #[DataProvider('charts')]
+    public function test_as_the_charts_say(array $in, string $label): void
+    {
+        $candidates = self::of($in);
+        self::assertSame($label, $candidates[0]['label']);
+        self::assertEqualsWithDelta(1.0, array_sum(array_column($candidates, 'probability')), 1e-9);
+    }
+
+    /** Each of the table, a little worn, is among the first that have its size, pitch and angle. */
+    public function test_every_thread_is_found_again(): void
+    {
+        foreach (self::rows() as [$label, , $major, $pitch, $angle]) {
+            $candidates = self::of([
+                'outside_mm' => $major - 0.03 - 0.05 * $pitch,
+                'pitch_mm' => $pitch,
+                'angle_deg' => $angle,
+            ]);
+            self::assertContains($label, array_column(array_slice($candidates, 0, 3), 'label'));
+        }
+    }
+
+    /** The table against itself: a coarser family has the coarser pitch at the same size; angles by family. */
+    public function test_the_table_pins_itself_down(): void
+    {
+        $by = [];
+        foreach (self::rows() as [$label, $family, $major, $pitch, $angle]) {
+            self::assertLessThan($major / 3, $pitch, $label);
+            $by[$family][(string) round($major, 3)][] = $pitch;
+            self::assertSame(
+                match ($family) {
+                    'BSW', 'BSF', 'BSP', 'BSP taper' => 55.0,
+                    'BA' => 47.5,
+                    default => 60.0,
+                },
+                (float) $angle,
+            );
+        }
+        foreach ([['ISO coarse', 'ISO fine'], ['UNC', 'UNF'], ['UNF', 'UNEF'], ['BSW', 'BSF']] as [$coarse, $fine]) {
+            foreach (array_intersect_key($by[$coarse], $by[$fine]) as $major => $pitches) {
+                self::assertGreaterThan(max($by[$fine][$major]), min($pitches), "{$coarse} {$major}");
+            }
+        }
+        foreach ($by as $family => $sizes) {
+            self::assertNotEmpty($sizes, $family);
+        }
+        // BA pitches are 0.9 to the power of the number (BS 93).
+        foreach (self::rows() as [$label, $family, , $pitch]) {
+            if ($family === 'BA') {
+                self::assertEqualsWithDelta(0.9 ** (int) $label, $pitch, 0.006, $label);
+            }
+        }
+    }
+
+    /** Not looked at, the angle leaves both; a coarse reading leaves more of them; nothing near leaves all open. */
+    public function test_doubt_leaves_it_open(): void
+    {
+        $both = Sums::run('thread-identify', ['outside_mm' => 9.4, 'per_inch' => 16]);
+        self::assertSame(['3/8-16 UNC', '3/8 BSW'], array_column(array_slice($both['candidates'], 0, 2), 'label'));
+        self::assertSame(['which-hand', 'angle-unknown'], array_column($both['notes'], 'code'));
+        self::assertCount(1, Sums::run('thread-identify', ['outside_mm' => 9.4, 'per_inch' => 16, 'angle_deg' => 60])['notes']);
+        $sure = self::of(['outside_mm' => 11.88, 'pitch_mm' => 1.0]);
+        $coarse = self::of(['outside_mm' => 11.88, 'pitch_mm' => 1.0, 'u95_mm' => 4.0]);
+        self::assertLessThan($sure[0]['probability'], $coarse[0]['probability']);
+        self::assertSame('other', self::of(['outside_mm' => 100.0, 'pitch_mm' => 1.0])[0]['label']);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function refused(): iterable
+    {
+        yield 'no size' => [['outside_mm' => 0.0, 'pitch_mm' => 1.0], 'outside_mm'];
+        yield 'no pitch' => [['outside_mm' => 6.0], 'pitch_mm'];
+        yield 'both' => [['outside_mm' => 6.0, 'pitch_mm' => 1.0, 'per_inch' => 25.0], 'pitch_mm'];
+        yield 'none to the inch' => [['outside_mm' => 6.0, 'per_inch' => 0.0], 'per_inch'];
+        yield 'a pitch as large as it' => [['outside_mm' => 6.0, 'pitch_mm' => 6.0], 'pitch_mm'];
+        yield 'no such angle' => [['outside_mm' => 6.0, 'pitch_mm' => 1.0, 'angle_deg' => 5.0], 'angle_deg'];
+        yield 'a doubt below none' => [['outside_mm' => 6.0, 'pitch_mm' => 1.0, 'u95_mm' => -1.0], 'u95_mm'];
+    }
+
+    /** @param  array<string, mixed>  $in */
+    #[DataProvider('refused')]
+    public function test_what_cannot_be_is_refused_by_name(array $in, string $field): void
+    {
+        try {
+            self::of($in);
+            self::fail('was taken');
+        } catch (BadInput $bad) {
+            self::assertSame($field, $bad->field);
+        }
+    }
+}
