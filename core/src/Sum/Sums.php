@@ -47,6 +47,7 @@ final class Sums
             new ThreadStrengthSum(),
             new GearSpanSum(),
             new GearSum(),
+            new SprocketSum(),
             new BallGrooveSum(),
             new FittingTurnSum(),
         ];

@@ -86,6 +86,24 @@ final class GearTest extends TestCase
         self::assertGreaterThan($of(2.0), $of(0.02));
     }
 
+    /**
+     * A wheel of 20 teeth for 1/2 in chain has a pitch circle of 81.18 (tables of chain makers, unit diameter 6.3925); six
+     * teeth stand on a hexagon, whose corners lie a pitch from the middle.
+     */
+    public function test_chain_wheels(): void
+    {
+        $wheel = Sums::run('sprocket', ['teeth' => 20, 'pitch_mm' => 12.7]);
+        self::assertEqualsWithDelta(12.7 * 6.3925, $wheel['pitch_circle_mm'], 1e-3);
+        self::assertEqualsWithDelta(2 * 9.525, Sums::run('sprocket', ['teeth' => 6, 'pitch_mm' => 9.525])['pitch_circle_mm'], 1e-9);
+        foreach ([[17, 9.525, '3/8 in'], [38, 15.875, '5/8 in'], [21, 8.0, '8 mm']] as [$teeth, $pitch, $label]) {
+            $outside = $pitch * (0.6 + 1 / tan(M_PI / $teeth));
+            $sum = Sums::run('sprocket', ['teeth' => $teeth, 'outside_mm' => 0.995 * $outside]);
+            self::assertStringStartsWith($label, $sum['candidates'][0]['label']);
+            self::assertEqualsWithDelta(1.0, array_sum(array_column($sum['candidates'], 'probability')), 1e-9);
+        }
+        self::assertSame('other', Sums::run('sprocket', ['teeth' => 20, 'pitch_mm' => 300.0])['candidates'][0]['label']);
+    }
+
     /** A ball half sunk is as wide as itself; 6 sunk 2 is 2 √8 wide. A fitting a quarter turn short: a quarter pitch. */
     public function test_groove_and_fitting(): void
     {
@@ -108,6 +126,10 @@ final class GearTest extends TestCase
         yield 'half a span' => ['gear', ['teeth' => 20.0, 'outside_mm' => 44.0, 'span_mm' => 15.0], 'span_teeth'];
         yield 'over all its teeth' => ['gear', ['teeth' => 20.0, 'outside_mm' => 44.0, 'span_mm' => 15.0, 'span_teeth' => 20.0], 'span_teeth'];
         yield 'no doubt below none' => ['gear', ['teeth' => 20.0, 'outside_mm' => 44.0, 'u95_mm' => -1.0], 'u95_mm'];
+        yield 'no wheel' => ['sprocket', ['teeth' => 3.0, 'pitch_mm' => 12.7], 'teeth'];
+        yield 'neither' => ['sprocket', ['teeth' => 20.0], 'outside_mm'];
+        yield 'no chain' => ['sprocket', ['teeth' => 20.0, 'pitch_mm' => 0.0], 'pitch_mm'];
+        yield 'no wheel round' => ['sprocket', ['teeth' => 20.0, 'outside_mm' => 0.0], 'outside_mm'];
         yield 'no ball' => ['ball-groove', ['ball_mm' => 0.0, 'depth_mm' => 1.0], 'ball_mm'];
         yield 'past its middle' => ['ball-groove', ['ball_mm' => 6.0, 'depth_mm' => 4.0], 'depth_mm'];
         yield 'no pitch' => ['fitting-turn', ['pitch_mm' => 0.0, 'contact_deg' => 0.0, 'wanted_deg' => 1.0], 'pitch_mm'];
