@@ -92,7 +92,7 @@ final class WholeWayTest extends BrowserTestCase
                 "reading {$text} was not stored",
             );
         }
-        $this->sees('Usable,');
+        $this->sees('works in');
         $this->press('Boss outside');
         $this->choose('Read with', 'Calliper');
         $this->focusFirst('Boss outside, thinnest, 0°');

@@ -15,10 +15,11 @@ use Oldpart\Core\Quantity\Range;
 final readonly class SizesThatWork
 {
     /**
-     * Of twenty gauges in use one is off by more than it may be, up to twice that. Common practice, no source; it
-     * counts only where the gauge's own error is known to be part of the doubt.
+     * Of twenty gauges in use one is off by more than it may be, up to twice that: as if of ten one were off by
+     * anything up to twice. Common practice, no source; it counts only where the gauge's own error is known to be part
+     * of the doubt.
      */
-    private const STRAY = 0.05;
+    private const STRAY = 0.1;
 
     private const STRAYS_TO = 2.0;
 
@@ -110,6 +111,12 @@ final readonly class SizesThatWork
         return $this->off->flat === 0.0
             ? $of($this->off)
             : (1 - self::STRAY) * $of($this->off) + self::STRAY * $of($this->off->wider(self::STRAYS_TO));
+    }
+
+    /** The chance that the mate is misread by less than so many of its standard uncertainties. */
+    public function misreadBelow(float $deviations): float
+    {
+        return $this->overGauges(fn (FlatNormal $off): float => $off->below($deviations * $this->sigmaMm()));
     }
 
     /**

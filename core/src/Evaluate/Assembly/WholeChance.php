@@ -22,7 +22,7 @@ final readonly class WholeChance implements \JsonSerializable
     /** How far a misreading is followed, in standard deviations, and in how many steps. */
     private const REACH = 5.0;
 
-    private const STEPS = 100;
+    private const STEPS = 200;
 
     /**
      * @param  list<array{id: string, name: string, chance: float}>  $pieces  the least likely first
@@ -41,7 +41,7 @@ final readonly class WholeChance implements \JsonSerializable
      * @param  list<array{id: string, name: string, chance: ?float}>  $clears  the job's clearances
      * @return ?self null where nothing is known yet, or sizes are withheld
      *
-     * Source: JCGM 106:2012; product of chances, with a shared misreading integrated over (Simpson's rule).
+     * Source: JCGM 106:2012; product of chances, with a shared misreading summed over.
      */
     public static function of(Outcome $out, array $clears): ?self
     {
@@ -118,9 +118,10 @@ final readonly class WholeChance implements \JsonSerializable
     {
         $sum = 0.0;
         $step = (2 * self::REACH) / self::STEPS;
-        for ($i = 0; $i <= self::STEPS; $i++) {
-            $off = $i * $step - self::REACH;
-            $all = exp((-$off * $off) / 2) / sqrt(2 * M_PI);
+        $mate = self::sizes($joints[0][0]) ?? throw new \LogicException('its chance is known');
+        for ($i = 0; $i < self::STEPS; $i++) {
+            $off = ($i + 0.5) * $step - self::REACH;
+            $all = $mate->misreadBelow($off + $step / 2) - $mate->misreadBelow($off - $step / 2);
             foreach ($joints as [$joint, $made]) {
                 $sizes = self::sizes($joint);
                 $band = $joint->band();
@@ -132,10 +133,10 @@ final readonly class WholeChance implements \JsonSerializable
                         : $its->chanceOver($band);
                 }
             }
-            $sum += $all * ($i === 0 || $i === self::STEPS ? 1 : ($i % 2 === 1 ? 4 : 2));
+            $sum += $all;
         }
 
-        return min(1.0, ($sum * $step) / 3);
+        return min(1.0, $sum);
     }
 
     public function says(): Say
