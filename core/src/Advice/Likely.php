@@ -24,6 +24,11 @@ final class Likely
         };
     }
 
+    public static function isSure(float $chance): bool
+    {
+        return $chance >= self::SURE;
+    }
+
     /** @return 'good'|'usable'|'bad' */
     public static function kind(float $chance): string
     {

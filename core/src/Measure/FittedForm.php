@@ -46,9 +46,8 @@ final readonly class FittedForm implements \JsonSerializable
         /** Of the mating and the loose size. */
         public float $u95Mm,
         public float $u95MeanMm,
-        /** Out-of-round and taper that would not show, mm; null where it can't be seen or was found. */
+        /** Out-of-round that would not show, mm; null where it can't be seen or was found. */
         public ?float $ovalityHiddenMm,
-        public ?float $taperHiddenMm,
         /** False: more is left over than the gauge scatters, so it has another form and the raw extremes count. */
         public bool $describes,
         /** Read at two angles only: out of round along those. */
@@ -182,12 +181,11 @@ final readonly class FittedForm implements \JsonSerializable
         $ofMean = $per ** 2 * $fit->varianceOf($factors);
         // Form too small to be told from scatter may be there still: what was seen of it stays in the ends' doubt.
         $unshown = 0.0;
-        [$taper, $taperHidden, $half] = [null, null, 0.0];
+        [$taper, $half] = [null, 0.0];
         if ($hasTaper) {
             $its = $per ** 2 * $var[1][1];
             $shown = self::byChance($fit->found[1] ** 2 / $its, 1, $dof) < self::BY_CHANCE;
             $taper = $shown ? $fit->found[1] : 0.0;
-            $taperHidden = $shown ? null : sqrt($its * self::ratioOf(1, $dof));
             $half = abs($taper) / 2;
             $factors[1] = ($shown ? $taper <=> 0.0 : 0) / 2;
             $unshown += $shown ? 0.0 : max($its, $fit->found[1] ** 2) / 4;
@@ -236,7 +234,6 @@ final readonly class FittedForm implements \JsonSerializable
             u95Mm: $u95,
             u95MeanMm: $u95Mean,
             ovalityHiddenMm: $hidden,
-            taperHiddenMm: $taperHidden,
             describes: $describes,
             twoAngles: $ovals === 1,
             k: $k,
@@ -306,7 +303,6 @@ final readonly class FittedForm implements \JsonSerializable
             u95Mm: $u95Mm,
             u95MeanMm: $u95MeanMm,
             ovalityHiddenMm: $this->ovalityHiddenMm,
-            taperHiddenMm: $this->taperHiddenMm,
             describes: $this->describes,
             twoAngles: $this->twoAngles,
             k: $k[0],

@@ -181,10 +181,15 @@ final readonly class FoundSize implements \JsonSerializable
         return ($this->form() ?? $this)->u95Mm;
     }
 
-    /** U95 of the mean, mm. */
+    /**
+     * U95 of the mean, mm. Of a fitted form it is that of its own mean, and as much more as the mean of the stations
+     * lies off it, where some were read at fewer angles than others.
+     */
     public function sureMeanMm(): float
     {
-        return ($this->form() ?? $this)->u95MeanMm;
+        $form = $this->form();
+
+        return $form === null ? $this->u95MeanMm : $form->u95MeanMm + abs($this->meanMm - $form->meanMm);
     }
 
     /** The factor between a standard uncertainty and these. */

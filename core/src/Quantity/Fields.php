@@ -77,6 +77,14 @@ final readonly class Fields
         return $this->numberOrNull($name) ?? throw $this->bad($name, 'is missing.');
     }
 
+    /** @throws BadInput unless it is a whole number */
+    public function whole(string $name): int
+    {
+        $number = $this->number($name);
+
+        return $number === floor($number) ? (int) $number : throw $this->bad($name, 'must be a whole number.');
+    }
+
     public function numberOrNull(string $name): ?float
     {
         $value = $this->values[$name] ?? null;

@@ -30,7 +30,7 @@ final class GearSpanSum implements Sum
     public function run(Fields $in): array
     {
         $in->only(['module_mm', 'teeth', 'pressure_deg']);
-        $span = GearSpan::of($in->number('module_mm'), self::whole($in, 'teeth'), $in->number('pressure_deg'));
+        $span = GearSpan::of($in->number('module_mm'), $in->whole('teeth'), $in->number('pressure_deg'));
 
         return [
             'span_teeth' => $span->teethSpanned,
@@ -45,15 +45,5 @@ final class GearSpanSum implements Sum
                 ),
             ],
         ];
-    }
-
-    private static function whole(Fields $in, string $name): int
-    {
-        $number = $in->number($name);
-        if ($number !== floor($number)) {
-            throw $in->bad($name, 'must be a whole number.');
-        }
-
-        return (int) $number;
     }
 }

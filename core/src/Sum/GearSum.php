@@ -30,14 +30,14 @@ final class GearSum implements Sum
     public function run(Fields $in): array
     {
         $in->only(['teeth', 'outside_mm', 'u95_mm', 'span_mm', 'span_teeth']);
-        $teeth = self::whole($in, 'teeth');
+        $teeth = $in->whole('teeth');
         $outside = $in->number('outside_mm');
         $candidates = GearLikely::of(
             teeth: $teeth,
             outsideMm: $outside,
             u95Mm: $in->numberOrNull('u95_mm') ?? 0.0,
             spanMm: $in->numberOrNull('span_mm'),
-            spanTeeth: $in->has('span_teeth') ? self::whole($in, 'span_teeth') : null,
+            spanTeeth: $in->has('span_teeth') ? $in->whole('span_teeth') : null,
         );
 
         return [
@@ -59,15 +59,5 @@ final class GearSum implements Sum
                 ),
             ],
         ];
-    }
-
-    private static function whole(Fields $in, string $name): int
-    {
-        $number = $in->number($name);
-        if ($number !== floor($number)) {
-            throw $in->bad($name, 'must be a whole number.');
-        }
-
-        return (int) $number;
     }
 }

@@ -29,16 +29,13 @@ final class SprocketSum implements Sum
     public function run(Fields $in): array
     {
         $in->only(['teeth', 'outside_mm', 'pitch_mm']);
-        $teeth = $in->number('teeth');
-        if ($teeth !== floor($teeth)) {
-            throw $in->bad('teeth', 'must be a whole number.');
-        }
+        $teeth = $in->whole('teeth');
         if ($in->has('outside_mm') === $in->has('pitch_mm')) {
             throw $in->bad('outside_mm', 'or pitch_mm: give one of the two.');
         }
         $wheel = $in->has('pitch_mm')
-            ? Sprocket::of((int) $teeth, $in->number('pitch_mm'))
-            : Sprocket::byOutside((int) $teeth, $in->number('outside_mm'));
+            ? Sprocket::of($teeth, $in->number('pitch_mm'))
+            : Sprocket::byOutside($teeth, $in->number('outside_mm'));
 
         return [
             'pitch_mm' => $wheel->pitchMm,

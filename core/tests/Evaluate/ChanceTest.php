@@ -232,6 +232,7 @@ final class ChanceTest extends TestCase
         self::assertContains('Bush length to housing', $one->unknown);
         $product = array_product(array_column($one->pieces, 'chance'));
         self::assertEqualsWithDelta($product, $one->chance, 1e-9, 'no mate is shared');
+        self::assertStringNotContainsString(' 100', str_replace('of 100', '', $one->working()->steps[0]->numbers->mm), 'rounded down');
 
         $twice = self::poor();
         $twice->facts['joints'][] = [...$twice->facts['joints'][0], 'id' => 'again', 'name' => 'Once more'];

@@ -311,6 +311,23 @@ final class FittedFormTest extends TestCase
         self::assertContains('two-angles', array_column($notes, 'code'));
     }
 
+    /**
+     * An oval bore read all round at one station and at 0° only at two more: the mean of the stations lies 0.02 above the
+     * bore's, and what is said of it holds the true one all the same.
+     */
+    public function test_stations_read_unevenly(): void
+    {
+        $readings = [[2, 0, 30.03], [3, 0, 30.03]];
+        foreach ([0 => 30.03, 45 => 30.0, 90 => 29.97, 135 => 30.0] as $angle => $mm) {
+            $readings[] = [1, $angle, $mm];
+        }
+        $found = self::found($readings, self::tool(0.0005));
+        self::assertEqualsWithDelta(30.02, $found->meanMm, 1e-9);
+        self::assertEqualsWithDelta(30.0, $found->fitted?->meanMm, 1e-4);
+        self::assertGreaterThan(0.02, $found->sureMeanMm());
+        self::assertLessThan(0.03, $found->sureMeanMm());
+    }
+
     /** Six spots are the least. */
     public function test_six_spots(): void
     {

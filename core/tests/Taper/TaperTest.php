@@ -75,6 +75,23 @@ final class TaperTest extends TestCase
         }
     }
 
+    /** With one size known the others stay open; a taper without end is none. */
+    public function test_what_is_not_known_stays_open(): void
+    {
+        $one = Taper::oneIn(10)->sized(30.0, null, null);
+        self::assertSame([30.0, null, null], [$one->largeMm, $one->smallMm, $one->lengthMm]);
+        $long = Taper::oneIn(10)->sized(null, null, 50.0);
+        self::assertSame([null, null, 50.0], [$long->largeMm, $long->smallMm, $long->lengthMm]);
+        foreach ([static fn () => Taper::oneIn(INF), static fn () => Taper::perFoot(INF)] as $none) {
+            try {
+                $none();
+                self::fail('was taken');
+            } catch (BadInput $bad) {
+                self::assertStringContainsString('above zero', $bad->getMessage());
+            }
+        }
+    }
+
     /** Along the slide by the sine, along the axis by the tangent: 30° each side, 100 gives 50 and 57.735. */
     public function test_what_the_indicator_moves_by(): void
     {

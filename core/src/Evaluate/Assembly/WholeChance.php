@@ -12,6 +12,7 @@ use Oldpart\Core\Evaluate\Making\AchievedFit;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Fit\SizesThatWork;
+use Oldpart\Core\Loop\Sureness;
 
 /**
  * How likely the job as a whole goes together and works: every joint, loop and clearance whose chance is known. Joints
@@ -146,7 +147,7 @@ final readonly class WholeChance implements \JsonSerializable
 
         return Say::plain(
             ($this->made ? "As made: {$of} of 100 as a whole" : "As a whole it works in {$of} of 100")
-                .($weakest['chance'] >= 0.98
+                .(Likely::isSure($weakest['chance'])
                     ? '.'
                     : '; the least likely is '.$weakest['name'].', '.Likely::ofHundred($weakest['chance']).'.')
                 .($this->unknown === [] ? '' : ' Not counted yet: '.implode(', ', $this->unknown).'.'),
@@ -163,10 +164,10 @@ final readonly class WholeChance implements \JsonSerializable
                     implode(
                         ', ',
                         array_map(
-                            static fn (array $p): string => $p['name'].' '.number_format(100 * $p['chance'], 1),
+                            static fn (array $p): string => $p['name'].' '.Sureness::ofHundred($p['chance']),
                             $this->pieces,
                         ),
-                    ).': '.number_format(100 * $this->chance, 1).' of 100',
+                    ).': '.Sureness::ofHundred($this->chance).' of 100',
                 ),
                 'JCGM 106:2012',
             ),

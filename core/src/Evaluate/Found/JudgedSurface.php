@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Found;
 
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\Condition;
@@ -24,9 +25,6 @@ use Oldpart\Core\Measure\Nominal;
  */
 final readonly class JudgedSurface
 {
-    /** From here on another reading changes nothing that matters. */
-    private const SURE = 0.98;
-
     /**
      * @param  bool  $decides  a joint that is being sized depends on it
      * @param  ?ReadState  $state  of one that is cut: what it was like; null: it stays
@@ -209,7 +207,7 @@ final readonly class JudgedSurface
      */
     public function nextReading(): ?array
     {
-        if ($this->found === null || $this->least === null || $this->least->chance() >= self::SURE) {
+        if ($this->found === null || $this->least === null || Likely::isSure($this->least->chance() ?? 1.0)) {
             return null;
         }
         $spots = $this->found->deciding();

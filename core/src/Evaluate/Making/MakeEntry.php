@@ -72,7 +72,7 @@ final readonly class MakeEntry implements \JsonSerializable
     /** Where all of the band is as good as certain, the end where metal is left is as good as the middle. */
     private function isUnsure(): bool
     {
-        return $this->best !== null && Likely::word($this->best->best->chance) !== 'sure';
+        return $this->best !== null && ! Likely::isSure($this->best->best->chance);
     }
 
     /** @return array{Say, Say} the one number, and how far it may go from there */

@@ -26,9 +26,6 @@ final readonly class WorksByStrength
 
     private const FACTOR_BRITTLE = 1.5;
 
-    /** From here on nothing is said of it. */
-    private const SURE = 0.98;
-
     /** Halvings of the interference looked through: a thousandth of it. */
     private const HALVINGS = 10;
 
@@ -133,7 +130,7 @@ final readonly class WorksByStrength
     private static function narrowed(SizedJoint $joint, SizingCase $within, bool $none): ?Note
     {
         $chance = $joint->within($within)->chance();
-        if ($chance === null || $chance >= self::SURE) {
+        if ($chance === null || Likely::isSure($chance)) {
             return null;
         }
         $best = $none ? null : $within->best();
