@@ -75,6 +75,18 @@ final class GearTest extends TestCase
         self::assertEqualsWithDelta(1.0, $none['candidates'][0]['probability'], 1e-9);
     }
 
+    /** The modules of ISO 54, first series, each read as it is. */
+    public function test_the_modules_of_the_standard(): void
+    {
+        foreach ([0.5, 0.6, 0.8, 1, 1.25, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 25, 32] as $module) {
+            $labels = array_column(
+                Sums::run('gear', ['teeth' => 60, 'outside_mm' => $module * 62 - 0.02])['candidates'],
+                'module_mm',
+            );
+            self::assertEquals($module, $labels[0]);
+        }
+    }
+
     /** A coarse reading of many fine teeth leaves several open; a sure one tells them apart. */
     public function test_doubt_leaves_it_open(): void
     {
@@ -120,6 +132,7 @@ final class GearTest extends TestCase
     {
         yield 'no module' => ['gear-span', ['module_mm' => 0.0, 'teeth' => 20.0, 'pressure_deg' => 20.0], 'module_mm'];
         yield 'too few teeth' => ['gear-span', ['module_mm' => 1.0, 'teeth' => 4.0, 'pressure_deg' => 20.0], 'teeth'];
+        yield 'too many teeth' => ['gear-span', ['module_mm' => 1.0, 'teeth' => 1001.0, 'pressure_deg' => 20.0], 'teeth'];
         yield 'half a tooth' => ['gear-span', ['module_mm' => 1.0, 'teeth' => 20.5, 'pressure_deg' => 20.0], 'teeth'];
         yield 'no such angle' => ['gear-span', ['module_mm' => 1.0, 'teeth' => 20.0, 'pressure_deg' => 50.0], 'pressure_deg'];
         yield 'no outside' => ['gear', ['teeth' => 20.0, 'outside_mm' => 0.0], 'outside_mm'];

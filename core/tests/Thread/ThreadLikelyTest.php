@@ -49,6 +49,8 @@ final class ThreadLikelyTest extends TestCase
         yield [['outside_mm' => 9.45, 'per_inch' => 26], '3/8-26 cycle'];
         yield [['outside_mm' => 8.5, 'pitch_mm' => 1.5, 'inside' => true], 'M10'];
         yield [['outside_mm' => 11.8, 'pitch_mm' => 1.25], 'M12×1.25'];
+        yield 'coarse, its crests under by what its tolerance allows' => [['outside_mm' => 35.75, 'pitch_mm' => 4.0], 'M36'];
+        yield 'its flanks seen too' => [['outside_mm' => 9.85, 'pitch_mm' => 1.5, 'angle_deg' => 60.0], 'M10'];
     }
 
     /** @param  array<string, mixed>  $in */
