@@ -91,6 +91,7 @@ final readonly class LoopAnswer implements \JsonSerializable
         return match (true) {
             $of->blocked !== null => [],
             ! $of->withheld && $of->loop !== null => $of->loop->working(),
+            $of->best() !== null => $of->best()->working,
             $of->rest !== null && $of->open !== null => $of->rest->solveWorking(
                 $of->open->direction(),
                 $of->open->name,

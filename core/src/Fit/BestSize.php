@@ -22,9 +22,6 @@ final readonly class BestSize
     /** By so much may the chance fall towards the ends of the band. */
     private const FALLS = 0.02;
 
-    /** Under this the form alone, or the reading, defeats it. */
-    private const LEAST = 0.5;
-
     private function __construct(
         public float $aimMm,
         public Band $band,
@@ -42,7 +39,7 @@ final readonly class BestSize
      * @param  Range  $worksMm  clearance within which the joint works
      * @param  float  $holdsMm  how wide a band the lathe holds, 0 or more
      * @param  float  $makeSigmaMm  standard uncertainty of the gauge that will check the part, 0 or more
-     * @return ?self null where the best chance is under one half
+     * @return ?self null where the mate's form alone leaves nothing of what works
      *
      * For a shaft of size s: Φ((most − loose + s)/σ) − Φ((least − mating + s)/σ); mirrored for a bore. The chance shown
      * is its mean over the band, or over what the lathe holds where that is wider.
@@ -73,13 +70,13 @@ final readonly class BestSize
      * @param  SizesThatWork  $sizes  with the doubt of the gauge that will check the part in it
      * @param  float  $formMm  of the mate, which they leave out, for the working
      * @param  float  $holdsMm  how wide a band the lathe holds, 0 or more
-     * @return ?self null where the best chance is under one half
+     * @return ?self null where the mate's form alone leaves nothing of what works
      */
     public static function within(SizesThatWork $sizes, float $formMm, Range $worksMm, float $holdsMm): ?self
     {
         $aim = $sizes->middleMm();
         $best = $sizes->chanceAt($aim);
-        if ($best < self::LEAST || $aim <= 0.0) {
+        if ($sizes->widthMm() <= 0.0 || $aim <= 0.0) {
             return null;
         }
         $stays = static fn (float $t): bool => $sizes->chanceAt($aim + $t) >= $best - self::FALLS;

@@ -351,6 +351,9 @@ final readonly class FittedForm implements \JsonSerializable
                     'd' => LengthWriter::atLeast($this->ovalityHiddenMm),
                 ]),
             );
+            if ($this->ovalityHiddenMm > LikelyForm::OVAL_MM) {
+                $notes[] = LikelyForm::note();
+            }
         }
         if ($this->twoAngles) {
             $notes[] = Note::info(

@@ -46,8 +46,8 @@ final readonly class FoundSize implements \JsonSerializable
         public array $slips = [],
         /** Its form told apart from the gauge's scatter; null with too few spots. */
         public ?FittedForm $fitted = null,
-        /** Where there are too few spots: what can be made of them. */
-        private ?FewSpots $few = null,
+        /** @var (\Closure(): ?LikelyForm)|null what it is likely to be like; worked out when it is asked for */
+        private ?\Closure $likely = null,
         /** Of the doubts, by how much the gauge itself may be off either way, mm; 0 with several. */
         public float $flatMm = 0.0,
         /** The factor in that of the mean. */
@@ -121,7 +121,7 @@ final readonly class FoundSize implements \JsonSerializable
             workingLater: $this->workingLater,
             slips: $this->slips,
             fitted: $this->fitted?->withU95($u95Mm, $flatMm),
-            few: $this->few?->withU95($u95Mm, $flatMm),
+            likely: fn (): ?LikelyForm => $this->likely()?->withU95($u95Mm, $flatMm),
             flatMm: $flatMm,
         );
     }
@@ -154,10 +154,15 @@ final readonly class FoundSize implements \JsonSerializable
         return $this->fitted?->describes === true ? $this->fitted : null;
     }
 
-    /** What it is most likely to be like: fitted, by what few spots say, or as it was read. */
-    public function likeliest(): FittedForm|FewSpots|self
+    /** What it is most likely to be like, for a chance; as it was read where taper and oval do not explain it. */
+    public function likeliest(): LikelyForm|self
     {
-        return $this->form() ?? $this->few ?? $this;
+        return $this->fitted?->describes === false ? $this : $this->likely() ?? $this;
+    }
+
+    private function likely(): ?LikelyForm
+    {
+        return $this->likely === null ? null : ($this->likely)();
     }
 
     /** Where it is smallest, mm: of the form that was fitted, otherwise the smallest spot. */

@@ -85,8 +85,13 @@ final readonly class Readings
                 ]);
         $along = array_map(strval(...), array_keys($stations));
         $fitted = FittedForm::of($this->kind, $weighed, $along, $ownDof, $otherDof);
-        $few = $fitted === null ? FewSpots::of($this->kind, $weighed, $along, $ownDof, $otherDof) : null;
         $widened = $several->widened ?? 1.0;
+        $likely = function () use ($weighed, $along, $ownDof, $otherDof, $widened): ?LikelyForm {
+            /** @var ?LikelyForm $once */
+            static $once = null;
+
+            return $once ??= LikelyForm::of($this->kind, $weighed, $along, $ownDof, $otherDof)?->widened($widened);
+        };
 
         $round = $this->kind !== SurfaceKind::Length;
         $ovality = $round ? $this->ovality($sizes) : null;
@@ -129,7 +134,7 @@ final readonly class Readings
             notes: [
                 ...$this->notes($ovality, $budget, $worn, $unworn, $s, $slips),
                 ...$several->notes ?? [],
-                ...$fitted?->notes() ?? ($few === null ? [] : [FewSpots::note()]),
+                ...$fitted?->notes() ?? ($round ? [LikelyForm::note()] : []),
             ],
             workingLater: fn (): Working => $this->working(
                 $mean,
@@ -144,7 +149,7 @@ final readonly class Readings
             ),
             slips: $slips,
             fitted: $fitted?->widened($widened),
-            few: $few?->widened($widened),
+            likely: $likely,
             kMean: $kMean,
             flatMm: $several === null ? sqrt(3) * $others['gauge'] : 0.0,
             expecting: fn (int $more, bool $compared): FoundSize => $this->with(

@@ -58,7 +58,7 @@ final class AimSum implements Sum
             makeSigmaMm: ($in->numberOrNull('make_u95_mm') ?? 0.0) / 2,
         );
         $says = $best === null
-            ? 'No size works in more than half of the cases: read the mate better, or true it up.'
+            ? 'The mate is further out of round and tapered than such a joint allows, so no size works: true it up, or take a wider fit.'
             : Likely::inWords($best->chance);
 
         return [

@@ -64,6 +64,43 @@ final class LoopsTest extends TestCase
     }
 
     /**
+     * A housing of 50 ±0.1 and a gap of 0 to 0.1: none is sure, 49.95 does for half of such housings (by hand, as in
+     * BestLengthTest). It stands in the loop, on the card of the surface and in the chance of the whole.
+     */
+    public function test_where_none_is_sure_the_likeliest_is_said(): void
+    {
+        $job = SampleJob::measured();
+        $sleeve = $job->surface('Bush length');
+        $job->facts['joints'] = array_slice($job->facts['joints'], 0, 2);
+        $answer = self::loop(
+            $job,
+            [
+                self::length('Housing', true, [
+                    'size' => self::mm('50'),
+                    'plus' => self::mm('0.1'),
+                    'minus' => self::mm('0.1'),
+                ]),
+                self::length('Bush length', false, ['surface' => $sleeve]),
+            ],
+            '0',
+            '0.1',
+        );
+        self::assertMatchesRegularExpression(
+            '/^No Bush length closes it for sure.*49.950 closes it in (49|50) of 100/',
+            $answer['solved']['mm'],
+        );
+        self::assertEqualsWithDelta(0.5, $answer['chance'], 0.01);
+        $answers = JobAnswers::of($job->build());
+        $entry = array_values(array_filter($answers->make, static fn ($e): bool => $e->surface->id === $sleeve))[0];
+        self::assertEqualsWithDelta(49.95, $entry->band?->middleMm(), 1e-6);
+        self::assertEqualsWithDelta(0.5, $entry->chance, 0.01);
+        self::assertContains('End float', array_column($answers->whole->pieces ?? [], 'name'));
+        // Made so and read, the loop is closed by what it came out at.
+        $job->cut('Bush length', 'only', null, '49.950', 'calliper');
+        self::assertEqualsWithDelta(0.5, JobAnswers::of($job->build())->loops[0]->chance(), 0.02);
+    }
+
+    /**
      * By hand: 10 less 0.10005 to 0.19995 is 9.80005 to 9.89995; written to three places inside that, 9.801 to 9.899.
      * Nothing left for a length is said.
      */

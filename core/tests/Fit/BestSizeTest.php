@@ -87,7 +87,10 @@ final class BestSizeTest extends TestCase
     public function test_the_form_alone_can_defeat_it(): void
     {
         self::assertNull(BestSize::of(true, 39.9, 40.1, 0.005, new Range(0.0, 0.05), 0.01));
-        self::assertNull(BestSize::of(true, 40.0, 40.0, 0.05, new Range(0.0, 0.02), 0.01), 'a coin would do as well');
+        // A poor reading does not: 2 Φ(0.01/0.05) − 1 is 0.1585 (tables of the normal distribution), 0.02 less at the ends.
+        $gamble = BestSize::of(true, 40.0, 40.0, 0.05, new Range(0.0, 0.02), 0.01)?->chance;
+        self::assertGreaterThan(0.1385, $gamble);
+        self::assertLessThan(0.1585, $gamble);
         $this->expectException(BadInput::class);
         BestSize::of(true, 0.0, 40.0, 0.05, new Range(0.0, 0.02), 0.01);
     }

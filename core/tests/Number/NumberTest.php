@@ -6,9 +6,11 @@ namespace Oldpart\Core\Tests\Number;
 
 use Oldpart\Core\Number\Bisection;
 use Oldpart\Core\Number\FlatNormal;
+use Oldpart\Core\Number\FoldedNormal;
 use Oldpart\Core\Number\IncompleteBeta;
 use Oldpart\Core\Number\LinearFit;
 use Oldpart\Core\Number\Normal;
+use Oldpart\Core\Number\Rice;
 use PHPUnit\Framework\TestCase;
 
 /** Mathematics that knows no trade. */
@@ -111,5 +113,40 @@ final class NumberTest extends TestCase
         // Where the even part hardly counts it goes over into the normal one without a step.
         self::assertEqualsWithDelta((new FlatNormal(1.0, 0.0499))->below(1.0), (new FlatNormal(1.0, 0.0501))->below(1.0), 1e-4);
         self::assertEqualsWithDelta((new FlatNormal(1.0, 0.0499))->sumBelow(1.0), (new FlatNormal(1.0, 0.0501))->sumBelow(1.0), 1e-4);
+    }
+
+    /** How far from nothing, whichever way: by Simpson's rule over the normal density, and Rayleigh's mean σ√(π/2). */
+    public function test_how_far_from_nothing(): void
+    {
+        self::assertEqualsWithDelta(2 * sqrt(M_PI / 2), (new Rice(0.0, 2.0))->mean(), 1e-6);
+        self::assertEqualsWithDelta(4 * (2 - M_PI / 2), (new Rice(0.0, 2.0))->variance(), 1e-5);
+        self::assertSame([3.0, 0.0], [(new Rice(3.0, 0.0))->mean(), (new Rice(3.0, 0.0))->variance()]);
+        self::assertSame([3.0, 0.0], [(new FoldedNormal(-3.0, 0.0))->mean(), (new FoldedNormal(-3.0, 0.0))->variance()]);
+        foreach ([0.0, 0.5, 1.0, 2.0, 3.8, 4.2, 9.0] as $at) {
+            $plane = self::average(
+                static fn (float $x): float => self::average(static fn (float $y): float => hypot($at + $x, $y)),
+            );
+            self::assertEqualsWithDelta($plane, (new Rice($at, 1.0))->mean(), 1e-5, "{$at}");
+            self::assertEqualsWithDelta($at ** 2 + 2 - $plane ** 2, (new Rice($at, 1.0))->variance(), 2e-4, "{$at}");
+            $line = self::average(static fn (float $x): float => abs(-$at + $x));
+            self::assertEqualsWithDelta($line, (new FoldedNormal(-$at, 1.0))->mean(), 2e-5, "{$at}");
+            self::assertEqualsWithDelta($at ** 2 + 1 - $line ** 2, (new FoldedNormal($at, 1.0))->variance(), 4e-4, "{$at}");
+        }
+        self::assertEqualsWithDelta(0.6826895, (new FoldedNormal(2.0, 2.0))->sureness(), 1e-6);
+        self::assertSame(0.0, (new FoldedNormal(0.0, 0.0))->sureness());
+    }
+
+    /** @param  callable(float): float  $of  over a normal of one */
+    private static function average(callable $of): float
+    {
+        [$n, $sum, $all] = [280, 0.0, 0.0];
+        for ($i = 0; $i <= $n; $i++) {
+            $x = -7 + (14 * $i) / $n;
+            $weight = ($i === 0 || $i === $n ? 1 : ($i % 2 === 1 ? 4 : 2)) * exp(-$x * $x / 2);
+            $sum += $weight * $of($x);
+            $all += $weight;
+        }
+
+        return $sum / $all;
     }
 }

@@ -53,6 +53,7 @@ final readonly class WholeChance implements \JsonSerializable
         $pieces = [];
         $unknown = [];
         $made = true;
+        $pairs = 1.0;
         foreach ($out->joints as $joint) {
             if ($joint->purpose->shape !== null) {
                 continue;
@@ -65,10 +66,15 @@ final readonly class WholeChance implements \JsonSerializable
 
                 continue;
             }
-            $byMate[$joint->mate->id][] = [$joint, $size];
+            // Two parts that are both there share no misreading with what is made.
+            if ($joint->make === null) {
+                $pairs *= $chance;
+            } else {
+                $byMate[$joint->mate->id][] = [$joint, $size];
+            }
             $pieces[] = ['id' => $joint->joint->id, 'name' => $joint->joint->name, 'chance' => $chance];
         }
-        $whole = 1.0;
+        $whole = $pairs;
         foreach ($byMate as $joints) {
             $whole *= count($joints) === 1
                 ? self::chanceOf(...$joints[0]) ?? 1.0

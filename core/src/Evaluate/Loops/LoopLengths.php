@@ -15,6 +15,7 @@ use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\GeneralClass;
 use Oldpart\Core\Fit\GeneralTolerance;
+use Oldpart\Core\Loop\BestLength;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Spread;
@@ -41,6 +42,9 @@ final class LoopLengths
 
     /** @var array<string, SolvedLoop> by loop */
     private array $answers = [];
+
+    /** @var array<string, array{loop: LoopFacts, best: BestLength}> where no length is sure to close its loop, by key */
+    private array $best = [];
 
     /** @var array<string, Range> sizes of lengths that are made, with their doubt, by surface */
     private array $made = [];
@@ -129,6 +133,12 @@ final class LoopLengths
         return $this->solved[$key] ?? null;
     }
 
+    /** The likeliest, where no length is sure to close the loop that alone asks for it. */
+    public function best(string $key): ?BestLength
+    {
+        return isset($this->asked[$key]) ? null : ($this->best[$key]['best'] ?? null);
+    }
+
     /** Two loops ask for lengths that no one piece has. */
     public function clash(string $key): bool
     {
@@ -144,7 +154,7 @@ final class LoopLengths
     }
 
     /**
-     * @return array<string, array{band: Band, loop: LoopFacts}> limits of surfaces to make that follow from loops, by surface
+     * @return array<string, array{band: Band, loop: LoopFacts, best: ?BestLength}> limits of surfaces to make that follow from loops, by surface; the likeliest where none are sure
      */
     public function bands(): array
     {
@@ -160,7 +170,18 @@ final class LoopLengths
                 && $range->max < Loop::FAR
                 && $range->min > -Loop::FAR
             ) {
-                $bands[$key] = ['band' => new Band(max(0.0, $range->min), $range->max), 'loop' => $asks[0]['loop']];
+                $bands[$key] = [
+                    'band' => new Band(max(0.0, $range->min), $range->max),
+                    'loop' => $asks[0]['loop'],
+                    'best' => null,
+                ];
+            }
+        }
+        foreach ($this->best as $key => ['loop' => $loop]) {
+            $surface = $this->facts->surface($key);
+            $best = $this->best($key);
+            if ($best !== null && $surface !== null && $this->facts->isCut($surface)) {
+                $bands[$key] = ['band' => $best->band, 'loop' => $loop, 'best' => $best];
             }
         }
 
@@ -183,16 +204,24 @@ final class LoopLengths
                 array_map(fn (LoopLength $l): ?Contributor => $this->row($l, false)->contributor, $loop->lengths),
             ),
         );
-        $range =
-            $known === [] || $this->asks($length->key(), $loop) !== null
-                ? null
-                : Loop::of($known, $wanted)->solveFor($length->direction(), $length->weight());
-        if ($range !== null) {
-            $this->asked[$length->key()][] = ['loop' => $loop, 'range' => $range];
-            $this->noteMade($length, $range);
+        if ($known === [] || $this->asks($length->key(), $loop) !== null) {
+            return false;
         }
+        $rest = Loop::of($known, $wanted);
+        $range = $rest->solveFor($length->direction(), $length->weight());
+        if ($range === null) {
+            $best = BestLength::of($rest, $length->direction(), $length->weight(), $this->facts->shop->latheHoldsMm);
+            if ($best !== null) {
+                $this->best[$length->key()] = ['loop' => $loop, 'best' => $best];
+                $this->noteMade($length, new Range($best->band->lowerMm, $best->band->upperMm));
+            }
 
-        return $range !== null;
+            return false;
+        }
+        $this->asked[$length->key()][] = ['loop' => $loop, 'range' => $range];
+        $this->noteMade($length, $range);
+
+        return true;
     }
 
     /**

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Oldpart\Core\Evaluate\Loops;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Facts\LoopLength;
 use Oldpart\Core\Facts\ShopFacts;
+use Oldpart\Core\Loop\BestLength;
 use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Loop\Remedies;
@@ -92,7 +94,19 @@ final class SolvedLoop
     /** The chance that it closes as wanted; null while that is not known. */
     public function chance(): ?float
     {
-        return $this->loop === null || $this->blocked !== null ? null : $this->loop->chance();
+        return match (true) {
+            $this->blocked !== null => null,
+            $this->loop !== null => $this->loop->chance(),
+            default => $this->best()->chance ?? $this->drawn()?->chance(),
+        };
+    }
+
+    /** Where no length is sure to close it: the likeliest. */
+    public function best(): ?BestLength
+    {
+        return $this->open === null || $this->blocked !== null || $this->loop !== null
+            ? null
+            : $this->lengths->best($this->open->key());
     }
 
     /** What it comes to, in a few words: the gap, or the length it asks for; null while neither is known. */
@@ -183,12 +197,18 @@ final class SolvedLoop
     }
 
     /**
-     * The limits of the one open length that serve every loop it stands in; null where none is open, something stands
-     * in the way, or no length does.
+     * The limits of the one open length that serve every loop it stands in, or the likeliest; null where none is open,
+     * something stands in the way, or no length does.
      */
     private function openRange(): ?Range
     {
-        return $this->open === null || $this->blocked !== null ? null : $this->lengths->range($this->open->key());
+        $best = $this->best();
+
+        return match (true) {
+            $this->open === null, $this->blocked !== null => null,
+            $best !== null => new Range($best->band->lowerMm, $best->band->upperMm),
+            default => $this->lengths->range($this->open->key()),
+        };
     }
 
     /** Where the same length has to serve another loop too; said of itself where no one length serves both. */
@@ -249,6 +269,14 @@ final class SolvedLoop
         }
         if ($this->lengths->clash($this->open->key())) {
             return $this->shared();
+        }
+        $best = $this->best();
+        if ($best !== null) {
+            return Say::with(
+                'No {name} closes it for sure: the others already spread more than is wanted. {a} closes it in '
+                    .Likely::ofHundred($best->chance).' of 100; read or hold the others closer for more.',
+                ['name' => $this->open->name, 'a' => LengthWriter::size($best->aimMm)],
+            );
         }
         $range = $this->openRange();
         if ($range === null) {

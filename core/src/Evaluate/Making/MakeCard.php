@@ -85,7 +85,7 @@ final readonly class MakeCard
     public static function lengths(JobFacts $facts, LoopLengths $lengths, array $bands, bool $withheld): array
     {
         $entries = [];
-        foreach ($withheld ? [] : $lengths->bands() as $id => ['band' => $band, 'loop' => $loop]) {
+        foreach ($withheld ? [] : $lengths->bands() as $id => ['band' => $band, 'loop' => $loop, 'best' => $best]) {
             $surface = $facts->surface($id);
             if ($surface !== null && ! isset($bands[$id])) {
                 $entries[] = new MakeEntry(
@@ -96,9 +96,17 @@ final readonly class MakeCard
                     band: $band,
                     blocked: null,
                     reading: null,
-                    remarks: [Say::with('For “{loop}”.', ['loop' => $loop->name])],
+                    remarks: [
+                        Say::with(
+                            $best === null
+                                ? 'For “{loop}”.'
+                                : 'For “{loop}”: none closes it for sure, since the others already spread more than is wanted.',
+                            ['loop' => $loop->name],
+                        ),
+                    ],
                     notes: [],
                     goto: ['stage' => 'size', 'surface' => $loop->id],
+                    chance: $best?->chance,
                 );
             }
         }

@@ -35,7 +35,7 @@ final readonly class ClosedBores
             if ($closing !== null && $presses && $press->make !== null && ! $this->isMade($press)) {
                 $after = new Range($pair->pairMm->min - $closing->max, $pair->pairMm->max - $closing->min);
 
-                return $pair->closed($after, self::note($pair, $press, $closing, $after));
+                return $pair->closed($after, $closing, self::note($pair, $press, $closing, $after));
             }
         }
 

@@ -47,6 +47,7 @@ final readonly class ExistingPair
             array_values(array_filter($offers, static fn (Offer $o): bool => $o->school === $wish))[0] ??
             ($offers[0] ?? null);
         $wanted = $custom ?? $chosen?->clearanceMm;
+        $works = $wanted === null ? null : Works::of($purpose, $outer->meanMm, $wanted, $custom !== null);
 
         return new SizedJoint(
             joint: $joint,
@@ -68,6 +69,7 @@ final readonly class ExistingPair
             withheld: $withheld,
             notes: $withheld ? [] : self::notes($pair, $wanted, $purpose->isLength),
             pairMm: $pair,
+            pairChance: $works === null ? null : new PairChance($inner, $outer, $works),
         );
     }
 

@@ -60,15 +60,19 @@ final readonly class SizedJoint
         public ?BestForJoint $best = null,
         /** What its chance is worked out from; null where the mate was not found, or nobody says what works. */
         public ?SizingCase $case = null,
+        /** Of two parts that are both there: by what they work, and by how much the outer one still closes, mm. */
+        private ?PairChance $pairChance = null,
+        private ?Range $closing = null,
     ) {
     }
 
-    /** The chance that it works, made anywhere in its limits; null where that is not known. */
+    /** The chance that it works, made anywhere in its limits, or as the two are; null where that is not known. */
     public function chance(): ?float
     {
         $band = $this->band();
 
         return match (true) {
+            $this->pairChance !== null && ! $this->withheld => $this->pairChance->of($this->closing),
             $band === null || $this->case === null => null,
             $this->best !== null => $this->best->best->chance,
             default => $this->case->sizes()->checkedTo($this->case->checkedTo())->chanceOver($band),
@@ -157,9 +161,9 @@ final readonly class SizedJoint
     }
 
     /** Two parts that are there, as they will be once one of them is pressed in. */
-    public function closed(Range $pairMm, Note $note): self
+    public function closed(Range $pairMm, Range $closing, Note $note): self
     {
-        return $this->changed(pairMm: $pairMm, notes: [$note]);
+        return $this->changed(pairMm: $pairMm, closing: $closing, notes: [$note]);
     }
 
     public function withPress(?Press $press, ?Say $blocked): self
@@ -177,6 +181,7 @@ final readonly class SizedJoint
         ?Range $pairMm = null,
         ?BestForJoint $best = null,
         ?SizingCase $case = null,
+        ?Range $closing = null,
     ): self {
         return new self(
             joint: $this->joint,
@@ -204,6 +209,8 @@ final readonly class SizedJoint
             pairMm: $pairMm ?? $this->pairMm,
             best: $best ?? $this->best,
             case: $case ?? $this->case,
+            pairChance: $this->pairChance,
+            closing: $closing ?? $this->closing,
         );
     }
 }

@@ -6,22 +6,28 @@ namespace Oldpart\Core\Measure;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Number\FoldedNormal;
 use Oldpart\Core\Number\LinearFit;
+use Oldpart\Core\Number\Rice;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /**
- * What can be made of one to five spots: too few to show a form, but enough to say how much of the spread between them
- * is likely to be the gauge's. For chances only; nothing is promised by it. In mm, at 20 °C.
+ * What a round surface is likely to be like, by what was read and by what such surfaces usually are: the fewer spots
+ * and the more the gauge scatters, the less of its form shows, and it is not round for that. For chances only; nothing
+ * is promised by it. In mm, at 20 °C.
  */
-final readonly class FewSpots
+final readonly class LikelyForm
 {
     /**
      * Half of what a surface in use is out of round, and tapered from end to end, as one standard deviation: taken for
      * known beforehand, and the less of it stays the more is read. Common practice, no source.
      */
-    public const OVAL_MM = 0.005;
+    public const OVAL_MM = 0.003;
 
-    public const TAPER_MM = 0.005;
+    public const TAPER_MM = 0.004;
+
+    /** How often what was seen of the form and the scatter is taken up before the last fit. */
+    private const PASSES = 2;
 
     private function __construct(
         public float $meanMm,
@@ -46,7 +52,8 @@ final readonly class FewSpots
      * @param  float  $otherDof  of repeats elsewhere; 0 with neither: the scatter is the instruments' stated figure
      * @return ?self null for a length
      *
-     * Source: least squares with prior knowledge as further observations.
+     * Source: Bayes' rule for normal errors: least squares with prior knowledge as further observations; how much
+     * form is usual is raised to what is seen.
      */
     public static function of(
         SurfaceKind $kind,
@@ -61,12 +68,6 @@ final readonly class FewSpots
         $along = FormDesign::along($stations);
         $gauges = GaugeFigures::of($readings);
         $several = $gauges->areSeveral();
-        $known = [
-            self::TAPER_MM,
-            self::OVAL_MM / M_SQRT2,
-            self::OVAL_MM / M_SQRT2,
-            ...$several ? array_values($gauges->shifts) : [],
-        ];
         [$rows, $values, $scatter] = [[], [], []];
         foreach ($readings as $r) {
             $at = is_numeric($r->angle) ? 2 * deg2rad((float) $r->angle) : null;
@@ -78,17 +79,28 @@ final readonly class FewSpots
             $values[] = $r->mm;
             $scatter[] = $r->scatterMm;
         }
-        $fit = self::fit($rows, $values, $scatter, $known, 1.0);
         $stated = $ownDof + $otherDof > 0 ? $otherDof : FittedForm::FIGURE_DOF;
         $dof = count($readings) - 1 + $stated;
-        $scale = $dof > 0 ? sqrt(($fit->squares + $stated) / $dof) : 1.0;
-        $scale = max($scale, $gauges->digit);
-        $fit = self::fit($rows, $values, $scatter, $known, $scale);
-        [$mean, $taper, $p, $q] = $fit->found;
-        $half = hypot($p, $q) + abs($taper) / 2;
-        $var = $fit->covariance;
-        $tapered = max($fit->varianceOf([1.0, 0.5, 0.0, 0.0]), $fit->varianceOf([1.0, -0.5, 0.0, 0.0]));
-        $ends = $tapered + $var[2][2] + $var[3][3];
+        [$scale, $oval, $taper] = [1.0, self::OVAL_MM, self::TAPER_MM];
+        for ($pass = 0; ; $pass++) {
+            $each = $oval / M_SQRT2;
+            $known = [$taper, $each, $each, ...$several ? array_values($gauges->shifts) : []];
+            $fit = self::fit($rows, $values, $scatter, $known, $scale);
+            [$mean, $t, $p, $q] = $fit->found;
+            $var = $fit->covariance;
+            if ($pass === self::PASSES) {
+                break;
+            }
+            $scale = max($gauges->digit, $dof > 0 ? sqrt(($fit->squares + $stated) / $dof) : 1.0);
+            // One that shows more form than is usual is of those that have it.
+            $oval = max(self::OVAL_MM, sqrt($p ** 2 + $q ** 2 + $var[2][2] + $var[3][3]));
+            $taper = max(self::TAPER_MM, sqrt($t ** 2 + $var[1][1]));
+        }
+        // Form narrows the fit whichever way it lies, so it counts with what it comes to on average, not as nothing.
+        $across = new Rice(hypot($p, $q), sqrt(($var[2][2] + $var[3][3]) / 2));
+        $along = new FoldedNormal($t, sqrt($var[1][1]));
+        $half = $across->mean() + $along->mean() / 2;
+        $ends = $var[0][0] + $across->variance() + $along->variance() / 4 + abs($along->sureness() * $var[0][1]);
         $common = $gauges->commonMm();
         $dof = max(1.0, $dof);
         [$u95, $k] = FittedForm::expanded($ends, $dof, $common);
@@ -162,7 +174,7 @@ final readonly class FewSpots
         return Note::info(
             'form-allowed',
             Say::with(
-                'So few places do not show its form: the chance allows for ±{o} out of round and a taper of {t} until more are read.',
+                'Not all of its form shows yet: the chance allows for what is usual, ±{o} out of round and a taper of {t}, until more places are read or a surer gauge shows them.',
                 ['o' => LengthWriter::difference(self::OVAL_MM), 't' => LengthWriter::difference(self::TAPER_MM)],
             ),
         );
