@@ -96,6 +96,7 @@ enum FactList: string
                 'demand' => null,
                 'work' => null,
                 'sure' => null,
+                'shape' => null,
                 'source' => null,
                 'sketch' => null,
             ],
@@ -112,6 +113,7 @@ enum FactList: string
                 'taken_at' => null,
                 'correction_mm' => null,
                 'state' => 'before',
+                'what' => '',
             ],
             self::Joints => [
                 'along' => null,

@@ -31,6 +31,8 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             'id' => $this->of->key(),
             'surface' => $this->of->surface->id,
             'state' => $this->of->state?->value,
+            'what' => $this->of->surface->dimension->code ?? '',
+            'what_says' => $this->of->surface->dimension->label ?? $this->of->surface->type->sizes()['size'] ?? 'Size',
             'name' => $this->of->name(),
             'folded' => $this->of->folded,
             'decides' => $this->of->decides,

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Facts;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Unit;
+use Oldpart\Core\Shape\Dimension;
 
 /** Everything a person entered for one job. Answers are computed from it, never kept in it. */
 final readonly class JobFacts implements \JsonSerializable
@@ -71,7 +72,7 @@ final readonly class JobFacts implements \JsonSerializable
         $counted = [];
         foreach ($readings as $reading) {
             if ($reading->setAside === null) {
-                $counted[$reading->surface][] = $reading;
+                $counted[$reading->of()][] = $reading;
             }
         }
         $this->counted = $counted;
@@ -196,10 +197,19 @@ final readonly class JobFacts implements \JsonSerializable
         return array_values(array_filter($this->surfaces, static fn (SurfaceFacts $s): bool => $s->part === $partId));
     }
 
-    /** @return list<ReadingFacts> those that count */
-    public function readingsOf(string $surfaceId): array
+    /**
+     * @param  string  $key  of a surface, or of a dimension of one
+     * @return list<ReadingFacts> those that count
+     */
+    public function readingsOf(string $key): array
     {
-        return $this->counted[$surfaceId] ?? [];
+        return $this->counted[$key] ?? [];
+    }
+
+    /** @return list<SurfaceFacts> a surface as its size is read, and each dimension of its shape */
+    public static function readAs(SurfaceFacts $surface): array
+    {
+        return [$surface, ...array_map($surface->dimension(...), Dimension::of($surface->type))];
     }
 
     /** @return list<CutFacts> those that count, oldest first */
@@ -220,13 +230,30 @@ final readonly class JobFacts implements \JsonSerializable
         return array_filter($this->ticks, static fn (TickFacts $t): bool => $t->code === $code) !== [];
     }
 
+    private function needDimension(SurfaceFacts $surface, string $code, string $field): void
+    {
+        if (Dimension::named($surface->type, $code) === null) {
+            $known = implode(', ', array_column(Dimension::of($surface->type), 'code'));
+            throw new BadInput(
+                'no-such-dimension',
+                $field,
+                "“{$code}” is no dimension of a {$surface->type->label()}"
+                    .($known === '' ? '; it has one size only.' : ". There are: {$known}."),
+            );
+        }
+    }
+
     private function checkReferences(): void
     {
         foreach ($this->surfaces as $i => $surface) {
             $this->need($this->part($surface->part) !== null, "surfaces.{$i}.part", $surface->name, 'part');
         }
         foreach ($this->readings as $i => $reading) {
-            $this->need($this->surface($reading->surface) !== null, "readings.{$i}.surface", 'A reading', 'surface');
+            $surface = $this->surface($reading->surface);
+            $this->need($surface !== null, "readings.{$i}.surface", 'A reading', 'surface');
+            if ($surface !== null && $reading->what !== '') {
+                $this->needDimension($surface, $reading->what, "readings.{$i}.what");
+            }
         }
         foreach ($this->cuts as $i => $cut) {
             $this->need($this->surface($cut->surface) !== null, "cuts.{$i}.surface", 'A cut', 'surface');

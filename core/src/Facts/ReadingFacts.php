@@ -33,6 +33,8 @@ final readonly class ReadingFacts implements \JsonSerializable
         public array $history = [],
         /** Of a surface that is cut: what it was like when it was read. */
         public ReadState $state = ReadState::Before,
+        /** Of a shape: which of its dimensions (data/dimensions.json); empty: the size that stands for it. */
+        public string $what = '',
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             correctionMm: $this->correctionMm,
             history: $this->history,
             state: $this->state,
+            what: $this->what,
         );
     }
 
@@ -88,6 +91,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             correctionMm: $this->correctionMm,
             history: $this->history,
             state: $this->state,
+            what: $this->what,
         );
     }
 
@@ -110,6 +114,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             correctionMm: $f->numberOrNull('correction_mm'),
             history: $f->lengths('history', reading: true),
             state: $f->choiceOrNull('state', ReadState::class) ?? ReadState::Before,
+            what: $f->textOrNull('what') ?? '',
         );
     }
 
@@ -133,6 +138,13 @@ final readonly class ReadingFacts implements \JsonSerializable
             'correction_mm' => $this->correctionMm,
             'history' => $this->history,
             'state' => $this->state->value,
+            'what' => $this->what,
         ];
+    }
+
+    /** What was read: the surface, or one of its dimensions. */
+    public function of(): string
+    {
+        return $this->what === '' ? $this->surface : "{$this->surface}/{$this->what}";
     }
 }

@@ -8,6 +8,7 @@ use Oldpart\Core\Joint\Roughness;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\TypedLength;
+use Oldpart\Core\Shape\Dimension;
 use Oldpart\Core\Shape\SurfaceType;
 
 /**
@@ -60,8 +61,49 @@ final readonly class SurfaceFacts implements \JsonSerializable
         public ?Work $work = null,
         /** How sure a size is that was typed without being measured: ±. */
         public ?TypedLength $sure = null,
+        /** What a shape is, or is to be, as the trade writes it: M10, 1:10, 8 × 7, module 2. */
+        public ?string $shape = null,
+        /** It stands for one of the dimensions of a shape, to be read like a surface of its own. */
+        public ?Dimension $dimension = null,
     ) {
-        $this->kind = $type->measuredAs();
+        $this->kind = $dimension->kind ?? $type->measuredAs();
+    }
+
+    /** One of its dimensions, to be read like a surface of its own. */
+    public function dimension(Dimension $dimension): self
+    {
+        return new self(
+            id: $this->id,
+            part: $this->part,
+            name: "{$this->name}: ".lcfirst($dimension->label),
+            type: $this->type,
+            role: $this->role,
+            stations: ['1'],
+            angles: ['0'],
+            criticality: $this->criticality,
+            condition: $this->condition,
+            datum: false,
+            size: null,
+            size2: null,
+            at: null,
+            long: null,
+            x: null,
+            y: null,
+            pitch: null,
+            count: null,
+            hand: null,
+            angleDeg: null,
+            source: null,
+            sketch: null,
+            work: $this->work,
+            dimension: $dimension,
+        );
+    }
+
+    /** What its readings and what was found of it go by. */
+    public function key(): string
+    {
+        return $this->dimension === null ? $this->id : "{$this->id}/{$this->dimension->code}";
     }
 
     public static function read(Fields $f): self
@@ -99,6 +141,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
             demand: ($demand = $f->object('demand')) === null ? null : DemandFacts::read($demand),
             work: $f->choiceOrNull('work', Work::class),
             sure: $f->lengthOrNull('sure'),
+            shape: $f->textOrNull('shape'),
         );
     }
 
@@ -115,7 +158,12 @@ final readonly class SurfaceFacts implements \JsonSerializable
     /** @return list<string> */
     public function stationsAsked(): array
     {
-        return $this->stations === [] ? $this->criticality->stations($this->kind) : $this->stations;
+        return match (true) {
+            $this->stations !== [] => $this->stations,
+            // Elsewhere it has another size.
+            $this->type->isTaper() => ['where it begins'],
+            default => $this->criticality->stations($this->kind),
+        };
     }
 
     /** @return list<string> */
@@ -153,6 +201,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
             'demand' => $this->demand,
             'work' => $this->work?->value,
             'sure' => $this->sure,
+            'shape' => $this->shape,
             'source' => $this->source?->value,
             'sketch' => $this->sketch,
         ];

@@ -163,6 +163,11 @@ enum SurfaceType: string
         return $this === self::Bore;
     }
 
+    public function isTaper(): bool
+    {
+        return $this === self::TaperOutside || $this === self::TaperInside;
+    }
+
     public function isThread(): bool
     {
         return $this === self::ThreadOutside || $this === self::ThreadInside;

@@ -770,6 +770,9 @@ export interface components {
              * @enum {unknown}
              */
             state: "before" | "built up" | "roughed" | "done" | null;
+            /** @description of a shape which of its dimensions; empty for the size that stands for it */
+            what: string;
+            what_says: string;
             name: string;
             /** @description nothing needs it */
             folded: boolean;
@@ -1650,6 +1653,8 @@ export interface components {
             work?: "cut" | "built up" | null;
             /** @description how sure a size is that was typed without being measured, ± */
             sure?: components["schemas"]["typed_length"] | null;
+            /** @description what a shape is, or is to be, as the trade writes it: M10, 1:10, 8 × 7, module 2 */
+            shape?: string | null;
         };
         /** @description A reading */
         reading: {
@@ -1675,6 +1680,8 @@ export interface components {
              * @enum {unknown}
              */
             state?: "before" | "built up" | "roughed" | "done";
+            /** @description of a shape: which of its dimensions; empty: the size that stands for it */
+            what?: string;
         };
         /** @description Which surface meets which */
         joint: {
@@ -2053,6 +2060,8 @@ export interface components {
                     work?: "cut" | "built up" | null;
                     /** @description how sure a size is that was typed without being measured, ± */
                     sure?: components["schemas"]["typed_length"] | null;
+                    /** @description what a shape is, or is to be, as the trade writes it: M10, 1:10, 8 × 7, module 2 */
+                    shape?: string | null;
                 };
                 /** @description What is asked of a surface that is cut, for itself */
                 demand: {
@@ -2087,6 +2096,8 @@ export interface components {
                      * @enum {unknown}
                      */
                     state?: "before" | "built up" | "roughed" | "done";
+                    /** @description of a shape: which of its dimensions; empty: the size that stands for it */
+                    what?: string;
                 };
                 /** @description Which surface meets which */
                 joint: {

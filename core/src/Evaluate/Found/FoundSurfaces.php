@@ -25,18 +25,21 @@ final class FoundSurfaces
     public const TEMPERATURE_UNSURE_K = 1.0;
 
     /**
-     * @return array<string, FoundSize> by surface id: those that stay, as they were read; and those that are cut once they were read finished
+     * @return array<string, FoundSize> by surface, and by dimension of one: those that stay, as they were read; and those that are cut once they were read finished
      */
     public static function of(JobFacts $facts): array
     {
         $found = [];
         $repeats = self::repeats($facts);
-        foreach ($facts->surfaces as $surface) {
-            $readings = $facts->isCut($surface)
-                ? self::inState($facts, $surface, ReadState::Done)
-                : $facts->readingsOf($surface->id);
-            if ($readings !== []) {
-                $found[$surface->id] = self::one($facts, $surface, $readings, self::elsewhere($repeats, $surface->id));
+        foreach ($facts->surfaces as $whole) {
+            foreach (JobFacts::readAs($whole) as $surface) {
+                $key = $surface->key();
+                $readings = $facts->isCut($surface)
+                    ? self::inState($facts, $surface, ReadState::Done)
+                    : $facts->readingsOf($key);
+                if ($readings !== []) {
+                    $found[$key] = self::one($facts, $surface, $readings, self::elsewhere($repeats, $key));
+                }
             }
         }
 
@@ -46,22 +49,24 @@ final class FoundSurfaces
     /**
      * What surfaces that are cut were before, in every state they were read in.
      *
-     * @return array<string, array<string, FoundSize>> by surface id, by state
+     * @return array<string, array<string, FoundSize>> by surface or dimension, by state
      */
     public static function before(JobFacts $facts): array
     {
         $sizes = [];
         $repeats = null;
-        foreach ($facts->surfaces as $surface) {
-            if (! $facts->isCut($surface) || $facts->readingsOf($surface->id) === []) {
+        $cut = array_filter($facts->surfaces, $facts->isCut(...));
+        foreach (array_merge(...array_map(JobFacts::readAs(...), array_values($cut))) as $surface) {
+            $key = $surface->key();
+            if ($facts->readingsOf($key) === []) {
                 continue;
             }
             $repeats ??= self::repeats($facts);
             foreach ([ReadState::Before, ReadState::BuiltUp, ReadState::Roughed] as $state) {
                 $readings = self::inState($facts, $surface, $state);
                 if ($readings !== []) {
-                    $elsewhere = self::elsewhere($repeats, $surface->id);
-                    $sizes[$surface->id][$state->value] = self::one($facts, $surface, $readings, $elsewhere);
+                    $elsewhere = self::elsewhere($repeats, $key);
+                    $sizes[$key][$state->value] = self::one($facts, $surface, $readings, $elsewhere);
                 }
             }
         }
@@ -110,7 +115,7 @@ final class FoundSurfaces
     {
         return array_values(
             array_filter(
-                $facts->readingsOf($surface->id),
+                $facts->readingsOf($surface->key()),
                 static fn (ReadingFacts $r): bool => $r->state === $state,
             ),
         );
@@ -130,7 +135,7 @@ final class FoundSurfaces
                 && $r->value->masterMm === null
                 && count($r->value->weights) === 1
             ) {
-                $spots[$r->instrument][$r->surface][$r->station."\0".$r->angle][] = $r->value->length->mm;
+                $spots[$r->instrument][$r->of()][$r->station."\0".$r->angle][] = $r->value->length->mm;
             }
         }
         $repeats = [];

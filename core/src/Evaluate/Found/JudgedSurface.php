@@ -53,12 +53,10 @@ final readonly class JudgedSurface
     {
         $judged = [];
         $needed = self::needed($out);
-        foreach ($facts->surfaces as $surface) {
-            if (! $surface->type->isMeasurable()) {
-                continue;
-            }
+        $measured = array_filter($facts->surfaces, static fn (SurfaceFacts $s): bool => $s->type->isMeasurable());
+        foreach (array_merge(...array_map(JobFacts::readAs(...), array_values($measured))) as $surface) {
             if (! $facts->isCut($surface)) {
-                $judged[] = self::now($facts, $out, $surface, null, in_array($surface->id, $needed, true));
+                $judged[] = self::now($facts, $out, $surface, null, in_array($surface->key(), $needed, true));
 
                 continue;
             }
@@ -84,20 +82,20 @@ final readonly class JudgedSurface
         $decides = $needed;
         $least = null;
         foreach ($out->joints as $joint) {
-            if ($joint->mate?->id === $surface->id && $joint->make !== null) {
+            if ($joint->mate?->id === $surface->key() && $joint->make !== null) {
                 $decides = true;
                 $good = self::worse($good, $joint->goodEnough);
                 $chance = $joint->chance();
                 $least = $chance !== null && ($least === null || $chance < $least->chance()) ? $joint : $least;
             }
         }
-        $size = $out->read[$surface->id] ?? null;
+        $size = $out->read[$surface->key()] ?? null;
         $readings =
             $state === null
-                ? $facts->readingsOf($surface->id)
+                ? $facts->readingsOf($surface->key())
                 : FoundSurfaces::inState($facts, $surface, $state);
         // Made first, its log says what it came out at; nobody has to read it again for that.
-        $known = $size === null && isset($out->found[$surface->id]);
+        $known = $size === null && isset($out->found[$surface->key()]);
 
         return new self(
             surface: $surface,
@@ -108,7 +106,7 @@ final readonly class JudgedSurface
             readings: $readings,
             coolDown: CoolDown::of($facts, $surface, $readings, $size),
             meaning: new Meaning(),
-            asked: $state === null && ! $known,
+            asked: $state === null && ! $known && $surface->dimension === null,
             folded: false,
             least: $least,
         );
@@ -127,7 +125,7 @@ final readonly class JudgedSurface
                 default => $readings !== [],
             };
             if ($shown) {
-                $size = $out->before[$surface->id][$state->value] ?? null;
+                $size = $out->before[$surface->key()][$state->value] ?? null;
                 $rows[] = new self(
                     surface: $surface,
                     state: $state,
@@ -137,7 +135,10 @@ final readonly class JudgedSurface
                     readings: $readings,
                     coolDown: CoolDown::of($facts, $surface, $readings, $size),
                     meaning: new Meaning(),
-                    asked: $state === ReadState::Before && $surface->work !== null && ! self::isBegun($facts, $surface),
+                    asked: $state === ReadState::Before
+                        && $surface->dimension === null
+                        && $surface->work !== null
+                        && ! self::isBegun($facts, $surface),
                     folded: $readings === [] && $surface->work === null && ! $copied,
                 );
             }
@@ -171,8 +172,8 @@ final readonly class JudgedSurface
     public function key(): string
     {
         return $this->state === null || $this->state === ReadState::Before
-            ? $this->surface->id
-            : "{$this->surface->id}:{$this->state->value}";
+            ? $this->surface->key()
+            : "{$this->surface->key()}:{$this->state->value}";
     }
 
     public function name(): string

@@ -21,7 +21,7 @@ import { ReadingsGrid, type GridHandle } from './ReadingsGrid';
 import { Slips } from './Slips';
 import { TableDialog } from './TableDialog';
 import { SERIAL } from './useSerial';
-import { inState, useSurface } from './useSurface';
+import { isOf, useSurface } from './useSurface';
 import { Pictures } from './FoundPictures';
 
 /** Readings in, found size out. */
@@ -35,14 +35,18 @@ export function Measure() {
         return <Typography>Nothing here is to be measured.</Typography>;
     }
     const part = facts.parts.find((p) => p.id === surface.part);
-    const folded = all.filter((a) => a.folded);
-    const shown = all.filter((a) => !a.folded || unfolded || a.id === answer.id);
+    const wholes = all.filter((a) => a.what === '');
+    const folded = wholes.filter((a) => a.folded);
+    const of = (a: SurfaceAnswer) => a.surface === answer.surface && a.state === answer.state;
+    const here = wholes.find(of) ?? answer;
+    const shown = wholes.filter((a) => !a.folded || unfolded || a.id === here.id);
+    const dimensions = all.filter(of);
     return (
         <Box sx={{ maxWidth: 1000 }}>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, mb: 1.25 }}>
                 <ToggleButtonGroup
                     exclusive
-                    value={answer.id}
+                    value={here.id}
                     aria-label="Surface"
                     onChange={(_, id: string | null) => id !== null && go(id)}
                     sx={{ flexWrap: 'wrap' }}
@@ -61,6 +65,23 @@ export function Measure() {
                     </LinkButton>
                 )}
             </Box>
+            {dimensions.length > 1 && (
+                <ToggleButtonGroup
+                    exclusive
+                    size="small"
+                    value={answer.id}
+                    aria-label="What is read of it"
+                    onChange={(_, id: string | null) => id !== null && go(id)}
+                    sx={{ flexWrap: 'wrap', mb: 1.25 }}
+                >
+                    {dimensions.map((a) => (
+                        <ToggleButton key={a.id} value={a.id}>
+                            {a.found === null ? '' : '✓ '}
+                            {a.what_says}
+                        </ToggleButton>
+                    ))}
+                </ToggleButtonGroup>
+            )}
             <Entry key={answer.id} surface={surface} answer={answer} material={part?.material ?? null}>
                 <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
                     <FoundCard />
@@ -87,7 +108,7 @@ function Entry({
     const catalogue = useCatalogue();
     const { facts } = useJob();
     const fits = (catalogue.data?.instruments ?? []).filter((tool) => tool.fits.includes(asks.measured_as));
-    const last = facts.readings.filter((r) => r.surface === surface.id && inState(r, answer.state)).at(-1);
+    const last = facts.readings.filter((r) => r.surface === surface.id && isOf(r, answer)).at(-1);
     const [tool, setTool] = useState<string | null>(null);
     const [warm, setWarm] = useState('');
     const [gauge, setGauge] = useState('');
@@ -155,7 +176,7 @@ function Entry({
             </Box>
             <ReadingsGrid
                 surface={surface}
-                state={answer.state}
+                of={answer}
                 stations={asks.stations}
                 angles={asks.angles}
                 instrument={instrument}
@@ -196,7 +217,7 @@ function Entry({
                 >
                     It was wrong
                 </Button>
-                {(answer.state === null || answer.state === 'before') && (
+                {answer.what === '' && (answer.state === null || answer.state === 'before') && (
                     <Button variant="outlined" color="inherit" onClick={() => setTable(true)}>
                         Bring in a table
                     </Button>

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useImperativeHandle, useState, type Ref } from 'react';
 import { newId } from '../../api/client';
 import type { Surface, SurfaceAnswer, Unit } from '../../api/types';
-import { inState } from './useSurface';
+import { isOf } from './useSurface';
 import { useKept } from '../../entry/useKept';
 import { typedText } from '../../entry/typed';
 import { ofField, type Understood } from '../../entry/understood';
@@ -25,8 +25,8 @@ interface Spot {
 
 interface Props {
     surface: Surface;
-    /** Of a surface that is cut: what it is like as it is read. */
-    state: SurfaceAnswer['state'];
+    /** Which dimension of it; and of a surface that is cut, what it is like as it is read. */
+    of: Pick<SurfaceAnswer, 'state' | 'what'>;
     stations: string[];
     angles: string[];
     instrument: string;
@@ -58,7 +58,7 @@ const same = (a: Spot, b: Spot) => a.station === b.station && a.angle === b.angl
 /** Stations along, angles round. Enter stores and goes on at once, Shift+Enter stores and stays for a repeat. */
 export function ReadingsGrid({
     surface,
-    state,
+    of,
     stations,
     angles,
     instrument,
@@ -72,7 +72,7 @@ export function ReadingsGrid({
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
     const spots = stations.flatMap((station) => angles.map((angle) => ({ station, angle })));
-    const readings = facts.readings.filter((r) => r.surface === surface.id && inState(r, state));
+    const readings = facts.readings.filter((r) => r.surface === surface.id && isOf(r, of));
     const counted = (spot: Spot) => readings.filter((r) => r.set_aside === null && same(r, spot));
     const [active, setActive] = useState<Spot>(
         () => spots.find((spot) => counted(spot).length === 0) ?? spots[0] ?? { station: '1', angle: '0' },
@@ -84,7 +84,7 @@ export function ReadingsGrid({
     const [freshId, setFreshId] = useState(newId);
     // Only what was refused waits here for the next visit; what was on its way is the saver's to bring in.
     const [pending, setPending] = useKept<Record<string, Pending>>(
-        `readings:${surface.id}${state === null || state === 'before' ? '' : state}`,
+        `readings:${surface.id}${of.what}${of.state === null || of.state === 'before' ? '' : of.state}`,
         {},
         (kept) => Object.fromEntries(Object.entries(kept).filter(([, p]) => p.refused !== null)),
     );
@@ -112,7 +112,8 @@ export function ReadingsGrid({
                   surface: surface.id,
                   station: active.station,
                   angle: active.angle,
-                  ...(state === null ? {} : { state }),
+                  ...(of.state === null ? {} : { state: of.state }),
+                  ...(of.what === '' ? {} : { what: of.what }),
               }),
         // A number that is typed anew was read anew.
         taken_at: new Date().toISOString(),

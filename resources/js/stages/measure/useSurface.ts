@@ -51,7 +51,10 @@ export function useSurface(): Here {
     };
 }
 
-/** It was read in this state; of a surface that stays all readings count. */
-export function inState(reading: Reading, state: SurfaceAnswer['state']): boolean {
-    return state === null || (reading.state ?? 'before') === state;
+/** It is a reading of just this: of the surface or of one of its dimensions, in this state; what stays has one state. */
+export function isOf(reading: Reading, answer: Pick<SurfaceAnswer, 'state' | 'what'>): boolean {
+    return (
+        (reading.what ?? '') === answer.what &&
+        (answer.state === null || (reading.state ?? 'before') === answer.state)
+    );
 }

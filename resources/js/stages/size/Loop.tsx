@@ -107,6 +107,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                     {say(answer.solved)}
                 </Typography>
             )}
+            {answer.solved && answer.sure && <Verdict kind={answer.sure.kind}>{answer.sure.says}</Verdict>}
             {answer.closes_at && (
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
                     <Typography>{loop.plane ? 'its end lies off by' : 'closes at'}</Typography>
