@@ -22,6 +22,7 @@ use Oldpart\Core\Evaluate\Mechanics\HotAndCold;
 use Oldpart\Core\Evaluate\Mechanics\JointThread;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Quote\JobQuote;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Shapes\JobShapes;
 use Oldpart\Core\Evaluate\Shapes\JobSurvey;
 use Oldpart\Core\Evaluate\Sizing\JointConditions;
@@ -75,6 +76,8 @@ final readonly class JobAnswers implements \JsonSerializable
         public JobPictures $pictures,
         public array $notes,
         public ?WholeChance $whole,
+        /** @var list<ShapedSurface> tapers, threads, keyways, teeth, flats */
+        public array $shaped,
         /** @var array<string, ?LoopTrials> by loop, and by joint of two lengths */
         private array $loopTrials,
     ) {
@@ -145,6 +148,7 @@ final readonly class JobAnswers implements \JsonSerializable
             pictures: new JobPictures($shapes),
             notes: Gatekeeper::notes($facts->takeIn),
             whole: $whole,
+            shaped: $out->shapes,
             loopTrials: $out->trials,
         );
     }
@@ -209,6 +213,7 @@ final readonly class JobAnswers implements \JsonSerializable
             'quote' => new QuoteAnswer($this->quote),
             'picture' => $this->pictures->assembly(),
             'whole' => $this->whole,
+            'shaped' => $this->shaped,
             'notes' => $this->notes,
         ];
     }

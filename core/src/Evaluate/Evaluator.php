@@ -18,6 +18,7 @@ use Oldpart\Core\Evaluate\Making\WorkedSurfaces;
 use Oldpart\Core\Evaluate\Mechanics\ClosedBores;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
 use Oldpart\Core\Evaluate\Mechanics\WorksByStrength;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurfaces;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Evaluate\Sizing\SizedJoints;
 use Oldpart\Core\Evaluate\Trials\LoopTrials;
@@ -56,11 +57,14 @@ final class Evaluator
                 : $lengths->answer($loop, $facts->shop, $withheld),
             $facts->loops,
         );
+        $lengthBands = array_map(static fn (array $length): Band => $length['band'], $lengths->bands());
+        $shapes = ShapedSurfaces::of($facts, $found, $before, [...$lengthBands, ...$bands], $withheld);
         $trials = self::trials($facts, $found, $joints, $loops);
         $tried = MakeCard::tried($facts, $trials);
         $entries = [
             ...(new MakeCard($facts, $joints))->entries(),
             ...MakeCard::lengths($facts, $lengths, $bands, $withheld),
+            ...MakeCard::shapes($shapes),
         ];
         // What was tried says it more surely than the lengths of the same loop or joint did.
         $said = array_column($tried, 'jointId');
@@ -85,7 +89,8 @@ final class Evaluator
             sizing: $inOrder->sizing,
             study: $study,
             joints: $joints,
-            bands: [...array_map(static fn (array $length): Band => $length['band'], $lengths->bands()), ...$bands],
+            bands: [...$lengthBands, ...$bands],
+            shapes: $shapes,
             make: array_map(
                 static fn (CutProgress $cut): MakeEntry => $cut->entry->made(
                     $cut->lastSize(),

@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Loops\SolvedPlane;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Sizing\JointSizing;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Evaluate\Trials\LoopTrials;
@@ -32,6 +33,8 @@ final readonly class Outcome
         public array $joints,
         /** @var array<string, Band> of made surfaces */
         public array $bands,
+        /** @var list<ShapedSurface> */
+        public array $shapes,
         /** @var list<MakeEntry> */
         public array $make,
         /** @var list<CutProgress> */

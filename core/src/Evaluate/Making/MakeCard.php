@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Evaluate\Loops\LoopLengths;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Facts\JobFacts;
@@ -109,6 +110,38 @@ final readonly class MakeCard
                     chance: $best?->chance,
                 );
             }
+        }
+
+        return $entries;
+    }
+
+    /**
+     * Shapes that are cut: the size that stands for each, with the numbers one dials beside it.
+     *
+     * @param  list<ShapedSurface>  $shapes
+     * @return list<MakeEntry>
+     */
+    public static function shapes(array $shapes): array
+    {
+        $entries = [];
+        foreach ($shapes as $shape) {
+            // A flat is asked for by its own demand.
+            if (! $shape->isCut || $shape->surface->type->isSized()) {
+                continue;
+            }
+            $entries[] = new MakeEntry(
+                surface: $shape->surface,
+                phase: Phase::Only,
+                label: $shape->surface->name,
+                jointId: '',
+                band: $shape->band,
+                blocked: $shape->band === null ? $shape->missing : null,
+                reading: null,
+                remarks: array_values(array_filter([$shape->is])),
+                notes: $shape->notes,
+                goto: ['stage' => 'size', 'surface' => $shape->surface->id],
+                more: array_slice($shape->numbers, 1, 4),
+            );
         }
 
         return $entries;

@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Likely;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WayOut;
+use Oldpart\Core\Evaluate\Shaped\ShapeNumber;
 use Oldpart\Core\Evaluate\Sizing\BestForJoint;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
@@ -50,6 +51,8 @@ final readonly class MakeEntry implements \JsonSerializable
         public ?BestForJoint $best = null,
         /** That it works, 0 to 1; null where that is not known. */
         public ?float $chance = null,
+        /** @var list<ShapeNumber> of a shape: what one dials or reads besides */
+        public array $more = [],
     ) {
     }
 
@@ -137,6 +140,7 @@ final readonly class MakeEntry implements \JsonSerializable
             free: $this->free,
             best: $stays ? $this->best : null,
             chance: $stays ? $this->chance : null,
+            more: $this->more,
         );
     }
 
@@ -169,6 +173,7 @@ final readonly class MakeEntry implements \JsonSerializable
             free: $this->free,
             best: $best ?? $this->best,
             chance: $chance ?? $this->chance,
+            more: $this->more,
         );
     }
 
@@ -209,6 +214,7 @@ final readonly class MakeEntry implements \JsonSerializable
             'verdict' => $this->verdict,
             'rest' => $this->rest,
             'free' => $this->free,
+            'more' => $this->more,
             'chance' => $this->chance === null
                 ? null
                 : ['kind' => Likely::kind($this->chance), 'says' => Likely::inWords($this->chance)],

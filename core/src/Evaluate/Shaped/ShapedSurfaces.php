@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Shaped;
+
+use Oldpart\Core\Evaluate\Gatekeeper;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\JointFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Shape\SurfaceType;
+
+/** Every shape of a job with its numbers, one after the other. */
+final class ShapedSurfaces
+{
+    /**
+     * @param  array<string, FoundSize>  $found  by surface, and by dimension of one
+     * @param  array<string, array<string, FoundSize>>  $before  of what is cut, by surface or dimension, by state
+     * @param  array<string, Band>  $bands  of what joints and loops size, by surface
+     * @return list<ShapedSurface>
+     */
+    public static function of(JobFacts $facts, array $found, array $before, array $bands, bool $withheld): array
+    {
+        $sizes = new ShapeSizes($facts, $found, $before, $bands);
+        $shapes = [];
+        foreach ($facts->surfaces as $surface) {
+            [$joint, $mate] = self::meets($facts, $surface);
+            $case = new ShapeCase($sizes, $surface, $facts->isCut($surface), $joint, $mate);
+            $shape = match ($surface->type) {
+                SurfaceType::TaperInside, SurfaceType::TaperOutside => (new TaperWork($case))->surface(),
+                SurfaceType::ThreadInside, SurfaceType::ThreadOutside => (new ThreadWork($case))->surface(),
+                SurfaceType::KeywayShaft, SurfaceType::KeywayHub => (new KeyWork($case))->surface(),
+                SurfaceType::Teeth => (new TeethWork($case))->surface(),
+                SurfaceType::Flat => (new FlatWork($case))->surface(),
+                default => null,
+            };
+            if ($shape !== null) {
+                $shapes[] = $withheld && $case->isCut
+                    ? ShapedSurface::open($surface, true, Gatekeeper::sentence())
+                    : $shape->read($sizes);
+            }
+        }
+
+        return $shapes;
+    }
+
+    /** @return array{?JointFacts, ?SurfaceFacts} the joint of shapes it stands in, and what it meets there */
+    private static function meets(JobFacts $facts, SurfaceFacts $surface): array
+    {
+        foreach ($facts->joints as $joint) {
+            if (
+                ($joint->inner === $surface->id || $joint->outer === $surface->id)
+                && Purpose::orNull($joint->purpose)?->shape !== null
+            ) {
+                return [$joint, $facts->surface($joint->inner === $surface->id ? $joint->outer : $joint->inner)];
+            }
+        }
+
+        return [null, null];
+    }
+}
