@@ -118,6 +118,22 @@ final class DemoJob
         return $this;
     }
 
+    /**
+     * One dimension of a shape, read as often as wanted.
+     *
+     * @param  list<string>  $values
+     */
+    public function dimension(string $surface, string $what, string $instrument, array $values): self
+    {
+        foreach ($values as $value) {
+            $this->read($surface, $instrument, [['1', '0', $value]]);
+            $last = array_key_last($this->facts['readings']);
+            $this->facts['readings'][$last] = [...$this->facts['readings'][$last], 'what' => $what];
+        }
+
+        return $this;
+    }
+
     /** @param  list<array{?string, string}>  $cuts what was dialled and the size after */
     public function cut(string $surface, string $phase, string $instrument, array $cuts): self
     {

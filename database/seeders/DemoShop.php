@@ -238,8 +238,10 @@ final class DemoShop extends Seeder
                 'Hole behind the taper' => ['size' => '40', 'at' => '32', 'long' => '20'], 'Hub hole circle' => ['size' => '94', 'size2' => '9', 'at' => '32', 'long' => '12'],
             ])
             ->surfaceIs('Hub hole circle', ['count' => 6])
+            ->read('Bush taper', 'outside-micrometer', [['where it begins', '0', '56.012 mm'], ['where it begins', '90', '56.010 mm'], ['where it begins', '45', '56.014 mm'], ['where it begins', '135', '56.011 mm']])
+            ->dimension('Bush taper', 'far', 'outside-micrometer', ['52.008 mm', '52.011 mm'])->dimension('Bush taper', 'over', 'depth-micrometer', ['31.98 mm'])
             ->quoted(['bought_price' => 260, 'bought_lead_days' => 40, 'first_of_its_kind' => true])
-            ->waits('stock', now()->addDays(3)->toIso8601ZuluString(), 'iron bar and the locking bush');
+            ->waits('stock', now()->addDays(3)->toIso8601ZuluString(), 'iron bar');
     }
 
     private function coupling(DemoJob $job): DemoJob
@@ -288,6 +290,7 @@ final class DemoShop extends Seeder
                 ['far end', '0', '0.7091'], ['far end', '90', '0.7092'],
             ])
             ->read('Depth of the hole', 'depth-micrometer', [['1', '0', '0.984'], ['1', '90', '0.985']])
+            ->read('Screw thread', 'outside-micrometer', [['1', '0', '0.3722'], ['1', '90', '0.3724']])->dimension('Screw thread', 'over-10', 'calliper', ['0.6250'])
             ->cut('Insert outside', 'only', 'outside-micrometer', [[null, '0.7500'], ['0.025', '0.7251'], ['0.009', '0.7161'], ['0.009', '0.7071']])
             ->cut('Insert length', 'only', 'calliper', [[null, '0.983']])
             ->quoted(['first_of_its_kind' => false, 'decided' => 'take'])
@@ -308,6 +311,8 @@ final class DemoShop extends Seeder
             ->read('Hub bore', 'three-point', [
                 ['mouth', '0', '0.8664'], ['mouth', '90', '0.8665'], ['middle', '0', '0.8663'], ['middle', '90', '0.8664'], ['far end', '0', '0.8664'], ['far end', '90', '0.8664'],
             ])
+            ->read('Hub keyway', 'calliper', [['1', '0', '0.2366'], ['1', '0', '0.2368']])->dimension('Hub keyway', 'across', 'calliper', ['0.9770'])
+            ->surfaceIs('End thread', ['shape' => '1/2 BSF'])
             ->joint('Hub on the shaft', ['needs_torque_nm' => 12.0, 'reason' => 'comes off for the belt', 'held' => [
                 ['kind' => 'key', 'size' => ['typed' => '6 mm', 'unit' => 'in'], 'size2' => ['typed' => '6 mm', 'unit' => 'in'], 'long' => ['typed' => '0.875', 'unit' => 'in'], 'circle' => null, 'count' => 1, 'tighten_nm' => null, 'half_angle_deg' => null, 'material' => null],
                 ['kind' => 'set-screws', 'size' => ['typed' => '6 mm', 'unit' => 'in'], 'size2' => null, 'long' => null, 'circle' => null, 'count' => 2, 'tighten_nm' => 5.0, 'half_angle_deg' => null, 'material' => null],

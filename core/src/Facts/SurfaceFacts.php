@@ -145,6 +145,18 @@ final readonly class SurfaceFacts implements \JsonSerializable
         );
     }
 
+    /** As metal comes off it grows, as a bore does; or it shrinks. */
+    public function grows(): bool
+    {
+        return $this->kind === SurfaceKind::Bore || $this->type->isSlot();
+    }
+
+    /** How it changes as it is cut. */
+    public function cutAs(): SurfaceKind
+    {
+        return $this->grows() ? SurfaceKind::Bore : $this->kind;
+    }
+
     /** As measured, as its finish is, or as such surfaces mostly are. */
     public function roughness(): Roughness
     {

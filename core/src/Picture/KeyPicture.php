@@ -75,7 +75,16 @@ final class KeyPicture
         $drawing->whisker($x - $half, $x + $half, $over, Tone::Make, 5)
             ->text($x + $half + 10, $over + 5, LengthWriter::size($widthMm), 16, Anchor::Start, Tone::Make, mono: true);
         if (! $hub) {
-            $drawing->text($x, $y + 10, Say::with('{c} at its corners', ['c' => LengthWriter::size($way->atCornerMm)]), 13, Anchor::Middle);
+            $drawing->line($x - $half, $bottom, $x - self::RADIUS - 8, $bottom, Tone::Soft)
+                ->text(
+                    $x - self::RADIUS - 12,
+                    $bottom + 5,
+                    LengthWriter::size($way->atCornerMm),
+                    15,
+                    Anchor::End,
+                    mono: true,
+                )
+                ->text($x - self::RADIUS - 12, $bottom + 22, 'at its corners', 12, Anchor::End);
         }
 
         return $drawing;

@@ -163,6 +163,12 @@ enum SurfaceType: string
         return $this === self::Bore;
     }
 
+    /** Its width is read between two faces, and widens as it is cut. */
+    public function isSlot(): bool
+    {
+        return $this === self::KeywayShaft || $this === self::KeywayHub;
+    }
+
     public function isTaper(): bool
     {
         return $this === self::TaperOutside || $this === self::TaperInside;

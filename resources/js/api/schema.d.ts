@@ -881,6 +881,37 @@ export interface components {
                 says: string;
             } | null;
         };
+        /** @description a surface that is no plain diameter or length: what it is, its numbers, how it is cut and checked */
+        Shaped: {
+            surface: string;
+            name: string;
+            cut: boolean;
+            is: components["schemas"]["Say"] | null;
+            missing: components["schemas"]["Say"] | null;
+            candidates: {
+                label: string;
+                family: string;
+                /** @description of a hundred */
+                of: string | null;
+                off: components["schemas"]["Say"] | null;
+            }[];
+            because: components["schemas"]["Say"] | null;
+            numbers: components["schemas"]["ShapeNumber"][];
+            sets: components["schemas"]["Say"][];
+            checks: components["schemas"]["Say"][];
+            notes: components["schemas"]["Note"][];
+            picture: components["schemas"]["Drawing"] | null;
+            working: components["schemas"]["WorkingStep"][];
+        };
+        ShapeNumber: {
+            name: string;
+            says: components["schemas"]["Say"];
+            /** @description the dimension it is read at where it has limits */
+            what: string | null;
+            made: components["schemas"]["Say"] | null;
+            /** @enum {unknown} */
+            verdict: "inside" | "cannot-tell" | "above" | "below" | null;
+        };
         MakingAnswer: {
             key: string;
             surface: string;
@@ -2400,37 +2431,6 @@ export interface components {
             /** @description all that is made is made */
             made: boolean;
             says: components["schemas"]["Say"];
-            working: components["schemas"]["WorkingStep"][];
-        };
-        ShapeNumber: {
-            name: string;
-            says: components["schemas"]["Say"];
-            /** @description the dimension it is read at where it has limits */
-            what: string | null;
-            made: components["schemas"]["Say"] | null;
-            /** @enum {unknown} */
-            verdict: "inside" | "cannot-tell" | "above" | "below" | null;
-        };
-        /** @description a surface that is no plain diameter or length: what it is, its numbers, how it is cut and checked */
-        Shaped: {
-            surface: string;
-            name: string;
-            cut: boolean;
-            is: components["schemas"]["Say"] | null;
-            missing: components["schemas"]["Say"] | null;
-            candidates: {
-                label: string;
-                family: string;
-                /** @description of a hundred */
-                of: string | null;
-                off: components["schemas"]["Say"] | null;
-            }[];
-            because: components["schemas"]["Say"] | null;
-            numbers: components["schemas"]["ShapeNumber"][];
-            sets: components["schemas"]["Say"][];
-            checks: components["schemas"]["Say"][];
-            notes: components["schemas"]["Note"][];
-            picture: components["schemas"]["Drawing"] | null;
             working: components["schemas"]["WorkingStep"][];
         };
         Stage: {

@@ -7,16 +7,10 @@ import type { LoopAnswer, MakeEntry } from '../api/types';
 import { useJob } from '../job/JobContext';
 import { Ghost } from './Ghost';
 import { LinkButton } from './LinkButton';
+import { MADE } from './made';
 import { Notes } from './Notes';
 import { useSettings } from './settings';
 import { readingKind, sizeKind, Verdict } from './Verdict';
-
-const MADE: Record<string, string> = {
-    inside: 'made, inside',
-    'cannot-tell': 'made, near a limit',
-    above: 'made, above its limits',
-    below: 'made, below its limits',
-};
 
 export function Entries() {
     const { answers } = useJob();
@@ -181,6 +175,17 @@ function Entry({ entry }: { entry: MakeEntry }) {
                     </Box>
                 )
             )}
+            {entry.more.map((number) => (
+                <Box
+                    key={number.name}
+                    sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, flexWrap: 'wrap' }}
+                >
+                    <Typography variant="body2">{number.name}</Typography>
+                    <Typography variant="body2" sx={{ fontVariantNumeric: 'tabular-nums', fontWeight: 600 }}>
+                        {say(number.says)}
+                    </Typography>
+                </Box>
+            ))}
             {entry.chance !== null && entry.made === null && (
                 <Verdict kind={entry.chance.kind}>{entry.chance.says}</Verdict>
             )}

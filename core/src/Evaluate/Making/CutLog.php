@@ -24,6 +24,7 @@ final readonly class CutLog
     private function __construct(
         public array $cuts,
         private SurfaceKind $kind,
+        private bool $grows,
         private Warmth $warmth,
         private float $roomC,
         private InstrumentSet $tools,
@@ -35,11 +36,12 @@ final readonly class CutLog
         $alpha = FoundSurfaces::material($facts->partOf($surface))->alphaPerK ?? Warmth::STEEL;
 
         return new self(
-            $facts->cutsOf($surface->id, $phase),
-            $surface->kind,
-            new Warmth($alpha, halfWidthK: FoundSurfaces::TEMPERATURE_UNSURE_K),
-            $facts->shop->temperatureC,
-            $facts->shop->instruments,
+            cuts: $facts->cutsOf($surface->id, $phase),
+            kind: $surface->kind,
+            grows: $surface->grows(),
+            warmth: new Warmth($alpha, halfWidthK: FoundSurfaces::TEMPERATURE_UNSURE_K),
+            roomC: $facts->shop->temperatureC,
+            tools: $facts->shop->instruments,
         );
     }
 
@@ -95,7 +97,7 @@ final readonly class CutLog
     {
         $now = $this->made()?->middle();
 
-        return $now !== null && ($this->kind === SurfaceKind::Bore ? $now >= $limits->min : $now <= $limits->max);
+        return $now !== null && ($this->grows ? $now >= $limits->min : $now <= $limits->max);
     }
 
     private function reading(CutFacts $cut): Reading

@@ -16,7 +16,6 @@ use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\NextCut;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Measure\FoundSize;
-use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -56,7 +55,7 @@ final readonly class CutProgress
             next: $band === null || $now === null || $read !== null
                 ? null
                 : NextCut::toward(
-                    kind: $entry->surface->kind,
+                    kind: $entry->surface->cutAs(),
                     target: $band,
                     nowMm: $now,
                     roughMm: $facts->shop->roughCutMm,
@@ -133,7 +132,7 @@ final readonly class CutProgress
     {
         $history = [];
         $sizes = $log->sizes();
-        $sign = $entry->surface->kind === SurfaceKind::Bore ? 1 : -1;
+        $sign = $entry->surface->grows() ? 1 : -1;
         foreach ($log->cuts as $i => $cut) {
             if ($i > 0 && $cut->dialled !== null) {
                 $history[] = new Cut($cut->dialled->length->mm, $sign * ($sizes[$i] - $sizes[$i - 1]));
@@ -154,7 +153,7 @@ final readonly class CutProgress
         $size = $sizes[count($sizes) - 1];
         foreach ($this->next->plan as $cut) {
             if ($cut->kind !== CutKind::Spring) {
-                $size += ($this->entry->surface->kind === SurfaceKind::Bore ? 1 : -1) * $cut->takeMm;
+                $size += ($this->entry->surface->grows() ? 1 : -1) * $cut->takeMm;
                 $planned[] = $size;
             }
         }

@@ -140,7 +140,7 @@ final readonly class MakeCard
                 remarks: array_values(array_filter([$shape->is])),
                 notes: $shape->notes,
                 goto: ['stage' => 'size', 'surface' => $shape->surface->id],
-                more: array_slice($shape->numbers, 1, 4),
+                more: array_slice($shape->numbers, 1, 3),
             );
         }
 

@@ -14,7 +14,6 @@ use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\Aim;
 use Oldpart\Core\Measure\GoodEnough;
-use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -89,7 +88,7 @@ final readonly class MakeEntry implements \JsonSerializable
                 Say::plain('as near to it as you can'),
             ],
             $this->rest || $this->isUnsure() => [LengthWriter::size($band->middleMm()), Say::with('anywhere from {a} to {b}', $ends)],
-            $this->surface->kind === SurfaceKind::Bore => [$ends['a'], Say::with('stop anywhere up to {b}', $ends)],
+            $this->surface->grows() => [$ends['a'], Say::with('stop anywhere up to {b}', $ends)],
             default => [$ends['b'], Say::with('stop anywhere down to {a}', $ends)],
         };
     }

@@ -14,7 +14,6 @@ use Oldpart\Core\Fit\GeneralClass;
 use Oldpart\Core\Fit\GeneralTolerance;
 use Oldpart\Core\Fit\Iso286;
 use Oldpart\Core\Measure\FoundSize;
-use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -148,7 +147,7 @@ final readonly class OwnDemand
 
             return new self(null, Say::plain($missing), Say::plain(''), false);
         }
-        $bore = $surface->kind === SurfaceKind::Bore;
+        $bore = $surface->grows();
         $near = $bore ? $final->lowerMm - $stock : $final->upperMm + $stock;
         if ($near <= 0) {
             $toomuch = 'More stock is to be left than there is bore: check how much, and its unit.';

@@ -80,7 +80,7 @@ final readonly class WorkedSurfaces
         ReadState $state,
         Work $work,
     ): array {
-        $bore = $surface->kind === SurfaceKind::Bore;
+        $bore = $surface->grows();
         $round = $surface->kind !== SurfaceKind::Length;
         $takes = $bore ? $band->lowerMm - $now->meanMm : $now->meanMm - $band->upperMm;
         // The spot that is deepest already has to be cut away too.

@@ -201,19 +201,19 @@ final readonly class TaperWork
 
         return [
             ShapeNumber::said('Slide set over', Say::plain(self::number($taper->halfDeg, 3).'° per side')),
-            ShapeNumber::said('Between its sides', Say::plain(self::number($taper->includedDeg(), 3).'°')),
             ShapeNumber::said(
-                'Indicator as the slide goes',
+                'Indicator, as it goes',
                 self::each(
-                    number_format($taper->alongSlideMm($mm), 3).' in 50',
-                    number_format($taper->alongSlideMm($inch) / 25.4, 4).' in 2.0000',
+                    number_format($taper->alongSlideMm($mm), 3).' over 50',
+                    number_format($taper->alongSlideMm($inch) / 25.4, 4).' over 2.0000',
                 ),
             ),
+            ShapeNumber::said('Between its sides', Say::plain(self::number($taper->includedDeg(), 3).'°')),
             ShapeNumber::said(
                 'On the diameter',
                 self::each(
-                    number_format(10 * $taper->onDiameter(), 3).' in 10',
-                    number_format($taper->perFootIn(), 4).' in a foot',
+                    number_format(10 * $taper->onDiameter(), 3).' over 10',
+                    number_format($taper->perFootIn(), 4).' a foot',
                 ),
             ),
         ];
@@ -238,8 +238,8 @@ final readonly class TaperWork
                 'standard taper',
                 null,
                 self::each(
-                    number_format(abs(1000 * $s->differencePerFootIn / 12), 2).' µm in 1 mm off',
-                    number_format(abs($s->differencePerFootIn), 4).' in a foot off',
+                    number_format(abs(1000 * $s->differencePerFootIn / 12), 2).' µm a millimetre off',
+                    number_format(abs($s->differencePerFootIn), 4).' a foot off',
                 ),
             ),
             StandardTaper::near($taper, 3),
@@ -256,8 +256,8 @@ final readonly class TaperWork
             Say::plain('Set the slide over to '.self::number($taper->halfDeg, 2).'° from the axis.'),
             Say::with('Then by indicator, square to the axis on a true bar: {by} as the slide goes. That is surer than its graduations.', [
                 'by' => self::each(
-                    number_format($taper->alongSlideMm(50.0), 3).' in 50',
-                    number_format($taper->alongSlideMm(50.8) / 25.4, 4).' in 2.0000',
+                    number_format($taper->alongSlideMm(50.0), 3).' over 50',
+                    number_format($taper->alongSlideMm(50.8) / 25.4, 4).' over 2.0000',
                 ),
             ]),
             Say::plain("Or set it to “{$mate}” held true: move the slide along its side until the indicator stands still."),

@@ -173,21 +173,22 @@ final readonly class ThreadWork
         $wanted = $tap->drillMm(self::SHARE);
         $band = $limits?->nutMinor;
         $drills = $tap->near(max($wanted, $band->lowerMm ?? 0.0), 3);
-        $numbers = [ShapeNumber::within('Hole before tapping', $band ?? self::aroundDrill($tap))];
+        $numbers = [ShapeNumber::within(
+            $this->case->isCut ? 'Hole before tapping' : 'Inside, new',
+            $band ?? self::aroundDrill($tap),
+        )];
         foreach ($drills as $drill) {
             $numbers[] = ShapeNumber::said(
-                "Tap drill {$drill['label']}",
-                Say::with('{s}, '.round($drill['percent']).' of 100 thread', ['s' => LengthWriter::size($drill['mm'])]),
+                "Drill {$drill['label']}",
+                Say::with('{s}, '.round($drill['percent']).' of 100', ['s' => LengthWriter::size($drill['mm'])]),
             );
         }
         $deep = $this->deep();
         $metal = FoundSurfaces::material($this->case->sizes->facts->partOf($this->case->surface));
         $times = Engagement::inDiameters($metal);
         $numbers[] = ShapeNumber::said(
-            'Engaged, at least',
-            Say::with('{l} ('.$times.' times the outside)', [
-                'l' => LengthWriter::size($times * $thread->majorMm),
-            ]),
+            "Engaged at least, {$times} × outside",
+            LengthWriter::size($times * $thread->majorMm),
         );
         $sets = [Say::plain("Centre, drill {$drills[0]['label']}, countersink to just over the thread’s outside.")];
         $sets[] = $deep === null
@@ -226,7 +227,7 @@ final readonly class ThreadWork
         $band = $limits->screwMajor
             ?? new Band($thread->majorMm - 0.05 - 0.05 * $thread->pitchMm, $thread->majorMm);
         $wire = $this->case->of('wire')->mm ?? $wires->bestWireMm();
-        $numbers = [ShapeNumber::within('Turn to, before threading', $band)];
+        $numbers = [ShapeNumber::within($this->case->isCut ? 'Turn to, before threading' : 'Outside, new', $band)];
         if ($limits?->screwPitch !== null) {
             $numbers[] = ShapeNumber::within(
                 'Over three wires',

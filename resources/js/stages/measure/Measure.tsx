@@ -29,6 +29,7 @@ export function Measure() {
     const { surface, answer, all, go, step } = useSurface();
     const { facts } = useJob();
     const [unfolded, setUnfolded] = useState(false);
+    const [other, setOther] = useState(false);
     useKey('[', () => step(-1));
     useKey(']', () => step(1));
     if (!surface || !answer) {
@@ -41,6 +42,10 @@ export function Measure() {
     const here = wholes.find(of) ?? answer;
     const shown = wholes.filter((a) => !a.folded || unfolded || a.id === here.id);
     const dimensions = all.filter(of);
+    // A shape may be read in many ways; those nobody took wait behind a link.
+    const usual = dimensions.filter(
+        (a, i) => other || dimensions.length <= 5 || i < 3 || a.found !== null || a.id === answer.id,
+    );
     return (
         <Box sx={{ maxWidth: 1000 }}>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, mb: 1.25 }}>
@@ -66,21 +71,30 @@ export function Measure() {
                 )}
             </Box>
             {dimensions.length > 1 && (
-                <ToggleButtonGroup
-                    exclusive
-                    size="small"
-                    value={answer.id}
-                    aria-label="What is read of it"
-                    onChange={(_, id: string | null) => id !== null && go(id)}
-                    sx={{ flexWrap: 'wrap', mb: 1.25 }}
+                <Box
+                    sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, mb: 1.25 }}
                 >
-                    {dimensions.map((a) => (
-                        <ToggleButton key={a.id} value={a.id}>
-                            {a.found === null ? '' : '✓ '}
-                            {a.what_says}
-                        </ToggleButton>
-                    ))}
-                </ToggleButtonGroup>
+                    <ToggleButtonGroup
+                        exclusive
+                        size="small"
+                        value={answer.id}
+                        aria-label="What is read of it"
+                        onChange={(_, id: string | null) => id !== null && go(id)}
+                        sx={{ flexWrap: 'wrap' }}
+                    >
+                        {usual.map((a) => (
+                            <ToggleButton key={a.id} value={a.id}>
+                                {a.found === null ? '' : '✓ '}
+                                {a.what_says}
+                            </ToggleButton>
+                        ))}
+                    </ToggleButtonGroup>
+                    {usual.length < dimensions.length && (
+                        <LinkButton onClick={() => setOther(true)}>
+                            Other ways to read it ({dimensions.length - usual.length})
+                        </LinkButton>
+                    )}
+                </Box>
             )}
             <Entry key={answer.id} surface={surface} answer={answer} material={part?.material ?? null}>
                 <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>

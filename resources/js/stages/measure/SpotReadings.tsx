@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Reading } from '../../api/types';
+import { typedText } from '../../entry/typed';
 import { useJob } from '../../job/JobContext';
 import { mono } from '../../theme/theme';
 
@@ -38,7 +39,7 @@ export function SpotReadings({ readings, spot }: { readings: Reading[]; spot: st
                             variant="body2"
                             sx={{ fontFamily: mono, fontWeight: 700 }}
                         >
-                            {reading.value.typed} {reading.value.unit}
+                            {typedText(reading.value, reading.value.unit === 'in' ? 'mm' : 'in')}
                         </Typography>
                         <Worn reading={reading} />
                         {reading.set_aside === null ? (

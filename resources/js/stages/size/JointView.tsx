@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
 import { useCatalogue } from '../../api/queries';
 import type { Joint, JointAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
@@ -36,6 +38,7 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
                     <PurposeChooser joint={joint} answer={answer} />
                 </Box>
             </Box>
+            <Shapes joint={joint} />
             {answer.shows.first && <MadeFirst joint={joint} />}
             {answer.help?.advice && <Advice joint={joint} advice={answer.help.advice} />}
             {answer.blocked !== null && (
@@ -133,6 +136,48 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
             <ByHand joint={joint} answer={answer} />
             <Why steps={answer.working} label="Why these numbers" />
         </>
+    );
+}
+
+/** The shapes that meet in it, each with its numbers. */
+function Shapes({ joint }: { joint: Joint }) {
+    const { facts, answers } = useJob();
+    const { say } = useSettings();
+    const shapes = answers.shaped.filter((s) => s.surface === joint.inner || s.surface === joint.outer);
+    return (
+        shapes.length > 0 && (
+            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1.25 }}>
+                {shapes.map((shape) => (
+                    <ButtonBase
+                        key={shape.surface}
+                        component={Link}
+                        to={`/job/${facts.id}/size?at=${shape.surface}`}
+                        sx={{
+                            display: 'block',
+                            textAlign: 'left',
+                            border: 1,
+                            borderColor: 'strong.main',
+                            px: 1.5,
+                            py: 1,
+                            minHeight: 44,
+                            '&:hover': { bgcolor: 'action.hover' },
+                        }}
+                    >
+                        <Typography variant="label" component="p">
+                            {shape.name}
+                        </Typography>
+                        <Typography variant="body2">
+                            {shape.is ? say(shape.is) : 'not known yet: what to read is there'}
+                        </Typography>
+                        {shape.cut && shape.numbers[0] && (
+                            <Typography variant="midSize" component="p" color="make">
+                                {say(shape.numbers[0].says)}
+                            </Typography>
+                        )}
+                    </ButtonBase>
+                ))}
+            </Box>
+        )
     );
 }
 

@@ -11,6 +11,7 @@ import { Clearance } from './Clearance';
 import { Loop } from './Loop';
 import { Mistakes } from './Mistakes';
 import { JointView } from './JointView';
+import { ShapeView } from './ShapeView';
 import { Whole } from './Whole';
 
 /** Where the numbers that were wrong are shown. */
@@ -29,7 +30,8 @@ export function Size() {
     const loops = facts.loops ?? [];
     const clearances = facts.clearances ?? [];
     const wrong: Item[] = answers.mistakes.length > 0 ? [{ id: WRONG, name: 'What was wrong' }] : [];
-    const all: Item[] = [...facts.joints, ...loops, ...clearances, ...wrong];
+    const shapes: Item[] = answers.shaped.map((s) => ({ id: s.surface, name: s.name }));
+    const all: Item[] = [...facts.joints, ...shapes, ...loops, ...clearances, ...wrong];
     const index = Math.max(
         0,
         all.findIndex((j) => j.id === at),
@@ -37,6 +39,8 @@ export function Size() {
     const here = all[index];
     const joint = facts.joints.find((j) => j.id === here?.id);
     const answer = answers.joints.find((a) => a.id === joint?.id);
+    const shape = answers.shaped.find((s) => s.surface === here?.id);
+    const shaped = facts.surfaces.find((s) => s.id === shape?.surface);
     const loop = loops.find((l) => l.id === here?.id);
     const closes = answers.loops.find((a) => a.id === loop?.id);
     const clearance = clearances.find((c) => c.id === here?.id);
@@ -59,6 +63,7 @@ export function Size() {
             <Whole />
             <Box sx={{ display: 'grid', gap: 0.75, mb: 1.25 }}>
                 <Choice label="Joint" items={facts.joints} here={here?.id} go={go} />
+                <Choice label="Shape" items={shapes} here={here?.id} go={go} />
                 <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
                     <Choice
                         label="Lengths and room"
@@ -85,6 +90,7 @@ export function Size() {
                 </Box>
             </Box>
             {here?.id === WRONG && <Mistakes />}
+            {shape && shaped && <ShapeView key={shape.surface} shape={shape} surface={shaped} />}
             {loop && closes && <Loop key={loop.id} loop={loop} answer={closes} />}
             {clearance && clears && <Clearance key={clearance.id} clearance={clearance} answer={clears} />}
             {all.length === 0 && <Typography>There is no joint to size in this job.</Typography>}

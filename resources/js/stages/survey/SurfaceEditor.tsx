@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useCatalogue } from '../../api/queries';
 import type { Part, Surface } from '../../api/types';
+import { ItIs } from '../../entry/ItIs';
 import { NumberFact } from '../../entry/NumberFact';
 import { DemandFact } from './DemandFact';
 import { TextFact } from '../../entry/TextFact';
@@ -34,7 +35,7 @@ const FINISHES: NonNullable<Surface['finish']>[] = [
 ];
 /** Everything about one surface: what it is and does, its state, and the sizes to draw it by until it is measured. */
 export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part }) {
-    const { save } = useJob();
+    const { save, answers } = useJob();
     const catalogue = useCatalogue();
     const kind = catalogue.data?.surface_kinds.find((k) => k.code === surface.kind);
     const criticality = catalogue.data?.criticalities.find((c) => c.code === surface.criticality);
@@ -124,6 +125,7 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                     .map(({ field, label }) => (
                         <SizeFact key={field} surface={surface} field={field} label={label} />
                     ))}
+                {answers.shaped.some((s) => s.surface === surface.id) && <ItIs surface={surface} />}
                 {kind?.counted && (
                     <NumberFact label="How many" value={surface.count} store={(count) => store({ count })} />
                 )}
