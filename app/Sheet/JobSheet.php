@@ -6,6 +6,7 @@ namespace App\Sheet;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Picture\Drawing;
@@ -40,6 +41,10 @@ final class JobSheet
             'gates' => Gate::those($facts->takeIn->gates),
             'acceptance' => $facts->takeIn->acceptance(),
             'parts' => $this->madeParts($answers, $facts, $unit),
+            'shapes' => array_map(
+                fn (ShapedSurface $shape): ?string => $this->image($shape->picture, $unit),
+                $answers->shaped,
+            ),
             'cautions' => [...$answers->assembly->allCautions(), ...Caution::for('machining')],
             'notes' => array_values(
                 array_filter(

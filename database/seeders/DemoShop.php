@@ -290,7 +290,7 @@ final class DemoShop extends Seeder
                 ['far end', '0', '0.7091'], ['far end', '90', '0.7092'],
             ])
             ->read('Depth of the hole', 'depth-micrometer', [['1', '0', '0.984'], ['1', '90', '0.985']])
-            ->read('Screw thread', 'outside-micrometer', [['1', '0', '0.3722'], ['1', '90', '0.3724']])->dimension('Screw thread', 'over-10', 'calliper', ['0.6250'])
+            ->read('Screw thread', 'outside-micrometer', [['near end', '0', '0.3722'], ['near end', '90', '0.3724'], ['far end', '0', '0.3723'], ['far end', '90', '0.3722']])->dimension('Screw thread', 'over-10', 'calliper', ['0.6250'])
             ->cut('Insert outside', 'only', 'outside-micrometer', [[null, '0.7500'], ['0.025', '0.7251'], ['0.009', '0.7161'], ['0.009', '0.7071']])
             ->cut('Insert length', 'only', 'calliper', [[null, '0.983']])
             ->quoted(['first_of_its_kind' => false, 'decided' => 'take'])

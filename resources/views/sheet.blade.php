@@ -49,6 +49,14 @@ Local codes and makers’ instructions come first.</div>
 <td class="n">@if($row['made']){{ $say($row['made']) }} ±{{ $say($row['plus_minus']) }}@else – @endif</td><td>{{ $row['verdict_says'] }}@if($row['decided'])<br>{{ $row['decided']['says'] }}@if($row['decided']['at']) · {{ substr($row['decided']['at'], 0, 10) }}@endif @endif</td></tr>
 @endforeach
 </table>
+@foreach($answers['shaped'] as $i => $shape)
+@if($shape['is'])
+<h2>{{ $shape['name'] }}: {{ $say($shape['is']) }}</h2>
+@if($shapes[$i])<div class="pic"><img src="{{ $shapes[$i] }}" style="width: 90mm" alt=""></div>@endif
+<table>@foreach($shape['numbers'] as $number)<tr><td>{{ $number['name'] }}</td><td class="n">{{ $say($number['says']) }}</td><td>{{ $number['made'] ? $say($number['made']) : '' }}</td></tr>@endforeach</table>
+@if($shape['cut'])<ul>@foreach([...$shape['sets'], ...$shape['checks']] as $step)<li>{{ $say($step) }}</li>@endforeach</ul>@endif
+@endif
+@endforeach
 <h2>Fits</h2>
 <table>
 <tr><th>joint</th><th>wanted</th><th>achieved</th><th>verdict</th></tr>

@@ -6,11 +6,14 @@ namespace Oldpart\Core\Answer;
 
 use Oldpart\Core\Evaluate\Making\AchievedFit;
 use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
+use Oldpart\Core\Evaluate\Shaped\ShapeNumber;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\ConcessionFacts;
 use Oldpart\Core\Facts\Decision;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\Words;
+use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /** What was made and what fits came of it. */
@@ -20,15 +23,20 @@ final readonly class HandOverAnswer implements \JsonSerializable
      * @param  list<CutProgress>  $making
      * @param  list<SizedJoint>  $joints
      * @param  list<ConcessionFacts>  $concessions
+     * @param  list<ShapedSurface>  $shapes
      */
-    public function __construct(private array $making, private array $joints, private array $concessions)
-    {
+    public function __construct(
+        private array $making,
+        private array $joints,
+        private array $concessions,
+        private array $shapes = [],
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        $sizes = array_map($this->size(...), $this->making);
+        $sizes = [...array_map($this->size(...), $this->making), ...$this->dimensions()];
         $fits = array_map($this->fit(...), $this->joints);
         $count = static fn (array $rows, string ...$verdicts): int => count(
             array_filter($rows, static fn (array $r): bool => in_array($r['verdict'], $verdicts, true)),
@@ -116,6 +124,54 @@ final readonly class HandOverAnswer implements \JsonSerializable
         ];
     }
 
+    /** @return list<array<string, mixed>> what a shape is read by besides its own size, where that has limits */
+    private function dimensions(): array
+    {
+        $rows = [];
+        foreach ($this->making as $making) {
+            foreach ($this->shapes as $shape) {
+                if ($shape->surface->id !== $making->entry->surface->id) {
+                    continue;
+                }
+                foreach ($shape->numbers as $number) {
+                    if ($number->band !== null && ($number->what ?? '') !== '') {
+                        $rows[] = $this->dimension($making, $number, $number->band);
+                    }
+                }
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, mixed> */
+    private function dimension(CutProgress $making, ShapeNumber $number, Band $band): array
+    {
+        $verdict = $number->verdict();
+        $key = "{$making->entry->surface->id}/{$number->what}";
+        $open = $verdict !== null && $verdict !== Acceptance::Inside;
+
+        return [
+            'key' => $key,
+            'surface' => $making->entry->surface->id,
+            'phase' => $making->entry->phase->value,
+            'cut' => $making->log->last()?->id,
+            'label' => "{$making->entry->label}: ".lcfirst($number->name),
+            'lower' => LengthWriter::lower($band),
+            'upper' => LengthWriter::upper($band),
+            'made' => $number->made === null ? null : LengthWriter::size($number->made->meanMm),
+            'plus_minus' => $number->made === null ? null : LengthWriter::plusMinus($number->made->sureMm()),
+            // Nobody has to read it: the mate, or a gauge, tells as well.
+            'verdict' => $verdict->value ?? 'free',
+            'verdict_says' => $verdict === null ? 'not read' : self::verdictWords($verdict, true),
+            'decided' => $open && $making->decision !== null ? self::decision($making->decision) : null,
+            'choices' => $open
+                ? [['decision' => Decision::Accepted->value, 'says' => Decision::Accepted->says()]]
+                : [],
+            'goto' => ['stage' => 'measure', 'surface' => "{$key}:done"],
+        ];
+    }
+
     /** @return list<array{decision: string, says: string}> what can be decided of it */
     private static function choices(CutProgress $making): array
     {
@@ -150,9 +206,15 @@ final readonly class HandOverAnswer implements \JsonSerializable
             return 'metal still on it';
         }
 
-        return match ($making->verdict) {
-            null => $making->sizeMm() === null ? 'not measured yet' : 'measured; nothing is asked of it',
-            Acceptance::Inside => $making->entry->best === null ? 'inside its limits' : 'inside what most likely works',
+        return $making->verdict === null
+            ? ($making->sizeMm() === null ? 'not measured yet' : 'measured; nothing is asked of it')
+            : self::verdictWords($making->verdict, $making->entry->best === null);
+    }
+
+    private static function verdictWords(Acceptance $verdict, bool $limits): string
+    {
+        return match ($verdict) {
+            Acceptance::Inside => $limits ? 'inside its limits' : 'inside what most likely works',
             Acceptance::CannotTell => 'too near a limit to tell',
             Acceptance::Above => 'above its limits',
             Acceptance::Below => 'below its limits',

@@ -141,7 +141,7 @@ final readonly class JobAnswers implements \JsonSerializable
             plan: $plan,
             making: $out->making,
             assembly: $assembly,
-            handOver: new HandOverAnswer($out->making, $out->joints, $facts->concessions),
+            handOver: new HandOverAnswer($out->making, $out->joints, $facts->concessions, $out->shapes),
             survey: $survey,
             quote: JobQuote::of($facts, $survey, $out->joints),
             shapes: $shapes,

@@ -10,6 +10,7 @@ use Oldpart\Core\Facts\ReadState;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Quantity\ReadingReader;
 use Oldpart\Core\Quantity\Unit;
+use Oldpart\Core\Shape\Dimension;
 
 /** Readings as a table: RFC 4180 out; in with comma, semicolon or tab, columns chosen, bad rows named by their line. */
 final class ReadingsCsv
@@ -26,6 +27,7 @@ final class ReadingsCsv
         'gauge_c',
         'worn',
         'state',
+        'what',
         'set_aside',
         'remark',
         'taken_at',
@@ -43,6 +45,7 @@ final class ReadingsCsv
         'gauge_c',
         'worn',
         'state',
+        'what',
         'remark',
         'taken_at',
     ];
@@ -64,6 +67,7 @@ final class ReadingsCsv
         'gauge_c' => ['gauge_c'],
         'worn' => ['worn'],
         'state' => ['state'],
+        'what' => ['what', 'dimension'],
         'remark' => ['remark', 'note', 'comment'],
         'taken_at' => ['taken_at', 'time', 'date'],
     ];
@@ -88,6 +92,7 @@ final class ReadingsCsv
                 (string) $r->gaugeC,
                 $r->worn === null ? '' : ($r->worn ? 'yes' : 'no'),
                 $r->state->value,
+                $r->what,
                 $r->setAside ?? '',
                 $r->remark ?? '',
                 $r->takenAt ?? '',
@@ -261,7 +266,7 @@ final class ReadingsCsv
 
     /**
      * @param  array<string, string>  $row
-     * @return array{surface: string, station: string, angle: string, value: array{typed: string, unit: string}, instrument: string, part_c: ?float, gauge_c: ?float, worn: ?bool, state: string, remark: ?string, taken_at: ?string}
+     * @return array{surface: string, station: string, angle: string, value: array{typed: string, unit: string}, instrument: string, part_c: ?float, gauge_c: ?float, worn: ?bool, state: string, what: string, remark: ?string, taken_at: ?string}
      */
     private static function reading(
         array $row,
@@ -296,6 +301,7 @@ final class ReadingsCsv
                 default => throw new BadInput('worn', 'worn', "“{$row['worn']}” at worn is neither yes nor no."),
             },
             'state' => self::state($row['state'] ?? ''),
+            'what' => self::what($row['what'] ?? '', $surface),
             'remark' => ($row['remark'] ?? '') === '' ? null : $row['remark'],
             'taken_at' => self::time($row['taken_at'] ?? ''),
         ];
@@ -308,6 +314,27 @@ final class ReadingsCsv
         $known = implode(', ', array_map(static fn (ReadState $s): string => $s->value, ReadState::cases()));
 
         return $state->value ?? throw new BadInput('state', 'state', "“{$text}” is no state here: {$known}.");
+    }
+
+    /** A dimension by its code, or by what it is called. */
+    private static function what(string $text, SurfaceFacts $surface): string
+    {
+        $said = mb_strtolower(trim($text));
+        if ($said === '') {
+            return '';
+        }
+        $known = Dimension::of($surface->type);
+        foreach ($known as $dimension) {
+            if ($said === $dimension->code || $said === mb_strtolower($dimension->label)) {
+                return $dimension->code;
+            }
+        }
+        $codes = implode(', ', array_column($known, 'code'));
+        throw new BadInput(
+            'what',
+            'what',
+            "“{$text}” is nothing one reads of “{$surface->name}”".($codes === '' ? '.' : ": there are {$codes}."),
+        );
     }
 
     private static function surface(string $name, JobFacts $facts, ?string $surfaceId): SurfaceFacts

@@ -9,6 +9,7 @@ import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { Notes } from '../../shell/Notes';
+import { Steps } from '../../shell/Steps';
 import { useSettings } from '../../shell/settings';
 import { sizeKind, Verdict } from '../../shell/Verdict';
 import { Why } from '../../shell/Why';
@@ -69,7 +70,8 @@ export function Make() {
 
 function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) {
     const { say } = useSettings();
-    const { facts } = useJob();
+    const { facts, answers } = useJob();
+    const shape = answers.shaped.find((one) => one.surface === entry.surface);
     return (
         <>
             <Box
@@ -193,6 +195,14 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
             )}
             <Notes notes={making.notes} />
             <CutTable making={making} />
+            {shape && (
+                <Box
+                    sx={{ display: 'grid', columnGap: 3, gridTemplateColumns: { xs: '1fr', md: '3fr 2fr' } }}
+                >
+                    <Steps title="Set it and cut it" steps={shape.sets.map(say)} />
+                    <Steps title="Check it" steps={shape.checks.map(say)} />
+                </Box>
+            )}
             <Why steps={making.working} label="Why this setting" />
         </>
     );

@@ -11,6 +11,7 @@ import { MADE } from '../../shell/made';
 import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 import { sizeKind, Verdict } from '../../shell/Verdict';
+import { Steps } from '../../shell/Steps';
 import { Why } from '../../shell/Why';
 
 /** A taper, thread, keyway, flat or teeth: which it is, the number to cut to, how it is set, cut and checked. */
@@ -173,24 +174,6 @@ function Candidates({ shape, surface }: { shape: Shaped; surface: Surface }) {
                             {c.of === null ? c.off && say(c.off) : `${c.family}, ${c.of} of 100`}
                         </Typography>
                     </ButtonBase>
-                ))}
-            </Box>
-        </Box>
-    );
-}
-
-function Steps({ title, steps }: { title: string; steps: string[] }) {
-    if (steps.length === 0) {
-        return null;
-    }
-    return (
-        <Box sx={{ mt: 1.5 }}>
-            <Typography variant="h2">{title}</Typography>
-            <Box component="ol" sx={{ m: 0, mt: 0.5, pl: 3 }}>
-                {steps.map((step) => (
-                    <Typography key={step} component="li" sx={{ mb: 0.5 }}>
-                        {step}
-                    </Typography>
                 ))}
             </Box>
         </Box>
