@@ -164,6 +164,8 @@ final readonly class Thread
     {
         /** @var list<array{string, string, float, float, float}> $rows */
         $rows = Table::read('thread-families')['rows'];
+        /** @var list<string> $seldom taps nobody has */
+        $seldom = Table::read('thread-families')['seldom'];
         $best = null;
         foreach ($rows as [$label, $family, $major, $pitch, $angle]) {
             $form = ThreadForm::ofAngle((float) $angle);
@@ -177,7 +179,8 @@ final readonly class Thread
             );
             // What is left of the old one has to go: its flanks stand out by half of its depth and more.
             $clears = $its->minorMm() >= $this->minorMm() + $this->pitchMm / 2 && $its->pitchMm > $this->pitchMm - 1e-6;
-            if ($family === $this->family && $clears && ($best === null || $its->majorMm < $best->majorMm)) {
+            $taken = $family === $this->family && ! in_array($label, $seldom, true);
+            if ($taken && $clears && ($best === null || $its->majorMm < $best->majorMm)) {
                 $best = $its;
             }
         }

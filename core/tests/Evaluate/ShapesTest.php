@@ -1,0 +1,324 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Evaluate;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
+use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Exchange\ReadingsCsv;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\ShopFacts;
+use Oldpart\Core\Quantity\Unit;
+use PHPUnit\Framework\TestCase;
+
+/** Shapes inside a job: read, worked out to their mate, on the card, in the record. */
+final class ShapesTest extends TestCase
+{
+    /** @var array<string, mixed> */
+    private array $facts = [];
+
+    private int $next = 0;
+
+    private function job(string $kind, Unit $unit = Unit::Millimetre): self
+    {
+        $id = fn (): string => 'id-'.++$this->next;
+        $shop = new ShopFacts('Shop', 20.0, 0.01, 0.5, 2e4);
+        $this->facts = JobFile::toArray(Kind::named($kind)->layOut('job', 'Rig', 'Part', $unit, $shop, $id, true));
+        $this->facts['take_in'] = [...$this->facts['take_in'], 'failed' => 'worn', 'gates_answered' => true];
+
+        return $this;
+    }
+
+    private function read(string $surface, string $tool, string $typed, string $what = '', string $state = 'before'): self
+    {
+        $this->facts['readings'][] = [
+            'id' => 'r-'.++$this->next, 'surface' => $this->id($surface), 'station' => '1', 'angle' => '0',
+            'value' => ['typed' => $typed, 'unit' => $this->facts['unit']], 'was' => null, 'instrument' => $tool,
+            'part_c' => null, 'gauge_c' => null, 'worn' => null, 'set_aside' => null, 'remark' => null, 'taken_at' => null,
+            'correction_mm' => null, 'state' => $state, 'what' => $what,
+        ];
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private function is(string $surface, array $changes): self
+    {
+        foreach ($this->facts['surfaces'] as $i => $one) {
+            if ($one['name'] === $surface) {
+                $this->facts['surfaces'][$i] = [...$one, ...$changes];
+            }
+        }
+
+        return $this;
+    }
+
+    private function id(string $surface): string
+    {
+        return array_column($this->facts['surfaces'], 'id', 'name')[$surface];
+    }
+
+    private function answers(): JobAnswers
+    {
+        return JobAnswers::of(JobFacts::fromArray($this->facts));
+    }
+
+    private function shape(string $name): ShapedSurface
+    {
+        foreach ($this->answers()->shaped as $shape) {
+            if ($shape->surface->name === $name) {
+                return $shape;
+            }
+        }
+        self::fail("There is no shape {$name}.");
+    }
+
+    private function card(string $name): MakeEntry
+    {
+        foreach ($this->answers()->make as $entry) {
+            if ($entry->label === $name) {
+                return $entry;
+            }
+        }
+        self::fail("{$name} is not on the card.");
+    }
+
+    /** @return array<string, string> what each number says, mm */
+    private static function numbers(ShapedSurface $shape): array
+    {
+        return array_combine(
+            array_map(static fn ($n): string => $n->name, $shape->numbers),
+            array_map(static fn ($n): string => $n->says->mm, $shape->numbers),
+        );
+    }
+
+    /** @return list<string> */
+    private static function codes(ShapedSurface $shape): array
+    {
+        return array_map(static fn (Note $n): string => $n->code, $shape->notes);
+    }
+
+    private function taperHub(): self
+    {
+        return $this->job('taper-hub')->read('Bush taper', 'outside-micrometer', '56.000')
+            ->read('Bush taper', 'outside-micrometer', '52.000', 'far')->read('Bush taper', 'depth-micrometer', '32.00', 'over');
+    }
+
+    /**
+     * By hand: (56 − 52)/32 is 1 in 8, 3.5763° per side; over 50 of the slide 50 sin of that is 3.119. Standing 0.5 to 1.5
+     * out, the mouth is 1.5/8 to 0.5/8 smaller than the bush, less what the bush's reading is unsure by.
+     */
+    public function test_a_hub_bored_to_its_bush(): void
+    {
+        $hub = $this->taperHub()->shape('Hub taper');
+        self::assertTrue($hub->isCut);
+        self::assertSame('1 in 8, 3.576° per side', $hub->is?->mm);
+        $numbers = self::numbers($hub);
+        self::assertSame('3.576° per side', $numbers['Slide set over']);
+        self::assertSame('3.119 over 50', $numbers['Indicator, as it goes']);
+        self::assertSame('7.153°', $numbers['Between its sides']);
+        self::assertGreaterThan(56 - 1.5 / 8, $hub->band?->lowerMm);
+        self::assertLessThan(56 - 0.5 / 8, $hub->band?->upperMm);
+        self::assertEqualsWithDelta(56 - 1 / 8, $hub->band?->middleMm(), 1e-9);
+        self::assertStringContainsString('taken, nobody said', $hub->because?->mm ?? '');
+        self::assertSame('1:8 (shaft end)', $hub->candidates[0]->label);
+        $entry = $this->card('Hub taper');
+        self::assertSame($hub->band?->lowerMm, $entry->band?->lowerMm);
+        self::assertSame('Slide set over', $entry->more[1]->name);
+        self::assertNotNull($hub->picture);
+        $bush = $this->shape('Bush taper');
+        self::assertFalse($bush->isCut);
+        self::assertSame([], $bush->sets);
+    }
+
+    /** Limits of the gap that were typed at the joint: 2 to 3 out. */
+    public function test_how_far_it_stands_out_is_said_at_the_joint(): void
+    {
+        $this->taperHub();
+        foreach ($this->facts['joints'] as $i => $joint) {
+            if ($joint['purpose'] === 'taper') {
+                $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+                $this->facts['joints'][$i] = [...$joint, 'least' => $mm('2'), 'most' => $mm('3')];
+            }
+        }
+        $hub = $this->shape('Hub taper');
+        self::assertEqualsWithDelta(56 - 2.5 / 8, $hub->band?->middleMm(), 1e-9);
+        self::assertStringNotContainsString('nobody said', $hub->because?->mm ?? '');
+    }
+
+    /** Said to be 1:10 while it reads 1:8: what is typed counts, and what is off is said: 32 (1/8 − 1/10) = 0.8. */
+    public function test_said_and_read_are_set_against_each_other(): void
+    {
+        $bush = $this->taperHub()->is('Bush taper', ['shape' => '1:10'])->shape('Bush taper');
+        self::assertSame('1 in 10, 2.862° per side', $bush->is?->mm);
+        self::assertContains('taper-not-as-said', self::codes($bush));
+        self::assertStringContainsString('0.800', $bush->notes[0]->say->mm);
+        $same = $this->is('Bush taper', ['shape' => '1:8'])->shape('Bush taper');
+        self::assertNotContains('taper-not-as-said', self::codes($same));
+        $bad = $this->is('Bush taper', ['shape' => 'steep'])->shape('Bush taper');
+        self::assertStringContainsString('“steep” says no taper', $bad->missing?->mm ?? '');
+        self::assertNull($bad->is);
+    }
+
+    /** Balls by hand: 20 and 12 in a cone of half angle asin(4/40): their tops 16 − 4 apart … an indicator run: atan(2/50). */
+    public function test_other_ways_to_read_a_taper(): void
+    {
+        $run = $this->job('taper-hub')->read('Bush taper', 'depth-micrometer', '50', 'travel')->read('Bush taper', 'depth-micrometer', '2', 'rise');
+        self::assertSame('1 in 12.5, 2.291° per side', $run->shape('Bush taper')->is?->mm);
+        self::assertStringContainsString('indicator', $run->shape('Bush taper')->because?->mm ?? '');
+        // Middles 40 apart along the axis, radii 4 apart: sin β = 4/40. The small ball's top lies 40 + 10 − 6 deeper.
+        $balls = $this->job('taper-hub')->is('Hub taper', ['work' => null]);
+        foreach ($this->facts['parts'] as $i => $part) {
+            $this->facts['parts'][$i]['origin'] = 'found';
+        }
+        foreach (['ball-large' => '20', 'ball-small' => '12', 'depth-large' => '5', 'depth-small' => '49'] as $what => $mm) {
+            $balls->read('Hub taper', 'depth-micrometer', $mm, $what);
+        }
+        self::assertStringContainsString('5.739° per side', $balls->shape('Hub taper')->is?->mm ?? '');
+    }
+
+    /** 3/8-16 reads as UNC and as Whitworth alike: which it is is asked, and a tap says it. */
+    public function test_an_insert_tapped_to_its_screw(): void
+    {
+        $job = $this->job('threaded-insert', Unit::Inch)->read('Screw thread', 'outside-micrometer', '0.3723')
+            ->read('Screw thread', 'calliper', '0.625', 'over-10');
+        $screw = $job->shape('Screw thread');
+        self::assertEqualsCanonicalizing(['3/8-16 UNC', '3/8 BSW'], array_map(static fn ($c): string => $c->label, $screw->candidates));
+        self::assertContains('thread-unsure', self::codes($screw));
+        $said = $job->is('Screw thread', ['shape' => '3/8-16 UNC']);
+        $insert = $said->shape('Insert thread');
+        self::assertNotContains('thread-unsure', self::codes($insert));
+        // ASME B1.1, 2B: 0.307 to 0.321 (in the table to a thousandth); letter O is 0.316.
+        self::assertEqualsWithDelta([0.307, 0.321], [($insert->band?->lowerMm ?? 0) / 25.4, ($insert->band?->upperMm ?? 0) / 25.4], 6e-4);
+        self::assertArrayHasKey('Drill letter O', self::numbers($insert));
+        self::assertSame($insert->band?->upperMm, $this->card('Insert thread')->band?->upperMm);
+        $left = $said->is('Screw thread', ['hand' => 'left'])->shape('Insert thread');
+        self::assertStringContainsString('LEFT HAND', $left->is?->mm ?? '');
+        self::assertContains('left-hand', self::codes($left));
+    }
+
+    /** A hole cut again because its thread is gone: the next size with its drill, or an insert. */
+    public function test_a_stripped_hole(): void
+    {
+        $job = $this->job('threaded-insert')->is('Screw thread', ['shape' => 'M8'])->is('Insert thread', ['work' => 'cut']);
+        foreach ($this->facts['parts'] as $i => $part) {
+            $this->facts['parts'][$i]['origin'] = 'found';
+        }
+        $hole = $job->shape('Insert thread');
+        self::assertTrue($hole->isCut);
+        $notes = array_combine(self::codes($hole), array_map(static fn (Note $n): string => $n->say->mm, $hole->notes));
+        self::assertStringContainsString('M10, tap drill', $notes['thread-next']);
+        self::assertStringContainsString('wire insert', $notes['thread-insert']);
+    }
+
+    /** M10 6g over 0.866 wires, by hand: 8.862 … 8.994 + 3 · 0.866 − 0.866 · 1.5. */
+    public function test_a_screw_is_turned_and_wired(): void
+    {
+        $job = $this->job('stepped-shaft')->is('End thread', ['shape' => 'M10']);
+        $screw = $job->shape('End thread');
+        self::assertEqualsWithDelta([9.732, 9.968], [$screw->band?->lowerMm, $screw->band?->upperMm], 6e-4);
+        $wires = $screw->numbers[1]->band;
+        self::assertEqualsWithDelta([10.161, 10.293], [$wires?->lowerMm, $wires?->upperMm], 1e-3);
+        // Read when it is done: its verdict stands with its number, and in the record.
+        $job->read('End thread', 'outside-micrometer', '10.230', 'over-wires', 'done');
+        self::assertSame('inside', $job->shape('End thread')->numbers[1]->verdict()?->value);
+        $rows = json_decode(json_encode($job->answers()->handOver, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['sizes'];
+        $row = array_column($rows, null, 'label')['End thread: over three wires'];
+        self::assertSame(['inside', '10.230'], [$row['verdict'], $row['made']['mm']]);
+        self::assertSame([], $row['choices']);
+        $this->facts['readings'] = [];
+        $job->read('End thread', 'outside-micrometer', '10.400', 'over-wires', 'done');
+        $rows = json_decode(json_encode($job->answers()->handOver, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['sizes'];
+        $row = array_column($rows, null, 'label')['End thread: over three wires'];
+        self::assertSame('above', $row['verdict']);
+        self::assertNotSame([], $row['choices']);
+    }
+
+    /** DIN 6885-1: a shaft of 25 takes 8 × 7, slot 8 N9 (−0.036 to 0), 21.0 across with 0.2 deeper allowed, 4.0 from the round. */
+    public function test_a_key_by_its_shaft(): void
+    {
+        $job = $this->job('gear-on-shaft')->read('Seat on the shaft', 'outside-micrometer', '25.000')->is('Shaft keyway', ['work' => 'cut']);
+        $slot = $job->shape('Shaft keyway');
+        self::assertSame('For a key 8 × 7', $slot->is?->mm);
+        self::assertEqualsWithDelta([7.964, 8.0], [$slot->band?->lowerMm, $slot->band?->upperMm], 1e-9);
+        $numbers = self::numbers($slot);
+        self::assertSame('20.800 to 21.000', $numbers['From its bottom across the shaft']);
+        self::assertSame('4.000', $numbers['From the uncut round down']);
+        $card = $this->card('Shaft keyway');
+        self::assertSame('stop anywhere up to 8.000', $card->jsonSerialize()['limit']->mm ?? '', 'a slot widens as it is cut');
+        // The hub's bore is still made: 3.3 stands above it, and 0.2 more are allowed; the slot is JS9.
+        $hub = $job->shape('Keyway in the bore');
+        self::assertEqualsWithDelta([7.982, 8.018], [$hub->band?->lowerMm, $hub->band?->upperMm], 1e-9);
+        $bore = $this->card('Bore')->band?->middleMm() ?? 0.0;
+        self::assertSame(
+            sprintf('%.3f to %.3f', $bore + 3.3, $bore + 3.5),
+            self::numbers($hub)['From its bottom across the bore'],
+        );
+    }
+
+    /** An odd slot of 0.400 in 1.5 of shaft: the key is made to it; a 3/8 cutter steps 0.0125 each way. */
+    public function test_a_key_made_to_the_slot(): void
+    {
+        $job = $this->job('gear-on-shaft', Unit::Inch)->read('Seat on the shaft', 'outside-micrometer', '1.500')
+            ->read('Keyway in the bore', 'calliper', '0.400')->is('Shaft keyway', ['work' => 'cut']);
+        foreach ($this->facts['parts'] as $i => $part) {
+            $this->facts['parts'][$i]['origin'] = 'found';
+        }
+        $slot = $job->shape('Shaft keyway');
+        self::assertStringContainsString('0.4000 × 0.3750', str_replace('3/8', '0.3750', $slot->is->in ?? ''));
+        self::assertStringContainsString('With a cutter of 0.3750: once down the middle, then 0.0125 to each side', implode(' ', array_map(static fn ($s): string => $s->in, $slot->sets)));
+        self::assertContains('key-to-slot', self::codes($slot));
+    }
+
+    /** 30 teeth, 96 over all: module 3 (ISO 54); with 20 teeth beside it 75 from centre to centre; 14½° is asked for. */
+    public function test_teeth(): void
+    {
+        $job = $this->job('gear-on-shaft')->is('Teeth', ['count' => 30])->is('Mate’s teeth', ['count' => 20])
+            ->read('Mate’s teeth', 'calliper', '65.9');
+        $teeth = $job->shape('Teeth');
+        self::assertStringStartsWith('module 3 most likely', $teeth->is?->mm ?? '');
+        self::assertSame('75.000', self::numbers($teeth)['Between the centres']);
+        self::assertSame('90.000', self::numbers($teeth)['Pitch circle']);
+        self::assertEqualsWithDelta(96.0, $teeth->band?->upperMm, 1e-9);
+        self::assertContains('pressure-taken', self::codes($teeth));
+        $chain = $job->is('Teeth', ['shape' => 'chain 1/2', 'count' => 18])->shape('Teeth');
+        // p/sin(180°/z), ISO 606: 12.7 with 18 teeth is 73.14.
+        self::assertSame('73.136', self::numbers($chain)['Pitch circle']);
+        self::assertStringContainsString('Count its teeth', $this->is('Teeth', ['count' => null])->shape('Teeth')->missing?->mm ?? '');
+    }
+
+    /** Nothing is given away while the sizes are withheld; what is there may be looked at. */
+    public function test_withheld(): void
+    {
+        $this->taperHub();
+        $this->facts['take_in']['gates'] = ['lifting'];
+        $shape = $this->shape('Hub taper');
+        self::assertSame([], $shape->numbers);
+        self::assertNull($this->card('Hub taper')->band);
+        self::assertNotSame([], $this->shape('Bush taper')->numbers);
+    }
+
+    /** A dimension of something else is refused by its name; the table of readings goes out and comes back. */
+    public function test_dimensions_in_files(): void
+    {
+        $this->taperHub();
+        $facts = JobFacts::fromArray($this->facts);
+        self::assertEquals($facts, JobFile::read(JobFile::write($facts)));
+        $csv = ReadingsCsv::write($facts);
+        self::assertStringContainsString('before,far,', $csv);
+        $columns = ReadingsCsv::guess(ReadingsCsv::table($csv)['heading']);
+        $id = fn (): string => 'new-'.++$this->next;
+        $in = ReadingsCsv::read($csv, $columns, $facts, null, Unit::Millimetre, 'calliper', $id);
+        self::assertSame(['', 'far', 'over'], array_column($in['readings'], 'what'));
+        $this->read('Shaft', 'calliper', '30', 'far');
+        $this->expectException(BadInput::class);
+        $this->expectExceptionMessage('one size only');
+        $this->answers();
+    }
+}
