@@ -20,7 +20,7 @@ final class RoomsTest extends TestCase
         ['Quantity', 'Catalogue'],
         ['Measure'],
         ['Shape', 'Joint', 'Safety', 'Taper', 'Thread', 'Key', 'Gear'],
-        ['Loop', 'Fit', 'Gauge'],
+        ['Loop', 'Fit', 'Gauge', 'Groove'],
         ['Making', 'Picture'],
         ['Facts'],
         ['Evaluate'],

@@ -148,7 +148,7 @@ enum SurfaceType: string
     /** Holes, teeth and splines are counted. */
     public function isCounted(): bool
     {
-        return in_array($this, [self::HolePattern, self::Spline, self::Teeth], true);
+        return in_array($this, [self::HolePattern, self::Spline, self::Teeth, self::Flat], true);
     }
 
     /** How rough it is counts for what presses on it. */

@@ -293,6 +293,64 @@ final class ShapesTest extends TestCase
         self::assertStringContainsString('Count its teeth', $this->is('Teeth', ['count' => null])->shape('Teeth')->missing?->mm ?? '');
     }
 
+    /** Left and right ends of M12, 1.75 each: a turn is 3.5; 24 in the eye less 12 of engagement in steel leaves 12 each. */
+    public function test_a_link(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $job = $this->job('link')->is('Left-hand thread', ['shape' => 'M12', 'long' => $mm('30'), 'pitch' => $mm('1.75'), 'hand' => 'left'])
+            ->is('Right-hand thread', ['shape' => 'M12', 'long' => $mm('30'), 'pitch' => $mm('1.75'), 'hand' => 'right'])
+            ->is('Left eye thread', ['long' => $mm('24')])->is('Right eye thread', ['long' => $mm('24')]);
+        $left = $job->shape('Left-hand thread');
+        $numbers = self::numbers($left);
+        self::assertSame('3.500', $numbers['A turn changes the length by']);
+        self::assertSame('12.000', $numbers['Each end may come out by']);
+        self::assertStringContainsString('LEFT HAND', $left->is?->mm ?? '');
+        self::assertStringContainsString('LEFT HAND', $left->sets[0]->mm);
+    }
+
+    /** A slit bush, taper 1 in 10: 0.1 on the bore is 0.314 of the slit and 1 of draw-in; a slit of 3 shuts at 0.955. */
+    public function test_a_slit_bush(): void
+    {
+        $job = $this->job('split-taper-bush')->read('Body taper', 'three-point', '60')->read('Body taper', 'three-point', '53', 'far')
+            ->read('Body taper', 'depth-micrometer', '70', 'over')->is('Slot', ['size' => ['typed' => '3', 'unit' => 'mm']]);
+        $numbers = self::numbers($job->shape('Bush taper'));
+        self::assertSame('0.1: slit 0.314, drawn in 1.00', $numbers['To close its bore a little']);
+        self::assertSame('0.955', $numbers['The slit shut closes it by']);
+        // The plug is larger than the bore by what it stands out.
+        self::assertEqualsWithDelta(60.1, $job->shape('Bush taper')->band?->middleMm(), 1e-9);
+        self::assertArrayNotHasKey('To close its bore a little', self::numbers($job->shape('Body taper')));
+    }
+
+    /** A D-flat, by hand: 20 round, 17 across is 3 deep and 2√(3·17) = 14.283 wide; with one opposite half as deep. */
+    public function test_a_flat(): void
+    {
+        $job = $this->job('stepped-shaft');
+        $this->facts['surfaces'][] = [...$this->facts['surfaces'][0], 'id' => 'flat', 'name' => 'Flat', 'kind' => 'flat', 'stations' => [], 'angles' => [], 'sketch' => null, 'work' => 'cut'];
+        $job->read('Flat', 'outside-micrometer', '17', 'across')->read('Flat', 'outside-micrometer', '20', 'round');
+        $numbers = self::numbers($job->shape('Flat'));
+        self::assertSame(['3.000', '14.283'], [$numbers['Deep, from the round'], $numbers['Wide']]);
+        self::assertSame('1.500', self::numbers($job->is('Flat', ['count' => 2])->shape('Flat'))['Deep, from the round']);
+        $this->facts['readings'] = [];
+        $job->read('Flat', 'outside-micrometer', '21', 'across')->read('Flat', 'outside-micrometer', '20', 'round');
+        self::assertStringContainsString('less than the round', $job->shape('Flat')->missing?->mm ?? '');
+    }
+
+    /** A ring's groove on a shaft of 20: 19 h11; a seal ring in it: 20 − 2 · (0.72 … 0.85) · 2.62. */
+    public function test_grooves(): void
+    {
+        $job = $this->job('stepped-shaft')->is('Undercut', ['shape' => 'circlip']);
+        $job->read('Undercut', 'calliper', '20', '')->is('Undercut', ['at' => null]);
+        foreach (['Left bearing seat', 'Right bearing seat', 'Hub seat', 'Middle'] as $seat) {
+            $job->is($seat, ['size' => ['typed' => '20', 'unit' => 'mm']]);
+        }
+        self::assertEqualsWithDelta([18.87, 19.0], [$job->shape('Undercut')->band?->lowerMm, $job->shape('Undercut')->band?->upperMm], 1e-9);
+        $seal = $job->is('Undercut', ['shape' => 'O-ring 2.62'])->shape('Undercut');
+        self::assertEqualsWithDelta([20 - 1.7 * 2.62, 20 - 1.44 * 2.62], [$seal->band?->lowerMm, $seal->band?->upperMm], 1e-9);
+        self::assertStringContainsString('no groove known here', $job->is('Undercut', ['shape' => 'deep'])->shape('Undercut')->missing?->mm ?? '');
+        self::assertStringContainsString('too thick', $job->is('Undercut', ['shape' => 'O-ring 15'])->shape('Undercut')->missing?->mm ?? '');
+        self::assertStringContainsString('No standard ring', $job->is('Undercut', ['shape' => 'circlip'])->is('Left bearing seat', ['size' => ['typed' => '21', 'unit' => 'mm']])->shape('Undercut')->missing?->mm ?? 'No standard ring');
+    }
+
     /** Nothing is given away while the sizes are withheld; what is there may be looked at. */
     public function test_withheld(): void
     {

@@ -35,6 +35,7 @@ final class ShapedSurfaces
                 SurfaceType::KeywayShaft, SurfaceType::KeywayHub => (new KeyWork($case))->surface(),
                 SurfaceType::Teeth => (new TeethWork($case))->surface(),
                 SurfaceType::Flat => (new FlatWork($case))->surface(),
+                SurfaceType::GrooveInside, SurfaceType::GrooveOutside => (new GrooveWork($case))->surface(),
                 default => null,
             };
             if ($shape !== null) {

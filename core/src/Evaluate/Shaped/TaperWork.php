@@ -8,10 +8,12 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Picture\TaperPicture;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Shape\SurfaceType;
+use Oldpart\Core\Taper\SplitBush;
 use Oldpart\Core\Taper\StandardTaper;
 use Oldpart\Core\Taper\Taper;
 
@@ -94,7 +96,7 @@ final readonly class TaperWork
                 $numbers[] = ShapeNumber::size('At its small end', $large->middleMm() - $drop);
             }
         }
-        array_push($numbers, ...self::angles($taper));
+        array_push($numbers, ...self::angles($taper), ...$this->split($taper));
         $picture = $large === null || $long === null || $large->middleMm() <= $drop
             ? $taper
             : Taper::between($large->middleMm(), $large->middleMm() - $drop, $long);
@@ -171,6 +173,34 @@ final readonly class TaperWork
                 ),
             ],
         ];
+    }
+
+    /** @return list<ShapeNumber> what drawing in does to a bush that is slit, for a tenth or four thousandths of closing */
+    private function split(Taper $taper): array
+    {
+        $facts = $this->case->sizes->facts;
+        $slit = array_filter(
+            $facts->surfacesOf($this->case->surface->part),
+            static fn (SurfaceFacts $s): bool => $s->type === SurfaceType::Flat,
+        );
+        if ($this->isInside() || $slit === []) {
+            return [];
+        }
+        $wide = $this->case->sizes->of(array_values($slit)[0]);
+        $numbers = [
+            ShapeNumber::said(
+                'To close its bore a little',
+                self::each(
+                    '0.1: slit '.number_format(SplitBush::slotMm(0.1), 3).', drawn in '.number_format(SplitBush::drawInMm(0.1, $taper), 2),
+                    '0.004: slit '.number_format(SplitBush::slotMm(0.004), 4).', drawn in '.number_format(SplitBush::drawInMm(0.004, $taper), 3),
+                ),
+            ),
+        ];
+        if ($wide !== null) {
+            $numbers[] = ShapeNumber::size('The slit shut closes it by', $wide->mm / SplitBush::slotMm(1.0));
+        }
+
+        return $numbers;
     }
 
     private function isInside(): bool

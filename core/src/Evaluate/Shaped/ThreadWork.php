@@ -8,7 +8,6 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
-use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Facts\Condition;
 use Oldpart\Core\Facts\Hand;
 use Oldpart\Core\Facts\SurfaceFacts;
@@ -184,12 +183,12 @@ final readonly class ThreadWork
             );
         }
         $deep = $this->deep();
-        $metal = FoundSurfaces::material($this->case->sizes->facts->partOf($this->case->surface));
-        $times = Engagement::inDiameters($metal);
+        $times = LinkEnds::engaged($this->case, true);
         $numbers[] = ShapeNumber::said(
             "Engaged at least, {$times} × outside",
             LengthWriter::size($times * $thread->majorMm),
         );
+        array_push($numbers, ...LinkEnds::of($this->case, $thread, $times));
         $sets = [Say::plain("Centre, drill {$drills[0]['label']}, countersink to just over the thread’s outside.")];
         $sets[] = $deep === null
             ? Say::plain('Through, or deeper than the thread by the lead of the tap: 8 pitches for a taper tap, 4 for a second, 2 for a bottoming one.')
@@ -252,6 +251,7 @@ final readonly class ThreadWork
             Say::with('{p}, '.self::perInch($thread).' per inch', ['p' => LengthWriter::size($thread->pitchMm)]),
         );
         $numbers[] = ShapeNumber::size('Deep, straight in', $thread->depthMm());
+        array_push($numbers, ...LinkEnds::of($this->case, $thread, LinkEnds::engaged($this->case, false)));
         $sets = [
             Say::with('Set the gears for {p} ('.self::perInch($thread).' per inch)'.($thread->left ? ', LEFT HAND, away from the chuck' : '').'.', [
                 'p' => LengthWriter::size($thread->pitchMm),
