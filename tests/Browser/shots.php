@@ -33,7 +33,7 @@ $views = [
     'make' => ['/job/demo-carder/make', 'Bush outside', false],
     'assemble' => ['/job/demo-carder/assemble', 'Put it together', false],
     'hand-over' => ['/job/demo-tedder/hand-over', 'As built', false],
-    'size-night' => ['/job/demo-carder/size', 'Bush in housing', true],
+    'shape-night' => ['/job/demo-blower/size?at=demo-blower-8', 'Across its mouth', true],
     'shop' => ['/shop', 'The shop', false],
     'tables' => ['/tables?size=1.25&unit=in&fit=H7%2Fp6', 'H7/p6 at', false],
 ];

@@ -7,10 +7,12 @@ namespace Oldpart\Core\Answer;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Making\CutState;
+use Oldpart\Core\Making\HoleLadder;
 use Oldpart\Core\Making\PlannedCut;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\CutPicture;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Shape\SurfaceType;
 
 /** Cutting one surface as it is shown. */
 final readonly class MakingAnswer implements \JsonSerializable
@@ -58,6 +60,16 @@ final readonly class MakingAnswer implements \JsonSerializable
         return $rows;
     }
 
+    /** @return list<Say> how a bore comes about where there was none */
+    private function hole(): array
+    {
+        $entry = $this->of->entry;
+
+        return $entry->band === null || $entry->surface->type !== SurfaceType::Bore || $entry->surface->work !== null
+            ? []
+            : HoleLadder::steps($entry->band, null);
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
@@ -71,6 +83,7 @@ final readonly class MakingAnswer implements \JsonSerializable
             'surface' => $this->of->entry->surface->id,
             'phase' => $this->of->entry->phase->value,
             'label' => $this->of->entry->label,
+            'hole' => $this->hole(),
             'measured_as' => $this->of->entry->surface->kind->value,
             'now' => $now === null ? null : LengthWriter::size($now),
             'state' => $next->state->value ?? 'none',

@@ -45,6 +45,30 @@ final readonly class StandardSize
         return $sizes;
     }
 
+    /**
+     * Reamers that cut inside limits, the smallest first; those for dowels, a little under and over, among them.
+     *
+     * @return list<StandardSize>
+     */
+    public static function reamers(float $fromMm, float $toMm): array
+    {
+        $sizes = self::listed('reamer', $fromMm, $toMm);
+        /** @var array{from_in: float, to_in: float, step_in: float, off_in: list<float>} $sets */
+        $sets = Table::read('standard-sizes')['dowel reamer'];
+        $last = (int) round(($sets['to_in'] - $sets['from_in']) / $sets['step_in']);
+        for ($n = 0; $n <= $last; $n++) {
+            foreach ($sets['off_in'] as $off) {
+                $inches = $sets['from_in'] + $n * $sets['step_in'] + $off;
+                if (25.4 * $inches >= $fromMm - 1e-9 && 25.4 * $inches <= $toMm + 1e-9) {
+                    $sizes[] = new self('reamer', number_format($inches, 4).' in', 25.4 * $inches);
+                }
+            }
+        }
+        usort($sizes, static fn (self $a, self $b): int => $a->mm <=> $b->mm);
+
+        return $sizes;
+    }
+
     /** @return list<StandardSize> */
     private static function listed(string $what, float $from, float $to): array
     {

@@ -6,7 +6,7 @@ namespace Oldpart\Core\Thread;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
-use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Catalogue\Drills;
 
 /** The drill for a share of a full thread, and the share a drill gives; mm. */
 final readonly class TapDrill
@@ -83,21 +83,7 @@ final readonly class TapDrill
      */
     public function near(float $mm, int $most = 4): array
     {
-        $drills = [];
-        foreach (['number' => 'No. ', 'letter' => 'letter '] as $set => $word) {
-            /** @var array<string, float> $sizes */
-            $sizes = Table::read('drills')[$set];
-            foreach ($sizes as $name => $inches) {
-                $drills["{$word}{$name}"] = 25.4 * $inches;
-            }
-        }
-        for ($n = 1; $n <= 128; $n++) {
-            $drills[self::fraction($n)] = (25.4 * $n) / 64;
-        }
-        for ($n = 3; $n <= 500; $n++) {
-            $drills[number_format($n / 10, 1).' mm'] = $n / 10;
-        }
-        $drills = array_filter($drills, fn (float $d): bool => $d < $this->majorMm);
+        $drills = array_filter(Drills::all(), fn (float $d): bool => $d < $this->majorMm);
         uasort($drills, static fn (float $a, float $b): int => abs($a - $mm) <=> abs($b - $mm));
         $near = [];
         foreach (array_slice($drills, 0, $most, true) as $label => $its) {
@@ -105,20 +91,5 @@ final readonly class TapDrill
         }
 
         return $near;
-    }
-
-    private static function fraction(int $n): string
-    {
-        $of = 64;
-        while ($n % 2 === 0 && $of > 1) {
-            $n = intdiv($n, 2);
-            $of = intdiv($of, 2);
-        }
-        $whole = intdiv($n, $of);
-        $rest = $n % $of;
-
-        $parts = [...$whole > 0 ? [(string) $whole] : [], ...$rest > 0 ? ["{$rest}/{$of}"] : []];
-
-        return implode('-', $parts).' in';
     }
 }

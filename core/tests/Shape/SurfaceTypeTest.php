@@ -21,7 +21,7 @@ final class SurfaceTypeTest extends TestCase
             $of(static fn (SurfaceType $t): bool => $t->isThread()),
         );
         self::assertEqualsCanonicalizing(
-            ['HolePattern', 'Spline', 'Teeth'],
+            ['Flat', 'HolePattern', 'Spline', 'Teeth'],
             $of(static fn (SurfaceType $t): bool => $t->isCounted()),
         );
         self::assertNotContains('Angle', $of(static fn (SurfaceType $t): bool => $t->isMeasurable()));

@@ -917,6 +917,8 @@ export interface components {
             surface: string;
             /** @enum {unknown} */
             phase: "only" | "before" | "after";
+            /** @description how a bore comes about where there was none */
+            hole: components["schemas"]["Say"][];
             label: string;
             /** @enum {unknown} */
             measured_as: "bore" | "shaft" | "length";

@@ -195,6 +195,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
             )}
             <Notes notes={making.notes} />
             <CutTable making={making} />
+            <Steps title="How the hole comes about" steps={making.hole.map(say)} />
             {shape && (
                 <Box
                     sx={{ display: 'grid', columnGap: 3, gridTemplateColumns: { xs: '1fr', md: '3fr 2fr' } }}

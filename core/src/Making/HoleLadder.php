@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Making;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Catalogue\Drills;
+use Oldpart\Core\Fit\StandardSize;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\LengthWriter;
+
+/**
+ * How a hole comes about in solid metal: centre, pilot, drills, and what brings it to size. Common practice, no
+ * source.
+ */
+final class HoleLadder
+{
+    /** Larger holes are bored out of what a drill of this size leaves, mm. */
+    private const LARGEST_DRILL_MM = 25.4;
+
+    /** A reamer cuts up to so much over its stamp. */
+    private const REAMS_OVER_MM = 0.01;
+
+    /** A drill needs no pilot up to here; its web is about a fifth of it. */
+    private const NO_PILOT_MM = 10.0;
+
+    private const WEB = 0.2;
+
+    /** The point of a drill of 118°: so much of its size deeper. */
+    private const POINT = 0.3;
+
+    /** What a drill is left under for a reamer, up to which size, mm. */
+    private const UNDER_REAMER = [[5.0, 0.15], [10.0, 0.2], [20.0, 0.3], [INF, 0.4]];
+
+    /** What is left for the boring bar to true the hole by, mm. */
+    private const UNDER_BAR_MM = 1.0;
+
+    /**
+     * @param  Band  $finish  limits of the hole, mm
+     * @param  ?float  $deepMm  of a blind one
+     * @return list<Say> in order
+     */
+    public static function steps(Band $finish, ?float $deepMm): array
+    {
+        $reamer = StandardSize::reamers(
+            $finish->lowerMm - self::REAMS_OVER_MM / 2,
+            $finish->upperMm - self::REAMS_OVER_MM,
+        )[0] ?? null;
+        [$label, $mm] = Drills::upTo(
+            min(
+                self::LARGEST_DRILL_MM,
+                $reamer === null ? $finish->lowerMm - self::UNDER_BAR_MM : $reamer->mm - self::underReamer($reamer->mm),
+            ),
+        );
+        $steps = [Say::plain('Face it and centre-drill it, or spot it with a short stiff drill.')];
+        if ($mm > self::NO_PILOT_MM) {
+            [$pilot] = Drills::upTo(max(3.0, self::WEB * $mm + 0.5));
+            $steps[] = Say::plain("Pilot {$pilot}, just over the web of the next drill.");
+        }
+        $steps[] = Say::with(
+            "Drill {$label} ({s}); it cuts about {o} over, more where its lips are ground unevenly."
+                .($deepMm === null ? '' : ' Blind: {d} to its full size, its point {p} deeper.'),
+            [
+                's' => LengthWriter::size($mm),
+                'o' => LengthWriter::difference(0.05 + 0.005 * $mm),
+                'd' => LengthWriter::size($deepMm ?? 0.0),
+                'p' => LengthWriter::size(self::POINT * $mm),
+            ],
+        );
+        $steps[] = $reamer === null
+            ? Say::with('No reamer of the drawer gives it: bore it, {a} to {b}. A bar trues the hole, a reamer follows it.', [
+                'a' => LengthWriter::lower($finish),
+                'b' => LengthWriter::upper($finish),
+            ])
+            : Say::with("Ream {$reamer->label} ({r}): it comes out inside {a} to {b}. Slow, oiled, never turned backward; try it in scrap of the same metal.", [
+                'r' => LengthWriter::size($reamer->mm),
+                'a' => LengthWriter::lower($finish),
+                'b' => LengthWriter::upper($finish),
+            ]);
+
+        return $steps;
+    }
+
+    private static function underReamer(float $mm): float
+    {
+        foreach (self::UNDER_REAMER as [$to, $under]) {
+            if ($mm <= $to) {
+                return $under;
+            }
+        }
+
+        return self::UNDER_REAMER[3][1];
+    }
+}

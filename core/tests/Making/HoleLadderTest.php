@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Making;
+
+use Oldpart\Core\Catalogue\Drills;
+use Oldpart\Core\Fit\Iso286;
+use Oldpart\Core\Fit\StandardSize;
+use Oldpart\Core\Making\HoleLadder;
+use Oldpart\Core\Quantity\Band;
+use PHPUnit\Framework\TestCase;
+
+/** From solid to size: common practice, no source; drills and reamers by what is stamped on them. */
+final class HoleLadderTest extends TestCase
+{
+    private static function said(Band $band, ?float $deep = null): string
+    {
+        return implode("\n", array_map(static fn ($s): string => $s->mm, HoleLadder::steps($band, $deep)));
+    }
+
+    /** 10 H7 (ISO 286: +0.015): a 10 mm reamer, and 0.2 under it the 9.8 mm drill; no pilot under ten. */
+    public function test_a_reamed_hole(): void
+    {
+        $limits = Iso286::hole(10.0, 'H7');
+        $said = self::said(new Band(10 + $limits->lowerMm, 10 + $limits->upperMm));
+        self::assertStringContainsString('Drill 9.8 mm', $said);
+        self::assertStringContainsString('Ream 10 mm', $said);
+        self::assertStringNotContainsString('Pilot', $said);
+    }
+
+    /** A pin of 0.3125 held half a thou tight: the 0.3120 reamer, since the 5/16 one is too large. */
+    public function test_a_dowel_reamer(): void
+    {
+        $said = self::said(new Band(25.4 * 0.3118, 25.4 * 0.3124));
+        self::assertStringContainsString('Ream 0.3120 in', $said);
+    }
+
+    /** 21.65 to 21.66 no reamer gives: a drill a millimetre under it with a pilot over its web, and a bar. */
+    public function test_a_bored_hole(): void
+    {
+        $said = self::said(new Band(21.65, 21.66), 30.0);
+        self::assertStringContainsString('bore it, 21.650 to 21.660', $said);
+        self::assertMatchesRegularExpression('/Drill (20\.6 mm|13\/16 in)/', $said);
+        self::assertStringContainsString('Pilot', $said);
+        self::assertStringContainsString('30.000 to its full size', $said);
+        self::assertStringContainsString('Drill 1 in', self::said(new Band(60.0, 60.03)));
+    }
+
+    public function test_what_is_in_the_drawer(): void
+    {
+        self::assertSame(['letter O', 25.4 * 0.316], Drills::upTo(8.03));
+        self::assertSame(['1/2 in', 12.7], Drills::upTo(12.72));
+        self::assertSame('1-1/64 in', Drills::upTo(25.4 * (1 + 1 / 64))[0]);
+        self::assertSame(['0.2490 in', '0.2495 in', '1/4 in', '0.2505 in', '0.2510 in'], array_map(
+            static fn (StandardSize $s): string => $s->label,
+            StandardSize::reamers(25.4 * 0.2488, 25.4 * 0.2512),
+        ));
+        self::assertSame([], StandardSize::reamers(21.65, 21.66));
+    }
+}
