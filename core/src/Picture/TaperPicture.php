@@ -37,7 +37,7 @@ final class TaperPicture
             self::HEIGHT,
             Say::plain('A taper '.($inside ? 'bore' : 'plug').", its sides {$angle}° to the axis."),
         );
-        [$x, $middle] = [self::LEFT, 108.0];
+        [$x, $middle] = [self::LEFT + (self::LONG - $long * $per) / 2, 108.0];
         $end = $x + $long * $per;
         [$l, $s] = [($large * $per) / 2, ($small * $per) / 2];
         $cone = [[$x, $middle - $l], [$end, $middle - $s], [$end, $middle + $s], [$x, $middle + $l]];

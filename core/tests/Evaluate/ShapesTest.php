@@ -335,6 +335,30 @@ final class ShapesTest extends TestCase
         self::assertStringContainsString('less than the round', $job->shape('Flat')->missing?->mm ?? '');
     }
 
+    /** 6 × 23 × 28 of the medium series (ISO 14, from memory); where none matches, the original is kept. */
+    public function test_splines(): void
+    {
+        $job = $this->job('stepped-shaft');
+        $this->facts['surfaces'][] = [...$this->facts['surfaces'][0], 'id' => 'spline', 'name' => 'Spline', 'kind' => 'spline', 'stations' => [], 'angles' => [], 'sketch' => null, 'count' => 6, 'work' => null];
+        $this->facts['parts'][0]['origin'] = 'found';
+        self::assertStringContainsString('Count its teeth', $job->shape('Spline')->missing?->mm ?? '');
+        $job->read('Spline', 'outside-micrometer', '27.9', '')->read('Spline', 'calliper', '23.1', 'minor')->read('Spline', 'calliper', '5.9', 'tooth');
+        foreach ($this->facts['parts'] as $i => $part) {
+            $this->facts['parts'][$i]['origin'] = 'found';
+        }
+        self::assertSame('straight-sided 6 × 23 × 28, medium series', $job->shape('Spline')->is?->mm);
+        self::assertContains('spline-none', self::codes($job->is('Spline', ['count' => 7])->shape('Spline')));
+    }
+
+    /** A mouth of 56 in a hub of 60 leaves 2: too little for a wedge. */
+    public function test_a_thin_hub_is_said(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $job = $this->taperHub()->is('Hub outside', ['size' => $mm('60'), 'at' => $mm('0'), 'long' => $mm('32')]);
+        self::assertContains('taper-edge', self::codes($job->shape('Hub taper')));
+        self::assertNotContains('taper-edge', self::codes($job->is('Hub outside', ['size' => $mm('90')])->shape('Hub taper')));
+    }
+
     /** A ring's groove on a shaft of 20: 19 h11; a seal ring in it: 20 − 2 · (0.72 … 0.85) · 2.62. */
     public function test_grooves(): void
     {

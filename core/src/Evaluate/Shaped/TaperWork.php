@@ -25,6 +25,9 @@ final readonly class TaperWork
     /** Pushed in by hand it stands out so far before it is drawn home, mm, where nobody said. Common practice. */
     private const STANDS_OUT = [0.5, 1.5];
 
+    /** A hub with less of its bore for a wall is thin. Common practice. */
+    private const WALL = 0.15;
+
     /** Under this half angle friction holds a taper by itself; over it, it comes loose by itself. Common practice. */
     private const HOLDS_DEG = 7.0;
 
@@ -118,7 +121,7 @@ final readonly class TaperWork
             numbers: $numbers,
             sets: $this->sets($taper, $large, $drop),
             checks: $this->checks($taper, $long),
-            notes: [...$goes->notes, ...$notes],
+            notes: [...$goes->notes, ...$notes, ...$this->edge($large)],
             picture: TaperPicture::draw($picture, $inside),
             working: [self::step($goes)],
         );
@@ -173,6 +176,26 @@ final readonly class TaperWork
                 ),
             ],
         ];
+    }
+
+    /** @return list<Note> what is left outside the mouth of a taper bore */
+    private function edge(?Band $large): array
+    {
+        $outside = $this->isInside()
+            ? $this->case->sizes->round($this->case->surface, SurfaceType::Shaft)
+            : null;
+        $wall = $outside === null || $large === null ? null : ($outside->mm - $large->upperMm) / 2;
+
+        return $wall === null || $large === null || $wall > self::WALL * $large->middleMm()
+            ? []
+            : [
+                Note::caution(
+                    'taper-edge',
+                    Say::with('Only {w} of metal is left outside its mouth: the wedge of a taper bursts a thin hub. Leave more, band it, or draw it in less.', [
+                        'w' => LengthWriter::difference(max(0.0, $wall)),
+                    ]),
+                ),
+            ];
     }
 
     /** @return list<ShapeNumber> what drawing in does to a bush that is slit, for a tenth or four thousandths of closing */
