@@ -19,7 +19,7 @@ final class RoomsTest extends TestCase
         ['Advice'],
         ['Quantity', 'Catalogue'],
         ['Measure'],
-        ['Shape', 'Joint', 'Safety', 'Taper', 'Thread', 'Key', 'Gear'],
+        ['Shape', 'Joint', 'Safety', 'Taper', 'Thread', 'Key', 'Gear', 'Pattern', 'Offset', 'Shaft', 'Pour', 'Block', 'Casting'],
         ['Loop', 'Fit', 'Gauge', 'Groove'],
         ['Making', 'Picture'],
         ['Facts'],

@@ -120,6 +120,42 @@ final readonly class Fields
         return array_values($value);
     }
 
+    /**
+     * @return list<float>
+     *
+     * @throws BadInput unless it is a list of numbers
+     */
+    public function numbers(string $name): array
+    {
+        $value = $this->values[$name] ?? throw $this->bad($name, 'is missing.');
+        $numbers = [];
+        foreach (
+            is_array($value) && array_is_list($value) ? $value : throw $this->bad(
+                $name,
+                'must be a list of numbers.',
+            ) as $one
+        ) {
+            $numbers[] = (is_int($one) || is_float($one)) && is_finite((float) $one)
+                ? (float) $one
+                : throw $this->bad($name, 'must be a list of numbers.');
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * @return list<int>
+     *
+     * @throws BadInput unless it is a list of whole numbers
+     */
+    public function wholes(string $name): array
+    {
+        return array_map(
+            fn (float $n): int => $n === floor($n) ? (int) $n : throw $this->bad($name, 'must be whole numbers.'),
+            $this->numbers($name),
+        );
+    }
+
     public function object(string $name): ?self
     {
         $value = $this->values[$name] ?? null;

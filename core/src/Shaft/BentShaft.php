@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Shaft;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Number\LinearFit;
+
+/** Where a shaft is bent, by what an indicator reads along it as it turns; mm and degrees. */
+final readonly class BentShaft
+{
+    private const STEPS = 400;
+
+    private function __construct(
+        public float $kinkAtMm,
+        public float $angleDeg,
+        public float $planeDeg,
+        public float $bowMm,
+    ) {
+    }
+
+    /**
+     * The centre line lies half of the reading toward the high spot. Two straight lines that meet are laid through it.
+     *
+     * @param  list<array{at: float, tir: float, high: float}>  $stations  mm, mm, degrees; three at least
+     *
+     * @throws BadInput for too few stations, or two in one place
+     *
+     * Source: least squares.
+     */
+    public static function of(array $stations): self
+    {
+        if (count($stations) < 3) {
+            throw new BadInput('stations', 'stations', 'A bend needs three stations at least: one on either side of it, and one more.');
+        }
+        usort($stations, static fn (array $a, array $b): int => $a['at'] <=> $b['at']);
+        foreach ($stations as $i => $s) {
+            if (! ($s['tir'] >= 0)) {
+                throw new BadInput('tir', "stations.{$i}.tir_mm", 'The full reading of the indicator is zero or more.');
+            }
+            if ($i > 0 && ! ($s['at'] > $stations[$i - 1]['at'])) {
+                throw new BadInput('at', "stations.{$i}.at_mm", 'Two stations lie in one place.');
+            }
+        }
+        $at = array_column($stations, 'at');
+        $x = array_map(static fn (array $s): float => ($s['tir'] / 2) * cos(deg2rad($s['high'])), $stations);
+        $y = array_map(static fn (array $s): float => ($s['tir'] / 2) * sin(deg2rad($s['high'])), $stations);
+        $last = count($at) - 1;
+        $kink = $last === 2 ? $at[1] : self::place($at, $x, $y);
+        [$fx, $fy] = [self::lines($at, $x, $kink), self::lines($at, $y, $kink)];
+        if ($fx === null || $fy === null) {
+            throw new BadInput('stations', 'stations', 'The stations lie too near each other to show a bend.');
+        }
+        $c = [$fx->found[2] ?? 0.0, $fy->found[2] ?? 0.0];
+        // Of the two lines together, the corner is farthest from the straight line through their ends.
+        $long = $at[$last] - $at[0];
+        $share = (($kink - $at[0]) * ($at[$last] - $kink)) / $long;
+
+        return new self(
+            $kink,
+            rad2deg(atan(hypot(...$c))),
+            hypot(...$c) > 0 ? rad2deg(atan2($c[1], $c[0])) : 0.0,
+            hypot(...$c) * $share,
+        );
+    }
+
+    /**
+     * @param  non-empty-list<float>  $at
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     */
+    private static function place(array $at, array $x, array $y): float
+    {
+        $left = static fn (float $kink): float => (self::lines($at, $x, $kink)->squares ?? INF)
+            + (self::lines($at, $y, $kink)->squares ?? INF);
+        [$from, $to] = [$at[1], $at[count($at) - 2]];
+        [$best, $low] = [$from, $left($from)];
+        for ($i = 1; $i <= self::STEPS; $i++) {
+            $kink = $from + (($to - $from) * $i) / self::STEPS;
+            $its = $left($kink);
+            if ($its < $low) {
+                [$best, $low] = [$kink, $its];
+            }
+        }
+        $step = ($to - $from) / self::STEPS;
+        [$one, $two] = [max($from, $best - $step), min($to, $best + $step)];
+        for ($i = 0; $i < 60; $i++) {
+            [$p, $q] = [$one + ($two - $one) / 3, $two - ($two - $one) / 3];
+            if ($left($p) < $left($q)) {
+                $two = $q;
+            } else {
+                $one = $p;
+            }
+        }
+        $fine = ($one + $two) / 2;
+
+        return $left($fine) <= $low ? $fine : $best;
+    }
+
+    /**
+     * @param  list<float>  $at
+     * @param  list<float>  $values
+     */
+    private static function lines(array $at, array $values, float $kink): ?LinearFit
+    {
+        $rows = array_map(static fn (float $s): array => [1.0, $s - $at[0], max(0.0, $s - $kink)], $at);
+
+        return LinearFit::of($rows, $values, array_fill(0, count($at), 1.0));
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Pour;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Pour\PouredBearing;
+use PHPUnit\Framework\TestCase;
+
+/** A bearing to pour: geometry and hydrostatics by hand. */
+final class PourTest extends TestCase
+{
+    /**
+     * Journal 60 less 3 is a mandrel of 57; π/4 (72² − 57²) · 105 + π/4 (90² − 57²) · 6 = 159,573 + 22,860 mm³; a fifth
+     * more at 7400 is 1.620 kg; 111 high 8.055 kPa.
+     */
+    public function test_by_hand(): void
+    {
+        $pour = new PouredBearing(60.0, 3.0, 72.0, 90.0, [['outside' => 90.0, 'thickness' => 6.0]], 15.0);
+        self::assertSame([57.0, 6.0], [$pour->mandrelMm, $pour->wallMm]);
+        self::assertEqualsWithDelta(M_PI / 4 * ((72 ** 2 - 57 ** 2) * 105 + (90 ** 2 - 57 ** 2) * 6), $pour->volumeMm3, 1e-6);
+        self::assertEqualsWithDelta(1.620, $pour->massKg, 5e-4);
+        self::assertEqualsWithDelta(8.055, $pour->pressureKpa, 5e-4);
+        $bare = new PouredBearing(60.0, 3.0, 72.0, 90.0, densityKgM3: 9700.0);
+        self::assertEqualsWithDelta(M_PI / 4 * (72 ** 2 - 57 ** 2) * 90, $bare->volumeMm3, 1e-6);
+        self::assertEqualsWithDelta(9700 * 9.80665 * 0.09 / 1000, $bare->pressureKpa, 1e-9);
+    }
+
+    public function test_no_room_for_the_metal(): void
+    {
+        foreach ([[60.0, 3.0, 60.0, 90.0], [60.0, 60.0, 72.0, 90.0], [60.0, -1.0, 72.0, 90.0], [60.0, 3.0, 72.0, 0.0]] as $sizes) {
+            try {
+                new PouredBearing(...$sizes);
+                self::fail(json_encode($sizes).' was taken');
+            } catch (BadInput $bad) {
+                self::assertNotSame('', $bad->field);
+            }
+        }
+        $this->expectException(BadInput::class);
+        new PouredBearing(60.0, 3.0, 72.0, 90.0, [['outside' => 50.0, 'thickness' => 6.0]]);
+    }
+}
