@@ -7,6 +7,7 @@ import { Bench } from './bench/Bench';
 import { JobPage } from './job/JobPage';
 import { SettingsProvider } from './shell/settings';
 import { ShopPage } from './shop/ShopPage';
+import { SumsPage } from './sums/SumsPage';
 import { TablesPage } from './tables/TablesPage';
 
 export function App() {
@@ -33,6 +34,7 @@ export function App() {
                 <Route path="/" element={<Bench />} />
                 <Route path="/shop" element={<ShopPage />} />
                 <Route path="/tables" element={<TablesPage />} />
+                <Route path="/sums" element={<SumsPage />} />
                 <Route path="/job/:job/:stage" element={<JobPage />} />
                 <Route path="*" element={<Navigate to="/" replace />} />
             </Routes>

@@ -16,7 +16,12 @@ final class SumController
     {
         return new JsonResponse([
             'sums' => array_map(
-                static fn (Sum $s): array => ['name' => $s->name(), 'says' => $s->says(), 'example' => $s->example()],
+                static fn (Sum $s): array => [
+                    'name' => $s->name(),
+                    'says' => $s->says(),
+                    'takes' => $s->takes(),
+                    'example' => $s->example(),
+                ],
                 Sums::all(),
             ),
         ]);

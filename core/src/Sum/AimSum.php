@@ -32,9 +32,13 @@ final class AimSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['purpose', 'make', 'mate', 'nominal_mm', 'holds_mm', 'make_u95_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['purpose', 'make', 'mate', 'nominal_mm', 'holds_mm', 'make_u95_mm']);
         $make = $in->text('make');
         if ($make !== 'shaft' && $make !== 'bore') {
             throw $in->bad('make', 'must be one of: shaft, bore.');

@@ -26,9 +26,13 @@ final class BalanceSum implements Sum
         return ['mass_kg' => 8.0, 'offset_mm' => 0.05, 'speed_rpm' => 1450.0, 'grade' => 6.3];
     }
 
+    public function takes(): array
+    {
+        return ['mass_kg', 'offset_mm', 'speed_rpm', 'grade'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['mass_kg', 'offset_mm', 'speed_rpm', 'grade']);
         $of = new Balance($in->number('mass_kg'), $in->number('offset_mm'), $in->number('speed_rpm'), $in->number('grade'));
 
         return [

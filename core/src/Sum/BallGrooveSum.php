@@ -25,9 +25,13 @@ final class BallGrooveSum implements Sum
         return ['ball_mm' => 6.0, 'depth_mm' => 2.0];
     }
 
+    public function takes(): array
+    {
+        return ['ball_mm', 'depth_mm', 'side_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['ball_mm', 'depth_mm', 'side_mm']);
         $ball = $in->number('ball_mm');
         $depth = $in->number('depth_mm');
         $side = $in->numberOrNull('side_mm') ?? 0.0;

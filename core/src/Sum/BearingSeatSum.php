@@ -30,9 +30,9 @@ final class BearingSeatSum implements Sum
         return ['designation' => '6205', 'turning' => 'inner', 'load' => 'normal'];
     }
 
-    public function run(Fields $in): array
+    public function takes(): array
     {
-        $in->only([
+        return [
             'designation',
             'bore_mm',
             'outer_mm',
@@ -44,7 +44,11 @@ final class BearingSeatSum implements Sum
             'housing_material',
             'shaft_bore_mm',
             'inner_warmer_k',
-        ]);
+        ];
+    }
+
+    public function run(Fields $in): array
+    {
         $seat = BearingSeat::of(
             self::bearing($in),
             new BearingDuty(

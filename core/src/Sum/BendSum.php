@@ -29,9 +29,13 @@ final class BendSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['stations'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['stations']);
         $stations = array_map(static function (Fields $s): array {
             $s->only(['at_mm', 'tir_mm', 'high_deg']);
 

@@ -26,9 +26,13 @@ final class BoreCentreSum implements Sum
         return ['height_mm' => 62.0, 'roller_mm' => 10.0, 'bore_mm' => 40.0];
     }
 
+    public function takes(): array
+    {
+        return ['height_mm', 'roller_mm', 'bore_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['height_mm', 'roller_mm', 'bore_mm']);
         $centre = BoreCentre::mm($in->number('height_mm'), $in->number('roller_mm'), $in->number('bore_mm'));
 
         return [

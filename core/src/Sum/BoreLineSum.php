@@ -34,9 +34,13 @@ final class BoreLineSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['distance_mm', 'a_mm', 'b_mm', 'turned_a_mm', 'turned_b_mm', 'feet_mm', 'bar_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['distance_mm', 'a_mm', 'b_mm', 'turned_a_mm', 'turned_b_mm', 'feet_mm', 'bar_mm']);
         $distance = $in->number('distance_mm');
         $line = BoreLine::plane(
             distanceMm: $distance,

@@ -25,9 +25,13 @@ final class CageSum implements Sum
         return ['pitch_circle_mm' => 60.0, 'ball_mm' => 10.0, 'web_mm' => 2.0];
     }
 
+    public function takes(): array
+    {
+        return ['pitch_circle_mm', 'ball_mm', 'web_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['pitch_circle_mm', 'ball_mm', 'web_mm']);
         $cage = new Cage($in->number('pitch_circle_mm'), $in->number('ball_mm'), $in->number('web_mm'));
 
         return [

@@ -27,9 +27,13 @@ final class CastingSum implements Sum
         return ['finished_mm' => 120.0, 'outside' => true, 'allowance_mm' => 3.0, 'shrink_percent' => 1.0];
     }
 
+    public function takes(): array
+    {
+        return ['finished_mm', 'outside', 'allowance_mm', 'shrink_percent'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['finished_mm', 'outside', 'allowance_mm', 'shrink_percent']);
         $pattern = Casting::patternMm($in->number('finished_mm'), $in->flag('outside'), $in->number('allowance_mm'), $in->number('shrink_percent'));
 
         return [

@@ -26,9 +26,13 @@ final class CircleFromChordSum implements Sum
         return ['holes' => 5, 'over_pins_mm' => 64.0, 'pin_mm' => 8.0, 'u95_mm' => 0.05];
     }
 
+    public function takes(): array
+    {
+        return ['holes', 'skip', 'chord_mm', 'over_pins_mm', 'between_pins_mm', 'pin_mm', 'u95_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['holes', 'skip', 'chord_mm', 'over_pins_mm', 'between_pins_mm', 'pin_mm', 'u95_mm']);
         $ways = array_values(array_filter(['chord_mm', 'over_pins_mm', 'between_pins_mm'], $in->has(...)));
         if (count($ways) !== 1) {
             throw $in->bad('chord_mm', 'or over_pins_mm, or between_pins_mm: give one of them.');

@@ -27,9 +27,13 @@ final class CleanUpSum implements Sum
         return ['raw_mm' => 52.0, 'finished_mm' => 50.0, 'runout_mm' => 0.8, 'outside' => true];
     }
 
+    public function takes(): array
+    {
+        return ['raw_mm', 'finished_mm', 'runout_mm', 'outside'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['raw_mm', 'finished_mm', 'runout_mm', 'outside']);
         $stock = Casting::stockMm($in->number('raw_mm'), $in->number('finished_mm'), $in->number('runout_mm'), $in->flag('outside'));
 
         return [

@@ -31,9 +31,13 @@ final class ClockingSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['a', 'b'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['a', 'b']);
         [$a, $b] = [$this->circle($in, 'a'), $this->circle($in, 'b')];
         $way = Clocking::of($a[0], $a[1], $b[0], $b[1]);
 

@@ -32,9 +32,9 @@ final class CoolingSum implements Sum
         ];
     }
 
-    public function run(Fields $in): array
+    public function takes(): array
     {
-        $in->only([
+        return [
             'part_c',
             'room_c',
             'material',
@@ -45,7 +45,11 @@ final class CoolingSum implements Sum
             'size_mm',
             'limit_mm',
             'h',
-        ]);
+        ];
+    }
+
+    public function run(Fields $in): array
+    {
         [$volume, $area] = self::body($in);
         $cooling = Cooling::of(
             partC: $in->number('part_c'),

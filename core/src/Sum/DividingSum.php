@@ -26,9 +26,13 @@ final class DividingSum implements Sum
         return ['divisions' => 17];
     }
 
+    public function takes(): array
+    {
+        return ['divisions', 'ratio', 'plates'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['divisions', 'ratio', 'plates']);
         $plates = Dividing::PLATES;
         if ($in->has('plates')) {
             $plates = $in->wholes('plates');

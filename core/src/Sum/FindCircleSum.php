@@ -30,9 +30,13 @@ final class FindCircleSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['points'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['points']);
         $circle = FoundCircle::through(self::points($in, 'points'));
         $worst = 0;
         foreach ($circle->residualsMm as $i => $off) {

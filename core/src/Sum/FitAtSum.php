@@ -34,9 +34,13 @@ final class FitAtSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['make', 'size_mm', 'mate', 'clearance_mm', 'works_mm', 'make_u95_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['make', 'size_mm', 'mate', 'clearance_mm', 'works_mm', 'make_u95_mm']);
         $make = $in->text('make');
         if ($make !== 'shaft' && $make !== 'bore') {
             throw $in->bad('make', 'must be one of: shaft, bore.');

@@ -25,9 +25,13 @@ final class FittingTurnSum implements Sum
         return ['pitch_mm' => 1.814, 'contact_deg' => 40.0, 'wanted_deg' => 130.0];
     }
 
+    public function takes(): array
+    {
+        return ['pitch_mm', 'contact_deg', 'wanted_deg'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['pitch_mm', 'contact_deg', 'wanted_deg']);
         $pitch = $in->number('pitch_mm');
         if ($pitch <= 0) {
             throw $in->bad('pitch_mm', 'must be above zero.');

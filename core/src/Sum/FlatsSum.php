@@ -25,9 +25,13 @@ final class FlatsSum implements Sum
         return ['diameter_mm' => 20.0, 'across_flats_mm' => 17.0];
     }
 
+    public function takes(): array
+    {
+        return ['diameter_mm', 'across_flats_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['diameter_mm', 'across_flats_mm']);
         $diameter = $in->number('diameter_mm');
         $across = $in->number('across_flats_mm');
         if ($diameter <= 0) {

@@ -35,9 +35,13 @@ final class GapAtSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['d_mm', 'interference_mm', 'inner', 'outer', 'inner_c', 'outer_c', 'inner_bore_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['d_mm', 'interference_mm', 'inner', 'outer', 'inner_c', 'outer_c', 'inner_bore_mm']);
         $d = $in->number('d_mm');
         if ($d <= 0) {
             throw $in->bad('d_mm', 'must be above zero.');

@@ -27,9 +27,13 @@ final class GearSpanSum implements Sum
         return ['module_mm' => 2.0, 'teeth' => 20, 'pressure_deg' => 20.0];
     }
 
+    public function takes(): array
+    {
+        return ['module_mm', 'teeth', 'pressure_deg'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['module_mm', 'teeth', 'pressure_deg']);
         $span = GearSpan::of($in->number('module_mm'), $in->whole('teeth'), $in->number('pressure_deg'));
 
         return [

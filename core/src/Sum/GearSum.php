@@ -27,9 +27,13 @@ final class GearSum implements Sum
         return ['teeth' => 24, 'outside_mm' => 51.95];
     }
 
+    public function takes(): array
+    {
+        return ['teeth', 'outside_mm', 'u95_mm', 'span_mm', 'span_teeth'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['teeth', 'outside_mm', 'u95_mm', 'span_mm', 'span_teeth']);
         $teeth = $in->whole('teeth');
         $outside = $in->number('outside_mm');
         $candidates = GearLikely::of(

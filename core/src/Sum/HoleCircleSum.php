@@ -28,9 +28,13 @@ final class HoleCircleSum implements Sum
         return ['holes' => 6, 'diameter_mm' => 94.0, 'start_deg' => 30.0];
     }
 
+    public function takes(): array
+    {
+        return ['holes', 'diameter_mm', 'start_deg', 'x0_mm', 'y0_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['holes', 'diameter_mm', 'start_deg', 'x0_mm', 'y0_mm']);
         $circle = new HoleCircle(
             $in->whole('holes'),
             $in->number('diameter_mm'),

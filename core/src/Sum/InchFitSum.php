@@ -27,9 +27,13 @@ final class InchFitSum implements Sum
         return ['size_in' => 1.25, 'class' => 'FN2'];
     }
 
+    public function takes(): array
+    {
+        return ['size_in', 'class'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['size_in', 'class']);
         [$size, $class] = [$in->number('size_in'), $in->text('class')];
         $fit = InchFit::of($size * 25.4, $class);
         $thou = static fn (float $mm): float => round($mm / 0.0254, 6);

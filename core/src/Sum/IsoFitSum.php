@@ -27,9 +27,13 @@ final class IsoFitSum implements Sum
         return ['size_mm' => 25, 'hole' => 'H7', 'shaft' => 'p6'];
     }
 
+    public function takes(): array
+    {
+        return ['size_mm', 'hole', 'shaft'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['size_mm', 'hole', 'shaft']);
         [$size, $holeClass, $shaftClass] = [$in->number('size_mm'), $in->textOrNull('hole'), $in->textOrNull('shaft')];
         if ($holeClass === null && $shaftClass === null) {
             throw $in->bad('hole', 'is missing. Name a hole such as H7, a shaft such as p6, or both.');

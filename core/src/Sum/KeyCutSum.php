@@ -26,9 +26,13 @@ final class KeyCutSum implements Sum
         return ['width_mm' => 10.16, 'cutter_mm' => 9.525, 'length_mm' => 25.4];
     }
 
+    public function takes(): array
+    {
+        return ['width_mm', 'cutter_mm', 'length_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['width_mm', 'cutter_mm', 'length_mm']);
         $cutter = $in->number('cutter_mm');
         $step = Keyway::sideStepMm($in->number('width_mm'), $cutter);
         $length = $in->numberOrNull('length_mm');

@@ -26,9 +26,13 @@ final class KeywaySum implements Sum
         return ['system' => 'inch', 'shaft_mm' => 25.4, 'width_mm' => 6.35, 'height_mm' => 6.35, 'cutter_mm' => 6.0];
     }
 
+    public function takes(): array
+    {
+        return ['system', 'shaft_mm', 'width_mm', 'height_mm', 'cutter_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['system', 'shaft_mm', 'width_mm', 'height_mm', 'cutter_mm']);
         $system = $in->text('system');
         if ($system !== 'inch' && $system !== 'metric') {
             throw $in->bad('system', 'must be one of: inch, metric.');

@@ -27,9 +27,13 @@ final class LengthSum implements Sum
         return ['text' => '(3.1875-1.062)/2', 'unit' => 'in'];
     }
 
+    public function takes(): array
+    {
+        return ['text', 'unit', 'signed', 'reading'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['text', 'unit', 'signed', 'reading']);
         [$text, $unit] = [$in->text('text'), $in->choice('unit', Unit::class)];
         $read = Understood::of($text, $unit, $in->flag('signed'), $in->flag('reading'));
         $mm = $read->length->length->mm;

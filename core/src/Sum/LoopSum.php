@@ -48,9 +48,13 @@ final class LoopSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['contributors', 'wanted'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['contributors', 'wanted']);
         $contributors = [];
         foreach ($in->objects('contributors') as $i => $f) {
             $f->only(['name', 'size_mm', 'plus_mm', 'minus_mm', 'direction', 'spread']);

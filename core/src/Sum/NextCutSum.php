@@ -34,9 +34,13 @@ final class NextCutSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['kind', 'target', 'now_mm', 'rough_mm', 'history', 'aim'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['kind', 'target', 'now_mm', 'rough_mm', 'history', 'aim']);
         $target = ($in->object('target') ?? throw $in->bad('target', 'is missing.'))->only(['lower_mm', 'upper_mm']);
         $history = array_map(static function (Fields $f): Cut {
             $f->only(['dialled_mm', 'removed_mm']);

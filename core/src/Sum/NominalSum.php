@@ -25,9 +25,13 @@ final class NominalSum implements Sum
         return ['kind' => 'shaft', 'size_mm' => 22.205, 'u95_mm' => 0.005, 'wear' => 'none'];
     }
 
+    public function takes(): array
+    {
+        return ['kind', 'size_mm', 'u95_mm', 'wear'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['kind', 'size_mm', 'u95_mm', 'wear']);
         $nominal = Nominal::of(
             $in->choice('kind', NominalKind::class),
             $in->number('size_mm'),

@@ -27,9 +27,13 @@ final class OffsetSum implements Sum
         return ['a_mm' => 3.0, 'b_mm' => 4.0, 'bar_diameter_mm' => 40.0];
     }
 
+    public function takes(): array
+    {
+        return ['a_mm', 'b_mm', 'bar_diameter_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['a_mm', 'b_mm', 'bar_diameter_mm']);
         $of = new Eccentric($in->number('a_mm'), $in->number('b_mm'));
         $bar = $in->numberOrNull('bar_diameter_mm');
 

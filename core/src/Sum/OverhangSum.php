@@ -26,9 +26,13 @@ final class OverhangSum implements Sum
         return ['stick_out_mm' => 100.0, 'diameter_mm' => 20.0, 'e_gpa' => 205.0, 'force_n' => 200.0];
     }
 
+    public function takes(): array
+    {
+        return ['stick_out_mm', 'diameter_mm', 'bore_mm', 'e_gpa', 'force_n'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['stick_out_mm', 'diameter_mm', 'bore_mm', 'e_gpa', 'force_n']);
         $bar = new Overhang(
             $in->number('stick_out_mm'),
             $in->number('diameter_mm'),

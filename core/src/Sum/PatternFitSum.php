@@ -31,9 +31,13 @@ final class PatternFitSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['ours', 'theirs', 'bolt_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['ours', 'theirs', 'bolt_mm']);
         $bolt = $in->numberOrNull('bolt_mm');
         if ($bolt !== null && $bolt <= 0) {
             throw $in->bad('bolt_mm', 'must be above zero.');

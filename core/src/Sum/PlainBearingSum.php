@@ -30,9 +30,13 @@ final class PlainBearingSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['d_mm', 'length_mm', 'load_n', 'speed_rpm', 'material'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['d_mm', 'length_mm', 'load_n', 'speed_rpm', 'material']);
         $bearing = PlainBearing::of(
             $in->number('d_mm'),
             $in->number('length_mm'),

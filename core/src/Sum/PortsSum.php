@@ -28,9 +28,13 @@ final class PortsSum implements Sum
         return ['block' => ['x_mm' => 80.0, 'y_mm' => 50.0, 'z_mm' => 40.0], 'drillings' => [['name' => 'main', 'from' => [0.0, 25.0, 20.0], 'to' => [60.0, 25.0, 20.0], 'diameter_mm' => 10.0], ['name' => 'cross', 'from' => [40.0, 25.0, 40.0], 'to' => [40.0, 25.0, 20.0], 'diameter_mm' => 8.0]]];
     }
 
+    public function takes(): array
+    {
+        return ['block', 'drillings'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['block', 'drillings']);
         $size = $in->object('block') ?? throw $in->bad('block', 'is missing.');
         $size->only(['x_mm', 'y_mm', 'z_mm']);
         $drillings = [];

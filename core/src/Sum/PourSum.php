@@ -34,9 +34,13 @@ final class PourSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['journal_mm', 'boring_mm', 'shell_bore_mm', 'length_mm', 'flanges', 'headroom_mm', 'density_kg_m3'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['journal_mm', 'boring_mm', 'shell_bore_mm', 'length_mm', 'flanges', 'headroom_mm', 'density_kg_m3']);
         $flanges = $in->has('flanges')
             ? array_map(static function (Fields $f): array {
                 $f->only(['outside_mm', 'thickness_mm']);

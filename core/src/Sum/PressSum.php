@@ -35,9 +35,9 @@ final class PressSum implements Sum
         ];
     }
 
-    public function run(Fields $in): array
+    public function takes(): array
     {
-        $in->only([
+        return [
             'd_mm',
             'inner_bore_mm',
             'outer_od_mm',
@@ -51,7 +51,11 @@ final class PressSum implements Sum
             'finish_inner',
             'finish_outer',
             'runs_at_c',
-        ]);
+        ];
+    }
+
+    public function run(Fields $in): array
+    {
         $friction = $in->object('friction')?->only(['low', 'high']);
 
         return Press::of(

@@ -39,9 +39,13 @@ final class ReadingsSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['kind', 'readings', 'instrument', 'alpha_per_k', 'gauge_alpha_per_k', 'temperature_u_k'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['kind', 'readings', 'instrument', 'alpha_per_k', 'gauge_alpha_per_k', 'temperature_u_k']);
         $kind = $in->choice('kind', SurfaceKind::class);
         $tool = $in->object('instrument') ?? throw $in->bad('instrument', 'is missing.');
         $tool->only(['resolution_mm', 'mpe_mm', 'repeatability_mm', 'feel_mm', 'master_u_mm']);

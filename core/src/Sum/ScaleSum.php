@@ -29,9 +29,13 @@ final class ScaleSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['pairs', 'sizes_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['pairs', 'sizes_mm']);
         $scale = Scale::of(array_map(static function (Fields $p): array {
             $p->only(['theirs_mm', 'ours_mm', 'u95_mm']);
 

@@ -30,9 +30,13 @@ final class ShrinkSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['d_mm', 'interference_max_mm', 'inner', 'outer', 'room_c', 'clearance_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['d_mm', 'interference_max_mm', 'inner', 'outer', 'room_c', 'clearance_mm']);
         $shrink = Shrink::of(
             diameterMm: $in->number('d_mm'),
             interferenceMaxMm: $in->number('interference_max_mm'),

@@ -26,9 +26,13 @@ final class SineBarSum implements Sum
         return ['length_mm' => 100.0, 'angle_deg' => 10.0];
     }
 
+    public function takes(): array
+    {
+        return ['length_mm', 'angle_deg'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['length_mm', 'angle_deg']);
         $length = $in->number('length_mm');
         $angle = $in->number('angle_deg');
         if ($length <= 0) {

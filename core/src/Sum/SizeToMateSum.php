@@ -28,9 +28,13 @@ final class SizeToMateSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['make', 'mate', 'clearance_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['make', 'mate', 'clearance_mm']);
         $make = $in->text('make');
         if ($make !== 'shaft' && $make !== 'bore') {
             throw $in->bad('make', 'must be one of: shaft, bore.');

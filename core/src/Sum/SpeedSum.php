@@ -25,9 +25,13 @@ final class SpeedSum implements Sum
         return ['diameter_mm' => 20.0, 'surface_m_min' => 25.0, 'teeth' => 4, 'feed_per_tooth_mm' => 0.05];
     }
 
+    public function takes(): array
+    {
+        return ['diameter_mm', 'surface_m_min', 'teeth', 'feed_per_tooth_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['diameter_mm', 'surface_m_min', 'teeth', 'feed_per_tooth_mm']);
         $speed = new Speed(
             $in->number('diameter_mm'),
             $in->number('surface_m_min'),

@@ -28,9 +28,13 @@ final class SplitBushSum implements Sum
         return ['closing_mm' => 0.1, 'ratio' => 12.0];
     }
 
+    public function takes(): array
+    {
+        return ['closing_mm', 'ratio'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['closing_mm', 'ratio']);
         $closing = $in->number('closing_mm');
         $slot = SplitBush::slotMm($closing);
         $drawIn = SplitBush::drawInMm($closing, Taper::oneIn($in->number('ratio')));

@@ -26,9 +26,13 @@ final class SprocketSum implements Sum
         return ['teeth' => 20, 'outside_mm' => 87.8];
     }
 
+    public function takes(): array
+    {
+        return ['teeth', 'outside_mm', 'pitch_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['teeth', 'outside_mm', 'pitch_mm']);
         $teeth = $in->whole('teeth');
         if ($in->has('outside_mm') === $in->has('pitch_mm')) {
             throw $in->bad('outside_mm', 'or pitch_mm: give one of the two.');

@@ -27,9 +27,13 @@ final class StraightenSum implements Sum
         return ['diameter_mm' => 25.0, 'span_mm' => 400.0, 'bow_mm' => 0.5, 'e_gpa' => 205.0, 'yield_mpa' => 350.0];
     }
 
+    public function takes(): array
+    {
+        return ['diameter_mm', 'span_mm', 'bow_mm', 'e_gpa', 'yield_mpa'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['diameter_mm', 'span_mm', 'bow_mm', 'e_gpa', 'yield_mpa']);
         $press = new Straightening(
             $in->number('diameter_mm'),
             $in->number('span_mm'),

@@ -14,6 +14,9 @@ interface Sum
 
     public function says(): string;
 
+    /** @return list<string> every field it knows */
+    public function takes(): array;
+
     /** @return array<string, mixed> an input that works */
     public function example(): array;
 

@@ -92,7 +92,11 @@ final class Sums
      */
     public static function run(string $name, array $in): array
     {
-        return self::named($name)->run(new Fields($in));
+        $sum = self::named($name);
+        $fields = new Fields($in);
+        $fields->only($sum->takes());
+
+        return $sum->run($fields);
     }
 
     /** @return array{error: array{code: string, field: string, message: string}} */

@@ -27,9 +27,13 @@ final class TapDrillSum implements Sum
         return ['major_mm' => 10.0, 'pitch_mm' => 1.5, 'form' => '60', 'percent' => 75.0];
     }
 
+    public function takes(): array
+    {
+        return ['major_mm', 'pitch_mm', 'form', 'percent', 'drill_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['major_mm', 'pitch_mm', 'form', 'percent', 'drill_mm']);
         $form = $in->choice('form', ThreadForm::class);
         assert($form instanceof ThreadForm);
         $tap = TapDrill::of($in->number('major_mm'), $in->number('pitch_mm'), $form);

@@ -26,9 +26,13 @@ final class TaperByBallsSum implements Sum
         return ['large_mm' => 20.0, 'small_mm' => 12.0, 'depth_large_mm' => 5.0, 'depth_small_mm' => 40.0];
     }
 
+    public function takes(): array
+    {
+        return ['large_mm', 'small_mm', 'depth_large_mm', 'depth_small_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['large_mm', 'small_mm', 'depth_large_mm', 'depth_small_mm']);
         $found = TaperMeasured::byBalls(
             $in->number('large_mm'),
             $in->number('small_mm'),

@@ -26,9 +26,13 @@ final class TaperByRollersSum implements Sum
         return ['roller_mm' => 10.0, 'block_mm' => 50.0, 'over_low_mm' => 60.0, 'over_high_mm' => 65.0];
     }
 
+    public function takes(): array
+    {
+        return ['roller_mm', 'block_mm', 'over_low_mm', 'over_high_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['roller_mm', 'block_mm', 'over_low_mm', 'over_high_mm']);
         $found = TaperMeasured::byRollers(
             $in->number('roller_mm'),
             $in->number('block_mm'),

@@ -27,9 +27,13 @@ final class TaperSum implements Sum
         return ['large_mm' => 17.78, 'small_mm' => 14.534, 'length_mm' => 65.0, 'travel_mm' => 25.0];
     }
 
+    public function takes(): array
+    {
+        return ['included_deg', 'per_foot_in', 'ratio', 'large_mm', 'small_mm', 'length_mm', 'travel_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['included_deg', 'per_foot_in', 'ratio', 'large_mm', 'small_mm', 'length_mm', 'travel_mm']);
         $taper = TaperInput::read($in);
         $travel = $in->numberOrNull('travel_mm');
         $indicator = $travel === null ? null : $taper->alongSlideMm($travel);

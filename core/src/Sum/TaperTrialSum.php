@@ -26,9 +26,13 @@ final class TaperTrialSum implements Sum
         return ['gap_now_mm' => 14.2, 'gap_wanted_mm' => 9.5, 'ratio' => 4.8];
     }
 
+    public function takes(): array
+    {
+        return ['gap_now_mm', 'gap_wanted_mm', 'included_deg', 'ratio', 'per_foot_in'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['gap_now_mm', 'gap_wanted_mm', 'included_deg', 'ratio', 'per_foot_in']);
         $taper = TaperInput::angle($in) ?? throw TaperInput::missing($in);
         $diameter = $taper->toGoInMm($in->number('gap_now_mm') - $in->number('gap_wanted_mm'));
 

@@ -27,9 +27,13 @@ final class ThreadIdentifySum implements Sum
         return ['outside_mm' => 9.9, 'pitch_mm' => 1.5];
     }
 
+    public function takes(): array
+    {
+        return ['outside_mm', 'u95_mm', 'pitch_mm', 'per_inch', 'angle_deg', 'inside'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['outside_mm', 'u95_mm', 'pitch_mm', 'per_inch', 'angle_deg', 'inside']);
         $pitch = $in->numberOrNull('pitch_mm');
         $perInch = $in->numberOrNull('per_inch');
         if (($pitch === null) === ($perInch === null)) {

@@ -33,9 +33,13 @@ final class ThreadStrengthSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['major_mm', 'pitch_mm', 'length_mm', 'screw_tensile_mpa', 'nut_tensile_mpa'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['major_mm', 'pitch_mm', 'length_mm', 'screw_tensile_mpa', 'nut_tensile_mpa']);
         $of = new ThreadStrength(
             $in->number('major_mm'),
             $in->number('pitch_mm'),

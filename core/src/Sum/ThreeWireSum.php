@@ -29,9 +29,13 @@ final class ThreeWireSum implements Sum
         return ['major_mm' => 12.0, 'pitch_mm' => 1.75, 'form' => '60'];
     }
 
+    public function takes(): array
+    {
+        return ['major_mm', 'pitch_mm', 'form', 'wire_mm', 'over_wires_mm'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['major_mm', 'pitch_mm', 'form', 'wire_mm', 'over_wires_mm']);
         $form = $in->choice('form', ThreadForm::class);
         assert($form instanceof ThreadForm);
         $wires = ThreeWires::of($in->number('major_mm'), $in->number('pitch_mm'), $form);

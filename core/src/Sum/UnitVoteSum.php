@@ -32,9 +32,13 @@ final class UnitVoteSum implements Sum
         ];
     }
 
+    public function takes(): array
+    {
+        return ['dimensions'];
+    }
+
     public function run(Fields $in): array
     {
-        $in->only(['dimensions']);
         $dimensions = [];
         foreach ($in->objects('dimensions') as $f) {
             $f->only(['label', 'kind', 'size_mm', 'u95_mm']);

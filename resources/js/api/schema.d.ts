@@ -881,6 +881,17 @@ export interface components {
                 says: string;
             } | null;
         };
+        Sums: {
+            sums: {
+                name: string;
+                says: string;
+                /** @description every field it knows */
+                takes: string[];
+                example: {
+                    [key: string]: unknown;
+                };
+            }[];
+        };
         /** @description a surface that is no plain diameter or length: what it is, its numbers, how it is cut and checked */
         Shaped: {
             surface: string;
@@ -2810,15 +2821,6 @@ export interface components {
             instrument: string | null;
             /** @enum {unknown} */
             kind: "bore" | "shaft" | "length" | "temperature";
-        };
-        Sums: {
-            sums: {
-                name: string;
-                says: string;
-                example: {
-                    [key: string]: unknown;
-                };
-            }[];
         };
         SumResult: {
             notes: components["schemas"]["Note"][];

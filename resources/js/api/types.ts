@@ -14,6 +14,7 @@ export type Drawing = Schemas['Drawing'];
 export type SurfaceAnswer = Schemas['SurfaceAnswer'];
 export type JointAnswer = Schemas['JointAnswer'];
 export type MakeEntry = Schemas['MakeEntry'];
+export type Sums = Schemas['Sums'];
 export type Shaped = Schemas['Shaped'];
 export type ShapeNumber = Schemas['ShapeNumber'];
 export type MakingAnswer = Schemas['MakingAnswer'];

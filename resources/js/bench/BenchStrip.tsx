@@ -10,6 +10,7 @@ export function BenchStrip() {
                 { to: '/', name: 'Bench', here: pathname === '/' },
                 { to: '/shop', name: 'Shop', here: pathname === '/shop' },
                 { to: '/tables', name: 'Tables', here: pathname === '/tables' },
+                { to: '/sums', name: 'Sums', here: pathname === '/sums' },
             ]}
         />
     );
