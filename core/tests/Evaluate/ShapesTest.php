@@ -375,6 +375,49 @@ final class ShapesTest extends TestCase
         self::assertStringContainsString('No standard ring', $job->is('Undercut', ['shape' => 'circlip'])->is('Left bearing seat', ['size' => ['typed' => '21', 'unit' => 'mm']])->shape('Undercut')->missing?->mm ?? 'No standard ring');
     }
 
+    /**
+     * Six holes of 9 read over pins: 56 less 9 is a chord of 47, and six of those are a circle of 94; bolted to it, the hub is
+     * drilled alike. Places by hand; 6 turns and 10 holes of 15 on a head of 40.
+     */
+    public function test_a_hole_circle(): void
+    {
+        $job = $this->job('taper-hub')->is('Disc hole circle', ['count' => 6])
+            ->read('Disc hole circle', 'outside-micrometer', '56.00', 'over-pins')->read('Disc hole circle', 'outside-micrometer', '9.000', 'pin');
+        $disc = $job->shape('Disc hole circle');
+        self::assertSame('6 holes on a circle of 94.000 mm', $disc->is?->mm);
+        self::assertSame('94 mm', $disc->candidates[0]->label);
+        $hub = $job->shape('Hub hole circle');
+        $numbers = self::numbers($hub);
+        self::assertStringContainsString('bolted to', $hub->because?->mm ?? '');
+        self::assertSame(['94.000', '47.000'], [$numbers['Hole circle'], $numbers['From hole to hole']]);
+        self::assertSame('23.500, 40.703', $numbers['Hole 2, 60°: x, y']);
+        self::assertStringContainsString('6 turns and 10 holes of 15', implode(' ', array_map(static fn ($s): string => $s->mm, $hub->sets)));
+        self::assertContains('first-hole', self::codes($hub));
+        self::assertSame('90.000', explode(' ', self::numbers($job->is('Hub hole circle', ['shape' => '90'])->shape('Hub hole circle'))['Hole circle'])[0]);
+        $entry = $this->card('Hub hole circle');
+        self::assertNull($entry->band);
+        self::assertTrue($entry->free);
+        self::assertSame('Hole circle', $entry->more[0]->name);
+        self::assertStringContainsString('“round about”', $job->is('Hub hole circle', ['shape' => 'round about'])->shape('Hub hole circle')->missing?->mm ?? '“round about”');
+    }
+
+    /** 6 × 9 on 94 in a flange of 110 are 8 from its edge, less than 13.5; a second circle beside it is clocked. */
+    public function test_edges_and_two_circles(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $job = $this->job('taper-hub')->is('Hub hole circle', ['count' => 6, 'size' => $mm('94'), 'size2' => $mm('9'), 'at' => $mm('32')])
+            ->is('Hub flange', ['size' => $mm('110'), 'at' => $mm('32'), 'long' => $mm('12')]);
+        self::assertContains('hole-edge', self::codes($job->shape('Hub hole circle')));
+        self::assertNotContains('pattern-clocking', self::codes($job->shape('Hub hole circle')));
+        $this->facts['surfaces'][] = [
+            ...array_values(array_filter($this->facts['surfaces'], static fn (array $s): bool => $s['name'] === 'Hub hole circle'))[0],
+            'id' => 'second', 'name' => 'Second circle', 'count' => 4, 'size' => $mm('84'), 'size2' => $mm('8'),
+        ];
+        $notes = array_column(array_map(static fn (Note $n): array => [$n->code, $n->say->mm], $job->shape('Second circle')->notes), 1, 0);
+        // Six and four come round every 30°: fifteen apart at best (as in PatternTest).
+        self::assertStringContainsString('turned by 15° from there', $notes['pattern-clocking']);
+    }
+
     /** Nothing is given away while the sizes are withheld; what is there may be looked at. */
     public function test_withheld(): void
     {

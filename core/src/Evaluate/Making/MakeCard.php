@@ -140,7 +140,9 @@ final readonly class MakeCard
                 remarks: array_values(array_filter([$shape->is])),
                 notes: $shape->notes,
                 goto: ['stage' => 'size', 'surface' => $shape->surface->id],
-                more: array_slice($shape->numbers, 1, 3),
+                // Where a place is asked for, nothing has limits of size: its numbers stand there all the same.
+                more: array_slice($shape->numbers, $shape->band === null ? 0 : 1, 3),
+                free: $shape->band === null && $shape->is !== null,
             );
         }
 

@@ -68,19 +68,21 @@ final readonly class ShapeSizes
             return $own;
         }
         $at = $slot->at->length->mm ?? $slot->sketch->at ?? 0.0;
-        $only = null;
+        [$best, $begins, $only] = [null, -INF, null];
         foreach ($this->facts->surfacesOf($slot->part) as $surface) {
-            if ($surface->type !== $type) {
+            $known = $surface->type === $type ? $this->of($surface) : null;
+            if ($known === null) {
                 continue;
             }
             $from = $surface->at->length->mm ?? $surface->sketch->at ?? 0.0;
             $long = $surface->long->length->mm ?? $surface->sketch->long ?? INF;
-            if ($at >= $from - 1e-9 && $at <= $from + $long) {
-                return $this->of($surface);
+            // Where two steps meet, it lies on the one that begins there.
+            if ($at >= $from - 1e-9 && $at <= $from + $long && $from > $begins) {
+                [$best, $begins] = [$known, $from];
             }
-            $only ??= $surface;
+            $only ??= $known;
         }
 
-        return $only === null ? null : $this->of($only);
+        return $best ?? $only;
     }
 }

@@ -34,6 +34,7 @@ final class ShapedSurfaces
                 SurfaceType::ThreadInside, SurfaceType::ThreadOutside => (new ThreadWork($case))->surface(),
                 SurfaceType::KeywayShaft, SurfaceType::KeywayHub => (new KeyWork($case))->surface(),
                 SurfaceType::Teeth => (new TeethWork($case))->surface(),
+                SurfaceType::HolePattern => (new PatternWork($case))->surface(),
                 SurfaceType::Spline => (new SplineWork($case))->surface(),
                 SurfaceType::Flat => (new FlatWork($case))->surface(),
                 SurfaceType::GrooveInside, SurfaceType::GrooveOutside => (new GrooveWork($case))->surface(),
