@@ -418,6 +418,24 @@ final class ShapesTest extends TestCase
         self::assertStringContainsString('turned by 15° from there', $notes['pattern-clocking']);
     }
 
+    /** 3 across and 4 up are 5 at 53.13°, a swing of 10; a bore of 20 so far off in 40 leaves 5 on the thin side. */
+    public function test_an_eccentric(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $job = $this->job('plain-bush')->is('Bush bore', ['x' => $mm('3'), 'y' => $mm('4'), 'size' => $mm('20')])
+            ->is('Bush outside', ['size' => $mm('40')]);
+        foreach ($this->facts['parts'] as $i => $part) {
+            $this->facts['parts'][$i]['form'] = 'turned';
+        }
+        $bore = $job->shape('Bush bore');
+        $numbers = self::numbers($bore);
+        self::assertSame(['5.000', '10.000', '5.000', '7.026'], [$numbers['Off the axis by'], $numbers['In four jaws the indicator swings'], $numbers['Wall left on the thin side'], $numbers['Packing under one of three jaws']]);
+        self::assertStringStartsWith('53.13°', $numbers['Toward']);
+        self::assertContains('breaks-out', self::codes($job->is('Bush bore', ['x' => $mm('9')])->is('Bush bore', ['y' => $mm('9')])->shape('Bush bore')));
+        $job->is('Bush bore', ['x' => null, 'y' => null]);
+        self::assertSame([], array_filter($job->answers()->shaped, static fn (ShapedSurface $s): bool => $s->surface->name === 'Bush bore'));
+    }
+
     /** Nothing is given away while the sizes are withheld; what is there may be looked at. */
     public function test_withheld(): void
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Evaluate\Shaped;
 
 use Oldpart\Core\Evaluate\Gatekeeper;
+use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\JointFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
@@ -38,6 +39,9 @@ final class ShapedSurfaces
                 SurfaceType::Spline => (new SplineWork($case))->surface(),
                 SurfaceType::Flat => (new FlatWork($case))->surface(),
                 SurfaceType::GrooveInside, SurfaceType::GrooveOutside => (new GrooveWork($case))->surface(),
+                SurfaceType::Bore, SurfaceType::Shaft => $facts->partOf($surface)->form === Form::Turned
+                    ? (new OffsetWork($case))->surface()
+                    : null,
                 default => null,
             };
             if ($shape !== null) {
