@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Gear;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Quantity\Fraction;
 
 /** Teeth as the trade names them: module 2, 10 DP, with the pressure angle after it; or the pitch of a chain. */
 final readonly class ToothSize
@@ -23,20 +24,20 @@ final readonly class ToothSize
     public static function named(string $text): self
     {
         $bare = strtolower(trim($text));
-        $number = '((?:\d+-)?\d+\/\d+|\d*\.?\d+)';
+        $number = Fraction::PATTERN;
         $angle = preg_match('/(\d+(?:\.\d+)?|14½)\s*°/u', $bare, $a) === 1 ? (float) str_replace('½', '.5', $a[1]) : null;
         $rest = trim((string) preg_replace('/,?\s*(\d+(?:\.\d+)?|14½)\s*°/u', '', $bare));
         if (preg_match("/^chain\s*{$number}\s*(in|\"|mm)?$/", $rest, $m) === 1) {
             $inch = str_contains($m[1], '/') || in_array($m[2] ?? '', ['in', '"'], true);
-            $pitch = self::number($m[1]) * ($inch ? 25.4 : 1.0);
+            $pitch = Fraction::read($m[1]) * ($inch ? 25.4 : 1.0);
 
             return new self($text, null, 20.0, false, $pitch);
         }
         $module = match (true) {
-            preg_match("/^(?:module|mod)\s*{$number}$/", $rest, $m) === 1 => self::number($m[1]),
-            preg_match("/^{$number}\s*(?:module|mod)$/", $rest, $m) === 1 => self::number($m[1]),
-            preg_match("/^{$number}\s*dp$/", $rest, $m) === 1 && self::number($m[1]) > 0 => 25.4 / self::number($m[1]),
-            preg_match("/^dp\s*{$number}$/", $rest, $m) === 1 && self::number($m[1]) > 0 => 25.4 / self::number($m[1]),
+            preg_match("/^(?:module|mod)\s*{$number}$/", $rest, $m) === 1 => Fraction::read($m[1]),
+            preg_match("/^{$number}\s*(?:module|mod)$/", $rest, $m) === 1 => Fraction::read($m[1]),
+            preg_match("/^{$number}\s*dp$/", $rest, $m) === 1 && Fraction::read($m[1]) > 0 => 25.4 / Fraction::read($m[1]),
+            preg_match("/^dp\s*{$number}$/", $rest, $m) === 1 && Fraction::read($m[1]) > 0 => 25.4 / Fraction::read($m[1]),
             default => null,
         };
         if ($module === null || $module <= 0) {
@@ -48,12 +49,5 @@ final readonly class ToothSize
         }
 
         return new self($text, $module, $angle ?? 20.0, $angle !== null, null);
-    }
-
-    private static function number(string $text): float
-    {
-        return preg_match('/^(?:(\d+)-)?(\d+)\/(\d+)$/', $text, $m) === 1
-            ? (int) $m[1] + (int) $m[2] / max(1, (int) $m[3])
-            : (float) $text;
     }
 }

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Key;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Quantity\Fraction;
 
 /** A parallel key: by its shaft from the tables, by name, or made to a slot that was found; mm. */
 final readonly class ParallelKey
@@ -43,8 +44,8 @@ final readonly class ParallelKey
      */
     public static function named(string $text): self
     {
-        $number = '(?:\d+-)?\d+\/\d+|\d*\.?\d+';
-        $whole = "/^\s*({$number})\s*(?:in|\"|mm)?\s*(?:[x×*]\s*({$number}))?\s*(square|sq|in|\"|mm)?\s*$/iu";
+        $number = Fraction::PATTERN;
+        $whole = "/^\s*{$number}\s*(?:in|\"|mm)?\s*(?:[x×*]\s*{$number})?\s*(square|sq|in|\"|mm)?\s*$/iu";
         if (preg_match($whole, $text, $m) !== 1) {
             throw new BadInput(
                 'no-such-key',
@@ -53,8 +54,8 @@ final readonly class ParallelKey
             );
         }
         $inch = str_contains($text, '/') || preg_match('/in\b|"/i', $text) === 1;
-        $width = self::number($m[1]) * ($inch ? 25.4 : 1.0);
-        $height = ($m[2] ?? '') === '' ? $width : self::number($m[2]) * ($inch ? 25.4 : 1.0);
+        $width = Fraction::read($m[1]) * ($inch ? 25.4 : 1.0);
+        $height = ($m[2] ?? '') === '' ? $width : Fraction::read($m[2]) * ($inch ? 25.4 : 1.0);
 
         return self::of($width, $height, $inch);
     }
@@ -84,15 +85,6 @@ final readonly class ParallelKey
         }
 
         return false;
-    }
-
-    private static function number(string $text): float
-    {
-        if (preg_match('/^(?:(\d+)-)?(\d+)\/(\d+)$/', $text, $m) === 1) {
-            return (int) $m[1] + (int) $m[2] / max(1, (int) $m[3]);
-        }
-
-        return (float) $text;
     }
 
     public function label(): string

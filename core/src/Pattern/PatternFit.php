@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Oldpart\Core\Pattern;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Number\Lowest;
 
 /** One pattern laid on another, shifted and turned as well as it goes; mm and degrees. */
 final readonly class PatternFit
 {
-    private const STEPS = 400;
-
     /** @param  list<float>  $residualsMm  how far each is off then */
     private function __construct(
         public float $dxMm,
@@ -90,26 +89,8 @@ final readonly class PatternFit
         };
         // Turned further than this, a hole at the middle distance is off by more than the worst one is already.
         $reach = min(180.0, rad2deg((4 * $largest) / $radius));
-        [$best, $low] = [$turn, $at($turn)];
-        for ($i = 0; $i <= self::STEPS; $i++) {
-            $deg = $turn + $reach * ((2 * $i) / self::STEPS - 1);
-            $its = $at($deg);
-            if ($its < $low) {
-                [$best, $low] = [$deg, $its];
-            }
-        }
-        [$from, $to] = [$best - (2 * $reach) / self::STEPS, $best + (2 * $reach) / self::STEPS];
-        for ($i = 0; $i < 60; $i++) {
-            $one = $from + ($to - $from) / 3;
-            $two = $to - ($to - $from) / 3;
-            if ($at($one) < $at($two)) {
-                $to = $two;
-            } else {
-                $from = $one;
-            }
-        }
 
-        return min($low, $at(($from + $to) / 2));
+        return min($at($turn), Lowest::between($at, $turn - $reach, $turn + $reach)[1]);
     }
 
     /** @param  non-empty-list<Point>  $points */

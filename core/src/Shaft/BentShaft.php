@@ -6,12 +6,11 @@ namespace Oldpart\Core\Shaft;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Number\LinearFit;
+use Oldpart\Core\Number\Lowest;
 
 /** Where a shaft is bent, by what an indicator reads along it as it turns; mm and degrees. */
 final readonly class BentShaft
 {
-    private const STEPS = 400;
-
     private function __construct(
         public float $kinkAtMm,
         public float $angleDeg,
@@ -74,28 +73,8 @@ final readonly class BentShaft
     {
         $left = static fn (float $kink): float => (self::lines($at, $x, $kink)->squares ?? INF)
             + (self::lines($at, $y, $kink)->squares ?? INF);
-        [$from, $to] = [$at[1], $at[count($at) - 2]];
-        [$best, $low] = [$from, $left($from)];
-        for ($i = 1; $i <= self::STEPS; $i++) {
-            $kink = $from + (($to - $from) * $i) / self::STEPS;
-            $its = $left($kink);
-            if ($its < $low) {
-                [$best, $low] = [$kink, $its];
-            }
-        }
-        $step = ($to - $from) / self::STEPS;
-        [$one, $two] = [max($from, $best - $step), min($to, $best + $step)];
-        for ($i = 0; $i < 60; $i++) {
-            [$p, $q] = [$one + ($two - $one) / 3, $two - ($two - $one) / 3];
-            if ($left($p) < $left($q)) {
-                $two = $q;
-            } else {
-                $one = $p;
-            }
-        }
-        $fine = ($one + $two) / 2;
 
-        return $left($fine) <= $low ? $fine : $best;
+        return Lowest::between($left, $at[1], $at[count($at) - 2])[0];
     }
 
     /**

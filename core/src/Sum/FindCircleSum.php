@@ -7,7 +7,6 @@ namespace Oldpart\Core\Sum;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Pattern\FoundCircle;
-use Oldpart\Core\Pattern\Point;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -37,7 +36,7 @@ final class FindCircleSum implements Sum
 
     public function run(Fields $in): array
     {
-        $circle = FoundCircle::through(self::points($in, 'points'));
+        $circle = FoundCircle::through(PointsInput::read($in, 'points'));
         $worst = 0;
         foreach ($circle->residualsMm as $i => $off) {
             $worst = abs($off) > abs($circle->residualsMm[$worst]) ? $i : $worst;
@@ -55,15 +54,5 @@ final class FindCircleSum implements Sum
                 new WorkingStep('Circle', 'least squares of the distances from it', LengthWriter::size($circle->diameterMm), 'least squares'),
             ],
         ];
-    }
-
-    /** @return list<Point> */
-    private static function points(Fields $in, string $name): array
-    {
-        return array_map(static function (Fields $p): Point {
-            $p->only(['x_mm', 'y_mm']);
-
-            return new Point($p->number('x_mm'), $p->number('y_mm'));
-        }, $in->objects($name));
     }
 }

@@ -6,7 +6,6 @@ namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Pattern\PatternFit;
-use Oldpart\Core\Pattern\Point;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -42,7 +41,7 @@ final class PatternFitSum implements Sum
         if ($bolt !== null && $bolt <= 0) {
             throw $in->bad('bolt_mm', 'must be above zero.');
         }
-        $fit = PatternFit::of(self::points($in, 'ours'), self::points($in, 'theirs'));
+        $fit = PatternFit::of(PointsInput::read($in, 'ours'), PointsInput::read($in, 'theirs'));
 
         return [
             'dx_mm' => $fit->dxMm,
@@ -56,15 +55,5 @@ final class PatternFitSum implements Sum
                 new WorkingStep('Laid on', 'least squares of the distances; for the hole the least greatest distance', LengthWriter::size($fit->largestMm()), 'least squares'),
             ],
         ];
-    }
-
-    /** @return list<Point> */
-    private static function points(Fields $in, string $name): array
-    {
-        return array_map(static function (Fields $p): Point {
-            $p->only(['x_mm', 'y_mm']);
-
-            return new Point($p->number('x_mm'), $p->number('y_mm'));
-        }, $in->objects($name));
     }
 }

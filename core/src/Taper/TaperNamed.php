@@ -6,6 +6,7 @@ namespace Oldpart\Core\Taper;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Quantity\Fraction;
 
 /** A taper as the trade says it. */
 final class TaperNamed
@@ -28,7 +29,7 @@ final class TaperNamed
                 ),
             ),
         );
-        $number = '((?:\d+-)?\d+\/\d+|\d*\.?\d+)';
+        $number = Fraction::PATTERN;
         /** @var list<array{string, float}> $rows */
         $rows = Table::read('tapers')['rows'];
         foreach ($rows as [$name, $perFoot]) {
@@ -40,12 +41,12 @@ final class TaperNamed
         }
 
         return match (true) {
-            preg_match("/^1\s*(?::|in)\s*{$number}$/", $bare, $m) === 1 => Taper::oneIn(self::number($m[1])),
-            preg_match("/^{$number}\s*(?:in)?\s*per foot$/", $bare, $m) === 1 => Taper::perFoot(self::number($m[1])),
+            preg_match("/^1\s*(?::|in)\s*{$number}$/", $bare, $m) === 1 => Taper::oneIn(Fraction::read($m[1])),
+            preg_match("/^{$number}\s*(?:in)?\s*per foot$/", $bare, $m) === 1 => Taper::perFoot(Fraction::read($m[1])),
             preg_match("/^{$number}\s*°\s*(?:per side|half|each side)$/u", $bare, $m) === 1 => Taper::included(
-                2 * self::number($m[1]),
+                2 * Fraction::read($m[1]),
             ),
-            preg_match("/^{$number}\s*°(?:\s*included)?$/u", $bare, $m) === 1 => Taper::included(self::number($m[1])),
+            preg_match("/^{$number}\s*°(?:\s*included)?$/u", $bare, $m) === 1 => Taper::included(Fraction::read($m[1])),
             preg_match('/^(\d+)\s*\/\s*(\d+)$/', $bare, $m) === 1 && (int) $m[1] > 0 => Taper::oneIn(
                 (int) $m[2] / (int) $m[1],
             ),
@@ -55,12 +56,5 @@ final class TaperNamed
                 "“{$text}” says no taper. Write 1:10, 7/24, 8° between its sides, 4° per side, 0.602 per foot, or a name such as Morse 2.",
             ),
         };
-    }
-
-    private static function number(string $text): float
-    {
-        return preg_match('/^(?:(\d+)-)?(\d+)\/(\d+)$/', $text, $m) === 1
-            ? (int) $m[1] + (int) $m[2] / max(1, (int) $m[3])
-            : (float) $text;
     }
 }

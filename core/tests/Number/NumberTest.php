@@ -9,6 +9,7 @@ use Oldpart\Core\Number\FlatNormal;
 use Oldpart\Core\Number\FoldedNormal;
 use Oldpart\Core\Number\IncompleteBeta;
 use Oldpart\Core\Number\LinearFit;
+use Oldpart\Core\Number\Lowest;
 use Oldpart\Core\Number\Normal;
 use Oldpart\Core\Number\Rice;
 use PHPUnit\Framework\TestCase;
@@ -113,6 +114,14 @@ final class NumberTest extends TestCase
         // Where the even part hardly counts it goes over into the normal one without a step.
         self::assertEqualsWithDelta((new FlatNormal(1.0, 0.0499))->below(1.0), (new FlatNormal(1.0, 0.0501))->below(1.0), 1e-4);
         self::assertEqualsWithDelta((new FlatNormal(1.0, 0.0499))->sumBelow(1.0), (new FlatNormal(1.0, 0.0501))->sumBelow(1.0), 1e-4);
+    }
+
+    /** (x − 2)² + 1 is lowest at 2; of a wave the deeper of two valleys; on a slope an end. */
+    public function test_where_it_is_lowest(): void
+    {
+        self::assertEqualsWithDelta([2.0, 1.0], Lowest::between(static fn (float $x): float => ($x - 2) ** 2 + 1, -3.0, 9.0), 1e-7);
+        self::assertEqualsWithDelta(3 * M_PI, Lowest::between(static fn (float $x): float => cos($x) - 0.001 * $x, 0.0, 11.0)[0], 2e-3);
+        self::assertEqualsWithDelta([5.0, -5.0], Lowest::between(static fn (float $x): float => -$x, 1.0, 5.0), 1e-9);
     }
 
     /** How far from nothing, whichever way: by Simpson's rule over the normal density, and Rayleigh's mean σ√(π/2). */
