@@ -36,7 +36,12 @@ final readonly class HandOverAnswer implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        $sizes = [...array_map($this->size(...), $this->making), ...$this->dimensions()];
+        // Nobody is handed the size of a chamfer.
+        $asked = array_filter(
+            $this->making,
+            static fn (CutProgress $c): bool => $c->entry->band !== null || ! $c->entry->surface->type->isEdge(),
+        );
+        $sizes = [...array_map($this->size(...), array_values($asked)), ...$this->dimensions()];
         $fits = array_map($this->fit(...), $this->joints);
         $count = static fn (array $rows, string ...$verdicts): int => count(
             array_filter($rows, static fn (array $r): bool => in_array($r['verdict'], $verdicts, true)),

@@ -163,6 +163,16 @@ enum SurfaceType: string
         return $this === self::Bore;
     }
 
+    /** An edge, a plain groove or an angle: nothing is fitted to it. */
+    public function isEdge(): bool
+    {
+        return in_array(
+            $this,
+            [self::ChamferInside, self::ChamferOutside, self::GrooveInside, self::GrooveOutside, self::Angle],
+            true,
+        );
+    }
+
     /** Its width is read between two faces, and widens as it is cut. */
     public function isSlot(): bool
     {

@@ -436,6 +436,38 @@ final class ShapesTest extends TestCase
         self::assertSame([], array_filter($job->answers()->shaped, static fn (ShapedSurface $s): bool => $s->surface->name === 'Bush bore'));
     }
 
+    /** Whatever is cut on a part of any kind has its number, or says what is missing for it. */
+    public function test_every_surface_that_is_cut_is_on_the_card(): void
+    {
+        foreach (EachKind::jobs() as $kind => $facts) {
+            $card = [];
+            foreach (JobAnswers::of($facts)->make as $entry) {
+                $card[$entry->surface->id] = $entry->band !== null || $entry->free || $entry->blocked !== null;
+            }
+            foreach ($facts->surfaces as $surface) {
+                if ($facts->isCut($surface)) {
+                    self::assertTrue($card[$surface->id] ?? false, "{$kind}: {$surface->name}");
+                }
+            }
+        }
+    }
+
+    /** A run-out beside M10: 3.75 wide, 10 − 2 · 0.92 − 0.3 = 7.86 across at most; a chamfer of three hundredths; 47° is 43°. */
+    public function test_edges(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $job = $this->job('stepped-shaft')->is('End thread', ['shape' => 'M10']);
+        $numbers = self::numbers($job->shape('Undercut'));
+        self::assertSame(['7.860', '3.750'], [$numbers['Across its bottom, at most'], $numbers['Wide']]);
+        $chamfer = $job->is('End chamfer', ['size' => $mm('1.5')])->shape('End chamfer');
+        self::assertSame('1.500', self::numbers($chamfer)['Leg, at 45°']);
+        $bush = $this->job('plain-bush')->is('Bush outside', ['size' => $mm('40')])->shape('Lead-in chamfer');
+        self::assertSame(['1.200', '37.600'], array_values(self::numbers($bush)));
+        self::assertStringContainsString('Nobody said', $bush->because?->mm ?? '');
+        $arm = $this->job('lever')->is('Angle of the arm', ['angle_deg' => 43.0])->shape('Angle of the arm');
+        self::assertSame(['43°', '47°', '137°', '68.200'], array_values(self::numbers($arm)));
+    }
+
     /** Nothing is given away while the sizes are withheld; what is there may be looked at. */
     public function test_withheld(): void
     {

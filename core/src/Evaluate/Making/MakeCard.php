@@ -142,6 +142,8 @@ final readonly class MakeCard
                 goto: ['stage' => 'size', 'surface' => $shape->surface->id],
                 // Where a place is asked for, nothing has limits of size: its numbers stand there all the same.
                 more: array_slice($shape->numbers, $shape->band === null ? 0 : 1, 3),
+                // Edges and angles are no more than the rest of the part.
+                rest: $shape->surface->type->isEdge(),
                 free: $shape->band === null && $shape->is !== null,
             );
         }

@@ -13,6 +13,7 @@ use Oldpart\Core\Groove\SealRing;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Shape\SurfaceType;
+use Oldpart\Core\Thread\Thread;
 
 /**
  * A groove for a retaining ring or a seal ring, by what is said of it: “circlip”, “O-ring 3.53”, “O-ring 3.53
@@ -24,8 +25,7 @@ final readonly class GrooveWork
     {
     }
 
-    /** Null where nobody says what it is for: a plain groove, such as a run-out. */
-    public function surface(): ?ShapedSurface
+    public function surface(): ShapedSurface
     {
         $said = strtolower(trim($this->case->shape() ?? ''));
         $round = $this->case->sizes->round(
@@ -33,7 +33,7 @@ final readonly class GrooveWork
             $this->inBore() ? SurfaceType::Bore : SurfaceType::Shaft,
         );
         if ($said === '') {
-            return null;
+            return $this->plain();
         }
         try {
             return match (true) {
@@ -50,6 +50,66 @@ final readonly class GrooveWork
         } catch (BadInput $bad) {
             return ShapedSurface::open($this->case->surface, $this->case->isCut, Say::plain($bad->getMessage()));
         }
+    }
+
+    /** A run-out: beside a thread as wide and deep as that needs, else as it was said. */
+    private function plain(): ShapedSurface
+    {
+        [$bottom, $wide] = [$this->case->of(), $this->case->of('width')];
+        $thread = $this->beside();
+        $numbers = [];
+        if ($bottom !== null) {
+            $numbers[] = ShapeNumber::size('Across its bottom', $bottom->mm);
+        } elseif ($thread !== null) {
+            $numbers[] = ShapeNumber::size(
+                $this->inBore() ? 'Across its bottom, at least' : 'Across its bottom, at most',
+                $this->inBore()
+                    ? $thread->majorMm + 0.2 * $thread->pitchMm
+                    : $thread->majorMm - 2 * $thread->depthMm() - 0.2 * $thread->pitchMm,
+            );
+        }
+        if ($wide !== null) {
+            $numbers[] = ShapeNumber::size('Wide', $wide->mm);
+        } elseif ($thread !== null) {
+            $numbers[] = ShapeNumber::size('Wide', 2.5 * $thread->pitchMm);
+        }
+        if ($numbers === []) {
+            return ShapedSurface::open($this->case->surface, $this->case->isCut, Say::plain(
+                'Say what it is for at Survey: circlip, or O-ring and its thickness, as O-ring 3.53; or type its bottom. Beside a thread that is known it follows from that.',
+            ));
+        }
+
+        return new ShapedSurface(
+            surface: $this->case->surface,
+            isCut: $this->case->isCut,
+            is: Say::plain($thread === null || $bottom !== null ? 'a plain groove' : "run-out for {$thread->label}"),
+            because: Say::plain(
+                $thread === null || $bottom !== null
+                    ? 'As noted.'
+                    : 'Two and a half pitches wide, a little deeper than the thread: common practice.',
+            ),
+            numbers: $numbers,
+            sets: $this->case->isCut ? [Say::plain('Corners with a small radius: a sharp one is where a shaft breaks.')] : [],
+            checks: [Say::plain('The thread runs out into it without touching the shoulder.')],
+            working: [new WorkingStep('Groove', '2.5 P wide, a tenth of P deeper than the thread', Say::plain($thread->label ?? 'as noted'), 'common practice, no source')],
+        );
+    }
+
+    /** The thread of its part, where it is known. */
+    private function beside(): ?Thread
+    {
+        $type = $this->inBore() ? SurfaceType::ThreadInside : SurfaceType::ThreadOutside;
+        foreach ($this->case->sizes->facts->surfacesOf($this->case->surface->part) as $surface) {
+            if ($surface->type === $type && trim($surface->shape ?? '') !== '') {
+                try {
+                    return Thread::named((string) $surface->shape);
+                } catch (BadInput) {
+                    return null;
+                }
+            }
+        }
+
+        return null;
     }
 
     private function inBore(): bool

@@ -35,6 +35,8 @@ final class ShapedSurfaces
                 SurfaceType::ThreadInside, SurfaceType::ThreadOutside => (new ThreadWork($case))->surface(),
                 SurfaceType::KeywayShaft, SurfaceType::KeywayHub => (new KeyWork($case))->surface(),
                 SurfaceType::Teeth => (new TeethWork($case))->surface(),
+                SurfaceType::ChamferInside, SurfaceType::ChamferOutside => (new EdgeWork($case))->surface(),
+                SurfaceType::Angle => (new AngleWork($case))->surface(),
                 SurfaceType::HolePattern => (new PatternWork($case))->surface(),
                 SurfaceType::Spline => (new SplineWork($case))->surface(),
                 SurfaceType::Flat => (new FlatWork($case))->surface(),
