@@ -96,6 +96,6 @@ final class ConsoleTest extends TestCase
         [$code, $out] = self::artisan(['job:answers', $file]);
         unlink($file);
         self::assertSame(0, $code);
-        self::assertCount(3, json_decode($out, true)['make']);
+        self::assertCount(4, json_decode($out, true)['make']);
     }
 }

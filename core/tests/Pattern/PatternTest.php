@@ -96,6 +96,9 @@ final class PatternTest extends TestCase
         self::assertContains(['plate' => 49, 'holes' => 35], Dividing::into(7)->ways);
         self::assertSame(5, Dividing::into(8)->turns);
         self::assertSame(0, Dividing::into(8)->ways[0]['holes']);
+        // Three plates of six circles as sold with most heads (from memory): 15 to 20, 21 to 33, 37 to 49.
+        self::assertSame([15, 16, 17, 18, 19, 20, 21, 23, 27, 29, 31, 33, 37, 39, 41, 43, 47, 49], Dividing::PLATES);
+        self::assertSame([['plate' => 1, 'holes' => 0]], Dividing::into(20, 40, [1])->ways);
         $prime = Dividing::into(127);
         self::assertSame([[], 0], [$prime->ways, $prime->turns]);
         self::assertSame(40 / 127 <=> $prime->nearest[0]['holes'] / $prime->nearest[0]['plate'], -($prime->nearest[0]['error_deg'] <=> 0.0));
@@ -144,6 +147,8 @@ final class PatternTest extends TestCase
         self::assertEqualsWithDelta(15.0, $way->turnDeg, 1e-9);
         $apart = sqrt(40 ** 2 + 35 ** 2 - 2 * 40 * 35 * cos(deg2rad(15)));
         self::assertEqualsWithDelta($apart - 8.5, $way->wallMm, 1e-9);
+        // Five and two: 36° apart at best of 180, so the first lies 18° on.
+        self::assertEqualsWithDelta(18.0, Clocking::of(new HoleCircle(5, 80.0), 9.0, new HoleCircle(2, 80.0), 9.0)->turnDeg, 1e-9);
         $same = Clocking::of(new HoleCircle(6, 80.0, 10.0), 9.0, new HoleCircle(6, 80.0, 10.0), 9.0);
         self::assertEqualsWithDelta(30.0, $same->turnDeg, 1e-9);
         self::assertEqualsWithDelta(2 * 40 * sin(deg2rad(15)) - 9, $same->wallMm, 1e-9);

@@ -38,6 +38,9 @@ final class ShaftTest extends TestCase
             // From the line through its ends the corner is off by slope · a b/(a + b).
             self::assertEqualsWithDelta(0.002 * 137 * 163 / 300, $bend->bowMm, 1e-5);
         }
+        // Bent square to where it is read from first: nothing shows there.
+        $square = BentShaft::of(self::bent(137.0, 0.002, 90.0, 0.0, 0.0, 50.0, 100.0, 150.0, 200.0, 300.0));
+        self::assertEqualsWithDelta([137.0, 90.0], [$square->kinkAtMm, $square->planeDeg], 1e-3);
         $three = BentShaft::of(self::bent(100.0, 0.004, 0.0, 0.0, 0.0, 100.0, 300.0));
         self::assertSame(100.0, $three->kinkAtMm);
         self::assertEqualsWithDelta(0.004 * 100 * 200 / 300, $three->bowMm, 1e-9);
