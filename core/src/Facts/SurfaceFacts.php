@@ -22,6 +22,9 @@ use Oldpart\Core\Shape\SurfaceType;
  */
 final readonly class SurfaceFacts implements \JsonSerializable
 {
+    /** The place at which a taper's own size is read; its far end is a dimension. */
+    public const TAPER_BEGINS = 'where it begins';
+
     /** How its size is read. */
     public SurfaceKind $kind;
 
@@ -173,7 +176,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
         return match (true) {
             $this->stations !== [] => $this->stations,
             // Elsewhere it has another size.
-            $this->type->isTaper() => ['where it begins'],
+            $this->type->isTaper() => [self::TAPER_BEGINS],
             default => $this->criticality->stations($this->kind),
         };
     }

@@ -237,6 +237,39 @@ final class JointHelpTest extends TestCase
         }
     }
 
+    /**
+     * 2000 N over 22 × 40 are 2.27 MPa, π · 0.022 · 300/60 is 0.35 m/s; a length of 33 is one and a half diameters, the most
+     * that is advised, 17.6 the least. Without a speed nothing is said of it.
+     */
+    public function test_a_running_joint_under_load(): void
+    {
+        $tiles = static function (string $length, ?float $rpm): array {
+            $job = SampleJob::measured()->joint('Shaft in bush', ['load_n' => 2000.0, 'speed_rpm' => $rpm]);
+            foreach ($job->facts['readings'] as $i => $r) {
+                if ($r['surface'] === $job->surface('Housing length')) {
+                    $job->facts['readings'][$i]['value']['typed'] = $length;
+                }
+            }
+            foreach ($job->facts['joints'] as $i => $joint) {
+                $job->facts['joints'][$i]['along'] = $job->surface('Housing length');
+            }
+
+            return array_column(self::help($job->build(), 'Shaft in bush')['plain']['tiles'], null, 'label');
+        };
+        $full = $tiles('40.00', 300.0);
+        self::assertSame('2.27 MPa', $full['Pressure']['value']['mm']);
+        self::assertSame('0.35 m/s', $full['Sliding speed']['value']['mm']);
+        self::assertSame(['good', 'good'], [$full['Pressure']['tone'], $full['Sliding speed']['tone']]);
+        self::assertSame(['1.82', 'plain'], [$full['Length over diameter']['value']['mm'], $full['Length over diameter']['tone']]);
+        $of = static fn (string $length): array => $tiles($length, null)['Length over diameter'];
+        self::assertSame(['1.50', 'good'], [$of('33.00')['value']['mm'], $of('33.00')['tone']]);
+        self::assertSame('plain', $of('34.00')['tone']);
+        self::assertSame(['0.80', 'good'], [$of('17.60')['value']['mm'], $of('17.60')['tone']]);
+        self::assertSame('plain', $of('17.00')['tone']);
+        $still = $tiles('40.00', null);
+        self::assertSame(['–', 'plain'], [$still['Sliding speed']['value']['mm'], $still['Sliding speed']['tone']]);
+    }
+
     /** What is asked and the bearing go into the job's file and come back. */
     public function test_answers_and_bearings_survive_the_file(): void
     {

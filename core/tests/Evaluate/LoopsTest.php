@@ -509,6 +509,11 @@ final class LoopsTest extends TestCase
             }
         }
         self::assertContains(['1.6000', 'in', '0.02'], $typed, 'aimed at the middle, its limits as they were');
+        // Held closer its limits stay of their own order of size.
+        foreach ($typed as [, , $plus]) {
+            self::assertGreaterThan(0.0005, (float) $plus);
+            self::assertLessThan(1.0, (float) $plus);
+        }
         foreach ($typed as [$size, , $plus]) {
             self::assertEqualsWithDelta(1.6, (float) $size, 0.0001);
             self::assertLessThanOrEqual(0.02, (float) $plus);

@@ -137,6 +137,18 @@ final class ShapesTest extends TestCase
         self::assertSame([], $bush->sets);
     }
 
+    /** Read in several places along it, only the one where it begins is its size there. */
+    public function test_a_taper_read_along_its_length(): void
+    {
+        $job = $this->job('taper-hub');
+        foreach (['where it begins' => '56.000', 'middle' => '54.000', 'end' => '52.000'] as $station => $mm) {
+            $job->read('Bush taper', 'outside-micrometer', $mm);
+            $this->facts['readings'][array_key_last($this->facts['readings'])]['station'] = $station;
+        }
+        $job->read('Bush taper', 'outside-micrometer', '52.000', 'far')->read('Bush taper', 'depth-micrometer', '32.00', 'over');
+        self::assertSame('1 in 8, 3.576° per side', $job->shape('Bush taper')->is?->mm);
+    }
+
     /** Limits of the gap that were typed at the joint: 2 to 3 out. */
     public function test_how_far_it_stands_out_is_said_at_the_joint(): void
     {

@@ -897,6 +897,8 @@ export interface components {
             surface: string;
             name: string;
             cut: boolean;
+            /** @description nothing is fitted to it */
+            edge: boolean;
             is: components["schemas"]["Say"] | null;
             missing: components["schemas"]["Say"] | null;
             candidates: {

@@ -53,9 +53,11 @@ function RestOfPart() {
                         key={entry.key}
                         component={Link}
                         to={
-                            entry.band === null
-                                ? `/job/${facts.id}/survey?at=${entry.surface}`
-                                : `/job/${facts.id}/make?at=${entry.key}`
+                            entry.more.length > 0
+                                ? `/job/${facts.id}/size?at=${entry.surface}`
+                                : entry.band === null
+                                  ? `/job/${facts.id}/survey?at=${entry.surface}`
+                                  : `/job/${facts.id}/make?at=${entry.key}`
                         }
                         sx={{
                             display: 'block',
@@ -78,6 +80,11 @@ function RestOfPart() {
                             </Verdict>
                         )}
                         {entry.blocked && <Typography variant="body2">{say(entry.blocked)}</Typography>}
+                        {entry.more[0] && (
+                            <Typography variant="smallSize" component="p" color="make">
+                                {entry.more[0].name} {say(entry.more[0].says)}
+                            </Typography>
+                        )}
                         {entry.remarks.map((remark, i) => (
                             <Typography key={i} variant="body2" color="textSecondary">
                                 {say(remark)}

@@ -37,7 +37,12 @@ final readonly class ShapeSizes
         }
         $read = $this->found[$key] ?? $this->before[$key][ReadState::Before->value] ?? null;
         if ($read !== null) {
-            return new KnownSize($read->meanMm, $read->sureMm(), true);
+            // Elsewhere along a taper it has another size.
+            $mm = $what === '' && $surface->type->isTaper() && $read->stations !== []
+                ? $read->stations[SurfaceFacts::TAPER_BEGINS] ?? array_values($read->stations)[0]
+                : $read->meanMm;
+
+            return new KnownSize($mm, $read->sureMm(), true);
         }
         $noted = match ($what) {
             '' => $surface->size,

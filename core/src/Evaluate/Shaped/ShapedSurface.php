@@ -80,6 +80,8 @@ final readonly class ShapedSurface implements \JsonSerializable
             'surface' => $this->surface->id,
             'name' => $this->surface->name,
             'cut' => $this->isCut,
+            // Nothing is fitted to it: it waits until it is asked for.
+            'edge' => $this->surface->type->isEdge() && $this->band === null,
             'is' => $this->is,
             'missing' => $this->missing,
             'candidates' => $this->candidates,

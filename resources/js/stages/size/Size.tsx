@@ -30,7 +30,9 @@ export function Size() {
     const loops = facts.loops ?? [];
     const clearances = facts.clearances ?? [];
     const wrong: Item[] = answers.mistakes.length > 0 ? [{ id: WRONG, name: 'What was wrong' }] : [];
-    const shapes: Item[] = answers.shaped.map((s) => ({ id: s.surface, name: s.name }));
+    const shapes: Item[] = answers.shaped
+        .filter((s) => !s.edge || s.surface === at)
+        .map((s) => ({ id: s.surface, name: s.name }));
     const all: Item[] = [...facts.joints, ...shapes, ...loops, ...clearances, ...wrong];
     const index = Math.max(
         0,
