@@ -59,6 +59,7 @@ final class Sums
             new OffsetSum(),
             new BoreCentreSum(),
             new CageSum(),
+            new RunOutSum(),
             new BendSum(),
             new StraightenSum(),
             new BalanceSum(),

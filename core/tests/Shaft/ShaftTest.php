@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Shaft\Balance;
 use Oldpart\Core\Shaft\BentShaft;
 use Oldpart\Core\Shaft\Overhang;
+use Oldpart\Core\Shaft\RunOut;
 use Oldpart\Core\Shaft\Straightening;
 use PHPUnit\Framework\TestCase;
 
@@ -78,6 +79,24 @@ final class ShaftTest extends TestCase
         self::assertEqualsWithDelta(0.041406 * 16 / 15, (new Overhang(100.0, 20.0, 10.0, 205.0, 200.0))->deflectionMm, 1e-6);
         $code = static fn (float $out): ?string => (new Overhang($out, 20.0, 0.0, 205.0, 200.0))->notes()[0]->code ?? null;
         self::assertSame([null, null, 'chatters', 'chatters', 'too-far'], array_map($code, [60.0, 80.0, 81.0, 120.0, 121.0]));
+    }
+
+    /**
+     * An axis 0.03 off toward 0° near the jaws and 0.05 toward 90° at 100 farther: √(0.03² + 0.05²) over 100; a tenth of
+     * taper is five hundredths at each reading; an oval of 0.02 is half of it each way and takes nothing of the rest.
+     */
+    public function test_how_it_runs(): void
+    {
+        $at = static fn (float $x, float $y, float $grown, float $oval): array => [
+            $x + $grown + $oval / 4, $y + $grown - $oval / 4, -$x + $grown + $oval / 4, -$y + $grown - $oval / 4,
+        ];
+        $run = new RunOut($at(0.03, 0.0, 0.0, 0.02), $at(0.0, 0.05, 0.05, 0.03), 100.0);
+        self::assertEqualsWithDelta([0.03, 0.0, 0.05, 90.0], [$run->nearMm, $run->nearDeg, $run->farMm, $run->farDeg], 1e-9);
+        self::assertEqualsWithDelta(rad2deg(atan(hypot(0.03, 0.05) / 100)), $run->leanDeg, 1e-9);
+        self::assertEqualsWithDelta([0.02, 0.1], [$run->ovalMm, $run->taperMm], 1e-9);
+        self::assertEqualsWithDelta(225.0, (new RunOut($at(-0.01, -0.01, 0.0, 0.0), $at(0.0, 0.0, 0.0, 0.0), 10.0))->nearDeg, 1e-9);
+        $this->expectException(BadInput::class);
+        new RunOut([0.0, 0.0, 0.0, 0.0], [0.0, 0.0, 0.0, 0.0], 0.0);
     }
 
     public function test_what_is_refused(): void
