@@ -230,15 +230,14 @@ final readonly class JobFacts implements \JsonSerializable
         return array_filter($this->ticks, static fn (TickFacts $t): bool => $t->code === $code) !== [];
     }
 
-    private function needDimension(SurfaceFacts $surface, string $code, string $field): void
+    /** One of another kind of surface stays with the record: what a surface is may be said anew after it was read. */
+    private static function needDimension(string $code, string $field): void
     {
-        if (Dimension::named($surface->type, $code) === null) {
-            $known = implode(', ', array_column(Dimension::of($surface->type), 'code'));
+        if (! Dimension::isKnown($code)) {
             throw new BadInput(
                 'no-such-dimension',
                 $field,
-                "“{$code}” is no dimension of a {$surface->type->label()}"
-                    .($known === '' ? '; it has one size only.' : ". There are: {$known}."),
+                "“{$code}” is nothing one reads of a shape. Leave it empty for the size itself.",
             );
         }
     }
@@ -249,10 +248,9 @@ final readonly class JobFacts implements \JsonSerializable
             $this->need($this->part($surface->part) !== null, "surfaces.{$i}.part", $surface->name, 'part');
         }
         foreach ($this->readings as $i => $reading) {
-            $surface = $this->surface($reading->surface);
-            $this->need($surface !== null, "readings.{$i}.surface", 'A reading', 'surface');
-            if ($surface !== null && $reading->what !== '') {
-                $this->needDimension($surface, $reading->what, "readings.{$i}.what");
+            $this->need($this->surface($reading->surface) !== null, "readings.{$i}.surface", 'A reading', 'surface');
+            if ($reading->what !== '') {
+                self::needDimension($reading->what, "readings.{$i}.what");
             }
         }
         foreach ($this->cuts as $i => $cut) {

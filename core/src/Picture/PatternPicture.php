@@ -15,6 +15,9 @@ final class PatternPicture
 
     private const RADIUS = 96.0;
 
+    /** More would be a ring of ink. */
+    private const DRAWN = 120;
+
     public static function draw(HoleCircle $circle, ?float $holeMm): Drawing
     {
         [$x, $y] = [280.0, self::SIZE / 2];
@@ -33,7 +36,7 @@ final class PatternPicture
             }
         }
         $drawing->line($x - 8, $y, $x + 8, $y, Tone::Soft)->line($x, $y - 8, $x, $y + 8, Tone::Soft);
-        for ($i = 0; $i < $circle->holes; $i++) {
+        for ($i = 0; $i < ($circle->holes <= self::DRAWN ? $circle->holes : 0); $i++) {
             $at = deg2rad($circle->angleDeg($i));
             [$hx, $hy] = [$x + self::RADIUS * cos($at), $y - self::RADIUS * sin($at)];
             $drawing->area(Drawing::circle($hx, $hy, $hole, 36), Tone::Make, Fill::Blank, 2);

@@ -17,6 +17,18 @@ final readonly class Dimension
     /** @return list<self> in the order they are asked for; none for what has one size */
     public static function of(SurfaceType $type): array
     {
+        return self::all()[$type->value] ?? [];
+    }
+
+    /** Of any surface. */
+    public static function isKnown(string $code): bool
+    {
+        return in_array($code, array_column(array_merge(...array_values(self::all())), 'code'), true);
+    }
+
+    /** @return array<string, list<self>> */
+    private static function all(): array
+    {
         /** @var array<string, list<self>> $all */
         static $all = [];
         if ($all === []) {
@@ -27,7 +39,7 @@ final readonly class Dimension
             }
         }
 
-        return $all[$type->value] ?? [];
+        return $all;
     }
 
     public static function named(SurfaceType $type, string $code): ?self

@@ -252,6 +252,15 @@ final class ShapesTest extends TestCase
         self::assertNotSame([], $row['choices']);
     }
 
+    /** A wire that does not touch the flanks is no wire: the best one is taken, and the job keeps its answers. */
+    public function test_a_wire_that_does_not_fit(): void
+    {
+        $job = $this->job('stepped-shaft')->is('End thread', ['shape' => 'M10'])->read('End thread', 'outside-micrometer', '20', 'wire');
+        self::assertSame('0.866, best', self::numbers($job->shape('End thread'))['Wire']);
+        $this->facts['readings'] = [];
+        self::assertSame('0.850, yours', self::numbers($job->read('End thread', 'outside-micrometer', '0.850', 'wire')->shape('End thread'))['Wire']);
+    }
+
     /** DIN 6885-1: a shaft of 25 takes 8 × 7, slot 8 N9 (−0.036 to 0), 21.0 across with 0.2 deeper allowed, 4.0 from the round. */
     public function test_a_key_by_its_shaft(): void
     {
@@ -503,9 +512,13 @@ final class ShapesTest extends TestCase
         $id = fn (): string => 'new-'.++$this->next;
         $in = ReadingsCsv::read($csv, $columns, $facts, null, Unit::Millimetre, 'calliper', $id);
         self::assertSame(['', 'far', 'over'], array_column($in['readings'], 'what'));
-        $this->read('Shaft', 'calliper', '30', 'far');
+        // Said to be a bore after it was read as a taper: what was read stays with the record, and nothing goes by it.
+        $bore = $this->is('Bush taper', ['kind' => 'bore']);
+        self::assertCount(3, JobFacts::fromArray($this->facts)->readings);
+        self::assertSame([], array_filter($bore->answers()->shaped, static fn (ShapedSurface $s): bool => $s->surface->name === 'Bush taper'));
+        $this->read('Shaft', 'calliper', '30', 'nonsense');
         $this->expectException(BadInput::class);
-        $this->expectExceptionMessage('one size only');
+        $this->expectExceptionMessage('“nonsense” is nothing one reads');
         $this->answers();
     }
 }

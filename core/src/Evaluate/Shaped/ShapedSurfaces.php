@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Shaped;
 
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
@@ -30,22 +32,12 @@ final class ShapedSurfaces
         foreach ($facts->surfaces as $surface) {
             [$joint, $mate] = self::meets($facts, $surface);
             $case = new ShapeCase($sizes, $surface, $facts->isCut($surface), $joint, $mate);
-            $shape = match ($surface->type) {
-                SurfaceType::TaperInside, SurfaceType::TaperOutside => (new TaperWork($case))->surface(),
-                SurfaceType::ThreadInside, SurfaceType::ThreadOutside => (new ThreadWork($case))->surface(),
-                SurfaceType::KeywayShaft, SurfaceType::KeywayHub => (new KeyWork($case))->surface(),
-                SurfaceType::Teeth => (new TeethWork($case))->surface(),
-                SurfaceType::ChamferInside, SurfaceType::ChamferOutside => (new EdgeWork($case))->surface(),
-                SurfaceType::Angle => (new AngleWork($case))->surface(),
-                SurfaceType::HolePattern => (new PatternWork($case))->surface(),
-                SurfaceType::Spline => (new SplineWork($case))->surface(),
-                SurfaceType::Flat => (new FlatWork($case))->surface(),
-                SurfaceType::GrooveInside, SurfaceType::GrooveOutside => (new GrooveWork($case))->surface(),
-                SurfaceType::Bore, SurfaceType::Shaft => $facts->partOf($surface)->form === Form::Turned
-                    ? (new OffsetWork($case))->surface()
-                    : null,
-                default => null,
-            };
+            try {
+                $shape = self::work($facts, $case);
+            } catch (BadInput $bad) {
+                // Whatever was typed of one shape, the rest of the job has its answers.
+                $shape = ShapedSurface::open($surface, $case->isCut, Say::plain($bad->getMessage()));
+            }
             if ($shape !== null) {
                 $shapes[] = $withheld && $case->isCut
                     ? ShapedSurface::open($surface, true, Gatekeeper::sentence())
@@ -54,6 +46,27 @@ final class ShapedSurfaces
         }
 
         return $shapes;
+    }
+
+    /** @throws BadInput where what was said or read makes no such shape */
+    private static function work(JobFacts $facts, ShapeCase $case): ?ShapedSurface
+    {
+        return match ($case->surface->type) {
+            SurfaceType::TaperInside, SurfaceType::TaperOutside => (new TaperWork($case))->surface(),
+            SurfaceType::ThreadInside, SurfaceType::ThreadOutside => (new ThreadWork($case))->surface(),
+            SurfaceType::KeywayShaft, SurfaceType::KeywayHub => (new KeyWork($case))->surface(),
+            SurfaceType::Teeth => (new TeethWork($case))->surface(),
+            SurfaceType::ChamferInside, SurfaceType::ChamferOutside => (new EdgeWork($case))->surface(),
+            SurfaceType::Angle => (new AngleWork($case))->surface(),
+            SurfaceType::HolePattern => (new PatternWork($case))->surface(),
+            SurfaceType::Spline => (new SplineWork($case))->surface(),
+            SurfaceType::Flat => (new FlatWork($case))->surface(),
+            SurfaceType::GrooveInside, SurfaceType::GrooveOutside => (new GrooveWork($case))->surface(),
+            SurfaceType::Bore, SurfaceType::Shaft => $facts->partOf($case->surface)->form === Form::Turned
+                ? (new OffsetWork($case))->surface()
+                : null,
+            default => null,
+        };
     }
 
     /** @return array{?JointFacts, ?SurfaceFacts} the joint of shapes it stands in, and what it meets there */

@@ -219,13 +219,24 @@ final readonly class ThreadWork
         );
     }
 
+    /** @return array{float, bool} the wire that was read where it touches the flanks, else the best one */
+    private function wire(ThreeWires $wires): array
+    {
+        $own = $this->case->of('wire')?->mm;
+        try {
+            return $own === null || $wires->overMm($own) <= 0 ? [$wires->bestWireMm(), false] : [$own, true];
+        } catch (BadInput) {
+            return [$wires->bestWireMm(), false];
+        }
+    }
+
     private function screw(Thread $thread): ShapedSurface
     {
         $limits = ThreadLimits::of($thread);
         $wires = ThreeWires::of($thread->majorMm, $thread->pitchMm, $thread->form);
         $band = $limits->screwMajor
             ?? new Band($thread->majorMm - 0.05 - 0.05 * $thread->pitchMm, $thread->majorMm);
-        $wire = $this->case->of('wire')->mm ?? $wires->bestWireMm();
+        [$wire, $fits] = $this->wire($wires);
         $numbers = [ShapeNumber::within($this->case->isCut ? 'Turn to, before threading' : 'Outside, new', $band)];
         if ($limits?->screwPitch !== null) {
             $numbers[] = ShapeNumber::within(
@@ -244,7 +255,7 @@ final readonly class ThreadWork
         }
         $numbers[] = ShapeNumber::said(
             'Wire',
-            Say::with($this->case->of('wire') === null ? '{w}, best' : '{w}, yours', ['w' => LengthWriter::size($wire)]),
+            Say::with($fits ? '{w}, yours' : '{w}, best', ['w' => LengthWriter::size($wire)]),
         );
         $numbers[] = ShapeNumber::said(
             'Pitch',
