@@ -11,7 +11,7 @@ final readonly class Vector
     {
     }
 
-    public function plus(self $other, float $times = 1.0): self
+    public function plus(self $other, float $times): self
     {
         return new self($this->x + $times * $other->x, $this->y + $times * $other->y, $this->z + $times * $other->z);
     }

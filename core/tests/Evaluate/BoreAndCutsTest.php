@@ -79,6 +79,20 @@ final class BoreAndCutsTest extends TestCase
         self::assertNotContains('Bush bore, before pressing', self::labels($asked));
     }
 
+    /** Cut before pressing, then it runs hot and is finished in place: what was cut stays on the card, and what it comes to. */
+    public function test_what_was_cut_before_is_not_hidden(): void
+    {
+        $job = SampleJob::measured()->cut('Bush bore', 'before', null, '22.010', 'three-point');
+        self::assertContains('Bush bore, before pressing', self::labels(self::answers($job)));
+        $job->facts['take_in']['runs_at_c'] = 120.0;
+        $hot = self::making(self::answers($job), 'Bush bore, before pressing');
+        self::assertNull($hot->entry->band);
+        self::assertSame('22.010', $hot->lastSize()->mm ?? '');
+        self::assertStringContainsString('once pressed; it is finished in place', $hot->entry->remarks[0]->mm);
+        $job->facts['cuts'] = [];
+        self::assertNotContains('Bush bore, before pressing', self::labels(self::answers($job)), 'nothing was cut');
+    }
+
     /** Porous bronze is never reamed: it is sized on a mandrel after pressing (common practice, no source). */
     public function test_sintered_bronze_is_sized_in_place(): void
     {

@@ -311,6 +311,7 @@ final readonly class MakeCard
             $rough = $after->lowerMm - max(0.3, 0.01 * $after->lowerMm);
 
             return [
+                ...$this->cutBefore($surface, $answer, $range, $goto),
                 new MakeEntry(
                     surface: $surface,
                     phase: Phase::After,
@@ -346,6 +347,41 @@ final readonly class MakeCard
                 goto: $goto,
             ),
             $afterEntry,
+        ];
+    }
+
+    /**
+     * What was cut before it turned out that it is finished in place: nothing that was logged is hidden.
+     *
+     * @param  array{stage: string, surface: ?string}  $goto
+     * @return list<MakeEntry>
+     */
+    private function cutBefore(SurfaceFacts $surface, SizedJoint $answer, Range $closing, array $goto): array
+    {
+        $made = CutLog::of($this->facts, $surface, Phase::Before)->made();
+        if ($made === null) {
+            return [];
+        }
+
+        return [
+            new MakeEntry(
+                surface: $surface,
+                phase: Phase::Before,
+                label: "{$surface->name}, before pressing",
+                jointId: $answer->joint->id,
+                band: null,
+                blocked: null,
+                reading: null,
+                remarks: [
+                    Say::with('As it was cut it comes to {a} to {b} once pressed; it is finished in place.', [
+                        'a' => LengthWriter::size($made->min - $closing->max),
+                        'b' => LengthWriter::size($made->max - $closing->min),
+                    ]),
+                ],
+                notes: [],
+                goto: $goto,
+                free: true,
+            ),
         ];
     }
 
