@@ -29,10 +29,16 @@ final class ChanceTest extends BrowserTestCase
 
     private function chance(string $section): int
     {
-        $text = $this->find("//section[@aria-label='{$section}']", $section)->getText();
-        self::assertSame(1, preg_match('/works in (\d+) of 100/', $text, $m), $text);
+        // Its answer may still be on the way.
+        $chance = null;
+        $this->waitFor(function () use ($section, &$chance): bool {
+            $text = $this->find("//section[@aria-label='{$section}']", $section)->getText();
+            $chance = preg_match('/works in (\d+) of 100/', $text, $m) === 1 ? (int) $m[1] : null;
 
-        return (int) $m[1];
+            return $chance !== null;
+        }, "no chance in {$section}");
+
+        return $chance;
     }
 
     /** A worn oval bore, read with a telescoping gauge: a number with its chance; one more reading raises it. */

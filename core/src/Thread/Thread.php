@@ -130,6 +130,15 @@ final readonly class Thread
         return strtolower((string) preg_replace(['/\s+|no\./i', '/[×*]/u'], ['', 'x'], $text));
     }
 
+    /** What is to be minded of its family; empty: nothing. */
+    public function remark(): string
+    {
+        /** @var array<string, string> $remarks */
+        $remarks = Table::read('thread-families')['remarks'];
+
+        return $remarks[$this->family] ?? '';
+    }
+
     /** “left hand” after its name, where it is. */
     public function called(): string
     {

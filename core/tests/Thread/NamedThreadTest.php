@@ -145,6 +145,13 @@ final class NamedThreadTest extends TestCase
         self::assertTrue(Thread::named('M6 LH')->next()?->left);
     }
 
+    public function test_what_is_to_be_minded_of_a_family(): void
+    {
+        self::assertStringContainsString('not its outside', Thread::named('1/8 BSP')->remark());
+        self::assertStringContainsString('seals on its flanks', Thread::named('1/8 BSPT')->remark());
+        self::assertSame('', Thread::named('M10')->remark());
+    }
+
     /** 60° with an eighth flat at the crest: 0.61343 P deep (ISO 68-1); Whitworth 0.6403 P; BA 0.6 P (BS 93). */
     public function test_depth_and_minor(): void
     {

@@ -155,6 +155,9 @@ final readonly class ThreadWork
                 );
             }
         }
+        if ($thread->remark() !== '') {
+            $notes[] = Note::info('thread-family', $thread->remark());
+        }
         if (ThreadLimits::of($thread) === null) {
             $notes[] = Note::info(
                 'thread-to-mate',
