@@ -6,6 +6,7 @@ namespace Oldpart\Core\Answer;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\HoleLadder;
 use Oldpart\Core\Making\PlannedCut;
@@ -65,7 +66,10 @@ final readonly class MakingAnswer implements \JsonSerializable
     {
         $entry = $this->of->entry;
 
-        return $entry->band === null || $entry->surface->type !== SurfaceType::Bore || $entry->surface->work !== null
+        return $entry->band === null
+            || $entry->surface->type !== SurfaceType::Bore
+            || $entry->surface->work !== null
+            || $entry->phase === Phase::After
             ? []
             : HoleLadder::steps($entry->band, null);
     }

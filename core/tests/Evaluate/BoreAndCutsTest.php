@@ -7,6 +7,7 @@ namespace Oldpart\Core\Tests\Evaluate;
 use Eris\Generator;
 use Eris\TestTrait;
 use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Answer\MakingAnswer;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Making\MakeCard;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
@@ -77,6 +78,18 @@ final class BoreAndCutsTest extends TestCase
         self::assertContains('Bush bore, before pressing', self::labels(self::answers(SampleJob::measured())));
         $asked = self::answers(SampleJob::measured()->joint('Shaft in bush', ['finish_in_place' => true]));
         self::assertNotContains('Bush bore, before pressing', self::labels($asked));
+    }
+
+    /** How the hole comes about is said where it is made, not where it is finished once it is pressed in. */
+    public function test_the_ladder_stands_where_the_hole_is_made(): void
+    {
+        $steps = [];
+        foreach (self::answers(SampleJob::measured())->making as $making) {
+            $answer = json_decode(json_encode(new MakingAnswer($making), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+            $steps[$answer['label']] = count($answer['hole']);
+        }
+        self::assertGreaterThan(2, $steps['Bush bore, before pressing']);
+        self::assertSame([0, 0], [$steps['Bush bore, after pressing'], $steps['Bush outside']]);
     }
 
     /** Cut before pressing, then it runs hot and is finished in place: what was cut stays on the card, and what it comes to. */
