@@ -26,6 +26,12 @@ final readonly class MakingAnswer implements \JsonSerializable
     {
         $next = $this->of->next;
         if ($next === null) {
+            $first = $this->of->entry->more[0] ?? null;
+            if ($this->of->entry->band === null && $first !== null) {
+                // No limits, but a number all the same.
+                return Say::with('{n}: {s}.', ['n' => $first->name, 's' => $first->says]);
+            }
+
             return $this->of->entry->band === null
                 ? $this->of->entry->blocked ?? Say::plain($this->of->entry->free ? 'As it comes.' : 'No band yet.')
                 : Say::plain('Enter the size it has now.');

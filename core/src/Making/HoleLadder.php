@@ -44,7 +44,7 @@ final class HoleLadder
     public static function steps(Band $finish, ?float $deepMm): array
     {
         $reamer = StandardSize::reamers(
-            $finish->lowerMm - self::REAMS_OVER_MM / 2,
+            $finish->lowerMm,
             $finish->upperMm - self::REAMS_OVER_MM,
         )[0] ?? null;
         [$label, $mm] = Drills::upTo(

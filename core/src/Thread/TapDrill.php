@@ -7,6 +7,7 @@ namespace Oldpart\Core\Thread;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Catalogue\Drills;
+use Oldpart\Core\Quantity\Band;
 
 /** The drill for a share of a full thread, and the share a drill gives; mm. */
 final readonly class TapDrill
@@ -74,6 +75,23 @@ final readonly class TapDrill
             ],
             default => [],
         };
+    }
+
+    /**
+     * Real drills that leave the hole within limits, those nearest to a share of the thread first; where none does, the
+     * nearest of all.
+     *
+     * @param  ?Band  $within  limits of the hole; null: none are known
+     * @return non-empty-list<array{label: string, mm: float, percent: float}>
+     */
+    public function inside(?Band $within, float $percent, int $most): array
+    {
+        $aim = $this->drillMm($percent);
+        $near = $this->near($within === null ? $aim : max($within->lowerMm, min($within->upperMm, $aim)), 40);
+        $good = array_values(array_filter($near, static fn (array $d): bool => $within?->holds($d['mm']) ?? true));
+        assert($near !== []);
+
+        return array_slice($good === [] ? array_slice($near, 0, 1) : $good, 0, $most);
     }
 
     /**

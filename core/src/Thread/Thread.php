@@ -150,6 +150,15 @@ final readonly class Thread
         return str_starts_with($this->family, 'ISO');
     }
 
+    /** Its size changes along it. */
+    public function isTapered(): bool
+    {
+        /** @var list<string> $tapered */
+        $tapered = Table::read('thread-families')['tapered'];
+
+        return in_array($this->family, $tapered, true);
+    }
+
     /** Of the unified family: its limits follow from formulas. */
     public function isUnified(): bool
     {

@@ -43,6 +43,12 @@ enum ThreadForm: string
         return $this->pick(0.649519, 0.640327, 0.6);
     }
 
+    /** The compound slide is set a little under half of the angle: the back flank is only wiped. Common practice. */
+    public function compoundDeg(): float
+    {
+        return $this->pick(29.5, 27.0, 23.5);
+    }
+
     /** The wire that touches at the pitch line. */
     public function bestWire(): float
     {

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Tests\Evaluate;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Answer\MakingAnswer;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Exchange\JobFile;
@@ -227,6 +228,16 @@ final class ShapesTest extends TestCase
         $notes = array_combine(self::codes($hole), array_map(static fn (Note $n): string => $n->say->mm, $hole->notes));
         self::assertStringContainsString('M10, tap drill', $notes['thread-next']);
         self::assertStringContainsString('wire insert', $notes['thread-insert']);
+    }
+
+    /** A taper pipe thread is given no drill: its hole has no one size. */
+    public function test_a_taper_pipe_thread(): void
+    {
+        $hole = $this->job('threaded-insert')->is('Insert thread', ['shape' => '1/8 BSPT'])->shape('Insert thread');
+        self::assertSame([], $hole->numbers);
+        self::assertNull($hole->band);
+        self::assertStringContainsString('stamped on its tap', $hole->missing?->mm ?? '');
+        self::assertSame('1/8 BSPT', $hole->is?->mm);
     }
 
     /** M10 6g over 0.866 wires, by hand: 8.862 … 8.994 + 3 · 0.866 − 0.866 · 1.5. */
@@ -480,6 +491,13 @@ final class ShapesTest extends TestCase
         $job = $this->job('stepped-shaft')->is('End thread', ['shape' => 'M10']);
         $numbers = self::numbers($job->shape('Undercut'));
         self::assertSame(['7.860', '3.750'], [$numbers['Across its bottom, at most'], $numbers['Wide']]);
+        // At the machine its number stands too, though it has no limits.
+        foreach ($job->answers()->making as $making) {
+            if ($making->entry->label === 'Undercut') {
+                $says = json_decode(json_encode(new MakingAnswer($making), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR)['says']['mm'];
+                self::assertSame('Across its bottom, at most: 7.860.', $says);
+            }
+        }
         $chamfer = $job->is('End chamfer', ['size' => $mm('1.5')])->shape('End chamfer');
         self::assertSame('1.500', self::numbers($chamfer)['Leg, at 45°']);
         $bush = $this->job('plain-bush')->is('Bush outside', ['size' => $mm('40')])->shape('Lead-in chamfer');

@@ -29,6 +29,12 @@ final class HoleLadderTest extends TestCase
         self::assertStringNotContainsString('Pilot', $said);
     }
 
+    /** A reamer that might come out under the least is not told: 10 in 10.003 to 10.018 is bored. */
+    public function test_a_reamer_too_small_is_none(): void
+    {
+        self::assertStringContainsString('bore it', self::said(new Band(10.003, 10.018)));
+    }
+
     /** A pin of 0.3125 held half a thou tight: the 0.3120 reamer, since the 5/16 one is too large. */
     public function test_a_dowel_reamer(): void
     {

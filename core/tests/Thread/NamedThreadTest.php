@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Thread;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Thread\TapDrill;
 use Oldpart\Core\Thread\Thread;
 use Oldpart\Core\Thread\ThreadForm;
 use Oldpart\Core\Thread\ThreadLimits;
@@ -143,6 +145,28 @@ final class NamedThreadTest extends TestCase
         }
         self::assertNull(Thread::named('37×1.5')->next());
         self::assertTrue(Thread::named('M6 LH')->next()?->left);
+    }
+
+    /** A drill that is told leaves the hole within the limits that stand beside it, of every thread that has any. */
+    public function test_tap_drills_lie_within_the_limits(): void
+    {
+        foreach (['M3', 'M4', 'M6', 'M8', 'M10', 'M12', 'M16', 'M20', 'M24', 'M30', 'M36', '1/4-20 UNC', '1/2-13 UNC', '1-8 UNC', '1/4-28 UNF'] as $name) {
+            $thread = Thread::named($name);
+            $band = ThreadLimits::of($thread)?->nutMinor;
+            self::assertNotNull($band);
+            foreach (TapDrill::of($thread->majorMm, $thread->pitchMm, $thread->form)->inside($band, 70.0, 3) as $drill) {
+                self::assertTrue($band->holds($drill['mm']), "{$name}: {$drill['label']}");
+            }
+        }
+        // 10 − 0.7 · 1.29904 · 1.5 is 8.636: the letter R, 8.611, is nearer than 8.6.
+        self::assertSame('letter R', TapDrill::of(10.0, 1.5, ThreadForm::Sixty)->inside(null, 70.0, 1)[0]['label']);
+        self::assertCount(1, TapDrill::of(10.0, 1.5, ThreadForm::Sixty)->inside(new Band(8.401, 8.402), 70.0, 3), 'none fits: the nearest');
+    }
+
+    public function test_a_taper_pipe_thread_has_no_one_size(): void
+    {
+        self::assertTrue(Thread::named('1/2 BSPT')->isTapered());
+        self::assertFalse(Thread::named('1/2 BSP')->isTapered());
     }
 
     public function test_what_is_to_be_minded_of_a_family(): void

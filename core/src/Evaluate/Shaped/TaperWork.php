@@ -25,6 +25,12 @@ final readonly class TaperWork
     /** Pushed in by hand it stands out so far before it is drawn home, mm, where nobody said. Common practice. */
     private const STANDS_OUT = [0.5, 1.5];
 
+    /** Where no band is left: as near as one can, mm. */
+    private const FINE_MM = 0.001;
+
+    /** Where only the old one is known: it is copied to so much, mm. Common practice. */
+    private const AS_OLD_MM = 0.02;
+
     /** A hub with less of its bore for a wall is thin. Common practice. */
     private const WALL = 0.15;
 
@@ -135,8 +141,8 @@ final readonly class TaperWork
             $old = $own?->taper->largeMm;
 
             return [
-                $old === null ? null : Band::between($old - 0.02, $old + 0.02),
-                $old === null ? null : Say::plain('As the old one was, ±0.02: its mate is not read.'),
+                $old === null ? null : Band::between($old - self::AS_OLD_MM, $old + self::AS_OLD_MM),
+                $old === null ? null : Say::with('As the old one was, to {d} either way: its mate is not read.', ['d' => LengthWriter::difference(self::AS_OLD_MM)]),
                 $old === null
                     ? []
                     : [Note::caution('taper-mate-unread', 'Its mate is not read: how far it goes in is not known. Try it before the last cut.')],
@@ -160,16 +166,15 @@ final readonly class TaperWork
             return [$band, $why, []];
         }
 
+        $middle = $mates + ($this->isInside() ? -1 : 1) * $per * ($least + $most) / 2;
+
         return [
-            Band::between(
-                $mates - $per * ($this->isInside() ? 1 : -1) * ($least + $most) / 2 - 0.001,
-                $mates - $per * ($this->isInside() ? 1 : -1) * ($least + $most) / 2 + 0.001,
-            ),
+            Band::between($middle - self::FINE_MM, $middle + self::FINE_MM),
             $why,
             [
                 Note::caution(
                     'taper-unsure',
-                    Say::with('The mate’s large end is read to ±{u} only, which is {g} in or out. Cut to the small side and sneak up by trial.', [
+                    Say::with('The mate’s large end is read to ±{u} only, which is {g} in or out. '.($this->isInside() ? 'Leave the bore small' : 'Leave the plug large').' and sneak up by trial.', [
                         'u' => LengthWriter::difference($u),
                         'g' => LengthWriter::difference($u / $per),
                     ]),
@@ -348,7 +353,7 @@ final readonly class TaperWork
         ];
         if ($long !== null) {
             $checks[] = Say::with('A feeler of {f} at the free end over {l} of length is {a}° of the slide.', [
-                'f' => self::each('0.02', '0.001'),
+                'f' => self::each('0.02', '0.0008'),
                 'l' => LengthWriter::size($long),
                 'a' => number_format(rad2deg(atan(0.01 / $long)), 3),
             ]);

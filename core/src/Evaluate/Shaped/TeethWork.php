@@ -48,7 +48,7 @@ final readonly class TeethWork
                 surface: $surface,
                 isCut: $this->case->isCut,
                 is: null,
-                missing: Say::plain('Read it across the tops of its teeth (with an odd number, from a tooth to the middle of the gap and double it up by its radius), or over two to six of them; or type what it is at Survey: module 2, 10 DP, chain 1/2 in.'),
+                missing: Say::plain('Read it across the tops of its teeth (with an odd number: from the wall of the bore to a tip, add half of the bore, and double that), or over two to six of them; or type what it is at Survey: module 2, 10 DP, chain 1/2 in.'),
                 candidates: $candidates,
             );
         }

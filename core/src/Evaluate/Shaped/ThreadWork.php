@@ -65,6 +65,17 @@ final readonly class ThreadWork
             );
         }
 
+        if ($thread->isTapered()) {
+            return new ShapedSurface(
+                surface: $this->case->surface,
+                isCut: $this->case->isCut,
+                is: $this->is($thread),
+                missing: Say::plain('A taper pipe thread has no one size: drill what is stamped on its tap, cut it to its gauge or its mate, and try it with the sealant off.'),
+                candidates: $this->candidates,
+                notes: $this->notes($thread),
+            );
+        }
+
         return $this->isInside() ? $this->hole($thread) : $this->screw($thread);
     }
 
@@ -172,9 +183,8 @@ final readonly class ThreadWork
     {
         $limits = ThreadLimits::of($thread);
         $tap = TapDrill::of($thread->majorMm, $thread->pitchMm, $thread->form);
-        $wanted = $tap->drillMm(self::SHARE);
         $band = $limits?->nutMinor;
-        $drills = $tap->near(max($wanted, $band->lowerMm ?? 0.0), 3);
+        $drills = $tap->inside($band, self::SHARE, 3);
         $numbers = [ShapeNumber::within(
             $this->case->isCut ? 'Hole before tapping' : 'Inside, new',
             $band ?? self::aroundDrill($tap),
@@ -274,11 +284,9 @@ final readonly class ThreadWork
                 'w' => LengthWriter::size(2.5 * $thread->pitchMm),
                 'd' => LengthWriter::size($thread->depthMm() + 0.1 * $thread->pitchMm),
             ]),
-            Say::with('Touch off on the turned outside; in all {d} in per side straight, or {c} with the compound at 29½° (27° for Whitworth).', [
+            Say::with('Touch off on the turned outside; in all {d} in per side straight, or {c} with the compound at '.$thread->form->compoundDeg().'°.', [
                 'd' => LengthWriter::size($thread->depthMm()),
-                'c' => LengthWriter::size(
-                    $thread->depthMm() / cos(deg2rad($thread->form->value === '60' ? 29.5 : 27.0)),
-                ),
+                'c' => LengthWriter::size($thread->depthMm() / cos(deg2rad($thread->form->compoundDeg()))),
             ]),
         ];
         $checks = [
@@ -361,7 +369,7 @@ final readonly class ThreadWork
         $wall = $this->case->sizes->round($this->case->surface, SurfaceType::Shaft)?->mm;
         if ($next !== null) {
             $drill = TapDrill::of($next->majorMm, $next->pitchMm, $next->form);
-            $near = $drill->near(max($drill->drillMm(self::SHARE), $next->minorMm()), 1)[0];
+            $near = $drill->inside(ThreadLimits::of($next)?->nutMinor, self::SHARE, 1)[0];
             $left = $wall === null ? null : ($wall - $next->majorMm) / 2;
             $notes[] = Note::info(
                 'thread-next',
@@ -374,7 +382,7 @@ final readonly class ThreadWork
                                     : '.'
                             )
                         )
-                        .' Its mate’s hole has to grow with it.',
+                        .' The hole in what it holds down has to grow with it.',
                     ['w' => LengthWriter::difference($left ?? 0.0)],
                 ),
             );

@@ -177,6 +177,20 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                     )}
                 </Framed>
             </Box>
+            {entry.more.length > 0 && (
+                <Box component="dl" sx={{ m: 0, mt: 1, display: 'flex', flexWrap: 'wrap', columnGap: 3 }}>
+                    {entry.more.map((number) => (
+                        <Box key={number.name} sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+                            <Typography component="dt" color="textSecondary">
+                                {number.name}
+                            </Typography>
+                            <Typography component="dd" variant="smallSize" sx={{ m: 0 }}>
+                                {say(number.says)}
+                            </Typography>
+                        </Box>
+                    ))}
+                </Box>
+            )}
             {entry.remarks.map((remark, i) => (
                 <Typography key={i} sx={{ mt: 1 }}>
                     {say(remark)}
