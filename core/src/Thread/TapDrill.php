@@ -82,16 +82,22 @@ final readonly class TapDrill
      * nearest of all.
      *
      * @param  ?Band  $within  limits of the hole; null: none are known
+     * @param  float  $percent  of a full thread that is aimed at, above 0 and up to 120
+     * @param  int  $most  how many, 1 or more
      * @return non-empty-list<array{label: string, mm: float, percent: float}>
+     *
+     * @throws BadInput for a thread no drill is small enough for
      */
     public function inside(?Band $within, float $percent, int $most): array
     {
         $aim = $this->drillMm($percent);
         $near = $this->near($within === null ? $aim : max($within->lowerMm, min($within->upperMm, $aim)), 40);
         $good = array_values(array_filter($near, static fn (array $d): bool => $within?->holds($d['mm']) ?? true));
-        assert($near !== []);
+        $found = array_slice($good === [] ? array_slice($near, 0, 1) : $good, 0, max(1, $most));
 
-        return array_slice($good === [] ? array_slice($near, 0, 1) : $good, 0, $most);
+        return $found !== []
+            ? $found
+            : throw new BadInput('no-drill', 'shape', 'No drill is as small as the hole of such a thread. Check its size and unit.');
     }
 
     /**

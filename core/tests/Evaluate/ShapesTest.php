@@ -238,6 +238,8 @@ final class ShapesTest extends TestCase
         self::assertNull($hole->band);
         self::assertStringContainsString('stamped on its tap', $hole->missing?->mm ?? '');
         self::assertSame('1/8 BSPT', $hole->is?->mm);
+        $tiny = $this->is('Insert thread', ['shape' => '0.25×0.05'])->shape('Insert thread');
+        self::assertStringContainsString('No drill is as small', $tiny->missing?->mm ?? '');
     }
 
     /** M10 6g over 0.866 wires, by hand: 8.862 … 8.994 + 3 · 0.866 − 0.866 · 1.5. */
