@@ -131,6 +131,36 @@ final class JointsTest extends BrowserTestCase
         $this->sees('curing');
     }
 
+    /** Several fields of one row typed before the first of them has arrived: none takes another away. */
+    public function test_quick_typing_in_one_row_loses_nothing(): void
+    {
+        $state = $this->readBush('2.500');
+        $id = $state['facts']['id'];
+        $joint = $state['facts']['joints'][0]['id'];
+        $this->change($id, 'PUT', "/joints/{$joint}", ['purpose' => 'bonded']);
+        $this->visit("/job/{$id}/size?at={$joint}");
+        $this->choose('What else holds it', 'set screws');
+        $this->sees('Still to say: its diameter, how tight each is.');
+        $this->stored();
+        $this->rig->pullThePlug();
+        $this->fill('Thread ⌀', '1/4');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->fill('How many', '2');
+        $this->fill('Each tightened to', '10');
+        $this->keys(WebDriverKeys::TAB);
+        $this->sees('Not saved yet');
+        $this->rig->serve();
+        $this->waitFor(
+            function () use ($id): bool {
+                $held = $this->api("/api/jobs/{$id}")['facts']['joints'][0]['held'][0];
+
+                return [$held['size']['typed'] ?? null, $held['count'], $held['tighten_nm']] === ['1/4', 2, 10];
+            },
+            'one change took another away',
+            20,
+        );
+    }
+
     public function test_what_else_holds_it_is_said_and_not_added(): void
     {
         $state = $this->readBush('2.500');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverDimension;
@@ -135,13 +136,28 @@ final class Rig
         $wanted = DesiredCapabilities::chrome();
         $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
         $wanted->setCapability('goog:loggingPrefs', ['performance' => 'ALL', 'browser' => 'ALL']);
-        $driver = RemoteWebDriver::create("http://127.0.0.1:{$this->driverPort}", $wanted, 30000, 60000);
+        $driver = $this->session($wanted);
         $inside = $driver->executeScript(
             'return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]',
         );
         $driver->manage()->window()->setSize(new WebDriverDimension($width + $inside[0], $height + $inside[1]));
 
         return $driver;
+    }
+
+    /** A browser that does not come up on a busy machine is asked for once or twice more. */
+    private function session(DesiredCapabilities $wanted): RemoteWebDriver
+    {
+        for ($try = 1; ; $try++) {
+            try {
+                return RemoteWebDriver::create("http://127.0.0.1:{$this->driverPort}", $wanted, 30000, 60000);
+            } catch (\TypeError|WebDriverException $e) {
+                if ($try === 3) {
+                    throw $e;
+                }
+                sleep($try);
+            }
+        }
     }
 
     public function close(): void

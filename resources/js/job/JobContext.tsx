@@ -26,6 +26,15 @@ interface JobHere {
     saver: Saver;
     /** Stores a change, or only tries it out. */
     save: (list: ListName | null, thing: string, fact: Record<string, unknown> | null) => Promise<JobState>;
+    /**
+     * Stores a change of a list that is stored whole, made of the list as it will be once what waits to be sent has
+     * arrived: two quick changes of two of its rows both count.
+     */
+    edit: <L extends WithRows>(
+        list: L,
+        thing: string,
+        of: (now: NonNullable<JobFacts[L]>[number]) => Record<string, unknown>,
+    ) => Promise<JobState>;
     /** Stores several changes as one, or only tries them out. */
     saveAll: (changes: Tried[]) => Promise<void>;
     /** Shows the answers as they would be, of those that the screen shows; null goes back to what is stored. */
@@ -37,6 +46,9 @@ interface JobHere {
     ) => Promise<Previewed | null>;
     whatIf: { on: boolean; changed: number; start: () => void; keep: () => Promise<void>; drop: () => void };
 }
+
+/** Lists of things that hold rows of their own. */
+type WithRows = 'joints' | 'loops';
 
 const Context = createContext<JobHere | null>(null);
 
@@ -126,6 +138,17 @@ export function JobProvider({
         },
         [id, saver, state.facts, trying, tryOut],
     );
+    const edit: JobHere['edit'] = useCallback(
+        (list, thing, of) => {
+            const now =
+                trying === null ? (saver.ahead(id) ?? state.facts) : factsWith(state.facts, trying.changes);
+            const known = (now[list] ?? []).find((one) => one.id === thing);
+            return known === undefined
+                ? Promise.reject(new Error('It was taken away in the meantime: add it again.'))
+                : save(list, thing, of(known));
+        },
+        [id, save, saver, state.facts, trying],
+    );
     const saveAll = useCallback(
         async (changes: Tried[]) => {
             running.current?.abort();
@@ -163,8 +186,8 @@ export function JobProvider({
     const answers = typed ?? trying?.answers ?? state.answers;
     const before = trying !== null && answers !== state.answers ? state.answers : null;
     const value = useMemo(
-        () => ({ state, facts, answers, before, saver, save, saveAll, preview, whatIf }),
-        [state, facts, answers, before, saver, save, saveAll, preview, whatIf],
+        () => ({ state, facts, answers, before, saver, save, edit, saveAll, preview, whatIf }),
+        [state, facts, answers, before, saver, save, edit, saveAll, preview, whatIf],
     );
     return <Context value={value}>{children}</Context>;
 }

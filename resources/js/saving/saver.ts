@@ -2,11 +2,12 @@ import type { QueryClient } from '@tanstack/react-query';
 import { client, newId, Refused, refusal } from '../api/client';
 import { whole } from '../api/held';
 import { jobKey } from '../api/queries';
-import type { JobPatch, JobState, ListName, Unit } from '../api/types';
+import type { JobFacts, JobPatch, JobState, ListName, Unit } from '../api/types';
 import { Broadcast } from './broadcast';
 import type { Change, Unsettled, Waiting } from './change';
 import { kept } from './kept';
 import { goneOn, isAboutTheSame, touched, touchedText } from './merge';
+import { factsWith, type Tried } from '../job/whatIf';
 import { fetchJob, send } from './transport';
 
 export interface Wrong {
@@ -103,6 +104,12 @@ export class Saver {
             kept.wait(change);
             void this.run();
         });
+    }
+
+    /** The facts of a job as they will be once what waits here has arrived: what is typed next goes on top of it. */
+    ahead(job: string): JobFacts | undefined {
+        const known = this.queries.getQueryData<JobState>(jobKey(job));
+        return known && factsWith(known.facts, this.queue.map(({ change }) => change).filter(isOf(job)));
     }
 
     undo = (job: string): Promise<void> => this.step('undo', job);
@@ -384,6 +391,10 @@ export class Saver {
             listener();
         }
     }
+}
+
+function isOf(job: string) {
+    return (change: Change): change is Change & Tried => change.job === job && change.fact !== null;
 }
 
 /** To hold what was sent against what is there: a typed length is there with its millimetres beside. */

@@ -11,10 +11,11 @@ import { Row } from './HeldRow';
 
 /** What holds the joint beside its fit, and what of it all counts. */
 export function Held({ joint, held }: { joint: Joint; held: HeldBy | null }) {
-    const { save } = useJob();
+    const { edit } = useJob();
     const { say } = useSettings();
     const list = joint.held ?? [];
-    const store = (next: Fastening[]) => save('joints', joint.id, { held: next });
+    const store = (next: (now: Fastening[]) => Fastening[]) =>
+        edit('joints', joint.id, (now) => ({ held: next(now.held ?? []) }));
     return (
         <Box component="section" aria-label="What else holds it" sx={{ mt: 1.25 }}>
             {held?.counts && (
@@ -30,8 +31,8 @@ export function Held({ joint, held }: { joint: Joint; held: HeldBy | null }) {
                     key={`${i}${fastening.kind}`}
                     fastening={fastening}
                     row={held?.rows[i]}
-                    change={(part) => store(list.map((f, k) => (k === i ? { ...f, ...part } : f)))}
-                    remove={() => store(list.filter((_, k) => k !== i))}
+                    change={(part) => store((now) => now.map((f, k) => (k === i ? { ...f, ...part } : f)))}
+                    remove={() => store((now) => now.filter((_, k) => k !== i))}
                 />
             ))}
             <TextField
@@ -39,8 +40,8 @@ export function Held({ joint, held }: { joint: Joint; held: HeldBy | null }) {
                 label="What else holds it"
                 value=""
                 onChange={(event) =>
-                    void store([
-                        ...list,
+                    void store((now) => [
+                        ...now,
                         {
                             kind: event.target.value as Fastening['kind'],
                             size: null,

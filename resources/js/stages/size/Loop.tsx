@@ -24,7 +24,7 @@ import { LoopTrials } from './Trials';
 
 /** Lengths that add up: how the gap closes, by how much and with what chance, and what an open length has to be. */
 export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) {
-    const { save, answers, before, whatIf } = useJob();
+    const { save, edit, answers, before, whatIf } = useJob();
     const [tapping, setTapping] = useState(false);
     const { say, typing } = useSettings();
     const store = (fact: Partial<LoopFacts>) => save('loops', loop.id, fact);
@@ -172,7 +172,11 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                 </Box>
             )}
             {answer.trials && <LoopTrials about={{ loop: loop.id }} trials={answer.trials} />}
-            <LoopRows loop={loop} answer={answer} store={(lengths) => store({ lengths })} />
+            <LoopRows
+                loop={loop}
+                answer={answer}
+                store={(next) => edit('loops', loop.id, (now) => ({ lengths: next(now.lengths) }))}
+            />
             <Why steps={answer.working} label="Why it closes so" />
         </>
     );

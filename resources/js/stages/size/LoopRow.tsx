@@ -19,7 +19,7 @@ interface RowProps {
     length: Length;
     row: LoopAnswer['rows'][number] | undefined;
     at: number;
-    store: (lengths: Length[]) => Promise<unknown>;
+    store: (next: (now: Length[]) => Length[]) => Promise<unknown>;
 }
 
 /** One length of a loop: which way it counts, its size, what it does to the spread. */
@@ -29,7 +29,7 @@ export function LoopRow({ loop, length, row, at, store }: RowProps) {
     const [more, setMore] = useState(false);
     const [wrong, setWrong] = useState(false);
     const change = (part: Partial<Length>) =>
-        store(loop.lengths.map((other, i) => (i === at ? { ...other, ...part } : other)));
+        store((now) => now.map((other, i) => (i === at ? { ...other, ...part } : other)));
     const old = before?.loops.find((l) => l.id === loop.id)?.rows[at];
     return (
         <Box role="group" aria-label={length.name} sx={{ borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
@@ -115,7 +115,7 @@ export function LoopRow({ loop, length, row, at, store }: RowProps) {
                     plane={loop.plane ?? false}
                     length={length}
                     change={change}
-                    remove={() => store(loop.lengths.filter((_, i) => i !== at))}
+                    remove={() => store((now) => now.filter((_, i) => i !== at))}
                 />
             )}
             {wrong && (

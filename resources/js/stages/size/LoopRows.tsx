@@ -16,12 +16,12 @@ export function LoopRows({
 }: {
     loop: LoopFacts;
     answer: LoopAnswer;
-    store: (lengths: Length[]) => Promise<unknown>;
+    store: (next: (now: Length[]) => Length[]) => Promise<unknown>;
 }) {
     const { facts } = useJob();
     const [name, setName] = useState('');
     const add = (length: Partial<Length> & { name: string }) =>
-        void store([...loop.lengths, { ...BARE, opens: loop.lengths.length === 0, ...length }]);
+        void store((now) => [...now, { ...BARE, opens: now.length === 0, ...length }]);
     return (
         <Box component="section" aria-label="Lengths of the loop" sx={{ mt: 1 }}>
             {loop.lengths.map((length, at) => (
