@@ -58,4 +58,5 @@ Route::get('catalogue', [CatalogueController::class, 'index']);
 Route::get('kinds', [CatalogueController::class, 'kinds']);
 Route::get('sums', [SumController::class, 'index']);
 Route::post('sums/{name}', [SumController::class, 'run']);
+Route::post('sums/{name}/typed', [SumController::class, 'typed']);
 Route::fallback(static fn () => throw new NotFoundHttpException());

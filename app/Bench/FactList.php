@@ -18,6 +18,7 @@ use App\Models\Part;
 use App\Models\Photo;
 use App\Models\Push;
 use App\Models\Reading;
+use App\Models\Reckoning;
 use App\Models\Surface;
 use App\Models\Tick;
 use App\Models\Trial;
@@ -37,6 +38,7 @@ enum FactList: string
     case Clearances = 'clearances';
     case Concessions = 'concessions';
     case Trials = 'trials';
+    case Reckonings = 'reckonings';
     case Evidence = 'evidence';
     case Photos = 'photos';
     case Operations = 'operations';
@@ -58,6 +60,7 @@ enum FactList: string
             self::Clearances => Clearance::class,
             self::Concessions => Concession::class,
             self::Trials => Trial::class,
+            self::Reckonings => Reckoning::class,
             self::Evidence => Evidence::class,
             self::Photos => Photo::class,
             self::Operations => Operation::class,
@@ -166,6 +169,7 @@ enum FactList: string
                 'note' => '',
                 'at' => null,
             ],
+            self::Reckonings => ['given' => [], 'from' => [], 'gives' => [], 'rounds' => [], 'note' => ''],
             self::Clearances => [
                 'travel' => 'still',
                 'other' => 'wall',

@@ -38,6 +38,14 @@ final class JobCopy
                         $row['readings'],
                     );
                 }
+                if ($list === FactList::Reckonings) {
+                    foreach (['from', 'gives'] as $which) {
+                        $row[$which] = array_map(
+                            static fn (string $s): string => $fresh[$s] ?? $s,
+                            (array) $row[$which],
+                        );
+                    }
+                }
                 foreach (array_keys($row['lengths'] ?? []) as $i) {
                     $row['lengths'][$i]['surface'] = $fresh[$row['lengths'][$i]['surface'] ?? ''] ?? null;
                 }

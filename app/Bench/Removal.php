@@ -78,6 +78,18 @@ final class Removal
             $steps[] = [FactList::Loops, $id, $loop, null];
         }
         array_push($steps, ...self::decisions($job, 'surface', $surfaces));
+        foreach (self::rows($job, FactList::Reckonings) as $id => $one) {
+            $left = $one;
+            foreach (['from', 'gives'] as $which) {
+                $left[$which] = array_filter(
+                    (array) $one[$which],
+                    static fn (string $s): bool => ! isset($surfaces[$s]),
+                );
+            }
+            if ($left !== $one) {
+                $steps[] = [FactList::Reckonings, $id, $one, $left];
+            }
+        }
         foreach (self::rows($job, FactList::Photos) as $id => $photo) {
             if ($photo['surface'] !== null && isset($surfaces[$photo['surface']])) {
                 $steps[] = [FactList::Photos, $id, $photo, [...$photo, 'surface' => null]];
@@ -104,7 +116,8 @@ final class Removal
     }
 
     /**
-     * A length that is only that of a surface goes with it, so that nothing asks for it any more; one with a size of its
+     * A length that is only that of a surface goes with it, so that nothing asks for it any more; one with a size of
+     * its
      * own stays.
      *
      * @param  list<array<string, mixed>>  $lengths

@@ -7,8 +7,12 @@ namespace App\Http\Controllers;
 use App\Http\Body;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Oldpart\Core\Quantity\Fields;
+use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Sum\Sum;
 use Oldpart\Core\Sum\Sums;
+use Oldpart\Core\Sum\Typed;
+use Oldpart\Core\Sum\Words;
 
 final class SumController
 {
@@ -21,10 +25,22 @@ final class SumController
                     'says' => $s->says(),
                     'takes' => $s->takes(),
                     'example' => $s->example(),
+                    'typed' => Typed::write($s->example()),
+                    'words' => Words::of($s->name()),
                 ],
                 Sums::all(),
             ),
         ]);
+    }
+
+    public function typed(Request $request, string $name): JsonResponse
+    {
+        $body = new Fields(Body::array($request));
+        $body->only(['given', 'unit']);
+
+        return new JsonResponse(
+            Sums::runTyped($name, $body->textMap('given'), $body->choice('unit', Unit::class)),
+        );
     }
 
     public function run(Request $request, string $name): JsonResponse

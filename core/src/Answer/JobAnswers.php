@@ -22,6 +22,7 @@ use Oldpart\Core\Evaluate\Mechanics\HotAndCold;
 use Oldpart\Core\Evaluate\Mechanics\JointThread;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Quote\JobQuote;
+use Oldpart\Core\Evaluate\Reckoned\Reckoned;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Shapes\JobShapes;
 use Oldpart\Core\Evaluate\Shapes\JobSurvey;
@@ -78,6 +79,8 @@ final readonly class JobAnswers implements \JsonSerializable
         public ?WholeChance $whole,
         /** @var list<ShapedSurface> tapers, threads, keyways, teeth, flats */
         public array $shaped,
+        /** @var list<Reckoned> the sums of the job */
+        public array $reckoned,
         /** @var array<string, ?LoopTrials> by loop, and by joint of two lengths */
         private array $loopTrials,
     ) {
@@ -149,6 +152,7 @@ final readonly class JobAnswers implements \JsonSerializable
             notes: Gatekeeper::notes($facts->takeIn),
             whole: $whole,
             shaped: $out->shapes,
+            reckoned: $out->reckoned,
             loopTrials: $out->trials,
         );
     }
@@ -214,6 +218,7 @@ final readonly class JobAnswers implements \JsonSerializable
             'picture' => $this->pictures->assembly(),
             'whole' => $this->whole,
             'shaped' => $this->shaped,
+            'reckoned' => $this->reckoned,
             'notes' => $this->notes,
         ];
     }

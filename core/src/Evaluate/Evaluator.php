@@ -18,12 +18,14 @@ use Oldpart\Core\Evaluate\Making\WorkedSurfaces;
 use Oldpart\Core\Evaluate\Mechanics\ClosedBores;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
 use Oldpart\Core\Evaluate\Mechanics\WorksByStrength;
+use Oldpart\Core\Evaluate\Reckoned\Reckonings;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurfaces;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Evaluate\Sizing\SizedJoints;
 use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\LoopFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Band;
 
@@ -72,8 +74,10 @@ final class Evaluator
             ...array_filter($entries, static fn (MakeEntry $e): bool => ! in_array($e->jointId, $said, true)),
             ...$tried,
         ];
-        $entries = (new AgreedDemands($facts, $before))->of($entries);
-        $entries = [...$entries, ...MakeCard::rest($facts, $entries, $before, $withheld)];
+        $reckonings = new Reckonings($facts, self::sizes($facts, $found, $entries), $withheld);
+        $asked = $reckonings->applied();
+        $entries = (new AgreedDemands($asked, $before))->of($entries);
+        $entries = [...$entries, ...MakeCard::rest($asked, $entries, $before, $withheld, $reckonings->givers())];
         $worked = new WorkedSurfaces($facts, $found, $before, $bands);
         $entries = array_map($worked->on(...), $entries);
         $making = array_map(
@@ -101,7 +105,36 @@ final class Evaluator
             making: $making,
             loops: $loops,
             trials: $trials,
+            reckoned: $reckonings->all,
         );
+    }
+
+    /**
+     * What a surface is as it was read, or is to be: the middle of its limits.
+     *
+     * @param  array<string, FoundSize>  $found
+     * @param  list<MakeEntry>  $entries
+     * @return array<string, float> by surface, mm
+     */
+    private static function sizes(JobFacts $facts, array $found, array $entries): array
+    {
+        if ($facts->reckonings === []) {
+            return [];
+        }
+        $sizes = array_filter(
+            array_map(
+                static fn (SurfaceFacts $s): ?float => $s->size?->length->mm,
+                array_column($facts->surfaces, null, 'id'),
+            ),
+            static fn (?float $mm): bool => $mm !== null && $mm > 0,
+        );
+        foreach ($entries as $entry) {
+            if ($entry->band !== null) {
+                $sizes[$entry->surface->id] = $entry->band->middleMm();
+            }
+        }
+
+        return [...$sizes, ...array_map(static fn (FoundSize $f): float => $f->meanMm, $found)];
     }
 
     /**

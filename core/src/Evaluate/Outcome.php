@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Loops\SolvedPlane;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
+use Oldpart\Core\Evaluate\Reckoned\Reckoned;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Sizing\JointSizing;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
@@ -43,6 +44,8 @@ final readonly class Outcome
         public array $loops,
         /** @var array<string, ?LoopTrials> by loop, and by joint of two lengths */
         public array $trials,
+        /** @var list<Reckoned> the sums of the job */
+        public array $reckoned = [],
     ) {
     }
 }

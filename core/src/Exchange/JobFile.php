@@ -151,6 +151,19 @@ final class JobFile
             }
         }
 
+        $reckonings = is_array($job->reckonings ?? null) ? $job->reckonings : [];
+        $rounds = array_merge(...array_map(
+            static fn (mixed $r): array => $r instanceof \stdClass && is_array($r->rounds ?? null) ? $r->rounds : [],
+            $reckonings,
+        ));
+        foreach ([...$reckonings, ...$rounds] as $one) {
+            foreach ($one instanceof \stdClass ? ['given', 'from', 'gives'] : [] as $texts) {
+                if (($one->{$texts} ?? null) === []) {
+                    $one->{$texts} = (object) [];
+                }
+            }
+        }
+
         return $job;
     }
 

@@ -67,6 +67,8 @@ final readonly class JobFacts implements \JsonSerializable
         public array $concessions = [],
         /** @var list<TrialFacts> */
         public array $trials = [],
+        /** @var list<ReckoningFacts> */
+        public array $reckonings = [],
     ) {
         $this->surfacesById = array_column($surfaces, null, 'id');
         $counted = [];
@@ -116,6 +118,7 @@ final readonly class JobFacts implements \JsonSerializable
             clearances: array_map(ClearanceFacts::read(...), $f->objects('clearances')),
             concessions: array_map(ConcessionFacts::read(...), $f->objects('concessions')),
             trials: array_map(TrialFacts::read(...), $f->objects('trials')),
+            reckonings: array_map(ReckoningFacts::read(...), $f->objects('reckonings')),
         );
     }
 
@@ -126,12 +129,14 @@ final readonly class JobFacts implements \JsonSerializable
      * @param  ?list<CutFacts>  $cuts
      * @param  ?list<LoopFacts>  $loops
      * @param  ?list<MistakeFacts>  $mistakes
+     * @param  ?list<SurfaceFacts>  $surfaces
      */
     public function with(
         ?array $readings = null,
         ?array $cuts = null,
         ?array $loops = null,
         ?array $mistakes = null,
+        ?array $surfaces = null,
     ): self {
         return new self(
             id: $this->id,
@@ -142,7 +147,7 @@ final readonly class JobFacts implements \JsonSerializable
             takeIn: $this->takeIn,
             shop: $this->shop,
             parts: $this->parts,
-            surfaces: $this->surfaces,
+            surfaces: $surfaces ?? $this->surfaces,
             readings: $readings ?? $this->readings,
             joints: $this->joints,
             cuts: $cuts ?? $this->cuts,
@@ -160,6 +165,7 @@ final readonly class JobFacts implements \JsonSerializable
             clearances: $this->clearances,
             concessions: $this->concessions,
             trials: $this->trials,
+            reckonings: $this->reckonings,
         );
     }
 
@@ -304,6 +310,18 @@ final readonly class JobFacts implements \JsonSerializable
                 'surface',
             );
         }
+        foreach ($this->reckonings as $i => $reckoning) {
+            foreach (['from' => $reckoning->from, 'gives' => $reckoning->gives] as $which => $surfaces) {
+                foreach ($surfaces as $field => $surface) {
+                    $this->need(
+                        $this->surface($surface) !== null,
+                        "reckonings.{$i}.{$which}.{$field}",
+                        $reckoning->name,
+                        'surface',
+                    );
+                }
+            }
+        }
         foreach ($this->photos as $i => $photo) {
             $this->need(
                 $photo->surface === null || $this->surface($photo->surface) !== null,
@@ -374,6 +392,7 @@ final readonly class JobFacts implements \JsonSerializable
             'clearances' => $this->clearances,
             'concessions' => $this->concessions,
             'trials' => $this->trials,
+            'reckonings' => $this->reckonings,
             'evidence' => $this->evidence,
             'photos' => $this->photos,
             'operations' => $this->operations,

@@ -15,7 +15,7 @@ use Oldpart\Core\Quantity\Unit;
 final readonly class Kind
 {
     /** What is laid out, in the order in which it can be added. */
-    private const LISTS = ['parts', 'surfaces', 'joints', 'loops', 'clearances', 'operations', 'costs'];
+    private const LISTS = ['parts', 'surfaces', 'joints', 'loops', 'clearances', 'reckonings', 'operations', 'costs'];
 
     /** @param  array<string, mixed>  $layout */
     private function __construct(
@@ -144,7 +144,7 @@ final readonly class Kind
     public function offers(JobFacts $facts): array
     {
         $names = array_column([...$facts->parts, ...$facts->surfaces, ...$facts->joints], 'name');
-        $others = array_column([...$facts->loops, ...$facts->clearances], 'name');
+        $others = array_column([...$facts->loops, ...$facts->clearances, ...$facts->reckonings], 'name');
         $offers = [];
         foreach ($this->offered() as $name) {
             $ids = $this->known($facts);
@@ -233,6 +233,22 @@ final readonly class Kind
                         'surface' => $of('surfaces', $l['surface'] ?? null) ?: null,
                     ],
                     is_array($row['lengths'] ?? null) ? $row['lengths'] : [],
+                ),
+            ],
+            'reckonings' => [
+                'given' => [],
+                'unit' => Unit::Millimetre->value,
+                'rounds' => [],
+                'note' => '',
+                ...$fact,
+                ...array_map(
+                    static fn (string $which): array => array_filter(
+                        array_map(
+                            static fn (mixed $key): string => $of('surfaces', $key) ?? '',
+                            is_array($row[$which] ?? null) ? $row[$which] : [],
+                        ),
+                    ),
+                    ['from' => 'from', 'gives' => 'gives'],
                 ),
             ],
             default => $fact,

@@ -103,6 +103,15 @@ final readonly class SurfaceFacts implements \JsonSerializable
         );
     }
 
+    /** The same surface, to be of another size. */
+    public function sized(TypedLength $size): self
+    {
+        /** @var array<string, mixed> $same */
+        $same = json_decode((string) json_encode($this), true);
+
+        return self::read(new Fields([...$same, 'size' => $size->jsonSerialize()]));
+    }
+
     /** What its readings and what was found of it go by. */
     public function key(): string
     {

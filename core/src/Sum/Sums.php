@@ -6,6 +6,7 @@ namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Quantity\Fields;
+use Oldpart\Core\Quantity\Unit;
 
 /** The book of stand-alone sums. A new one is a class that implements Sum and a line here. */
 final class Sums
@@ -83,6 +84,26 @@ final class Sums
         }
         $known = implode(', ', array_map(static fn (Sum $s): string => $s->name(), self::all()));
         throw new BadInput('unknown-sum', 'name', "There is no sum called “{$name}”. There are: {$known}.");
+    }
+
+    /**
+     * Worked out from what a person typed.
+     *
+     * @param  array<string, string>  $texts  by field
+     * @return array<string, mixed> as `run`, with `read`: what each field was read as
+     *
+     * @throws BadInput in the words of the shop, naming the field
+     */
+    public static function runTyped(string $name, array $texts, Unit $unit): array
+    {
+        $sum = self::named($name);
+        try {
+            $in = (new Typed($sum, $unit))->read($texts);
+
+            return [...self::run($name, $in), 'read' => $in];
+        } catch (BadInput $bad) {
+            throw new BadInput($bad->reason, $bad->field, Words::sentence($name, $bad));
+        }
     }
 
     /**

@@ -49,6 +49,7 @@ final class LoopFromFacesTest extends TestCase
             'origin' => 'found',
         ];
         $job->facts['parts'] = [$part('spool', 'Spool'), $part('ring', 'Ring')];
+        $job->facts['reckonings'] = [];
         $job->facts['surfaces'] = [
             $surface('left', 'spool', 'Left flange', 'shaft', 50, 0, 10),
             $surface('middle', 'spool', 'Groove bottom', 'shaft', 30, 10, 30),

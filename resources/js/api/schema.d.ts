@@ -369,7 +369,7 @@ export interface paths {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "concessions" | "trials" | "clearances" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "concessions" | "trials" | "reckonings" | "clearances" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -669,6 +669,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/{name}/typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Run a stand-alone sum on what a person typed; lengths may be in either unit */
+        post: operations["runTypedSum"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -714,6 +733,7 @@ export interface components {
             withheld: boolean;
             whole: components["schemas"]["Whole"] | null;
             shaped: components["schemas"]["Shaped"][];
+            reckoned: components["schemas"]["Reckoned"][];
             stages: components["schemas"]["Stage"][];
             next: components["schemas"]["NextStep"];
             surfaces: components["schemas"]["SurfaceAnswer"][];
@@ -889,6 +909,14 @@ export interface components {
                 takes: string[];
                 example: {
                     [key: string]: unknown;
+                };
+                /** @description the example as one would type it in millimetres */
+                typed: {
+                    [key: string]: string;
+                };
+                /** @description fields and results in the words of the shop */
+                words: {
+                    [key: string]: string;
                 };
             }[];
         };
@@ -1220,6 +1248,7 @@ export interface components {
         };
         ClearanceFacts: components["schemas"]["clearance"];
         LoopFacts: components["schemas"]["loop"];
+        ReckoningFacts: components["schemas"]["reckoning"];
         WayOut: {
             /** @enum {unknown} */
             code: "read-again" | "check-gauge" | "other-gauge" | "other-fit" | "hold-closer" | "sneak-up" | "ream" | "widen" | "bond" | "change-the-mate";
@@ -1614,6 +1643,9 @@ export interface components {
             half_angle_deg: number | null;
             material: string | null;
         };
+        texts: {
+            [key: string]: string;
+        };
         /** @description What came in and why it failed, how it is used, and what happens if the part fails */
         take_in: {
             failed: string;
@@ -1957,6 +1989,25 @@ export interface components {
             /** Format: date-time */
             at: string | null;
         };
+        reckoning: {
+            id: components["schemas"]["id"];
+            sum: string;
+            name: string;
+            given: components["schemas"]["texts"];
+            unit: components["schemas"]["unit"];
+            from: {
+                [key: string]: components["schemas"]["id"];
+            };
+            gives: {
+                [key: string]: components["schemas"]["id"];
+            };
+            rounds: {
+                given: components["schemas"]["texts"];
+                at: string;
+                note: string;
+            }[];
+            note: string;
+        };
         /**
          * Job file
          * @description A job of Oldpart Fit
@@ -1992,6 +2043,7 @@ export interface components {
             clearances?: components["schemas"]["clearance"][];
             concessions: components["schemas"]["concession"][];
             trials: components["schemas"]["trial"][];
+            reckonings?: components["schemas"]["reckoning"][];
             $defs: {
                 id: string;
                 /** @enum {unknown} */
@@ -2414,6 +2466,28 @@ export interface components {
                     /** Format: date-time */
                     at: string | null;
                 };
+                texts: {
+                    [key: string]: string;
+                };
+                reckoning: {
+                    id: components["schemas"]["id"];
+                    sum: string;
+                    name: string;
+                    given: components["schemas"]["texts"];
+                    unit: components["schemas"]["unit"];
+                    from: {
+                        [key: string]: components["schemas"]["id"];
+                    };
+                    gives: {
+                        [key: string]: components["schemas"]["id"];
+                    };
+                    rounds: {
+                        given: components["schemas"]["texts"];
+                        at: string;
+                        note: string;
+                    }[];
+                    note: string;
+                };
                 /** @description Parts tried together: what was seen */
                 trial: {
                     id: components["schemas"]["id"];
@@ -2447,6 +2521,41 @@ export interface components {
             made: boolean;
             says: components["schemas"]["Say"];
             working: components["schemas"]["WorkingStep"][];
+        };
+        SumResult: {
+            notes: components["schemas"]["Note"][];
+            working: components["schemas"]["WorkingStep"][];
+        } & {
+            [key: string]: unknown;
+        };
+        /** @description a sum of the job, worked out */
+        Reckoned: {
+            id: string;
+            sum: string;
+            name: string;
+            headline: components["schemas"]["Say"] | null;
+            result: components["schemas"]["SumResult"] | null;
+            refused: {
+                field: string;
+                message: string;
+            } | null;
+            /** @description by field, from the job */
+            taken: {
+                [key: string]: {
+                    surface: string;
+                    name: string;
+                    says: components["schemas"]["Say"] | null;
+                };
+            };
+            rounds: {
+                at: string;
+                note: string;
+                result: {
+                    [key: string]: unknown;
+                } | null;
+                refused: string | null;
+                headline: components["schemas"]["Say"] | null;
+            }[];
         };
         Stage: {
             code: string;
@@ -2823,12 +2932,6 @@ export interface components {
             instrument: string | null;
             /** @enum {unknown} */
             kind: "bore" | "shaft" | "length" | "temperature";
-        };
-        SumResult: {
-            notes: components["schemas"]["Note"][];
-            working: components["schemas"]["WorkingStep"][];
-        } & {
-            [key: string]: unknown;
         };
     };
     responses: {
@@ -3490,7 +3593,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "concessions" | "trials" | "clearances" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "concessions" | "trials" | "reckonings" | "clearances" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -3509,7 +3612,7 @@ export interface operations {
             header?: never;
             path: {
                 job: components["parameters"]["Job"];
-                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "concessions" | "trials" | "clearances" | "evidence" | "photos" | "operations" | "costs";
+                list: "parts" | "surfaces" | "readings" | "joints" | "cuts" | "ticks" | "pushes" | "loops" | "mistakes" | "concessions" | "trials" | "reckonings" | "clearances" | "evidence" | "photos" | "operations" | "costs";
                 thing: string;
             };
             cookie?: never;
@@ -4004,6 +4107,39 @@ export interface operations {
         };
         responses: {
             /** @description The result */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SumResult"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    runTypedSum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    given: {
+                        [key: string]: string;
+                    };
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
+                };
+            };
+        };
+        responses: {
+            /** @description The result and what each field was read as */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -41,6 +41,8 @@ export type Pressing = Schemas['Pressing'];
 export type Rehearsal = Schemas['Rehearsal'];
 export type LoopAnswer = Schemas['LoopAnswer'];
 export type LoopFacts = Schemas['LoopFacts'];
+export type ReckoningFacts = Schemas['ReckoningFacts'];
+export type Reckoned = Schemas['Reckoned'];
 export type ClearanceFacts = Schemas['ClearanceFacts'];
 export type ClearanceAnswer = Schemas['ClearanceAnswer'];
 export type HeldBy = Schemas['HeldBy'];
@@ -76,6 +78,7 @@ export type ListName =
     | 'clearances'
     | 'concessions'
     | 'trials'
+    | 'reckonings'
     | 'evidence'
     | 'photos'
     | 'operations'

@@ -64,9 +64,11 @@ final readonly class AgreedDemands
 
     private function own(MakeEntry $entry): ?OwnDemand
     {
-        return $entry->phase === Phase::Before || $entry->surface->demand?->kind->isLimit() !== true
+        $surface = $this->facts->surface($entry->surface->id) ?? $entry->surface;
+
+        return $entry->phase === Phase::Before || $surface->demand?->kind->isLimit() !== true
             ? null
-            : OwnDemand::of($entry->surface, $this->before[$entry->surface->id] ?? []);
+            : OwnDemand::of($surface, $this->before[$surface->id] ?? []);
     }
 
     /** @param  non-empty-list<array{who: string, band: Band, own: bool}>  $demands */

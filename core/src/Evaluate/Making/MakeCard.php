@@ -194,10 +194,16 @@ final readonly class MakeCard
      *
      * @param  list<MakeEntry>  $entries  those that joints and loops ask for
      * @param  array<string, array<string, FoundSize>>  $before  of surfaces that are cut, by surface, by state
+     * @param  array<string, string>  $givers  by surface: the sum of the job that gives its size
      * @return list<MakeEntry>
      */
-    public static function rest(JobFacts $facts, array $entries, array $before, bool $withheld): array
-    {
+    public static function rest(
+        JobFacts $facts,
+        array $entries,
+        array $before,
+        bool $withheld,
+        array $givers = [],
+    ): array {
         $asked = array_map(static fn (MakeEntry $e): string => $e->surface->id, $entries);
         $rest = [];
         foreach ($facts->surfaces as $surface) {
@@ -213,7 +219,10 @@ final readonly class MakeCard
                 band: $withheld ? null : $own->band,
                 blocked: $withheld ? Gatekeeper::sentence() : $own->blocked,
                 reading: null,
-                remarks: $own->says->both === '' ? [] : [$own->says],
+                remarks: [
+                    ...$own->says->both === '' ? [] : [$own->says],
+                    ...isset($givers[$surface->id]) ? [Say::plain("From the sum “{$givers[$surface->id]}”.")] : [],
+                ],
                 notes: [],
                 goto: $withheld
                     ? ['stage' => 'take-in', 'surface' => null]

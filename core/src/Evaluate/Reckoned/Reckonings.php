@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Reckoned;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Evaluate\Gatekeeper;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\ReckoningFacts;
+use Oldpart\Core\Facts\RoundFacts;
+use Oldpart\Core\Quantity\LengthReader;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\TypedLength;
+use Oldpart\Core\Quantity\Unit;
+use Oldpart\Core\Sum\Sums;
+use Oldpart\Core\Sum\Typed;
+use Oldpart\Core\Sum\Words;
+
+/** The sums of a job, one after the other: each takes sizes of the job, and may give sizes to the ones that follow. */
+final class Reckonings
+{
+    /** @var array<string, float> by surface, mm */
+    private array $sizes;
+
+    /** @var array<string, TypedLength> by surface: the size it is given */
+    private array $given = [];
+
+    /** @var list<Reckoned> */
+    public readonly array $all;
+
+    /** @param  array<string, float>  $sizesMm  by surface: what it is, or is to be */
+    public function __construct(private readonly JobFacts $facts, array $sizesMm, private readonly bool $withheld)
+    {
+        $this->sizes = $sizesMm;
+        $all = [];
+        foreach ($facts->reckonings as $reckoning) {
+            $all[] = $this->one($reckoning);
+        }
+        $this->all = $all;
+    }
+
+    /** The job with the sizes that its sums give to its surfaces. */
+    public function applied(): JobFacts
+    {
+        if ($this->given === []) {
+            return $this->facts;
+        }
+        $surfaces = [];
+        foreach ($this->facts->surfaces as $surface) {
+            $size = $this->given[$surface->id] ?? null;
+            $surfaces[] = $size === null ? $surface : $surface->sized($size);
+        }
+
+        return $this->facts->with(surfaces: $surfaces);
+    }
+
+    /** @return array<string, string> by surface: the name of the sum that gives its size */
+    public function givers(): array
+    {
+        $givers = [];
+        foreach ($this->facts->reckonings as $reckoning) {
+            foreach ($reckoning->gives as $surface) {
+                if (isset($this->given[$surface])) {
+                    $givers[$surface] = $reckoning->name;
+                }
+            }
+        }
+
+        return $givers;
+    }
+
+    private function one(ReckoningFacts $reckoning): Reckoned
+    {
+        $taken = [];
+        foreach ($reckoning->from as $field => $surface) {
+            $mm = $this->sizes[$surface] ?? null;
+            $taken[$field] = [
+                'surface' => $surface,
+                'name' => $this->facts->surface($surface)->name ?? $surface,
+                'says' => $mm === null || $this->withheld ? null : LengthWriter::sizeInWords($mm),
+            ];
+        }
+        $rounds = array_map(
+            fn (RoundFacts $r): array => [
+                'at' => $r->at,
+                'note' => $r->note,
+                ...self::short($this->run($reckoning, $r->given)),
+            ],
+            $reckoning->rounds,
+        );
+        $now = $this->withheld
+            ? ['result' => null, 'refused' => ['field' => '', 'message' => Gatekeeper::sentence()->both]]
+            : $this->run($reckoning, $reckoning->given);
+        $reckoned = new Reckoned($reckoning, $now['result'], $now['refused'], $taken, $this->withheld ? [] : $rounds);
+        foreach ($reckoning->gives as $path => $surface) {
+            $mm = $reckoned->lengthMm($path);
+            if ($mm !== null && $mm > 0) {
+                $this->given[$surface] = LengthReader::read(sprintf('%.6f', $mm), Unit::Millimetre);
+                $this->sizes[$surface] = $mm;
+            }
+        }
+
+        return $reckoned;
+    }
+
+    /**
+     * @param  array<string, string>  $given
+     * @return array{result: ?array<string, mixed>, refused: ?array{field: string, message: string}}
+     */
+    private function run(ReckoningFacts $reckoning, array $given): array
+    {
+        try {
+            $sum = Sums::named($reckoning->sum);
+            $in = (new Typed($sum, $reckoning->unit))->read($given);
+            foreach ($reckoning->from as $field => $surface) {
+                $in[$field] = $this->sizes[$surface] ?? throw new BadInput(
+                    'no-size',
+                    $field,
+                    'There is no size of “'.($this->facts->surface($surface)->name ?? $surface).'” yet: measure it, or size it, or type a number here.',
+                );
+            }
+
+            return ['result' => Sums::run($sum->name(), $in), 'refused' => null];
+        } catch (BadInput $bad) {
+            return [
+                'result' => null,
+                'refused' => ['field' => $bad->field, 'message' => Words::sentence($reckoning->sum, $bad)],
+            ];
+        }
+    }
+
+    /**
+     * @param  array{result: ?array<string, mixed>, refused: ?array{field: string, message: string}}  $run
+     * @return array{result: ?array<string, mixed>, refused: ?string}
+     */
+    private static function short(array $run): array
+    {
+        return ['result' => $run['result'], 'refused' => $run['refused']['message'] ?? null];
+    }
+}

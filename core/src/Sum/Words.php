@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Sum;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Catalogue\Table;
+
+/** The fields of the sums in the words of the shop, where their own names would not do. */
+final class Words
+{
+    /** @return array<string, string> by field or result */
+    public static function of(string $sum): array
+    {
+        $file = self::file();
+
+        return [...$file['fields'], ...$file['of'][$sum] ?? []];
+    }
+
+    /** The sentence of a refusal with the field in the same words as on the screen. */
+    public static function sentence(string $sum, BadInput $bad): string
+    {
+        $words = self::of($sum);
+
+        return (string) preg_replace_callback(
+            '/“(?:\w+\.)*(\w+)”/u',
+            static fn (array $m): string => isset($words[$m[1]]) ? "“{$words[$m[1]]}”" : $m[0],
+            $bad->getMessage(),
+        );
+    }
+
+    /** @return array{fields: array<string, string>, of: array<string, array<string, string>>} */
+    private static function file(): array
+    {
+        /** @var array{fields: array<string, string>, of: array<string, array<string, string>>} */
+        return Table::read('sum-words');
+    }
+}
