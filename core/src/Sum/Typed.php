@@ -145,10 +145,10 @@ final readonly class Typed
         $items = [];
         foreach ((array) preg_split($parted, rtrim($text, ',; '), -1, PREG_SPLIT_NO_EMPTY) as $item) {
             $item = (string) $item;
-            if (substr_count($item, ',') === 1) {
+            if (substr_count($item, ',') === 1 && preg_match('/[;\n]/', $text) !== 1) {
                 throw new BadInput('two-ways', $field, "“{$field}”: is “{$item}” one number with a comma, or two? Type it with a point, or with a space between the two.");
             }
-            foreach (explode(',', $item) as $one) {
+            foreach (substr_count($item, ',') === 1 ? [$item] : explode(',', $item) as $one) {
                 $items[] = $this->one($field, trim($one));
             }
         }

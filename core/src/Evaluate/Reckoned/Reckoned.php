@@ -31,18 +31,20 @@ final readonly class Reckoned implements \JsonSerializable
     }
 
     /**
-     * A single result, by its name, or by its name and place in a list.
+     * One result, by its name; of a list or a row by name, place and name, with points between.
      *
-     * @return ?float mm
+     * @return ?float mm; null where it is no length
      */
     public function lengthMm(string $path): ?float
     {
-        $parts = explode('.', $path, 2);
-        [$name, $at] = [$parts[0], $parts[1] ?? null];
-        $value = $this->result[$name] ?? null;
-        $value = $at === null || ! is_array($value) ? $value : $value[(int) $at] ?? null;
+        $value = $this->result;
+        $isLength = false;
+        foreach (explode('.', $path) as $step) {
+            $value = is_array($value) ? $value[$step] ?? null : null;
+            $isLength = preg_match('/(^|_)mm$/', $step) === 1 || ($isLength && ctype_digit($step));
+        }
 
-        return str_ends_with($name, '_mm') && (is_float($value) || is_int($value)) ? (float) $value : null;
+        return $isLength && (is_float($value) || is_int($value)) ? (float) $value : null;
     }
 
     /** @return ?Say its first number in words, for a line of a list */
