@@ -21,6 +21,7 @@ final class DemoJob
     public function __construct(private readonly string $id, string $kind, string $machine, string $part, ShopFacts $shop)
     {
         $this->facts = JobFile::toArray(Kind::named($kind)->layOut($id, $machine, $part, Unit::Inch, $shop, $this->newId(...), true));
+        $this->facts['reckonings'] = [];
     }
 
     /** @param  array<string, mixed>  $takeIn */
@@ -189,6 +190,25 @@ final class DemoJob
             'arm' => null, 'mover' => null, 'from_deg' => null, 'to_deg' => null, 'from' => null, 'to' => null, 'x' => null, 'y' => null, 'other_size' => null, 'doubt' => null, 'least' => null,
             ...array_map($typed, array_diff_key($sizes, ['travel' => 0, 'other' => 0])), 'travel' => $sizes['travel'], 'other' => $sizes['other'], 'id' => $this->named($name), 'name' => $name,
         ]];
+
+        return $this;
+    }
+
+    /**
+     * A sum of the job; surfaces by their names.
+     *
+     * @param  array<string, string>  $given  as typed
+     * @param  array{unit?: string, from?: array<string, string>, gives?: array<string, string>, rounds?: list<array{string, array<string, string>}>, note?: string}  $more  rounds as what was done after, and what was typed then
+     */
+    public function reckoned(string $name, string $sum, array $given, array $more = []): self
+    {
+        $ids = array_column($this->facts['surfaces'], 'id', 'name');
+        $linked = static fn (array $links): array => array_map(static fn (string $surface): string => $ids[$surface], $links);
+        $this->facts['reckonings'][] = [
+            'id' => $this->named($name), 'sum' => $sum, 'name' => $name, 'given' => $given, 'unit' => $more['unit'] ?? 'mm', 'from' => $linked($more['from'] ?? []),
+            'gives' => $linked($more['gives'] ?? []), 'note' => $more['note'] ?? '',
+            'rounds' => array_map(static fn (array $round): array => ['given' => $round[1], 'at' => '', 'note' => $round[0]], $more['rounds'] ?? []),
+        ];
 
         return $this;
     }

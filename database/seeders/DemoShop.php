@@ -272,6 +272,10 @@ final class DemoShop extends Seeder
             ->known(['broken half' => 'the larger half', 'photographs' => 'two, of the other side'])
             ->partIs('Mating flange', ['material' => 'unknown iron casting', 'tests' => ['magnet' => 'strong', 'ring' => 'dull', 'chip' => 'crumbles']])
             ->surfaceIs('Flange', ['condition' => 'damaged'])->surfaceIs('Flange face', ['condition' => 'damaged'])->surfaceIs('Register', ['condition' => 'worn', 'criticality' => 'critical'])
+            ->reckoned('Scaled from a sister', 'scale', ['pairs' => "theirs_mm, ours_mm\n140, 98.1\n180, 126.1\n96, 67.1", 'sizes_mm' => '171, 34.5, 146'], [
+                'gives' => ['scaled_mm.0.mm' => 'Nozzle flange', 'scaled_mm.1.mm' => 'Throat', 'scaled_mm.2.mm' => 'Length'],
+            ])
+            ->reckoned('Pattern of the flange', 'casting', ['outside' => 'yes', 'allowance_mm' => '3', 'shrink_percent' => '1'], ['from' => ['finished_mm' => 'Nozzle flange']])
             ->quoted(['decided' => 'decline', 'reason' => 'A foundry that keeps turbine patterns can help: ask there.']);
     }
 
@@ -327,6 +331,9 @@ final class DemoShop extends Seeder
             ->loop('Dial off the screw’s axis', null, '0.015', [
                 ['Across', true, ['size' => '0.009', 'limits' => '0.001', 'spread' => 'measured', 'angle_deg' => 0.0]], ['Up', true, ['size' => '0.006', 'limits' => '0.001', 'spread' => 'measured', 'angle_deg' => 90.0]],
             ], ['plane' => true])
+            ->reckoned('How it runs between centres', 'run-out', ['near_mm' => '0.0002, 0.0001, -0.0002, 0', 'far_mm' => '0.0004, 0, -0.0003, 0.0001', 'apart_mm' => '5.9'], ['unit' => 'in', 'rounds' => [
+                ['as chucked; tapped at the tail', ['near_mm' => '0.002, 0.001, -0.002, -0.001', 'far_mm' => '0.011, 0.004, -0.011, -0.004', 'apart_mm' => '5.9']],
+            ]])
             ->wasWrong('Dial free on its shaft', 'Socket face to bracket', '2.362', '2.244', 'wrong face', 'from the outer face of the bracket, not its boss')
             ->nothingOpen();
     }

@@ -22,11 +22,13 @@ final class SumController
             'sums' => array_map(
                 static fn (Sum $s): array => [
                     'name' => $s->name(),
+                    'title' => Words::title($s->name()),
                     'says' => $s->says(),
                     'takes' => $s->takes(),
                     'example' => $s->example(),
                     'typed' => Typed::write($s->example()),
                     'words' => Words::of($s->name()),
+                    'sizes' => Words::sizes($s->name()),
                 ],
                 Sums::all(),
             ),

@@ -118,7 +118,10 @@ final class Sums
         $fields = new Fields($in);
         $fields->only($sum->takes());
 
-        return $sum->run($fields);
+        $out = $sum->run($fields);
+        $picture = isset($out['picture']) ? null : Pictures::of($name, $in, $out);
+
+        return $picture === null ? $out : [...$out, 'picture' => $picture];
     }
 
     /** @return array{error: array{code: string, field: string, message: string}} */

@@ -10,6 +10,18 @@ use Oldpart\Core\Catalogue\Table;
 /** The fields of the sums in the words of the shop, where their own names would not do. */
 final class Words
 {
+    /** What a sum is called. */
+    public static function title(string $sum): string
+    {
+        return self::file()['titles'][$sum] ?? $sum;
+    }
+
+    /** @return list<string> which results are sizes that something may be made to */
+    public static function sizes(string $sum): array
+    {
+        return self::file()['sizes'][$sum] ?? [];
+    }
+
     /** @return array<string, string> by field or result */
     public static function of(string $sum): array
     {
@@ -30,10 +42,10 @@ final class Words
         );
     }
 
-    /** @return array{fields: array<string, string>, of: array<string, array<string, string>>} */
+    /** @return array{titles: array<string, string>, sizes: array<string, list<string>>, fields: array<string, string>, of: array<string, array<string, string>>} */
     private static function file(): array
     {
-        /** @var array{fields: array<string, string>, of: array<string, array<string, string>>} */
+        /** @var array{titles: array<string, string>, sizes: array<string, list<string>>, fields: array<string, string>, of: array<string, array<string, string>>} */
         return Table::read('sum-words');
     }
 }

@@ -37,8 +37,12 @@ final class TypedTest extends TestCase
         foreach (Words::of($sum->name()) as $field => $word) {
             self::assertNotSame('', trim($word), $field);
         }
+        self::assertNotSame($sum->name(), Words::title($sum->name()), 'it has a title');
         $results = array_keys(Sums::run($sum->name(), $sum->example()));
         $own = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/data/sum-words.json'), true)['of'][$sum->name()] ?? [];
+        foreach (Words::sizes($sum->name()) as $size) {
+            self::assertContains($size, $results);
+        }
         foreach (array_keys($own) as $field) {
             self::assertContains($field, [...$sum->takes(), ...$results], "{$sum->name()} knows no “{$field}”");
         }

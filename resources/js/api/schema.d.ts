@@ -904,6 +904,7 @@ export interface components {
         Sums: {
             sums: {
                 name: string;
+                title: string;
                 says: string;
                 /** @description every field it knows */
                 takes: string[];
@@ -914,6 +915,8 @@ export interface components {
                 typed: {
                     [key: string]: string;
                 };
+                /** @description results that something may be made to */
+                sizes: string[];
                 /** @description fields and results in the words of the shop */
                 words: {
                     [key: string]: string;

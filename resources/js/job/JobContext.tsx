@@ -48,7 +48,7 @@ interface JobHere {
 }
 
 /** Lists of things that hold rows of their own. */
-type WithRows = 'joints' | 'loops';
+type WithRows = 'joints' | 'loops' | 'reckonings';
 
 const Context = createContext<JobHere | null>(null);
 

@@ -6,30 +6,62 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useSettings } from '../shell/settings';
-import { figure, labelled } from './values';
+import type { ReactNode } from 'react';
+import { figure, isWayRound, labelled, type Words } from './values';
 
-const BESIDE = ['notes', 'working', 'picture'];
+const BESIDE = ['notes', 'working', 'picture', 'read'];
+
+/** Beside a length: what may take it as its size. */
+export type GiveTo = (path: string) => ReactNode;
 
 /** What a sum came to: its first number large, the others under it, lists as rows. */
-export function Outcome({ data }: { data: Record<string, unknown> }) {
+export function Outcome({
+    data,
+    words,
+    giveTo,
+}: {
+    data: Record<string, unknown>;
+    words: Words;
+    giveTo?: GiveTo;
+}) {
     const [first, ...rest] = Object.entries(data).filter(([key]) => !BESIDE.includes(key));
     if (first === undefined) {
         return null;
     }
     return (
         <Box sx={{ mb: 1 }}>
-            <Piece name={first[0]} value={first[1]} large />
+            <Piece name={first[0]} value={first[1]} words={words} giveTo={giveTo} large />
             {rest.map(([name, value]) => (
-                <Piece key={name} name={name} value={value} />
+                <Piece key={name} name={name} value={value} words={words} giveTo={giveTo} />
             ))}
         </Box>
     );
 }
 
-function Piece({ name, value, large = false }: { name: string; value: unknown; large?: boolean }) {
-    const { name: label, unit } = labelled(name);
+function Piece({
+    name,
+    value,
+    words,
+    giveTo,
+    large = false,
+}: {
+    name: string;
+    value: unknown;
+    words: Words;
+    giveTo: GiveTo | undefined;
+    large?: boolean;
+}) {
+    const { name: label, unit } = labelled(name, words);
     if (Array.isArray(value) && value.some((row) => typeof row === 'object' && row !== null)) {
-        return <Rows label={label} rows={value as Record<string, unknown>[]} />;
+        return (
+            <Rows
+                name={name}
+                label={label}
+                rows={value as Record<string, unknown>[]}
+                words={words}
+                giveTo={giveTo}
+            />
+        );
     }
     return (
         <Box
@@ -53,13 +85,26 @@ function Piece({ name, value, large = false }: { name: string; value: unknown; l
                 color={large ? 'make' : 'textPrimary'}
                 sx={{ textAlign: large ? 'left' : 'right' }}
             >
-                <Value value={value} unit={unit} />
+                <Value value={value} unit={unit} roundly={isWayRound(name)} />
+                {unit === 'mm' && typeof value === 'number' && giveTo?.(name)}
             </Typography>
         </Box>
     );
 }
 
-function Rows({ label, rows }: { label: string; rows: Record<string, unknown>[] }) {
+function Rows({
+    name,
+    label,
+    rows,
+    words,
+    giveTo,
+}: {
+    name: string;
+    label: string;
+    rows: Record<string, unknown>[];
+    words: Words;
+    giveTo: GiveTo | undefined;
+}) {
     const keys = [...new Set(rows.flatMap((row) => Object.keys(row)))];
     return (
         <Box sx={{ my: 1, overflowX: 'auto' }}>
@@ -68,7 +113,9 @@ function Rows({ label, rows }: { label: string; rows: Record<string, unknown>[] 
                 <TableHead>
                     <TableRow>
                         {keys.map((key) => (
-                            <TableCell key={key}>{labelled(key).name}</TableCell>
+                            <TableCell key={key}>
+                                {key === 'mm' ? 'Size' : labelled(key, words).name}
+                            </TableCell>
                         ))}
                     </TableRow>
                 </TableHead>
@@ -77,7 +124,8 @@ function Rows({ label, rows }: { label: string; rows: Record<string, unknown>[] 
                         <TableRow key={i}>
                             {keys.map((key) => (
                                 <TableCell key={key} sx={{ fontVariantNumeric: 'tabular-nums' }}>
-                                    <Value value={row[key]} unit={labelled(key).unit} />
+                                    <Value value={row[key]} unit={key === 'mm' ? 'mm' : labelled(key).unit} />
+                                    {key === 'mm' && giveTo?.(`${name}.${i}.mm`)}
                                 </TableCell>
                             ))}
                         </TableRow>
@@ -89,7 +137,7 @@ function Rows({ label, rows }: { label: string; rows: Record<string, unknown>[] 
 }
 
 /** A size in the unit the screen is in; anything else as it is. */
-function Value({ value, unit }: { value: unknown; unit: string }) {
+export function Value({ value, unit, roundly = false }: { value: unknown; unit: string; roundly?: boolean }) {
     const { units: shown } = useSettings();
     const size = (mm: number) =>
         shown === 'in'
@@ -101,7 +149,7 @@ function Value({ value, unit }: { value: unknown; unit: string }) {
         if (typeof one === 'number') {
             return unit === 'mm'
                 ? size(one)
-                : `${figure(one, unit)}${unit === '' ? '' : unit === '°' ? '°' : ` ${unit}`}`;
+                : `${figure(one, unit, roundly)}${unit === '' ? '' : unit === '°' ? '°' : ` ${unit}`}`;
         }
         if (typeof one === 'boolean') {
             return one ? 'yes' : 'no';

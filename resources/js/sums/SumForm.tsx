@@ -1,75 +1,69 @@
 import Box from '@mui/material/Box';
-import InputAdornment from '@mui/material/InputAdornment';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { client, orRefuse } from '../api/client';
-import type { Drawing, Sums } from '../api/types';
+import type { Sums } from '../api/types';
 import { useKept } from '../entry/useKept';
-import { DrawingView } from '../pictures/DrawingView';
-import { Framed } from '../pictures/Framed';
 import { LinkButton } from '../shell/LinkButton';
-import { Notes } from '../shell/Notes';
-import { Why } from '../shell/Why';
-import { Outcome } from './Outcome';
-import { inMillimetres, labelled, understood, written } from './values';
+import { useSettings } from '../shell/settings';
+import { KeepInJob } from './KeepInJob';
+import { Result } from './Result';
+import { SumField } from './SumField';
+import { figure, labelled } from './values';
 
 type Sum = Sums['sums'][number];
 
 /** One sum: what it takes, as typed, and what comes of it beside. */
 export function SumForm({ sum }: { sum: Sum }) {
-    const example = Object.fromEntries(sum.takes.map((key) => [key, written(sum.example[key])]));
+    const { typing } = useSettings();
+    const example = typing === 'mm' ? sum.typed : inMillimetres(sum.typed, sum.example);
     const [typed, setTyped] = useKept<Record<string, string>>(`sum:${sum.name}`, example);
-    const input = Object.fromEntries(
-        sum.takes
-            .map((key) => {
-                const text = typed[key] ?? '';
-                return [
-                    key,
-                    understood(key.endsWith('_mm') ? inMillimetres(text) : text, sum.example[key]),
-                ] as const;
-            })
-            .filter(([, value]) => value !== undefined),
-    );
-    const asked = useDeferredValue(JSON.stringify(input));
+    const asked = useDeferredValue(JSON.stringify({ given: typed, unit: typing }));
     const answer = useQuery({
         queryKey: ['sum', sum.name, asked],
         queryFn: async () =>
             orRefuse(
-                await client.POST('/api/sums/{name}', {
+                await client.POST('/api/sums/{name}/typed', {
                     params: { path: { name: sum.name } },
-                    body: JSON.parse(asked) as Record<string, unknown>,
+                    body: JSON.parse(asked) as { given: Record<string, string>; unit: 'in' | 'mm' },
                 }),
             ),
         placeholderData: keepPreviousData,
         retry: false,
     });
     const refused = answer.error as (Error & { field?: string }) | null;
-    const picture = answer.data?.picture as Drawing | undefined;
+    const read = (answer.data?.read ?? {}) as Record<string, unknown>;
     return (
         <Box component="section" aria-label={sum.says}>
-            <Typography variant="h2">{sum.says}</Typography>
+            <Typography variant="h2">{sum.title}</Typography>
+            <Typography color="textSecondary">{sum.says}</Typography>
             <Box
                 sx={{
                     display: 'grid',
                     gap: 2.5,
-                    gridTemplateColumns: { xs: '1fr', lg: '300px minmax(0, 1fr)' },
+                    gridTemplateColumns: { xs: '1fr', lg: '340px minmax(0, 1fr)' },
                     mt: 1.5,
                 }}
             >
                 <Box sx={{ display: 'grid', gap: 1.25, alignContent: 'start' }}>
                     {sum.takes.map((key) => (
-                        <Taken
+                        <SumField
                             key={key}
                             name={key}
                             text={typed[key] ?? ''}
-                            long={typeof sum.example[key] === 'object'}
+                            like={sum.example[key]}
                             must={key in sum.example}
+                            words={sum.words}
+                            unit={typing}
+                            read={understood(typed[key] ?? '', key, read[key])}
+                            refused={refused?.field === key ? refused.message : null}
                             change={(text) => setTyped((now) => ({ ...now, [key]: text }))}
                         />
                     ))}
-                    <LinkButton onClick={() => setTyped(example)}>Back to the example</LinkButton>
+                    <LinkButton sx={{ justifySelf: 'start' }} onClick={() => setTyped(example)}>
+                        Back to the example
+                    </LinkButton>
                 </Box>
                 <Box>
                     {refused ? (
@@ -77,60 +71,59 @@ export function SumForm({ sum }: { sum: Sum }) {
                             <Typography variant="said">{refused.message}</Typography>
                         </Box>
                     ) : (
-                        answer.data && (
-                            <>
-                                <Outcome data={answer.data} />
-                                {picture && (
-                                    <Framed pad={0.5}>
-                                        <DrawingView drawing={picture} />
-                                    </Framed>
-                                )}
-                                <Notes notes={answer.data.notes} />
-                                <Why steps={answer.data.working} label="Why these numbers" />
-                            </>
-                        )
+                        answer.data && <Result data={answer.data} words={sum.words} />
                     )}
+                    <KeepInJob sum={sum} given={typed} unit={typing} />
                 </Box>
             </Box>
         </Box>
     );
 }
 
-function Taken({
-    name,
-    text,
-    long,
-    must,
-    change,
-}: {
-    name: string;
-    text: string;
-    long: boolean;
-    must: boolean;
-    change: (text: string) => void;
-}) {
-    const { name: label, unit } = labelled(name);
-    const inches = unit === 'mm' && inMillimetres(text) !== text;
-    return (
-        <TextField
-            label={must ? label : `${label} (may stay empty)`}
-            value={text}
-            multiline={long || text.includes('\n')}
-            helperText={
-                inches
-                    ? `${inMillimetres(text)} mm`
-                    : unit === 'mm' && text === ''
-                      ? 'mm, or with in after it'
-                      : null
+/** What a length was read as, where the text is not that number itself. */
+function understood(text: string, key: string, value: unknown): string | null {
+    return key.endsWith('_mm') && typeof value === 'number' && text.trim() !== String(value)
+        ? `${figure(value, 'mm')} mm`
+        : labelled(key).unit === 'mm' && text === ''
+          ? 'or with in or mm after it'
+          : null;
+}
+
+/** The example is in millimetres: said of each length where the screen is in inches. */
+function inMillimetres(
+    typed: Record<string, string>,
+    example: Record<string, unknown>,
+): Record<string, string> {
+    return Object.fromEntries(
+        Object.entries(typed).map(([key, text]) => {
+            const like = example[key];
+            if (key.endsWith('_mm') && !(Array.isArray(like) && like.some((l) => typeof l === 'object'))) {
+                return [
+                    key,
+                    text
+                        .split(', ')
+                        .map((one) => `${one} mm`)
+                        .join(', '),
+                ] as const;
             }
-            onChange={(event) => change(event.target.value)}
-            slotProps={{
-                input:
-                    unit === ''
-                        ? {}
-                        : { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> },
-                htmlInput: { inputMode: long ? 'text' : 'decimal' },
-            }}
-        />
+            return [key, nested(text)] as const;
+        }),
     );
+}
+
+function nested(text: string): string {
+    const lines = text.split('\n');
+    const heads = (lines[0] ?? '').split(', ');
+    if (lines.length > 1 && heads.some((head) => head.endsWith('_mm'))) {
+        return [
+            lines[0],
+            ...lines.slice(1).map((line) =>
+                line
+                    .split(', ')
+                    .map((cell, i) => (heads[i]?.endsWith('_mm') && cell !== '' ? `${cell} mm` : cell))
+                    .join(', '),
+            ),
+        ].join('\n');
+    }
+    return lines.map((line) => (/^\w+_mm: /.test(line) ? `${line} mm` : line)).join('\n');
 }

@@ -2,33 +2,35 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { client, orRefuse } from '../api/client';
 import { useShop } from '../api/queries';
 import { BenchStrip } from '../bench/BenchStrip';
 import { Frame } from '../shell/Frame';
 import { labelled } from './values';
 import { SumForm } from './SumForm';
+import { useSums } from './useSums';
+
+/** The list shows the one that is open. */
+const toView = (row: HTMLElement | null) => row?.scrollIntoView({ block: 'nearest' });
 
 /** Every stand-alone sum, found by word, worked out as one types; no job is needed. */
 export function SumsPage() {
     const shop = useShop();
     const [params, setParams] = useSearchParams();
     const [word, setWord] = useState('');
-    const sums = useQuery({
-        queryKey: ['sums'],
-        queryFn: async () => orRefuse(await client.GET('/api/sums')).sums,
-        staleTime: Infinity,
-    });
+    const sums = useSums();
     const all = sums.data ?? [];
     const words = word
         .toLowerCase()
         .split(/\s+/)
         .filter((w) => w !== '');
     const found = all.filter((sum) =>
-        words.every((w) => `${sum.name} ${sum.says} ${sum.takes.join(' ')}`.toLowerCase().includes(w)),
+        words.every((w) =>
+            `${sum.title} ${sum.says} ${sum.takes.map((key) => labelled(key, sum.words).name).join(' ')}`
+                .toLowerCase()
+                .includes(w),
+        ),
     );
     const here = all.find((sum) => sum.name === params.get('sum')) ?? found[0];
     return (
@@ -57,6 +59,7 @@ export function SumsPage() {
                         {found.map((sum) => (
                             <ButtonBase
                                 key={sum.name}
+                                ref={sum.name === here?.name ? toView : undefined}
                                 aria-current={sum.name === here?.name}
                                 onClick={() => setParams({ sum: sum.name }, { replace: true })}
                                 sx={{
@@ -74,7 +77,7 @@ export function SumsPage() {
                                 }}
                             >
                                 <Typography variant="label" component="p">
-                                    {labelled(sum.name.replaceAll('-', '_')).name}
+                                    {sum.title}
                                 </Typography>
                                 <Typography variant="body2" color="textSecondary">
                                     {sum.says}

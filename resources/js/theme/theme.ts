@@ -143,7 +143,10 @@ export const theme = createTheme({
         MuiDialog: { defaultProps: { transitionDuration: 0 } },
         MuiDrawer: { defaultProps: { transitionDuration: 0 } },
         MuiCollapse: { defaultProps: { timeout: 0 } },
-        MuiButtonBase: { defaultProps: { disableRipple: true } },
+        MuiButtonBase: {
+            defaultProps: { disableRipple: true },
+            styleOverrides: { root: { fontFamily: text } },
+        },
         MuiButton: {
             defaultProps: { disableElevation: true },
             styleOverrides: {

@@ -11,7 +11,9 @@ import { Clearance } from './Clearance';
 import { Loop } from './Loop';
 import { Mistakes } from './Mistakes';
 import { JointView } from './JointView';
+import { Reckoning } from './Reckoning';
 import { ShapeView } from './ShapeView';
+import { WorkOut } from './WorkOut';
 import { Whole } from './Whole';
 
 /** Where the numbers that were wrong are shown. */
@@ -33,7 +35,8 @@ export function Size() {
     const shapes: Item[] = answers.shaped
         .filter((s) => !s.edge || s.surface === at)
         .map((s) => ({ id: s.surface, name: s.name }));
-    const all: Item[] = [...facts.joints, ...shapes, ...loops, ...clearances, ...wrong];
+    const reckonings = facts.reckonings ?? [];
+    const all: Item[] = [...facts.joints, ...shapes, ...loops, ...clearances, ...reckonings, ...wrong];
     const index = Math.max(
         0,
         all.findIndex((j) => j.id === at),
@@ -47,6 +50,8 @@ export function Size() {
     const closes = answers.loops.find((a) => a.id === loop?.id);
     const clearance = clearances.find((c) => c.id === here?.id);
     const clears = answers.clearances.find((a) => a.id === clearance?.id);
+    const reckoning = reckonings.find((r) => r.id === here?.id);
+    const reckoned = answers.reckoned.find((r) => r.id === reckoning?.id);
     const go = (id: string) => setParams({ at: id }, { replace: true });
     const step = (by: number) => {
         const next = all[(index + by + all.length) % all.length];
@@ -63,38 +68,39 @@ export function Size() {
     return (
         <Box sx={{ maxWidth: 1000 }}>
             <Whole />
-            <Box sx={{ display: 'grid', gap: 0.75, mb: 1.25 }}>
+            <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', alignItems: 'center', mb: 1.25 }}>
                 <Choice label="Joint" items={facts.joints} here={here?.id} go={go} />
                 <Choice label="Shape" items={shapes} here={here?.id} go={go} />
-                <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-                    <Choice
-                        label="Lengths and room"
-                        items={[...loops, ...clearances, ...wrong]}
-                        here={here?.id}
-                        go={go}
-                    />
-                    <Button
-                        variant="outlined"
-                        color="inherit"
-                        disabled={whatIf.on}
-                        onClick={() => begin('loops', { name: `Gap ${loops.length + 1}` })}
-                    >
-                        Lengths that add up
-                    </Button>
-                    <Button
-                        variant="outlined"
-                        color="inherit"
-                        disabled={whatIf.on}
-                        onClick={() => begin('clearances', { name: `Room ${clearances.length + 1}` })}
-                    >
-                        Will it clear?
-                    </Button>
-                </Box>
+                <Choice
+                    label="Lengths and room"
+                    items={[...loops, ...clearances, ...wrong]}
+                    here={here?.id}
+                    go={go}
+                />
+                <Choice label="Worked out" items={reckonings} here={here?.id} go={go} />
+                <Button
+                    variant="outlined"
+                    color="inherit"
+                    disabled={whatIf.on}
+                    onClick={() => begin('loops', { name: `Gap ${loops.length + 1}` })}
+                >
+                    Lengths that add up
+                </Button>
+                <Button
+                    variant="outlined"
+                    color="inherit"
+                    disabled={whatIf.on}
+                    onClick={() => begin('clearances', { name: `Room ${clearances.length + 1}` })}
+                >
+                    Will it clear?
+                </Button>
+                <WorkOut begun={go} />
             </Box>
             {here?.id === WRONG && <Mistakes />}
             {shape && shaped && <ShapeView key={shape.surface} shape={shape} surface={shaped} />}
             {loop && closes && <Loop key={loop.id} loop={loop} answer={closes} />}
             {clearance && clears && <Clearance key={clearance.id} clearance={clearance} answer={clears} />}
+            {reckoning && reckoned && <Reckoning key={reckoning.id} facts={reckoning} answer={reckoned} />}
             {all.length === 0 && <Typography>There is no joint to size in this job.</Typography>}
             {joint && answer && <JointView key={joint.id} joint={joint} answer={answer} />}
         </Box>

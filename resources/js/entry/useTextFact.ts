@@ -1,0 +1,51 @@
+import { useEffect, useRef, useState } from 'react';
+
+const PAUSE = 500;
+
+/** A text that is stored as it is typed: what stands in its field, and what was refused of it. */
+export function useTextFact(value: string, store: (text: string) => Promise<unknown>) {
+    const [text, setText] = useState(value);
+    const [known, setKnown] = useState(value);
+    const [refused, setRefused] = useState<string | null>(null);
+    const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+    const latest = useRef({ text, value, store });
+    const here = useRef(true);
+    useEffect(() => {
+        latest.current = { text, value, store };
+    });
+    if (value !== known) {
+        setKnown(value);
+        if (text === known) {
+            setText(value);
+        }
+    }
+    const flush = () => {
+        clearTimeout(timer.current);
+        const now = latest.current;
+        if (now.text !== now.value) {
+            now.store(now.text).then(
+                () => setRefused(null),
+                (error: Error) => {
+                    if (!here.current) {
+                        // The field is gone: its refusal is listed with those that no screen shows.
+                        throw error;
+                    }
+                    setRefused(error.message);
+                },
+            );
+        }
+    };
+    useEffect(() => {
+        here.current = true;
+        return () => {
+            here.current = false;
+            flush();
+        };
+    }, []);
+    const change = (next: string) => {
+        setText(next);
+        clearTimeout(timer.current);
+        timer.current = setTimeout(flush, PAUSE);
+    };
+    return { text, refused, change, flush };
+}
