@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Sum;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Range;
@@ -35,7 +36,12 @@ final class Pictures
             $out,
         );
 
-        return $draw(new Fields($in), new Fields($numbers));
+        try {
+            return $draw(new Fields($in), new Fields($numbers));
+        } catch (BadInput) {
+            // The sum does without a field that its picture would need.
+            return null;
+        }
     }
 
     /** @return array<string, callable(Fields, Fields): ?Drawing> */

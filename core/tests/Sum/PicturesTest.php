@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Sum;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Picture\Anchor;
 use Oldpart\Core\Picture\Area;
@@ -82,6 +83,44 @@ final class PicturesTest extends TestCase
             }
         }
         $this->addToAssertionCount(1);
+    }
+
+    /** Fields left out, sizes a hundred times as large and as small, nothing at all: refused in words, or drawn where it can be seen. */
+    #[DataProvider('sums')]
+    public function test_whatever_is_asked_is_refused_or_drawn(Sum $sum): void
+    {
+        $example = $sum->example();
+        $asked = [$example, array_map(self::times(0.01), $example), array_map(self::times(100), $example), array_map(self::times(0), $example), array_map(self::times(-1), $example)];
+        foreach (array_keys($example) as $field) {
+            $asked[] = array_diff_key($example, [$field => 0]);
+            $asked[] = [...$example, $field => self::times(0)($example[$field])];
+            $asked[] = [...$example, $field => self::times(37)($example[$field])];
+        }
+        foreach ($asked as $in) {
+            try {
+                $picture = Sums::run($sum->name(), $in)['picture'] ?? null;
+            } catch (BadInput $bad) {
+                self::assertNotSame('', $bad->getMessage());
+
+                continue;
+            }
+            foreach ($picture instanceof Drawing ? $picture->shapes() : [] as $shape) {
+                foreach (self::places($shape) as [$x, $y]) {
+                    self::assertTrue(is_finite($x) && is_finite($y) && abs($x) < 2000 && abs($y) < 2000, json_encode($in) ?: '');
+                }
+            }
+        }
+        $this->addToAssertionCount(1);
+    }
+
+    /** @return \Closure(mixed): mixed every number in it so many times as large */
+    private static function times(float $by): \Closure
+    {
+        return static fn (mixed $value): mixed => match (true) {
+            is_float($value) => $value * $by,
+            is_array($value) => array_map(self::times($by), $value),
+            default => $value,
+        };
     }
 
     /** To scale both ways: a square is a square, and twice as long is twice as long. */

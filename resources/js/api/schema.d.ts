@@ -1200,7 +1200,7 @@ export interface components {
         /** @description a change of one thing of the job, to be stored or tried out */
         TriedChange: {
             /** @enum {unknown} */
-            list: "parts" | "surfaces" | "joints" | "loops" | "clearances";
+            list: "parts" | "surfaces" | "joints" | "loops" | "clearances" | "reckonings";
             thing: string;
             fact: {
                 [key: string]: unknown;
