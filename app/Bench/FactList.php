@@ -100,6 +100,8 @@ enum FactList: string
                 'work' => null,
                 'sure' => null,
                 'shape' => null,
+                'treated' => null,
+                'hardness' => null,
                 'source' => null,
                 'sketch' => null,
             ],

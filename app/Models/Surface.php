@@ -16,7 +16,7 @@ final class Surface extends FactModel
             'count' => 'integer',
             'angle_deg' => 'float',
             'rz_um' => 'float',
-            ...array_fill_keys(['size', 'size2', 'at', 'long', 'x', 'y', 'pitch', 'sketch', 'demand', 'sure'], 'array'),
+            ...array_fill_keys(['size', 'size2', 'at', 'long', 'x', 'y', 'pitch', 'sketch', 'demand', 'sure', 'hardness'], 'array'),
         ];
     }
 }

@@ -6,11 +6,15 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** The sums of a job. */
+/** The sums of a job; what was done to a surface, and its own hardness. */
 return new class extends Migration
 {
     public function up(): void
     {
+        Schema::table('surfaces', function (Blueprint $table): void {
+            $table->string('treated', 30)->nullable();
+            $table->json('hardness')->nullable();
+        });
         Schema::create('reckonings', function (Blueprint $table): void {
             $table->string('id', 40)->primary();
             $table->string('job_id', 40)->index();

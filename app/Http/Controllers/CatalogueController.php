@@ -13,6 +13,7 @@ use Oldpart\Core\Facts\Cause;
 use Oldpart\Core\Facts\Criticality;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Making\Treatment;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Safety\Gate;
@@ -70,6 +71,10 @@ final class CatalogueController
                     ),
                 ],
                 SurfaceType::cases(),
+            ),
+            'treatments' => array_map(
+                static fn (Treatment $t): array => ['code' => $t->code, 'name' => $t->name],
+                Treatment::all(),
             ),
             'metal_tests' => MaterialTests::all(),
             'causes' => array_map(

@@ -14,6 +14,7 @@ use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Making\MadeBands;
 use Oldpart\Core\Evaluate\Making\MakeCard;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Evaluate\Making\TreatedSurfaces;
 use Oldpart\Core\Evaluate\Making\WorkedSurfaces;
 use Oldpart\Core\Evaluate\Mechanics\ClosedBores;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
@@ -80,6 +81,7 @@ final class Evaluator
         $entries = [...$entries, ...MakeCard::rest($asked, $entries, $before, $withheld, $reckonings->givers())];
         $worked = new WorkedSurfaces($facts, $found, $before, $bands);
         $entries = array_map($worked->on(...), $entries);
+        $entries = array_map((new TreatedSurfaces($facts))->on(...), $entries);
         $making = array_map(
             static fn (MakeEntry $e): CutProgress => CutProgress::of($facts, $e, $read[$e->surface->id] ?? null),
             $entries,

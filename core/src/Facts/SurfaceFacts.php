@@ -66,6 +66,12 @@ final readonly class SurfaceFacts implements \JsonSerializable
         public ?TypedLength $sure = null,
         /** What a shape is, or is to be, as the trade writes it: M10, 1:10, 8 × 7, module 2. */
         public ?string $shape = null,
+        /**
+         * What was done to it or is to be, by its code in data/treatments.json; its own hardness where that was
+         * taken.
+         */
+        public ?string $treated = null,
+        public ?HardnessFacts $hardness = null,
         /** It stands for one of the dimensions of a shape, to be read like a surface of its own. */
         public ?Dimension $dimension = null,
     ) {
@@ -154,6 +160,8 @@ final readonly class SurfaceFacts implements \JsonSerializable
             work: $f->choiceOrNull('work', Work::class),
             sure: $f->lengthOrNull('sure'),
             shape: $f->textOrNull('shape'),
+            treated: $f->textOrNull('treated'),
+            hardness: ($hardness = $f->object('hardness')) === null ? null : HardnessFacts::read($hardness),
         );
     }
 
@@ -175,6 +183,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
         return match (true) {
             $this->rzUm !== null => Roughness::measured($this->rzUm),
             $this->finish !== null => Roughness::of($this->finish),
+            $this->treated === 'ground' => Roughness::of('ground'),
             default => Roughness::assumed($this->kind === SurfaceKind::Bore),
         };
     }
@@ -226,6 +235,8 @@ final readonly class SurfaceFacts implements \JsonSerializable
             'work' => $this->work?->value,
             'sure' => $this->sure,
             'shape' => $this->shape,
+            'treated' => $this->treated,
+            'hardness' => $this->hardness,
             'source' => $this->source?->value,
             'sketch' => $this->sketch,
         ];

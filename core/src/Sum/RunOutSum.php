@@ -25,12 +25,17 @@ final class RunOutSum implements Sum
 
     public function example(): array
     {
-        return ['near_mm' => [0.02, 0.0, -0.02, 0.0], 'far_mm' => [0.02, 0.05, -0.02, -0.05], 'apart_mm' => 80.0];
+        return [
+            'near_mm' => [0.02, 0.0, -0.02, 0.0],
+            'far_mm' => [0.02, 0.05, -0.02, -0.05],
+            'apart_mm' => 80.0,
+            'limit_mm' => 0.01,
+        ];
     }
 
     public function takes(): array
     {
-        return ['near_mm', 'far_mm', 'apart_mm'];
+        return ['near_mm', 'far_mm', 'apart_mm', 'limit_mm'];
     }
 
     public function run(Fields $in): array
@@ -40,7 +45,15 @@ final class RunOutSum implements Sum
             'o' => LengthWriter::difference($mm),
         ]);
 
+        $limit = $in->numberOrNull('limit_mm');
+        if ($limit !== null && ! ($limit > 0)) {
+            throw $in->bad('limit_mm', 'must be above zero, or left empty.');
+        }
+
         return [
+            'true_enough' => $limit === null
+                ? null
+                : max($run->nearMm, $run->farMm, abs($run->ovalMm), abs($run->taperMm)) <= $limit,
             'near_offset_mm' => $run->nearMm,
             'near_direction_deg' => $run->nearDeg,
             'near_swing_mm' => 2 * $run->nearMm,
@@ -51,6 +64,7 @@ final class RunOutSum implements Sum
             'oval_mm' => $run->ovalMm,
             'taper_mm' => $run->taperMm,
             'notes' => [
+                ...$limit === null ? [] : self::against($run, $limit),
                 Note::info('near-first', Say::with('Nearest the jaws first, by the jaws: it lies {n}. Then tap the far end, which lies {f}; then read both again, for each moves the other.', [
                     'n' => $place($run->nearMm, $run->nearDeg),
                     'f' => $place($run->farMm, $run->farDeg),
@@ -63,6 +77,33 @@ final class RunOutSum implements Sum
                 new WorkingStep('Off the axis', '½(r₀ − r₁₈₀), ½(r₉₀ − r₂₇₀); lean = difference of the two over what they are apart', LengthWriter::difference($run->farMm), 'first harmonic of four readings'),
             ],
         ];
+    }
+
+    /** @return list<Note> which of them are over the limit */
+    private static function against(RunOut $run, float $limit): array
+    {
+        $over = [];
+        $each = [
+            'off near the jaws' => $run->nearMm,
+            'off at the far end' => $run->farMm,
+            'out of round' => abs($run->ovalMm),
+            'tapered' => abs($run->taperMm),
+        ];
+        foreach ($each as $what => $mm) {
+            if ($mm > $limit) {
+                $over[] = Say::with("{$what} by {o}", ['o' => LengthWriter::difference($mm)]);
+            }
+        }
+        if ($over === []) {
+            return [Note::info('true', Say::with('True enough: nothing is over {l}.', ['l' => LengthWriter::difference($limit)]))];
+        }
+        $said = [];
+        foreach ($over as $i => $say) {
+            $said["o{$i}"] = $say;
+        }
+        $list = implode(', ', array_map(static fn (string $key): string => '{'.$key.'}', array_keys($said)));
+
+        return [Note::caution('not-true', Say::with("Over {l}: {$list}.", ['l' => LengthWriter::difference($limit), ...$said]))];
     }
 
     /** @return array{float, float, float, float} */

@@ -189,7 +189,7 @@ final class SurveyTest extends TestCase
         self::assertSame('The felt of the guard gives 0.02; nothing else runs on it.', $facts->concessions[0]->why);
         $written = JobFile::toArray($facts);
         // Said of shapes since; nothing was said of them then.
-        foreach (['surfaces' => ['shape' => null], 'readings' => ['what' => '']] as $list => $since) {
+        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null], 'readings' => ['what' => '']] as $list => $since) {
             foreach ($written[$list] as $i => $row) {
                 self::assertSame($since, array_intersect_key($row, $since));
                 $written[$list][$i] = array_diff_key($row, $since);
@@ -210,7 +210,7 @@ final class SurveyTest extends TestCase
         self::assertSame([[], []], [$facts->concessions, $facts->trials]);
         $new = JobFile::toArray($facts);
         self::assertSame(3, $new['version']);
-        foreach (['surfaces' => ['work', 'sure', 'shape'], 'readings' => ['state', 'what'], 'joints' => ['first'], 'cuts' => [], 'parts' => []] as $list => $fresh) {
+        foreach (['surfaces' => ['work', 'sure', 'shape', 'treated', 'hardness'], 'readings' => ['state', 'what'], 'joints' => ['first'], 'cuts' => [], 'parts' => []] as $list => $fresh) {
             $kept = array_map(static fn (array $row): array => array_diff_key($row, array_flip($fresh)), $new[$list]);
             self::assertEquals($old[$list], $kept, $list);
         }

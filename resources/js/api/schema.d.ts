@@ -1436,6 +1436,10 @@ export interface components {
                 name: string;
                 says: string;
             }[];
+            treatments: {
+                code: string;
+                name: string;
+            }[];
             surface_kinds: {
                 code: string;
                 name: string;
@@ -1725,6 +1729,9 @@ export interface components {
             angle_deg: number | null;
             /** @enum {unknown} */
             finish?: "turned" | "bored" | "reamed" | "ground" | "honed" | "drilled" | null;
+            /** @enum {unknown} */
+            treated?: "case-hardened" | "hardened" | "nitrided" | "ground" | "chromed" | "plated" | "welded" | "sprayed" | null;
+            hardness?: components["schemas"]["hardness"] | null;
             rz_um?: number | null;
             demand?: components["schemas"]["demand"] | null;
             /** @enum {unknown} */
@@ -2152,6 +2159,9 @@ export interface components {
                     angle_deg: number | null;
                     /** @enum {unknown} */
                     finish?: "turned" | "bored" | "reamed" | "ground" | "honed" | "drilled" | null;
+                    /** @enum {unknown} */
+                    treated?: "case-hardened" | "hardened" | "nitrided" | "ground" | "chromed" | "plated" | "welded" | "sprayed" | null;
+                    hardness?: components["schemas"]["hardness"] | null;
                     rz_um?: number | null;
                     demand?: components["schemas"]["demand"] | null;
                     /** @enum {unknown} */

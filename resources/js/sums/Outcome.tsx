@@ -14,23 +14,29 @@ const BESIDE = ['notes', 'working', 'picture', 'read'];
 /** Beside a length: what may take it as its size. */
 export type GiveTo = (path: string) => ReactNode;
 
-/** What a sum came to: its first number large, the others under it, lists as rows. */
-export function Outcome({
-    data,
-    words,
-    giveTo,
-}: {
+interface Props {
     data: Record<string, unknown>;
     words: Words;
-    giveTo?: GiveTo;
-}) {
-    const [first, ...rest] = Object.entries(data).filter(([key]) => !BESIDE.includes(key));
-    if (first === undefined) {
-        return null;
-    }
+    giveTo: GiveTo | undefined;
+}
+
+const pieces = (data: Record<string, unknown>) =>
+    Object.entries(data).filter(([key]) => !BESIDE.includes(key));
+
+/** Its first number, where it is one. */
+export function Headline({ data, words, giveTo }: Props) {
+    const first = pieces(data)[0];
+    return first === undefined || typeof first[1] === 'object' ? null : (
+        <Piece name={first[0]} value={first[1]} words={words} giveTo={giveTo} large />
+    );
+}
+
+/** The others, lists as rows. */
+export function Outcome({ data, words, giveTo }: Props) {
+    const all = pieces(data);
+    const rest = all.length > 0 && typeof all[0]?.[1] !== 'object' ? all.slice(1) : all;
     return (
-        <Box sx={{ mb: 1 }}>
-            <Piece name={first[0]} value={first[1]} words={words} giveTo={giveTo} large />
+        <Box sx={{ my: 1 }}>
             {rest.map(([name, value]) => (
                 <Piece key={name} name={name} value={value} words={words} giveTo={giveTo} />
             ))}

@@ -4,7 +4,7 @@ import { DrawingView } from '../pictures/DrawingView';
 import { Framed } from '../pictures/Framed';
 import { Notes } from '../shell/Notes';
 import { Why } from '../shell/Why';
-import { Outcome, type GiveTo } from './Outcome';
+import { Headline, Outcome, type GiveTo } from './Outcome';
 import type { Words } from './values';
 
 /** What came of a sum: its numbers, its picture, what to mind, and why. */
@@ -20,13 +20,14 @@ export function Result({
     const picture = data.picture as Drawing | undefined;
     return (
         <>
-            <Outcome data={data} words={words} giveTo={giveTo} />
+            <Headline data={data} words={words} giveTo={giveTo} />
+            <Notes notes={data.notes} />
             {picture && (
                 <Framed pad={0.5}>
                     <DrawingView drawing={picture} />
                 </Framed>
             )}
-            <Notes notes={data.notes} />
+            <Outcome data={data} words={words} giveTo={giveTo} />
             <Why steps={data.working} label="Why these numbers" />
         </>
     );

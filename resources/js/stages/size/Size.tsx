@@ -16,6 +16,9 @@ import { ShapeView } from './ShapeView';
 import { WorkOut } from './WorkOut';
 import { Whole } from './Whole';
 
+/** So many fit in two rows; more are shown group by group. */
+const MANY = 8;
+
 /** Where the numbers that were wrong are shown. */
 const WRONG = 'wrong';
 
@@ -36,7 +39,13 @@ export function Size() {
         .filter((s) => !s.edge || s.surface === at)
         .map((s) => ({ id: s.surface, name: s.name }));
     const reckonings = facts.reckonings ?? [];
-    const all: Item[] = [...facts.joints, ...shapes, ...loops, ...clearances, ...reckonings, ...wrong];
+    const groups: { label: string; says: string; items: Item[] }[] = [
+        { label: 'Joint', says: 'Joints', items: facts.joints },
+        { label: 'Shape', says: 'Shapes', items: shapes },
+        { label: 'Lengths and room', says: 'Lengths, room', items: [...loops, ...clearances, ...wrong] },
+        { label: 'Worked out', says: 'Worked out', items: reckonings },
+    ];
+    const all = groups.flatMap((group) => group.items);
     const index = Math.max(
         0,
         all.findIndex((j) => j.id === at),
@@ -69,15 +78,37 @@ export function Size() {
         <Box sx={{ maxWidth: 1000 }}>
             <Whole />
             <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', alignItems: 'center', mb: 1.25 }}>
-                <Choice label="Joint" items={facts.joints} here={here?.id} go={go} />
-                <Choice label="Shape" items={shapes} here={here?.id} go={go} />
-                <Choice
-                    label="Lengths and room"
-                    items={[...loops, ...clearances, ...wrong]}
-                    here={here?.id}
-                    go={go}
-                />
-                <Choice label="Worked out" items={reckonings} here={here?.id} go={go} />
+                {all.length > MANY && (
+                    <ToggleButtonGroup
+                        exclusive
+                        value={groups.find((g) => g.items.some((item) => item.id === here?.id))?.label}
+                        aria-label="What is sized"
+                        onChange={(_, label: string | null) => {
+                            const first = groups.find((g) => g.label === label)?.items[0];
+                            if (first) {
+                                go(first.id);
+                            }
+                        }}
+                        sx={{ flexWrap: 'wrap' }}
+                    >
+                        {groups
+                            .filter((g) => g.items.length > 0)
+                            .map((g) => (
+                                <ToggleButton
+                                    key={g.label}
+                                    value={g.label}
+                                    sx={{ px: 1.25, py: 0.75, minHeight: 44 }}
+                                >
+                                    {g.says} {g.items.length}
+                                </ToggleButton>
+                            ))}
+                    </ToggleButtonGroup>
+                )}
+                {groups
+                    .filter((g) => all.length <= MANY || g.items.some((item) => item.id === here?.id))
+                    .map((g) => (
+                        <Choice key={g.label} label={g.label} items={g.items} here={here?.id} go={go} />
+                    ))}
                 <Button
                     variant="outlined"
                     color="inherit"

@@ -1,19 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Part, PartAnswer } from '../../api/types';
-import { NumberFact } from '../../entry/NumberFact';
-import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
 import { Notes } from '../../shell/Notes';
+import { HardnessFields } from './HardnessFields';
 import { MaterialChoice } from './MaterialChoice';
 import { Tests } from './MetalTests';
-
-type Scale = NonNullable<Part['hardness']>['scale'];
-const SCALES: Scale[] = ['HRC', 'HB', 'HV'];
 
 /** What it is made of and what that allows; a few simple tests where nobody knows. */
 export function Metal({ part, answer }: { part: Part; answer: PartAnswer }) {
@@ -52,8 +46,6 @@ export function Metal({ part, answer }: { part: Part; answer: PartAnswer }) {
 
 function HardnessFacts({ part, answer }: { part: Part; answer: PartAnswer }) {
     const { save } = useJob();
-    const given = part.hardness;
-    const [scale, setScale] = useState<Scale>(given?.scale ?? 'HRC');
     const shown = answer.hardness;
     const say = (value: number | null, unit: string, digits = 0) =>
         value === null ? null : `${value.toFixed(digits)} ${unit}`;
@@ -67,51 +59,10 @@ function HardnessFacts({ part, answer }: { part: Part; answer: PartAnswer }) {
         : [];
     return (
         <>
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 1.25,
-                    mt: 0.5,
-                    gridTemplateColumns: '92px 1fr 1.4fr',
-                    alignItems: 'start',
-                }}
-            >
-                <TextField
-                    select
-                    label="Scale"
-                    value={scale}
-                    onChange={(event) => {
-                        const next = event.target.value as Scale;
-                        setScale(next);
-                        if (given) {
-                            void save('parts', part.id, { hardness: { ...given, scale: next } });
-                        }
-                    }}
-                >
-                    {SCALES.map((s) => (
-                        <MenuItem key={s} value={s}>
-                            {s}
-                        </MenuItem>
-                    ))}
-                </TextField>
-                <NumberFact
-                    label="Hardness"
-                    value={given?.value ?? null}
-                    store={(value) =>
-                        save('parts', part.id, {
-                            hardness: value === null ? null : { scale, value, where: given?.where ?? '' },
-                        })
-                    }
-                />
-                <TextFact
-                    label="Taken where"
-                    value={given?.where ?? ''}
-                    disabled={given === null}
-                    store={(where) =>
-                        given ? save('parts', part.id, { hardness: { ...given, where } }) : Promise.resolve()
-                    }
-                />
-            </Box>
+            <HardnessFields
+                given={part.hardness}
+                store={(hardness) => save('parts', part.id, { hardness })}
+            />
             {others.length > 0 && (
                 <Typography variant="body2" sx={{ mt: 0.75 }}>
                     {others.join(' · ')} <span>(ISO 18265, plain and low-alloy steel)</span>

@@ -11,6 +11,7 @@ import { NumberFact } from '../../entry/NumberFact';
 import { DemandFact } from './DemandFact';
 import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
+import { HardnessFields } from './HardnessFields';
 import { SizeFact } from './SizeFact';
 import { WorkFact } from './WorkFact';
 
@@ -159,6 +160,23 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                         />
                     </>
                 )}
+                <TextField
+                    select
+                    label="Done to it"
+                    value={catalogue.data ? (surface.treated ?? '') : ''}
+                    onChange={(event) =>
+                        void store({
+                            treated: (event.target.value || null) as Surface['treated'],
+                        })
+                    }
+                >
+                    <MenuItem value="">nothing said</MenuItem>
+                    {catalogue.data?.treatments.map((t) => (
+                        <MenuItem key={t.code} value={t.code}>
+                            {t.name}
+                        </MenuItem>
+                    ))}
+                </TextField>
                 <Choice
                     label="These sizes are"
                     value={surface.source}
@@ -166,6 +184,13 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                     choose={(source) => void store({ source })}
                 />
             </Box>
+            {(surface.treated != null || surface.hardness != null) && (
+                <HardnessFields
+                    key={surface.id}
+                    given={surface.hardness ?? null}
+                    store={(hardness) => store({ hardness })}
+                />
+            )}
         </Box>
     );
 }
