@@ -18,6 +18,8 @@ use Oldpart\Core\Facts\ShopFacts;
  * @property string $currency
  * @property string $unit
  * @property ?string $shims
+ * @property ?string $taps
+ * @property ?string $dies
  */
 final class Shop extends Model
 {
@@ -68,6 +70,8 @@ final class Shop extends Model
             currency: $this->currency,
             instruments: OwnInstrument::set(),
             shims: $this->shims ?? '',
+            taps: $this->taps ?? '',
+            dies: $this->dies ?? '',
         );
     }
 }

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** The sums of a job; what was done to a surface, and its own hardness. */
+/** The sums of a job; what was done to a surface, and its own hardness; taps and dies of the shop. */
 return new class extends Migration
 {
     public function up(): void
@@ -14,6 +14,10 @@ return new class extends Migration
         Schema::table('surfaces', function (Blueprint $table): void {
             $table->string('treated', 30)->nullable();
             $table->json('hardness')->nullable();
+        });
+        Schema::table('shops', function (Blueprint $table): void {
+            $table->text('taps')->default('');
+            $table->text('dies')->default('');
         });
         Schema::create('reckonings', function (Blueprint $table): void {
             $table->string('id', 40)->primary();

@@ -11,6 +11,7 @@ use Illuminate\Http\Request;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Loop\ShimStock;
 use Oldpart\Core\Quantity\Unit;
+use Oldpart\Core\Thread\ThreadTools;
 
 final class ShopController
 {
@@ -30,7 +31,7 @@ final class ShopController
 
     public function update(Request $request): JsonResponse
     {
-        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', ...array_keys(self::RANGES)]);
+        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', ...array_keys(self::RANGES)]);
         $shop = Shop::here();
         foreach (self::RANGES as $field => [$least, $most]) {
             $value = $in->numberOrNull($field);
@@ -47,6 +48,13 @@ final class ShopController
         if ($shims !== null) {
             ShimStock::read($shims, Unit::Millimetre);
             $shop->shims = mb_substr($shims, 0, 1000);
+        }
+        foreach (['taps', 'dies'] as $tools) {
+            $typed = $in->textOrNull($tools);
+            if ($typed !== null) {
+                ThreadTools::read($typed, $tools);
+                $shop->setAttribute($tools, mb_substr($typed, 0, 2000));
+            }
         }
         $shop->unit = $in->has('unit') ? $in->choice('unit', Unit::class)->value : $shop->unit;
         $shop->save();

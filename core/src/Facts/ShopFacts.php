@@ -27,6 +27,9 @@ final readonly class ShopFacts implements \JsonSerializable
         ?InstrumentSet $instruments = null,
         /** What shims are in the drawer, as typed in millimetres where no unit is said. */
         public string $shims = '',
+        /** Which taps and dies are in the drawer, as typed. */
+        public string $taps = '',
+        public string $dies = '',
     ) {
         $this->instruments = $instruments ?? InstrumentSet::typical();
     }
@@ -45,6 +48,8 @@ final readonly class ShopFacts implements \JsonSerializable
                 ...array_map(Instrument::read(...), $f->objects('instruments')),
             ),
             shims: $f->textOrNull('shims') ?? '',
+            taps: $f->textOrNull('taps') ?? '',
+            dies: $f->textOrNull('dies') ?? '',
         );
     }
 
@@ -60,6 +65,8 @@ final readonly class ShopFacts implements \JsonSerializable
             'rate_per_h' => $this->ratePerH,
             'currency' => $this->currency,
             'shims' => $this->shims,
+            'taps' => $this->taps,
+            'dies' => $this->dies,
             'instruments' => array_map(
                 static fn (Instrument $i): array => $i->jsonSerialize(),
                 $this->instruments->own(),

@@ -58,6 +58,8 @@ final class Pictures
             'key-cut' => Rounds::keyCut(...),
             'flats' => Rounds::flats(...),
             'three-wire' => Rounds::threeWire(...),
+            'screw-hole' => Rounds::screwHole(...),
+            'oil-groove' => Rounds::oilGroove(...),
             'ball-groove' => Rounds::ballGroove(...),
             'fitting-turn' => Rounds::fittingTurn(...),
             'hole-circle' => Patterns::circle(...),

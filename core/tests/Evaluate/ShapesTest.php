@@ -481,4 +481,24 @@ final class ShapesTest extends TestCase
         $this->expectExceptionMessage('“nonsense” is nothing one reads');
         $this->answers();
     }
+
+    /** By hand: five holes on 94 are 94 sin 36° = 55.252 apart; holes of 9: 46.252 between their near edges, 64.252 over the far. */
+    public function test_a_hole_circle_by_its_edges(): void
+    {
+        foreach (
+            [
+                [['near-edges', '46.252'], ['hole', '9.00']],
+                [['far-edges', '64.252'], ['hole', '9.00']],
+                [['near-edges', '46.252'], ['far-edges', '64.252']],
+            ] as $read
+        ) {
+            $this->next = 0;
+            $job = $this->job('flanged-axle')->is('Wheel hole circle', ['count' => 5]);
+            foreach ($read as [$what, $typed]) {
+                $job->read('Wheel hole circle', 'calliper', $typed, $what);
+            }
+            // Inside jaws read small holes a little small: some hundredths are allowed for that.
+            self::assertEqualsWithDelta(94.0, (float) self::numbers($job->shape('Flange hole circle'))['Hole circle'], 0.06);
+        }
+    }
 }

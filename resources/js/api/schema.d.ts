@@ -1482,6 +1482,8 @@ export interface components {
             rate_per_h: number;
             currency: string;
             shims: string;
+            taps: string;
+            dies: string;
             /** @enum {unknown} */
             unit: "in" | "mm";
         };
@@ -1683,6 +1685,10 @@ export interface components {
             currency: string;
             /** @description Shims in the drawer, such as 0.05 x3, 0.1 x2; mm where no unit is said */
             shims?: string;
+            /** @description Taps in the drawer, such as M6, 1/4 UNC */
+            taps?: string;
+            /** @description Dies in the drawer, such as M6, 1/4 UNC */
+            dies?: string;
             /** @description Instruments of the shop that are not as in the table of typical ones */
             instruments?: components["schemas"]["instrument"][];
         };
@@ -2094,6 +2100,10 @@ export interface components {
                     currency: string;
                     /** @description Shims in the drawer, such as 0.05 x3, 0.1 x2; mm where no unit is said */
                     shims?: string;
+                    /** @description Taps in the drawer, such as M6, 1/4 UNC */
+                    taps?: string;
+                    /** @description Dies in the drawer, such as M6, 1/4 UNC */
+                    dies?: string;
                     /** @description Instruments of the shop that are not as in the table of typical ones */
                     instruments?: components["schemas"]["instrument"][];
                 };
@@ -3676,6 +3686,8 @@ export interface operations {
                     rate_per_h?: number;
                     currency?: string;
                     shims?: string;
+                    taps?: string;
+                    dies?: string;
                     /** @enum {unknown} */
                     unit?: "in" | "mm";
                 };

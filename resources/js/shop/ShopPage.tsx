@@ -69,6 +69,20 @@ export function ShopPage() {
                     helperText="0.05 x3, 0.1 x2, 0.002 in x10"
                 />
                 <TextFact
+                    label="Taps in the drawer"
+                    value={shop.data.taps}
+                    store={(taps) => store({ taps })}
+                    helperText="M6, M8 × 1, 1/4 UNC, 3/8 UNF LH; empty: not said"
+                    multiline
+                />
+                <TextFact
+                    label="Dies in the drawer"
+                    value={shop.data.dies}
+                    store={(dies) => store({ dies })}
+                    helperText="as the taps; empty: not said"
+                    multiline
+                />
+                <TextFact
                     label="Currency"
                     value={shop.data.currency}
                     store={(currency) => store({ currency })}

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Groove\Circlip;
+use Oldpart\Core\Groove\OilGroove;
 use Oldpart\Core\Groove\SealRing;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -43,13 +44,57 @@ final readonly class GrooveWork
                     str_contains($said, 'mov'),
                     $round,
                 ),
+                preg_match('/^oil\b/', $said) === 1 => $this->oil($round),
                 default => ShapedSurface::open($this->case->surface, $this->case->isCut, Say::plain(
-                    "“{$this->case->shape()}” is no groove known here. Write circlip; or O-ring and its thickness in millimetres, as O-ring 3.53, with moving after it where something slides on it.",
+                    "“{$this->case->shape()}” is no groove known here. Write circlip; oil; or O-ring and its thickness in millimetres, as O-ring 3.53, with moving after it where something slides on it.",
                 )),
             };
         } catch (BadInput $bad) {
             return ShapedSurface::open($this->case->surface, $this->case->isCut, Say::plain($bad->getMessage()));
         }
+    }
+
+    private function oil(?KnownSize $bore): ShapedSurface
+    {
+        if ($bore === null) {
+            return $this->wantsRound();
+        }
+        $long = $this->case->sizes->lengthOf($this->case->surface);
+        if ($long === null) {
+            return ShapedSurface::open($this->case->surface, $this->case->isCut, Say::plain(
+                'Say at Survey how long the bore is: the groove stops short of both ends.',
+            ));
+        }
+        $groove = new OilGroove($bore->mm, $long, null, str_contains($this->case->shape() ?? '', 'both'));
+
+        return new ShapedSurface(
+            surface: $this->case->surface,
+            isCut: $this->case->isCut,
+            is: Say::plain('an oil groove'),
+            because: Say::plain('By its bore and length, common practice. Write “oil both ways” where the shaft turns both ways.'),
+            numbers: [
+                ShapeNumber::size('Wide', $groove->wideMm),
+                ShapeNumber::size('Deep', $groove->deepMm),
+                ShapeNumber::size('Long', $groove->longMm),
+                ShapeNumber::size('Left whole at either end', $groove->landMm),
+                ShapeNumber::size('Hole that feeds it', $groove->holeMm),
+                ShapeNumber::said('From the load, against the turning', round($groove->fromLoadDeg).'°'),
+            ],
+            sets: $this->case->isCut ? [
+                Say::plain('Cut it with a round-nosed bar in the lathe, the spindle locked, by the saddle; or with a ball cutter.'),
+                Say::plain('Round its edges into the bore with a scraper: a sharp edge scrapes the oil off.'),
+            ] : [],
+            checks: [Say::plain('The feed hole comes out in it, and neither end of it is open.')],
+            notes: [Note::caution('clear-of-load', 'Never where the load presses: mark the loaded side on the part before you cut.')],
+            working: [
+                new WorkingStep(
+                    'Groove',
+                    '0.12 of the bore wide, 0.03 deep; 0.12 of the length left at either end',
+                    LengthWriter::size($groove->wideMm),
+                    'common practice, no source',
+                ),
+            ],
+        );
     }
 
     /** A run-out: beside a thread as wide and deep as that needs, else as it was said. */

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Fit\Iso286;
+use Oldpart\Core\Key\KeyLimits;
 use Oldpart\Core\Key\Keyway;
 use Oldpart\Core\Key\ParallelKey;
 use Oldpart\Core\Key\SlotFit;
@@ -23,14 +24,6 @@ final readonly class KeyWork
 {
     /** A slot this far from a standard width is odd: the key is made to it, mm. Common practice. */
     private const ODD_MM = 0.1;
-
-    /** An inch slot is so much wider than its key at most: class 2 of ANSI B17.1, to half an inch wide. */
-    private const INCH_WIDER_MM = 0.0508;
-
-    /** ANSI B17.1: a shaft's slot may be so much deeper, a hub's too. */
-    private const INCH_DEEPER_MM = 0.381;
-
-    private const INCH_HUB_DEEPER_MM = 0.254;
 
     public function __construct(private ShapeCase $case)
     {
@@ -214,13 +207,7 @@ final readonly class KeyWork
     /** @return list<ShapeNumber> */
     private function depths(ParallelKey $key, Keyway $way, bool $limits): array
     {
-        $deeper = match (true) {
-            $key->inch => $this->isHub() ? self::INCH_HUB_DEEPER_MM : self::INCH_DEEPER_MM,
-            // DIN 6885-1: 0.1 to 6 wide, 0.2 to 32, 0.3 above.
-            $key->widthMm <= 6.0 => 0.1,
-            $key->widthMm <= 32.0 => 0.2,
-            default => 0.3,
-        };
+        $deeper = KeyLimits::deeperMm($key->widthMm, $key->inch, $this->isHub());
         if ($this->isHub()) {
             return [
                 $limits
@@ -242,7 +229,7 @@ final readonly class KeyWork
     private static function width(ParallelKey $key, float $mm, bool $hub, SlotFit $fit): Band
     {
         if ($key->inch) {
-            return new Band($mm, $mm + self::INCH_WIDER_MM);
+            return new Band($mm, $mm + KeyLimits::inchWiderMm());
         }
         $limits = Iso286::hole($mm, $hub ? $fit->inHub() : $fit->inShaft());
 

@@ -23,7 +23,38 @@ final readonly class KnownPattern
     }
 
     /**
-     * As it is said; else over or between pins in two neighbours; else as it was read or noted.
+     * From one hole's centre to the next: over or between pins, by the edges and a hole, or by both edges alone.
+     *
+     * @return array{?KnownSize, string} and how it was read
+     */
+    private static function chord(ShapeSizes $sizes, SurfaceFacts $surface): array
+    {
+        $near = $sizes->of($surface, 'near-edges');
+        $far = $sizes->of($surface, 'far-edges');
+        if ($near !== null && $far !== null) {
+            $middle = new KnownSize(($near->mm + $far->mm) / 2, hypot($near->u95Mm, $far->u95Mm) / 2, true);
+
+            return [$middle, 'Between the near and over the far edges of two neighbours, halved.'];
+        }
+        foreach (
+            [
+                ['over-pins', 'pin', -1, 'Over pins in two neighbours.'],
+                ['between-pins', 'pin', 1, 'Between pins in two neighbours.'],
+                ['far-edges', 'hole', -1, 'Over the far edges of two neighbours, less a hole.'],
+                ['near-edges', 'hole', 1, 'Between the near edges of two neighbours, and a hole.'],
+            ] as [$what, $other, $sign, $how]
+        ) {
+            [$read, $size] = [$sizes->of($surface, $what), $sizes->of($surface, $other)];
+            if ($read !== null && $size !== null) {
+                return [new KnownSize($read->mm + $sign * $size->mm, hypot($read->u95Mm, $size->u95Mm), true), $how];
+            }
+        }
+
+        return [null, ''];
+    }
+
+    /**
+     * As it is said; else by two neighbours; else as it was read or noted.
      *
      * @param  ?int  $holes  of what it meets, where nobody counted its own
      *
@@ -43,19 +74,15 @@ final readonly class KnownPattern
 
             return new self(new HoleCircle($n, $mm, $start), 0.0, $hole, "As typed: {$surface->shape}.", false);
         }
-        $pin = $sizes->of($surface, 'pin');
-        $over = $sizes->of($surface, 'over-pins');
-        $between = $sizes->of($surface, 'between-pins');
-        $read = $over ?? $between;
-        if ($n > 1 && $read !== null && $pin !== null) {
-            $chord = $read->mm + ($over !== null ? -1 : 1) * $pin->mm;
-            $found = HoleCircle::fromChord($n, $chord);
+        [$chord, $how] = $n > 1 ? self::chord($sizes, $surface) : [null, ''];
+        if ($chord !== null) {
+            $found = HoleCircle::fromChord($n, $chord->mm);
 
             return new self(
                 new HoleCircle($n, $found->diameterMm, $start),
-                hypot($read->u95Mm, $pin->u95Mm) / HoleCircle::ofCircle($n, 1),
+                $chord->u95Mm / HoleCircle::ofCircle($n, 1),
                 $hole,
-                ($over !== null ? 'Over' : 'Between').' pins in two neighbours.',
+                $how,
                 true,
             );
         }

@@ -49,7 +49,7 @@ final readonly class PatternWork
         $goes = $this->case->isCut && ! $said && ($mate->isRead ?? false) ? $mate : $own ?? $mate;
         if ($goes === null) {
             return ShapedSurface::open($surface, $this->case->isCut, Say::plain(
-                'Count its holes (say how many at Survey), and read over or between pins in two neighbours; or type the circle at Survey: 94, or 3-3/4 in.',
+                'Count its holes (say how many at Survey), and read over or between pins, or the edges, of two neighbours; or type the circle at Survey: 94, or 3-3/4 in.',
             ));
         }
         $circle = new HoleCircle(

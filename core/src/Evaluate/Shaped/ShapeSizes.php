@@ -57,6 +57,29 @@ final readonly class ShapeSizes
             : new KnownSize($noted->length->mm, $surface->sure->length->mm ?? 0.0, false);
     }
 
+    /** How long the round is that a groove or slot of this part lies in, mm; its own length first. */
+    public function lengthOf(SurfaceFacts $groove): ?float
+    {
+        foreach ($this->facts->surfacesOf($groove->part) as $surface) {
+            $long = $surface->long->length->mm ?? null;
+            if (
+                $long !== null && $long > 0 && $surface->type === (
+                    $groove->type === SurfaceType::GrooveInside ? SurfaceType::Bore : SurfaceType::Shaft
+                )
+            ) {
+                return $long;
+            }
+        }
+        foreach ($this->facts->surfacesOf($groove->part) as $surface) {
+            $known = $surface->type === SurfaceType::Length ? $this->of($surface) : null;
+            if ($known !== null) {
+                return $known->mm;
+            }
+        }
+
+        return null;
+    }
+
     /** Read finished, for the record. */
     public function done(SurfaceFacts $surface, string $what): ?FoundSize
     {

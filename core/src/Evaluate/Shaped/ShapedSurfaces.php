@@ -54,7 +54,9 @@ final class ShapedSurfaces
         return match ($case->surface->type) {
             SurfaceType::TaperInside, SurfaceType::TaperOutside => (new TaperWork($case))->surface(),
             SurfaceType::ThreadInside, SurfaceType::ThreadOutside => (new ThreadWork($case))->surface(),
-            SurfaceType::KeywayShaft, SurfaceType::KeywayHub => (new KeyWork($case))->surface(),
+            SurfaceType::KeywayShaft, SurfaceType::KeywayHub => WoodruffWork::is($case)
+                ? (new WoodruffWork($case))->surface()
+                : (new KeyWork($case))->surface(),
             SurfaceType::Teeth => (new TeethWork($case))->surface(),
             SurfaceType::ChamferInside, SurfaceType::ChamferOutside => (new EdgeWork($case))->surface(),
             SurfaceType::Angle => (new AngleWork($case))->surface(),

@@ -19,6 +19,7 @@ use Oldpart\Core\Thread\TapDrill;
 use Oldpart\Core\Thread\Thread;
 use Oldpart\Core\Thread\ThreadLikely;
 use Oldpart\Core\Thread\ThreadLimits;
+use Oldpart\Core\Thread\ThreadTools;
 use Oldpart\Core\Thread\ThreeWires;
 
 /** A thread: which it is, the drill or blank before it, how it is cut, how it is gauged. */
@@ -169,6 +170,9 @@ final readonly class ThreadWork
         if ($thread->remark() !== '') {
             $notes[] = Note::info('thread-family', $thread->remark());
         }
+        if ($this->case->isCut) {
+            $notes = [...$notes, ...$this->tools($thread)];
+        }
         if (ThreadLimits::of($thread) === null) {
             $notes[] = Note::info(
                 'thread-to-mate',
@@ -177,6 +181,27 @@ final readonly class ThreadWork
         }
 
         return $notes;
+    }
+
+    /** @return list<Note> whether the drawer has the tap or die; nothing where nobody said what is in it */
+    private function tools(Thread $thread): array
+    {
+        $shop = $this->case->sizes->facts->shop;
+        $tool = $this->isInside() ? 'tap' : 'die';
+        try {
+            $drawer = ThreadTools::read($this->isInside() ? $shop->taps : $shop->dies, "{$tool}s");
+        } catch (BadInput) {
+            return [];
+        }
+
+        return match (true) {
+            ! $drawer->isSaid => [],
+            $drawer->has($thread) => [Note::info('tool-there', "The {$tool} for it is in the drawer.")],
+            default => [Note::caution(
+                'no-tool',
+                "There is no {$tool} for {$thread->label} in the drawer: buy one, or cut it in the lathe with a single point.",
+            )],
+        };
     }
 
     private function hole(Thread $thread): ShapedSurface

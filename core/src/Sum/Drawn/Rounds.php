@@ -217,4 +217,60 @@ final class Rounds
             ->size(6.4 * $p, -$over / 2, 6.4 * $p, $over / 2, LengthWriter::size($over), -10)
             ->text(3 * $p, 0, Say::with('wire {w}', ['w' => LengthWriter::size($wire)]), 0, 5)->drawing();
     }
+
+    public static function screwHole(Fields $in, Fields $out): Drawing
+    {
+        [$through, $head] = [$out->number('through_mm'), $out->number('head_mm')];
+        $deep = $out->numberOrNull('deep_mm') ?? $head * 0.04;
+        $plate = max($in->numberOrNull('plate_mm') ?? 2 * $head, $deep * 1.1);
+        $flat = $in->text('head') !== 'countersunk';
+        $wide = $head * 1.1;
+        $sketch = new Sketch(Say::plain('The hole in section.'));
+        foreach ([1, -1] as $side) {
+            $sketch->area([
+                [$side * $through / 2, 0], [$side * $through / 2, $plate - $deep], [
+                    $side * ($flat ? $head : $through) / 2,
+                    $plate - $deep,
+                ],
+                [$side * $head / 2, $plate], [$side * $wide, $plate], [$side * $wide, 0],
+            ], Tone::Make, Fill::Hatch);
+        }
+
+        return $sketch->line(0, -$plate * 0.1, 0, $plate * 1.1, Tone::Soft, 1, true)
+            ->size(-$head / 2, $plate, $head / 2, $plate, LengthWriter::size($head), 18)
+            ->size($through / 2, 0, -$through / 2, 0, LengthWriter::size($through), 18)
+            ->size($wide, $plate, $wide, $plate - $deep, LengthWriter::size($deep), 18)
+            ->line($head / 2, $plate - $deep, $wide, $plate - $deep, Tone::Soft, 1)->drawing();
+    }
+
+    /** Seen on the end, the load pressing down. */
+    public static function oilGroove(Fields $in, Fields $out): Drawing
+    {
+        $r = $in->number('bore_mm') / 2;
+        $wall = $in->numberOrNull('wall_mm') ?? $r / 3;
+        [$wide, $deep] = [$out->number('wide_mm'), $out->number('deep_mm')];
+        // The load presses at the bottom; the shaft turns clockwise as seen.
+        $at = 270 + $out->number('from_load_deg');
+        $half = rad2deg($wide / 2 / $r);
+        $sketch = new Sketch(Say::plain('On its end: the load presses at the bottom, the groove lies clear of it.'));
+        $sketch->circle(0, 0, $r + $wall, Tone::Make, Fill::Hatch)
+            ->area(
+                [...self::arc($r, $at + $half, $at + 360 - $half), ...self::arc($r + $deep, $at - $half, $at + $half)],
+                Tone::Make,
+                Fill::Blank,
+                2,
+            )
+            ->line(0, -0.3 * $r, 0, -0.95 * $r, Tone::Overlap, 6)
+            ->text(0, 0, 'load', 0, 0, Anchor::Middle, Tone::Overlap, true)
+            ->text(($r + $deep) * cos(deg2rad($at)), ($r + $deep) * sin(deg2rad($at)), Say::with('{w} wide, {d} deep', ['w' => LengthWriter::size($wide), 'd' => LengthWriter::size($deep)]), $wall > 0 ? 60 * cos(deg2rad($at)) : 0, -40 * sin(deg2rad($at)), cos(deg2rad($at)) < -0.2 ? Anchor::End : (cos(deg2rad($at)) > 0.2 ? Anchor::Start : Anchor::Middle), Tone::Make, true);
+
+        return $sketch->path(self::arc($r * 0.55, 150, 60), Tone::Ink, 1.5)->text(
+            $r * 0.55 * cos(deg2rad(60)),
+            $r * 0.55 * sin(deg2rad(60)),
+            'turns',
+            8,
+            -4,
+            Anchor::Start,
+        )->drawing();
+    }
 }

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Key;
+
+use Oldpart\Core\Catalogue\Table;
+
+/** How much deeper and wider than asked a slot may be (data/key-limits.json); mm. */
+final class KeyLimits
+{
+    /** @param  float  $widthMm  of the key, above 0 */
+    public static function deeperMm(float $widthMm, bool $inch, bool $hub): float
+    {
+        $table = self::table();
+        if ($inch) {
+            return 25.4 * $table['inch_deeper_in'][$hub ? 'hub' : 'shaft'];
+        }
+        foreach ($table['metric_deeper_mm'] as [$upTo, $deeper]) {
+            if ($widthMm <= $upTo) {
+                return (float) $deeper;
+            }
+        }
+
+        return 0.3;
+    }
+
+    /** Of an inch slot; a metric one goes by its ISO fit. */
+    public static function inchWiderMm(): float
+    {
+        return 25.4 * self::table()['inch_wider_in'];
+    }
+
+    /** @return array{metric_deeper_mm: list<array{float, float}>, inch_wider_in: float, inch_deeper_in: array{shaft: float, hub: float}} */
+    private static function table(): array
+    {
+        /** @var array{metric_deeper_mm: list<array{float, float}>, inch_wider_in: float, inch_deeper_in: array{shaft: float, hub: float}} */
+        return Table::read('key-limits');
+    }
+}
