@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sheet;
 
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
@@ -14,6 +15,7 @@ use Oldpart\Core\Picture\SvgWriter;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Safety\Caution;
 use Oldpart\Core\Safety\Gate;
+use Oldpart\Core\Sum\ResultLines;
 
 /** The as-built sheet: prints in black on A4 or Letter. */
 final class JobSheet
@@ -45,6 +47,7 @@ final class JobSheet
                 fn (ShapedSurface $shape): ?string => $this->image($shape->picture, $unit),
                 $answers->shaped,
             ),
+            'reckoned' => $this->reckoned($answers, $unit),
             'cautions' => [...$answers->assembly->allCautions(), ...Caution::for('machining')],
             'notes' => array_values(
                 array_filter(
@@ -58,6 +61,46 @@ final class JobSheet
                 ),
             ),
         ])->render();
+    }
+
+    /** @return list<array{name: string, note: string, picture: ?string, lines: list<array{string, string}>, notes: list<string>, rounds: list<array{string, string}>}> the sums of the job that came to something */
+    private function reckoned(JobAnswers $answers, Unit $unit): array
+    {
+        $sums = [];
+        foreach ($answers->reckoned as $one) {
+            if ($one->result === null) {
+                continue;
+            }
+            $picture = $one->result['picture'] ?? null;
+            $notes = $one->result['notes'] ?? [];
+            $sums[] = [
+                'name' => $one->facts->name,
+                'note' => $one->facts->note,
+                'picture' => $picture instanceof Drawing ? $this->image($picture, $unit) : null,
+                'lines' => array_map(
+                    static fn (array $line): array => [$line['name'], self::pick($line['says'], $unit)],
+                    $one->lines(),
+                ),
+                'notes' => array_map(
+                    static fn (Note $note): string => self::pick($note->say, $unit),
+                    is_array($notes) ? array_values(
+                        array_filter($notes, static fn (mixed $n): bool => $n instanceof Note),
+                    ) : [],
+                ),
+                'rounds' => array_map(
+                    static fn (array $round): array => [
+                        $round['note'],
+                        implode(', ', array_map(
+                            static fn (array $line): string => "{$line['name']} ".self::pick($line['says'], $unit),
+                            ResultLines::of($one->facts->sum, $round['result'] ?? []),
+                        )),
+                    ],
+                    $one->rounds,
+                ),
+            ];
+        }
+
+        return $sums;
     }
 
     /** @return list<array{name: string, section: ?string, face: ?string}> each part that is cut by itself */

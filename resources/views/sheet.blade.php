@@ -57,6 +57,14 @@ Local codes and makers’ instructions come first.</div>
 @if($shape['cut'])<ul>@foreach([...$shape['sets'], ...$shape['checks']] as $step)<li>{{ $say($step) }}</li>@endforeach</ul>@endif
 @endif
 @endforeach
+@foreach($reckoned as $sum)
+<h2>{{ $sum['name'] }}</h2>
+@if($sum['picture'])<div class="pic"><img src="{{ $sum['picture'] }}" style="width: 90mm" alt=""></div>@endif
+<table>@foreach($sum['lines'] as [$name, $value])<tr><td>{{ $name }}</td><td class="n">{{ $value }}</td></tr>@endforeach</table>
+@foreach($sum['rounds'] as [$what, $line])<div>Before{{ $what === '' ? '' : ", {$what}" }}: {{ $line }}</div>@endforeach
+@foreach($sum['notes'] as $note)<div class="small">{{ $note }}</div>@endforeach
+@if($sum['note'] !== '')<div>{{ $sum['note'] }}</div>@endif
+@endforeach
 <h2>Fits</h2>
 <table>
 <tr><th>joint</th><th>wanted</th><th>achieved</th><th>verdict</th></tr>

@@ -49,30 +49,4 @@ final class TablesTest extends BrowserTestCase
         $this->fill('Stamped', '6205-2RS');
         $this->sees('6205 0.9843 × 2.0472 × 0.5906', 'shaft shoulder at least');
     }
-
-    /** By hand, as in the core: offsets 0.005 and 0.045 over 400, 0.025 of shim over 250. */
-    public function test_two_bores_on_one_line(): void
-    {
-        $this->visit('/tables');
-        $this->sees('Are two bores on one line?');
-        $this->press('mm');
-        foreach (
-            ['Between the two places' => '400', 'Swing at the first' => '0.02', 'Swing at the second' => '0.10'] as $label => $text
-        ) {
-            $this->fill($label, $text);
-        }
-        $this->sees('Turn it half round and sweep again');
-        foreach (
-            ['First, bar turned half round' => '0.00', 'Second, turned' => '0.08', 'Between the feet' => '250'] as $label => $text
-        ) {
-            $this->fill($label, $text);
-        }
-        $this->sees(
-            'Shim 0.025 mm under the first foot',
-            'Off by 0.005 mm at the first place and 0.045 mm at the second',
-            '0.005 mm out of true',
-        );
-        $this->fill('Between the feet', 'wide');
-        $this->sees('“wide”');
-    }
 }

@@ -69,6 +69,7 @@ final class Pictures
             'clocking' => Patterns::clocking(...),
             'cage' => Patterns::cage(...),
             'offset' => Shafts::offset(...),
+            'bore-line' => Shafts::boreLine(...),
             'bore-centre' => Shafts::boreCentre(...),
             'run-out' => Shafts::runOut(...),
             'bend' => Shafts::bend(...),

@@ -7,6 +7,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useSettings } from '../shell/settings';
 import type { ReactNode } from 'react';
+import type { Say } from '../api/types';
 import { figure, isWayRound, labelled, type Words } from './values';
 
 const BESIDE = ['notes', 'working', 'picture', 'read'];
@@ -144,7 +145,7 @@ function Rows({
 
 /** A size in the unit the screen is in; anything else as it is. */
 export function Value({ value, unit, roundly = false }: { value: unknown; unit: string; roundly?: boolean }) {
-    const { units: shown } = useSettings();
+    const { units: shown, say } = useSettings();
     const size = (mm: number) =>
         shown === 'in'
             ? `${figure(mm / 25.4, 'in')} in`
@@ -167,6 +168,9 @@ export function Value({ value, unit, roundly = false }: { value: unknown; unit: 
             return one.length === 0 ? '–' : one.map(plain).join(', ');
         }
         if (typeof one === 'object') {
+            if ('both' in one && 'in' in one && 'mm' in one) {
+                return say(one as Say);
+            }
             const { min, max } = one as { min?: unknown; max?: unknown };
             return min !== undefined && max !== undefined
                 ? `${plain(min)} to ${plain(max)}`

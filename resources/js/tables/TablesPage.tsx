@@ -7,7 +7,6 @@ import { BenchStrip } from '../bench/BenchStrip';
 import { Frame } from '../shell/Frame';
 import { useSettings } from '../shell/settings';
 import { BearingFinder } from './BearingFinder';
-import { BoreLine } from './BoreLine';
 import { FitExplorer, type Place } from './FitExplorer';
 import { FitFinder } from './FitFinder';
 
@@ -47,7 +46,6 @@ export function TablesPage() {
                 <Box sx={{ display: 'grid', gap: 2.5, alignContent: 'start', minWidth: 0 }}>
                     <FitFinder go={go} />
                     <BearingFinder />
-                    <BoreLine />
                 </Box>
             </Box>
         </Frame>

@@ -6,15 +6,11 @@ namespace Oldpart\Core\Evaluate\Reckoned;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Facts\ReckoningFacts;
-use Oldpart\Core\Quantity\LengthWriter;
-use Oldpart\Core\Sum\Words;
+use Oldpart\Core\Sum\ResultLines;
 
 /** A sum of the job worked out: what came of it, now and at each earlier round, or what it still wants. */
 final readonly class Reckoned implements \JsonSerializable
 {
-    /** What stands beside the results. */
-    private const BESIDE = ['notes', 'working', 'picture'];
-
     /**
      * @param  ?array<string, mixed>  $result  as the sum gives it; null while something is missing
      * @param  ?array{field: string, message: string}  $refused
@@ -50,41 +46,13 @@ final readonly class Reckoned implements \JsonSerializable
     /** @return ?Say its first number in words, for a line of a list */
     public function headline(): ?Say
     {
-        return self::says($this->facts->sum, $this->result);
+        return ResultLines::headline($this->facts->sum, $this->result);
     }
 
-    /** @param  ?array<string, mixed>  $result */
-    private static function says(string $sum, ?array $result): ?Say
+    /** @return list<array{name: string, says: Say}> for paper */
+    public function lines(): array
     {
-        foreach ($result ?? [] as $name => $value) {
-            if (
-                in_array($name, self::BESIDE, true) || ! (
-                    is_float($value) || is_int($value) || is_string($value) || is_bool($value)
-                )
-            ) {
-                continue;
-            }
-            $plain = preg_replace('/_[a-z0-9]+$/', '', $name) ?? $name;
-            $label = Words::of($sum)[$name] ?? ucfirst(str_replace('_', ' ', $plain));
-            $unit = match (true) {
-                str_ends_with($name, '_deg') => '°',
-                str_ends_with($name, '_kg') => ' kg',
-                str_ends_with($name, '_n') => ' N',
-                str_ends_with($name, '_gmm') => ' g mm',
-                str_ends_with($name, '_rpm'), $name === 'rpm' => ' a minute',
-                default => '',
-            };
-
-            return str_ends_with($name, '_mm') && ! is_string($value) && ! is_bool($value)
-                ? Say::with("{$label} {s}", ['s' => LengthWriter::sizeInWords((float) $value)])
-                : Say::plain($label.' '.match (true) {
-                    is_bool($value) => $value ? 'yes' : 'no',
-                    is_float($value) => (string) (float) sprintf('%.5g', $value),
-                    default => (string) $value,
-                }.$unit);
-        }
-
-        return null;
+        return ResultLines::of($this->facts->sum, $this->result ?? []);
     }
 
     /** @return array<string, mixed> */
@@ -101,8 +69,8 @@ final readonly class Reckoned implements \JsonSerializable
             'rounds' => array_map(
                 fn (array $round): array => [
                     ...$round,
-                    'result' => $round['result'] === null ? null : (object) array_diff_key($round['result'], array_flip(self::BESIDE)),
-                    'headline' => self::says($this->facts->sum, $round['result']),
+                    'result' => $round['result'] === null ? null : (object) array_diff_key($round['result'], array_flip(ResultLines::BESIDE)),
+                    'headline' => ResultLines::headline($this->facts->sum, $round['result']),
                 ],
                 $this->rounds,
             ),

@@ -169,4 +169,33 @@ final class Shafts
 
         return $sketch->drawing();
     }
+
+    /** Two bores and the line through them, across much larger than along. */
+    public static function boreLine(Fields $in, Fields $out): Drawing
+    {
+        [$long, $a, $b] = [$in->number('distance_mm'), $out->number('off_a_mm'), $out->number('off_b_mm')];
+        $most = max(abs($a), abs($b), 1e-9);
+        $by = 0.12 * $long / $most;
+        [$wide, $half] = [0.12 * $long, 0.1 * $long];
+        $sketch = new Sketch(Say::plain('The two bores as they lie to the line of the bar, across much larger than along.'));
+        $sketch->line(-0.1 * $long, 0, 1.1 * $long, 0, Tone::Soft, 1.0, true)
+            ->line(0, $a * $by, $long, $b * $by, Tone::Overlap, 2.0);
+        foreach ([[0.0, $a, 'first'], [$long, $b, 'second']] as [$x, $off, $name]) {
+            $y = $off * $by;
+            foreach ([1, -1] as $side) {
+                $sketch->box(
+                    $x - $wide / 2,
+                    $y + $side * $half,
+                    $x + $wide / 2,
+                    $y + $side * $half * 2,
+                    Tone::Found,
+                    Fill::Hatch,
+                );
+            }
+            $sketch->text($x, $y + 2 * $half, Say::with("{$name}: {o}", ['o' => LengthWriter::difference($off)]), 0, -8, Anchor::Middle, Tone::Ink, true);
+        }
+        $shim = $out->numberOrNull('shim_mm');
+
+        return ($shim === null ? $sketch : $sketch->text($long / 2, 0, Say::with('shim {s}', ['s' => LengthWriter::difference($shim)]), 0, 30, Anchor::Middle, Tone::Make, true))->drawing();
+    }
 }
