@@ -63,7 +63,7 @@ final class JobSheet
         ])->render();
     }
 
-    /** @return list<array{name: string, note: string, picture: ?string, lines: list<array{string, string}>, notes: list<string>, rounds: list<array{string, string}>}> the sums of the job that came to something */
+    /** @return list<array{name: string, note: string, picture: ?string, lines: list<array{string, string}>, notes: list<string>, steps: list<string>, rounds: list<array{string, string}>}> the sums of the job that came to something */
     private function reckoned(JobAnswers $answers, Unit $unit): array
     {
         $sums = [];
@@ -73,6 +73,7 @@ final class JobSheet
             }
             $picture = $one->result['picture'] ?? null;
             $notes = $one->result['notes'] ?? [];
+            $steps = $one->result['steps'] ?? [];
             $sums[] = [
                 'name' => $one->facts->name,
                 'note' => $one->facts->note,
@@ -85,6 +86,12 @@ final class JobSheet
                     static fn (Note $note): string => self::pick($note->say, $unit),
                     is_array($notes) ? array_values(
                         array_filter($notes, static fn (mixed $n): bool => $n instanceof Note),
+                    ) : [],
+                ),
+                'steps' => array_map(
+                    static fn (Say $step): string => self::pick($step, $unit),
+                    is_array($steps) ? array_values(
+                        array_filter($steps, static fn (mixed $s): bool => $s instanceof Say),
                     ) : [],
                 ),
                 'rounds' => array_map(

@@ -37,6 +37,8 @@ final class DemoShop extends Seeder
                 $this->axle($new('demo-tedder', 'flanged-axle', 'Hay tedder', 'Axle for the land wheel')),
                 $this->boss($new('demo-hoist', 'plain-bush', 'Barn hoist', 'Pulley boss bored for a bought bush')),
                 $this->roller($new('demo-saw', 'plain-bush', 'Log saw, feed roller', 'Bush made first, and the worn hole to it')),
+                $this->pour($new('demo-mill', 'poured-bearing', 'Corn mill, main shaft', 'Split bearing, poured again')),
+                $this->block($new('demo-sprayer', 'ported-block', 'Orchard sprayer', 'Valve block without its valve')),
                 $this->extension($new('demo-grinder', 'stepped-shaft', 'Surface grinder, cross feed', 'Extension for the feed screw')),
             ] as $job) {
                 JobRecords::insert($job->facts());
@@ -335,6 +337,49 @@ final class DemoShop extends Seeder
                 ['as chucked; tapped at the tail', ['near_mm' => '0.002, 0.001, -0.002, -0.001', 'far_mm' => '0.011, 0.004, -0.011, -0.004', 'apart_mm' => '5.9']],
             ]])
             ->wasWrong('Dial free on its shaft', 'Socket face to bracket', '2.362', '2.244', 'wrong face', 'from the outer face of the bracket, not its boss')
+            ->nothingOpen();
+    }
+
+    /** The first pour had pores: a damp dam. */
+    private function pour(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The metal has run out of the lower half; the shaft sits on iron.', 'cause' => 'wear', 'does' => 'Carries the main shaft of the mill, in oil.', 'speed_rpm' => 140, 'quantity' => 1,
+                'wanted_by' => '2027-03-19', 'if_it_fails' => 'The mill stops.', 'gates_answered' => true,
+            ])
+            ->known(['mates' => 'shell and shaft are here', 'broken half' => 'the upper half of the lining'])
+            ->materials(['Shell, two halves' => 'grey cast iron, ordinary', 'Journal' => 'medium-carbon steel, normalised', 'Lining' => 'white metal, tin base'])
+            ->surfaceIs('Thrust face of the shell', ['condition' => 'unworn', 'datum' => true])
+            ->read('Journal', 'outside-micrometer', [['near end', '0', '2.4978'], ['near end', '90', '2.4976'], ['middle', '0', '2.4974'], ['middle', '90', '2.4972'], ['far end', '0', '2.4978'], ['far end', '90', '2.4977']])
+            ->read('Shell bore', 'telescoping', [['near end', '0', '3.1265'], ['near end', '90', '3.1270'], ['far end', '0', '3.1260'], ['far end', '90', '3.1272']])
+            ->read('Shell length', 'depth-micrometer', [['1', '0', '4.250'], ['1', '90', '4.251']])
+            ->reckoned('The pour', 'pour', ['boring_mm' => '0.090', 'headroom_mm' => '5/8', 'metal' => 'tin', 'kerf_mm' => '1/32', 'base_mm' => '1', 'washer_mm' => '0.125', 'rod_mm' => '1.100', 'seen' => 'sound'], [
+                'unit' => 'in', 'from' => ['journal_mm' => 'Journal', 'shell_bore_mm' => 'Shell bore', 'length_mm' => 'Shell length'],
+                'rounds' => [['first pour: the putty of the dam was damp', ['boring_mm' => '0.090', 'headroom_mm' => '3/8', 'metal' => 'tin', 'kerf_mm' => '1/32', 'seen' => 'pores']]],
+                'note' => 'Finish boring and the oil hole are left to whoever bores it in place.',
+            ])
+            ->nothingOpen();
+    }
+
+    private function block(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The relief valve is lost; the pump is to run without one, at the pressure of the tank.', 'cause' => 'lost', 'does' => 'Leads three ways together on the pump’s face.', 'quantity' => 1,
+                'wanted_by' => '2027-04-09', 'if_it_fails' => 'It drips.', 'gates_answered' => true,
+            ])
+            ->known(['mates' => 'the face and one fitting'])
+            ->materials(['Mounting face' => 'grey cast iron, ordinary', 'Block' => 'aluminium alloy, wrought, aged'])
+            ->noted('drawing', [
+                'Block width' => ['size' => '3.25'], 'Block height' => ['size' => '2'], 'Block thickness' => ['size' => '1.25'], 'Main port' => ['size' => '0.5'], 'Outlet drilling' => ['size' => '5/16'],
+            ], 'in')
+            ->surfaceIs('Inlet thread', ['shape' => '1/4 BSP'])
+            ->reckoned('Which drillings meet', 'ports', [
+                'block' => "x_mm: 3.25\ny_mm: 2\nz_mm: 1.25",
+                'drillings' => "name; from; to; diameter_mm\nmain; 1.625 1 0; 1.625 1 0.95; 0.5\ninlet; 0 1 0.625; 1.625 1 0.625; 0.344\noutlet; 3.25 1 0.625; 1.2 1 0.625; 5/16",
+            ], ['unit' => 'in', 'note' => 'Places from the lower left corner of the face, which is below.'])
+            ->reckoned('Turn of the fitting', 'fitting-turn', ['pitch_mm' => '1/19', 'contact_deg' => '35', 'wanted_deg' => '90'], ['unit' => 'in'])
             ->nothingOpen();
     }
 

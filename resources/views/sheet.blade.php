@@ -61,6 +61,7 @@ Local codes and makers’ instructions come first.</div>
 <h2>{{ $sum['name'] }}</h2>
 @if($sum['picture'])<div class="pic"><img src="{{ $sum['picture'] }}" style="width: 90mm" alt=""></div>@endif
 <table>@foreach($sum['lines'] as [$name, $value])<tr><td>{{ $name }}</td><td class="n">{{ $value }}</td></tr>@endforeach</table>
+@if($sum['steps'] !== [])<ol style="margin:2pt 0 0 14pt;padding:0">@foreach($sum['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol>@endif
 @foreach($sum['rounds'] as [$what, $line])<div>Before{{ $what === '' ? '' : ", {$what}" }}: {{ $line }}</div>@endforeach
 @foreach($sum['notes'] as $note)<div class="small">{{ $note }}</div>@endforeach
 @if($sum['note'] !== '')<div>{{ $sum['note'] }}</div>@endif

@@ -28,6 +28,7 @@ final class SumController
                     'example' => $s->example(),
                     'typed' => Typed::write($s->example()),
                     'words' => Words::of($s->name()),
+                    'choices' => (object) Words::choices($s->name()),
                     'sizes' => Words::sizes($s->name()),
                 ],
                 Sums::all(),

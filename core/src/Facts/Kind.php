@@ -116,7 +116,7 @@ final readonly class Kind
             $laid[$list] = array_map(
                 static fn (array $r): array => [
                     'id' => $ids["{$list}.".($r['key'] ?? '')] ?? $newId(),
-                    ...self::fact($list, $r, $ids),
+                    ...self::fact($list, $r, $ids, $unit),
                 ],
                 $rows($list),
             );
@@ -159,7 +159,7 @@ final readonly class Kind
                     $there = $there && in_array($row['name'], $isNamed ? $names : $others, true);
                     $new = 'new:'.$list.'.'.($row['key'] ?? $at);
                     $ids["{$list}.".($row['key'] ?? $at)] ??= $new;
-                    $fact = self::fact($list, $row, $ids);
+                    $fact = self::fact($list, $row, $ids, $facts->unit);
                     $needs = [$fact['part'] ?? 'any', $fact['inner'] ?? 'any', $fact['outer'] ?? 'any'];
                     $whole = $whole && ! in_array('', $needs, true);
                     $changes[] = ['list' => $list, 'thing' => $new, 'fact' => $fact];
@@ -206,7 +206,7 @@ final readonly class Kind
      * @param  array<string, string>  $ids  by list and key
      * @return array<string, mixed> the thing as the job file has it, without its id; a reference to what is not there is left empty
      */
-    private static function fact(string $list, array $row, array $ids): array
+    private static function fact(string $list, array $row, array $ids, Unit $unit): array
     {
         $of = static fn (string $list, mixed $key): ?string => is_string($key) ? $ids["{$list}.{$key}"] ?? '' : null;
         $fact = array_diff_key($row, ['key' => 0, 'offer' => 0]);
@@ -237,7 +237,7 @@ final readonly class Kind
             ],
             'reckonings' => [
                 'given' => [],
-                'unit' => Unit::Millimetre->value,
+                'unit' => $unit->value,
                 'rounds' => [],
                 'note' => '',
                 ...$fact,

@@ -12,7 +12,7 @@ use Oldpart\Core\Quantity\Range;
 final class ResultLines
 {
     /** What stands beside the results. */
-    public const BESIDE = ['notes', 'working', 'picture', 'read'];
+    public const BESIDE = ['notes', 'working', 'picture', 'read', 'steps'];
 
     private const UNITS = [
         'deg' => '°', 'kg' => ' kg', 'n' => ' N', 'nm' => ' N·m', 'gmm' => ' g mm', 'rpm' => ' a minute', 'um' => ' µm', 'kpa' => ' kPa',

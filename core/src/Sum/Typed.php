@@ -14,6 +14,9 @@ use Oldpart\Core\Quantity\Unit;
  */
 final readonly class Typed
 {
+    /** Places in a block: along x, y and z, with spaces between. */
+    private const PLACES = ['from', 'to'];
+
     public function __construct(private Sum $sum, private Unit $unit)
     {
     }
@@ -165,6 +168,12 @@ final readonly class Typed
             return $read;
         }
         $parts = (array) preg_split('/\s+/', $text);
+        if (in_array($field, self::PLACES, true)) {
+            return array_map(
+                fn (mixed $part): float => LengthReader::read((string) $part, $this->unit, signed: true)->length->mm,
+                $parts,
+            );
+        }
 
         return match (true) {
             in_array($text, ['yes', 'true'], true) => true,

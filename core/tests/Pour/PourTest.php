@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Pour;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Pour\Poured;
 use Oldpart\Core\Pour\PouredBearing;
+use Oldpart\Core\Quantity\Range;
+use Oldpart\Core\Sum\Sums;
 use PHPUnit\Framework\TestCase;
 
 /** A bearing to pour: geometry and hydrostatics by hand. */
@@ -25,6 +28,33 @@ final class PourTest extends TestCase
         $bare = new PouredBearing(60.0, 3.0, 72.0, 90.0, densityKgM3: 9700.0);
         self::assertEqualsWithDelta(M_PI / 4 * (72 ** 2 - 57 ** 2) * 90, $bare->volumeMm3, 1e-6);
         self::assertEqualsWithDelta(9700 * 9.80665 * 0.09 / 1000, $bare->pressureKpa, 1e-9);
+    }
+
+    /** Tin poured at 420 to 450 °C, lead lower; the split shims fill the saw's cut and 0.3 more; common practice. */
+    public function test_the_recipe(): void
+    {
+        $in = ['journal_mm' => 50.0, 'boring_mm' => 2.0, 'shell_bore_mm' => 66.0, 'length_mm' => 90.0, 'kerf_mm' => 1.0, 'base_mm' => 20.0, 'washer_mm' => 3.0, 'rod_mm' => 22.4];
+        $tin = Sums::run('pour', $in);
+        $lead = Sums::run('pour', [...$in, 'metal' => 'lead']);
+        self::assertEqualsWithDelta([1.3, 0.6], [$tin['split_shim_mm'], $tin['level_shim_mm']], 1e-9);
+        self::assertEquals([new Range(420.0, 450.0), new Range(330.0, 400.0)], [$tin['pour_c'], $lead['pour_c']]);
+        self::assertEqualsWithDelta(9700 / 7400, $lead['mass_kg'] / $tin['mass_kg'], 1e-9);
+        self::assertNull($tin['kept']);
+        self::assertStringContainsString('48.000 mm', $tin['steps'][1]->mm);
+        foreach (Poured::cases() as $seen) {
+            $result = Sums::run('pour', [...$in, 'seen' => $seen->value]);
+            self::assertSame(in_array($seen, [Poured::Sound, Poured::PoresElsewhere], true), $result['kept']);
+            self::assertSame($seen->says(), $result['notes'][0]->say->mm);
+            self::assertSame($result['kept'] ? 'kept' : 'pour-again', $result['notes'][0]->code);
+        }
+        foreach ([['metal' => 'iron'], ['seen' => 'fine'], ['kerf_mm' => -1.0]] as $bad) {
+            try {
+                Sums::run('pour', [...$in, ...$bad]);
+                self::fail('taken');
+            } catch (BadInput $e) {
+                self::assertSame(array_key_first($bad), $e->field);
+            }
+        }
     }
 
     public function test_no_room_for_the_metal(): void

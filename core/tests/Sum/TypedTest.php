@@ -39,12 +39,27 @@ final class TypedTest extends TestCase
         }
         self::assertNotSame($sum->name(), Words::title($sum->name()), 'it has a title');
         $results = array_keys(Sums::run($sum->name(), $sum->example()));
+        $inside = [];
+        $rows = json_decode((string) json_encode(Sums::run($sum->name(), $sum->example())), true);
+        array_walk_recursive($rows, static function (mixed $v, int|string $k) use (&$inside): void {
+            $inside[] = $k;
+        });
         $own = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/data/sum-words.json'), true)['of'][$sum->name()] ?? [];
+        foreach (Words::choices($sum->name()) as $field => $choices) {
+            self::assertContains($field, $sum->takes());
+            foreach ($choices as $choice) {
+                try {
+                    Sums::run($sum->name(), [...$sum->example(), $field => $choice]);
+                } catch (BadInput $bad) {
+                    self::assertNotSame($field, $bad->field, "“{$choice}” is offered, and refused");
+                }
+            }
+        }
         foreach (Words::sizes($sum->name()) as $size) {
             self::assertContains($size, $results);
         }
         foreach (array_keys($own) as $field) {
-            self::assertContains($field, [...$sum->takes(), ...$results], "{$sum->name()} knows no “{$field}”");
+            self::assertContains($field, [...$sum->takes(), ...$results, ...$inside], "{$sum->name()} knows no “{$field}”");
         }
     }
 
@@ -105,6 +120,13 @@ final class TypedTest extends TestCase
     {
         $read = $this->read('clocking', ['a' => "diameter_mm: 4 in\nholes: 6\nhole_mm: 9,5", 'b' => '']);
         self::assertEqualsWithDelta(['a' => ['diameter_mm' => 101.6, 'holes' => 6, 'hole_mm' => 9.5]], $read, 1e-9);
+    }
+
+    public function test_places_in_a_block(): void
+    {
+        $read = $this->read('ports', ['drillings' => "name; from; to; diameter_mm\nmain; 0 1/2 3/4; 1.5 1/2 10mm; 5/16"], Unit::Inch)['drillings'];
+        self::assertEqualsWithDelta([[0, 12.7, 19.05], [38.1, 12.7, 10]], [$read[0]['from'], $read[0]['to']], 1e-9);
+        self::assertEqualsWithDelta(7.9375, $read[0]['diameter_mm'], 1e-9);
     }
 
     public function test_yes_no_and_words(): void

@@ -915,6 +915,10 @@ export interface components {
                 typed: {
                     [key: string]: string;
                 };
+                /** @description fields that are one of some words */
+                choices: {
+                    [key: string]: string[];
+                };
                 /** @description results that something may be made to */
                 sizes: string[];
                 /** @description fields and results in the words of the shop */

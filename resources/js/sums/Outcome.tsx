@@ -10,7 +10,7 @@ import type { ReactNode } from 'react';
 import type { Say } from '../api/types';
 import { figure, isWayRound, labelled, type Words } from './values';
 
-const BESIDE = ['notes', 'working', 'picture', 'read'];
+export const BESIDE = ['notes', 'working', 'picture', 'read', 'steps'];
 
 /** Beside a length: what may take it as its size. */
 export type GiveTo = (path: string) => ReactNode;

@@ -1,8 +1,10 @@
 import type { components } from '../api/schema';
-import type { Drawing } from '../api/types';
+import type { Drawing, Say } from '../api/types';
 import { DrawingView } from '../pictures/DrawingView';
 import { Framed } from '../pictures/Framed';
 import { Notes } from '../shell/Notes';
+import { useSettings } from '../shell/settings';
+import { Steps } from '../shell/Steps';
 import { Why } from '../shell/Why';
 import { Headline, Outcome, type GiveTo } from './Outcome';
 import type { Words } from './values';
@@ -17,6 +19,8 @@ export function Result({
     words: Words;
     giveTo?: GiveTo;
 }) {
+    const { say } = useSettings();
+    const steps = data.steps as Say[] | undefined;
     const picture = data.picture as Drawing | undefined;
     return (
         <>
@@ -28,6 +32,7 @@ export function Result({
                 </Framed>
             )}
             <Outcome data={data} words={words} giveTo={giveTo} />
+            {steps && <Steps title="Set it up and do it" steps={steps.map(say)} />}
             <Why steps={data.working} label="Why these numbers" />
         </>
     );

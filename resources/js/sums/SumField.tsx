@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import InputAdornment from '@mui/material/InputAdornment';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { LinkButton } from '../shell/LinkButton';
@@ -15,6 +16,8 @@ interface Props {
     must: boolean;
     words: Words;
     unit: Unit;
+    /** The words it may be, where it is one of some. */
+    choices?: string[];
     change: (text: string) => void;
     leave?: () => void;
     refused?: string | null;
@@ -25,6 +28,10 @@ interface Props {
 /** One thing a sum asks for: a number, a word, a list; a few named numbers; or rows. */
 export function SumField(props: Props) {
     const { like } = props;
+    const choices = props.choices ?? (typeof like === 'boolean' ? ['yes', 'no'] : undefined);
+    if (choices) {
+        return <OneOf {...props} choices={choices} />;
+    }
     if (Array.isArray(like) && like.some((row) => typeof row === 'object')) {
         return (
             <RowFields {...props} heads={[...new Set(like.flatMap((row) => Object.keys(row as object)))]} />
@@ -34,6 +41,27 @@ export function SumField(props: Props) {
         <NamedFields {...props} names={Object.keys(like)} />
     ) : (
         <One {...props} />
+    );
+}
+
+function OneOf({ name, text, must, words, choices, change, refused }: Props & { choices: string[] }) {
+    const label = labelled(name, words).name;
+    return (
+        <TextField
+            select
+            label={must ? label : `${label} (may stay empty)`}
+            value={choices.includes(text) ? text : ''}
+            error={refused != null}
+            helperText={refused ?? null}
+            onChange={(event) => change(event.target.value)}
+        >
+            {!must && <MenuItem value="">not said</MenuItem>}
+            {choices.map((choice) => (
+                <MenuItem key={choice} value={choice}>
+                    {choice}
+                </MenuItem>
+            ))}
+        </TextField>
     );
 }
 

@@ -55,6 +55,7 @@ export function SumForm({ sum }: { sum: Sum }) {
                             like={sum.example[key]}
                             must={key in sum.example}
                             words={sum.words}
+                            choices={sum.choices[key]}
                             unit={typing}
                             read={understood(typed[key] ?? '', key, read[key])}
                             refused={refused?.field === key ? refused.message : null}

@@ -17,8 +17,10 @@ export function rowsOf(text: string, heads: string[]): Rows {
     return {
         heads: its,
         cells: lines.slice(1).map((line) => {
-            const parted = [/[;\t]/, /,\s+/, /,/].map((by) => cut(line, by));
-            return parted.find((cells) => cells.length === its.length) ?? parted[0] ?? [];
+            // A space just typed inside a cell stays: the next word follows it.
+            const ours = line.split(';').map((cell) => cell.replace(/^ /, ''));
+            const parted = [ours, ...[/\t/, /,\s+/, /,/].map((by) => cut(line, by))];
+            return parted.find((cells) => cells.length === its.length) ?? ours;
         }),
     };
 }
@@ -39,7 +41,7 @@ export function namedOf(text: string): Record<string, string> {
             .filter((line) => line.includes(':'))
             .map((line) => {
                 const at = line.indexOf(':');
-                return [line.slice(0, at).trim(), line.slice(at + 1).trim()] as const;
+                return [line.slice(0, at).trim(), line.slice(at + 1).replace(/^ /, '')] as const;
             }),
     );
 }

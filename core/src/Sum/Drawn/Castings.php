@@ -40,8 +40,17 @@ final class Castings
         $under = $long * 0.06;
         $sketch->box(-$mandrel / 2, -$under, $mandrel / 2, $top + $long * 0.1, Tone::Ink, Fill::None)
             ->box(-$shell / 2 - 2 * $wall, -$under, $shell / 2 + 2 * $wall, 0, Tone::Ink, Fill::Hatch)
-            ->text(0, $long / 2, Say::with('mandrel ⌀ {m}', ['m' => LengthWriter::size($mandrel)]), 0, 0, Anchor::Middle, Tone::Make, true)
-            ->text(0, $long / 2, 'melt '.round($out->number('mass_kg'), 2).' kg', 0, 24)
+            ->text(
+                0,
+                $top + $long * 0.1,
+                Say::with('mandrel ⌀ {m}', ['m' => LengthWriter::size($mandrel)]),
+                0,
+                -8,
+                Anchor::Middle,
+                Tone::Make,
+                true,
+            )
+            ->text(0, $long / 2, 'melt '.round($out->number('mass_kg'), 2).' kg', 0, 5)
             ->size($shell / 2 + $wall, 0, $shell / 2 + $wall, $long, LengthWriter::size($long), -18, Tone::Ink);
         if ($head > 0) {
             $sketch->size(

@@ -142,6 +142,7 @@ function Taken({
                 like={sum.example[name]}
                 must={name in sum.example}
                 words={sum.words}
+                choices={sum.choices[name]}
                 unit={facts.unit}
                 change={field.change}
                 leave={field.flush}

@@ -7,10 +7,8 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Reckoned, ReckoningFacts } from '../../api/types';
 import { TextFact } from '../../entry/TextFact';
-import { Value } from '../../sums/Outcome';
+import { BESIDE, Value } from '../../sums/Outcome';
 import { isWayRound, labelled, type Words } from '../../sums/values';
-
-const BESIDE = ['notes', 'working', 'picture', 'read'];
 
 /** How it was before, round by round, beside how it is now. */
 export function Rounds({
