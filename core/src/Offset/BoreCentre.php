@@ -22,4 +22,18 @@ final class BoreCentre
 
         return $overRollerMm - $rollerMm + $boreMm / 2;
     }
+
+    /**
+     * The same bore in two castings over one roller: how much higher the second centre lies.
+     *
+     * @throws BadInput for bores of nothing
+     */
+    public static function differenceMm(float $heightAMm, float $boreAMm, float $heightBMm, float $boreBMm): float
+    {
+        if (! ($boreAMm > 0) || ! ($boreBMm > 0)) {
+            throw new BadInput('bore', $boreAMm > 0 ? 'bore_b_mm' : 'bore_a_mm', 'Both bores must be above zero.');
+        }
+
+        return $heightBMm + $boreBMm / 2 - ($heightAMm + $boreAMm / 2);
+    }
 }

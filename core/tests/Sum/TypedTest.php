@@ -44,6 +44,10 @@ final class TypedTest extends TestCase
         array_walk_recursive($rows, static function (mixed $v, int|string $k) use (&$inside): void {
             $inside[] = $k;
         });
+        $given = $sum->example();
+        array_walk_recursive($given, static function (mixed $v, int|string $k) use (&$inside): void {
+            $inside[] = $k;
+        });
         $own = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/data/sum-words.json'), true)['of'][$sum->name()] ?? [];
         foreach (Words::choices($sum->name()) as $field => $choices) {
             self::assertContains($field, $sum->takes());

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Offset;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Sum\Sums;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Setting up and what goes through: closed forms by hand, and the fastener formulas of ASME Y14.5. */
+final class SetUpSumsTest extends TestCase
+{
+    /** H = F + T where the bolt floats, F + 2 T where one side holds it. */
+    public function test_holes_for_bolts(): void
+    {
+        self::assertEqualsWithDelta(10.4, Sums::run('bolt-hole', ['bolt_mm' => 10, 'position_mm' => 0.4])['hole_mm'], 1e-12);
+        self::assertEqualsWithDelta(10.8, Sums::run('bolt-hole', ['bolt_mm' => 10, 'position_mm' => 0.4, 'fixed' => true])['hole_mm'], 1e-12);
+    }
+
+    /** 400 g mm at 80 is 5 g; of steel in a 10 mm hole 5/(0.00785 · 78.54) = 8.11 deep. */
+    public function test_a_hole_that_balances(): void
+    {
+        $hole = Sums::run('balance-hole', ['unbalance_gmm' => 400, 'radius_mm' => 80, 'drill_mm' => 10]);
+        self::assertEqualsWithDelta(5.0, $hole['mass_g'], 1e-12);
+        self::assertEqualsWithDelta(8.110, $hole['deep_mm'], 1e-3);
+    }
+
+    public function test_a_chain_of_holders(): void
+    {
+        $in = ['links' => [['name' => 'spindle', 'out_mm' => 0.003], ['name' => 'arbor', 'out_mm' => 0.004], ['name' => 'nut', 'out_mm' => 0.012]]];
+        $out = Sums::run('run-out-budget', $in);
+        self::assertEqualsWithDelta([0.013, 0.019], [$out['likely_mm'], $out['worst_mm']], 1e-12);
+        self::assertSame('nut', $out['most_from']);
+        $codes = array_map(static fn (Note $n): string => $n->code, Sums::run('run-out-budget', [...$in, 'measured_mm' => 0.02])['notes']);
+        self::assertContains('more-than-all', $codes);
+    }
+
+    /** Half of 140; an error of the slide counts double; 60 long at 0.01° is 60 tan 0.01° = 0.0105. */
+    public function test_half_turn(): void
+    {
+        $out = Sums::run('half-turn', ['spacing_mm' => 140, 'index_error_deg' => 0.01, 'length_mm' => 60, 'slide_error_mm' => 0.01, 'travel_mm' => 60]);
+        self::assertEqualsWithDelta([70, 0.02, 0.010472], [$out['offset_mm'], $out['spacing_off_mm'], $out['parallel_off_mm']], 1e-6);
+        self::assertSame('no-travel', $out['notes'][0]->code);
+    }
+
+    /** 0.12 in 200 over a base of 150 is 0.09; 0.05 over 80 is 0.02; 0.1° is 0.17 in 100 (a fact of the trade). */
+    public function test_shims(): void
+    {
+        $out = Sums::run('tilt-shim', ['off_mm' => 0.12, 'lever_mm' => 200, 'base_mm' => 150, 'across_off_mm' => 0.05, 'across_base_mm' => 80]);
+        self::assertEqualsWithDelta([0.09, 0.02], [$out['shim_mm'], $out['across_shim_mm']], 1e-6);
+        self::assertEqualsWithDelta(0.1, Sums::run('tilt-shim', ['off_mm' => 0.1745, 'lever_mm' => 100, 'base_mm' => 100])['tilt_deg'], 1e-3);
+        self::assertNull(Sums::run('tilt-shim', ['off_mm' => 0.1, 'lever_mm' => 100, 'base_mm' => 100])['across_shim_mm']);
+    }
+
+    /** (52 − 48)/2 is 2 a side: 1.4 left where it is 0.6 off, 0.9 where 1.1; at 2.2 off nothing is. */
+    public function test_stock_at_both_ends(): void
+    {
+        $out = Sums::run('stock-at-both-ends', ['rough_mm' => 48, 'finished_mm' => 52, 'off_near_mm' => 0.6, 'off_far_mm' => -1.1, 'clean_mm' => 0.3]);
+        self::assertEqualsWithDelta([1.4, 0.9, 50.8], [$out['near_mm'], $out['far_mm'], $out['least_bore_mm']], 1e-9);
+        self::assertTrue($out['cleans_up']);
+        $not = Sums::run('stock-at-both-ends', ['rough_mm' => 48, 'finished_mm' => 52, 'off_near_mm' => 2.2, 'off_far_mm' => 0]);
+        self::assertFalse($not['cleans_up']);
+        self::assertStringContainsString('52.400 mm at least', $not['notes'][0]->say->mm);
+    }
+
+    /** The roller drops out; half of what the bores differ by does not. */
+    public function test_two_castings(): void
+    {
+        self::assertEqualsWithDelta(0.41, Sums::run('two-castings', ['height_a_mm' => 62, 'bore_a_mm' => 40, 'height_b_mm' => 62.35, 'bore_b_mm' => 40.12])['higher_mm'], 1e-9);
+        $one = fn (float $h, float $b): float => Sums::run('bore-centre', ['height_mm' => $h, 'roller_mm' => 10, 'bore_mm' => $b])['centre_mm'];
+        self::assertEqualsWithDelta($one(62.35, 40.12) - $one(62, 40), 0.41, 1e-9);
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, string}> */
+    public static function refusals(): iterable
+    {
+        yield 'no bolt' => ['bolt-hole', ['bolt_mm' => 0, 'position_mm' => 0.1], 'bolt_mm'];
+        yield 'position below zero' => ['bolt-hole', ['bolt_mm' => 5, 'position_mm' => -0.1], 'position_mm'];
+        yield 'no radius' => ['balance-hole', ['unbalance_gmm' => 1, 'radius_mm' => 0, 'drill_mm' => 5], 'radius_mm'];
+        yield 'unbalance below zero' => ['balance-hole', ['unbalance_gmm' => -1, 'radius_mm' => 5, 'drill_mm' => 5], 'unbalance_gmm'];
+        yield 'no links' => ['run-out-budget', ['links' => []], 'links'];
+        yield 'a link below zero' => ['run-out-budget', ['links' => [['name' => 'a', 'out_mm' => -1]]], 'links.0.out_mm'];
+        yield 'one bore' => ['half-turn', ['spacing_mm' => 0], 'spacing_mm'];
+        yield 'no lever' => ['tilt-shim', ['off_mm' => 1, 'lever_mm' => 1, 'base_mm' => 10], 'lever_mm'];
+        yield 'no base' => ['tilt-shim', ['off_mm' => 1, 'lever_mm' => 10, 'base_mm' => 0], 'base_mm'];
+        yield 'no bore' => ['stock-at-both-ends', ['rough_mm' => 10, 'finished_mm' => 0, 'off_near_mm' => 0, 'off_far_mm' => 0], 'finished_mm'];
+        yield 'no bore b' => ['two-castings', ['height_a_mm' => 1, 'bore_a_mm' => 1, 'height_b_mm' => 1, 'bore_b_mm' => 0], 'bore_b_mm'];
+        yield 'a limit of nothing' => ['bend', ['stations' => [['at_mm' => 0, 'tir_mm' => 0, 'high_deg' => 0], ['at_mm' => 1, 'tir_mm' => 0, 'high_deg' => 0], ['at_mm' => 2, 'tir_mm' => 0, 'high_deg' => 0]], 'limit_mm' => 0], 'limit_mm'];
+    }
+
+    /** @param  array<string, mixed>  $in */
+    #[DataProvider('refusals')]
+    public function test_refusals(string $sum, array $in, string $field): void
+    {
+        try {
+            Sums::run($sum, $in);
+            self::fail('taken');
+        } catch (BadInput $bad) {
+            self::assertSame($field, $bad->field);
+        }
+    }
+}
