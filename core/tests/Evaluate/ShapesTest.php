@@ -501,4 +501,17 @@ final class ShapesTest extends TestCase
             self::assertEqualsWithDelta(94.0, (float) self::numbers($job->shape('Flange hole circle'))['Hole circle'], 0.06);
         }
     }
+
+    /** Five holes on 94 about (10, −20), the first at 90°: (10, 27); the next at 162°: 10 − 47 cos 18° = −34.70. */
+    public function test_holes_are_drilled_off_one_by_one(): void
+    {
+        $job = $this->job('flanged-axle')->is('Flange hole circle', ['count' => 5, 'shape' => '94', 'angle_deg' => 90, 'x' => ['typed' => '10', 'unit' => 'mm'], 'y' => ['typed' => '-20', 'unit' => 'mm']]);
+        $places = $job->shape('Flange hole circle')->places;
+        self::assertCount(5, $places);
+        self::assertEqualsWithDelta([10, 27, 90], [$places[0]->xMm, $places[0]->yMm, $places[0]->deg], 1e-9);
+        self::assertEqualsWithDelta(10 - 47 * cos(deg2rad(18)), $places[1]->xMm, 1e-9);
+        $this->facts['ticks'][] = ['id' => 't-1', 'code' => $places[2]->tick, 'at' => null, 'remark' => null];
+        self::assertSame([false, false, true, false, false], array_map(static fn ($p): bool => $p->isDrilled, $job->shape('Flange hole circle')->places));
+        self::assertSame([], $job->is('Wheel hole circle', ['count' => 5, 'shape' => '94'])->shape('Wheel hole circle')->places, 'those are there');
+    }
 }

@@ -931,6 +931,14 @@ export interface components {
         Shaped: {
             surface: string;
             name: string;
+            places: {
+                number: number;
+                x: components["schemas"]["Say"];
+                y: components["schemas"]["Say"];
+                deg: number;
+                tick: string;
+                drilled: boolean;
+            }[];
             cut: boolean;
             /** @description nothing is fitted to it */
             edge: boolean;

@@ -24,6 +24,9 @@ final readonly class PatternWork
     /** So many holes have their places listed. */
     private const LISTED = 12;
 
+    /** So many are drilled off one by one. */
+    private const DRILLED = 200;
+
     /** From the centre of a hole to an edge, in its size. Common practice; twice in cast iron and light metal. */
     private const EDGE = 1.5;
 
@@ -72,6 +75,7 @@ final readonly class PatternWork
             sets: $this->case->isCut ? self::sets($circle) : [],
             checks: $this->checks($circle, $goes->holeMm ?? $own?->holeMm),
             notes: $this->notes($goes, $circle, $goes->holeMm ?? $own?->holeMm),
+            places: $this->case->isCut ? $this->places($circle) : [],
             picture: PatternPicture::draw($circle, $goes->holeMm ?? $own->holeMm ?? null),
             working: [
                 new WorkingStep(
@@ -127,6 +131,27 @@ final readonly class PatternWork
             ),
             array_slice($nominal->candidates, 0, 3),
         );
+    }
+
+    /** @return list<ShapePlace> from the middle of the circle; from the part's own zero where that is said */
+    private function places(HoleCircle $circle): array
+    {
+        $surface = $this->case->surface;
+        [$x, $y] = [$surface->x->length->mm ?? 0.0, $surface->y->length->mm ?? 0.0];
+        $places = [];
+        foreach ($circle->holes <= self::DRILLED ? $circle->points() : [] as $i => $point) {
+            $tick = "hole:{$surface->id}:".($i + 1);
+            $places[] = new ShapePlace(
+                number: $i + 1,
+                xMm: $x + $point->x,
+                yMm: $y + $point->y,
+                deg: $circle->angleDeg($i),
+                tick: $tick,
+                isDrilled: $this->case->sizes->facts->isTicked($tick),
+            );
+        }
+
+        return $places;
     }
 
     /** @return list<Say> */

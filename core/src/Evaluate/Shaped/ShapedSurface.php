@@ -40,6 +40,8 @@ final readonly class ShapedSurface implements \JsonSerializable
         public array $notes = [],
         public ?Drawing $picture = null,
         public array $working = [],
+        /** @var list<ShapePlace> of a pattern that is drilled */
+        public array $places = [],
     ) {
     }
 
@@ -70,6 +72,7 @@ final readonly class ShapedSurface implements \JsonSerializable
             notes: $this->notes,
             picture: $this->picture,
             working: $this->working,
+            places: $this->places,
         );
     }
 
@@ -92,6 +95,7 @@ final readonly class ShapedSurface implements \JsonSerializable
             'notes' => $this->notes,
             'picture' => $this->picture,
             'working' => $this->working,
+            'places' => $this->places,
         ];
     }
 }

@@ -16,6 +16,7 @@ import { Why } from '../../shell/Why';
 import { useKey } from '../../shell/keys';
 import { CutEntry } from './CutEntry';
 import { CutTable } from './CutTable';
+import { Places } from './Places';
 
 /** The cut log: where it stands, what to dial next, inside the band or not. */
 export function Make() {
@@ -196,6 +197,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                     {say(remark)}
                 </Typography>
             ))}
+            {shape && <Places shape={shape} />}
             <CutEntry making={making} />
             {entry.band !== null && (
                 <Typography
