@@ -14,6 +14,7 @@ use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Evaluate\Loops\SolvedLoop;
 use Oldpart\Core\Evaluate\Loops\SolvedPlane;
 use Oldpart\Core\Evaluate\Making\CutProgress;
+use Oldpart\Core\Evaluate\Making\KnockOn;
 use Oldpart\Core\Evaluate\Making\MakeCard;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Making\MakePlan;
@@ -83,6 +84,7 @@ final readonly class JobAnswers implements \JsonSerializable
         public array $reckoned,
         /** @var array<string, ?LoopTrials> by loop, and by joint of two lengths */
         private array $loopTrials,
+        private KnockOn $knockOn,
     ) {
     }
 
@@ -154,6 +156,7 @@ final readonly class JobAnswers implements \JsonSerializable
             shaped: $out->shapes,
             reckoned: $out->reckoned,
             loopTrials: $out->trials,
+            knockOn: new KnockOn($facts, $out->shapes),
         );
     }
 
@@ -210,7 +213,10 @@ final readonly class JobAnswers implements \JsonSerializable
             'mistakes' => array_map(static fn (Mistake $m): MistakeAnswer => new MistakeAnswer($m), $this->mistakes),
             'make' => $this->make,
             'plan' => $this->plan,
-            'making' => array_map(static fn (CutProgress $c): MakingAnswer => new MakingAnswer($c), $this->making),
+            'making' => array_map(
+                fn (CutProgress $c): MakingAnswer => new MakingAnswer($c, $this->knockOn->of($c->entry->surface)),
+                $this->making,
+            ),
             'assembly' => new AssemblyAnswer($this->assembly),
             'hand_over' => $this->handOver,
             'survey' => new SurveyAnswer($this->survey, $this->pictures),

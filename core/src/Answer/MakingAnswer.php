@@ -18,7 +18,8 @@ use Oldpart\Core\Shape\SurfaceType;
 /** Cutting one surface as it is shown. */
 final readonly class MakingAnswer implements \JsonSerializable
 {
-    public function __construct(public CutProgress $of)
+    /** @param  list<Say>  $touches  what it upsets when it comes out otherwise */
+    public function __construct(public CutProgress $of, public array $touches = [])
     {
     }
 
@@ -94,6 +95,7 @@ final readonly class MakingAnswer implements \JsonSerializable
             'phase' => $this->of->entry->phase->value,
             'label' => $this->of->entry->label,
             'hole' => $this->hole(),
+            'touches' => $this->touches,
             'measured_as' => $this->of->entry->surface->kind->value,
             'now' => $now === null ? null : LengthWriter::size($now),
             'state' => $next->state->value ?? 'none',

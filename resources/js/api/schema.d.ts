@@ -973,6 +973,8 @@ export interface components {
             surface: string;
             /** @enum {unknown} */
             phase: "only" | "before" | "after";
+            /** @description what it upsets when it comes out otherwise */
+            touches: components["schemas"]["Say"][];
             /** @description how a bore comes about where there was none */
             hole: components["schemas"]["Say"][];
             label: string;

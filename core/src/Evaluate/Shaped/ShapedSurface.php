@@ -42,6 +42,8 @@ final readonly class ShapedSurface implements \JsonSerializable
         public array $working = [],
         /** @var list<ShapePlace> of a pattern that is drilled */
         public array $places = [],
+        /** Of a taper: how much its diameter changes for as much along. */
+        public ?float $onDiameter = null,
     ) {
     }
 
@@ -73,6 +75,7 @@ final readonly class ShapedSurface implements \JsonSerializable
             picture: $this->picture,
             working: $this->working,
             places: $this->places,
+            onDiameter: $this->onDiameter,
         );
     }
 

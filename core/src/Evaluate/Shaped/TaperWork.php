@@ -114,6 +114,7 @@ final readonly class TaperWork
             surface: $this->case->surface,
             isCut: true,
             is: self::steep($taper),
+            onDiameter: $taper->onDiameter(),
             missing: $large === null
                 ? Say::plain(
                     $inside

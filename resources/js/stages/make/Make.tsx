@@ -73,6 +73,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
     const { say } = useSettings();
     const { facts, answers } = useJob();
     const shape = answers.shaped.find((one) => one.surface === entry.surface);
+    const picture = making.picture ?? shape?.picture ?? null;
     return (
         <>
             <Box
@@ -167,8 +168,8 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                     )}
                 </Framed>
                 <Framed>
-                    {making.picture ? (
-                        <DrawingView drawing={making.picture} />
+                    {picture ? (
+                        <DrawingView drawing={picture} />
                     ) : (
                         <Typography color="textSecondary" sx={{ p: 2 }}>
                             {entry.blocked
@@ -197,6 +198,9 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                     {say(remark)}
                 </Typography>
             ))}
+            {making.touches.length > 0 && (
+                <Steps title="If it comes out otherwise" steps={making.touches.map(say)} />
+            )}
             {shape && <Places shape={shape} />}
             <CutEntry making={making} />
             {entry.band !== null && (
