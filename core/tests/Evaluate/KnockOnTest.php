@@ -25,7 +25,7 @@ final class KnockOnTest extends TestCase
         $this->job('plain-bush');
         $says = implode(' ', $this->touches('Bush length'));
         self::assertStringContainsString('“Bush length to housing” is of this length', $says);
-        self::assertSame([], $this->touches('Bush bore'), 'a bore is no length');
+        self::assertSame([], $this->touches('Bush outside'), 'an outside is no length');
         $this->job('stepped-shaft');
         self::assertContains('“Float between the bearings” closes by as much as it is longer.', $this->touches('Between the shoulders'));
     }
