@@ -39,6 +39,10 @@ final class JobCopy
                     );
                 }
                 if ($list === FactList::Reckonings) {
+                    $given = (array) $row['given'];
+                    if (isset($given['photo'])) {
+                        $row['given'] = [...$given, 'photo' => $fresh[$given['photo']] ?? $given['photo']];
+                    }
                     foreach (['from', 'gives'] as $which) {
                         $row[$which] = array_map(
                             static fn (string $s): string => $fresh[$s] ?? $s,

@@ -109,6 +109,64 @@ final class ReckoningsTest extends BrowserTestCase
         self::assertSame('2', end($this->api("/api/jobs/{$id}")['facts']['reckonings'])['given']['diameter_mm']);
     }
 
+    /** A picture of our own making: 160 mm over 800 points, centres 550 points apart, so 110 mm; a boss of 100 points, 20 mm. */
+    public function test_a_lever_from_a_photograph(): void
+    {
+        $picture = imagecreatetruecolor(1000, 600);
+        assert($picture !== false);
+        imagefill($picture, 0, 0, (int) imagecolorallocate($picture, 240, 235, 220));
+        imagesetthickness($picture, 6);
+        $ink = (int) imagecolorallocate($picture, 40, 40, 40);
+        imageline($picture, 100, 500, 900, 500, $ink);
+        imageellipse($picture, 200, 250, 100, 100, $ink);
+        imageellipse($picture, 750, 250, 100, 100, $ink);
+        imagepng($picture, $this->rig->downloads().'/lever.png');
+        $this->visit('/job/demo-clock/survey');
+        $this->sees('Take or choose photographs');
+        $this->page->findElement(\Facebook\WebDriver\WebDriverBy::xpath("//input[@aria-label='Photographs to add']"))
+            ->sendKeys($this->rig->downloads().'/lever.png');
+        $this->press('Open photograph: Photograph');
+        $this->press('Take sizes from it');
+        $this->tapAt([[100, 500], [900, 500]]);
+        $this->sees('Known length 1');
+        $this->fill('It is', '160 mm');
+        $this->keys(WebDriverKeys::TAB);
+        $this->press('Length');
+        $this->tapAt([[200, 250], [750, 250]]);
+        // 110 mm is 4.331 in; a tap is good to a point or two of the screen.
+        $this->waitFor(fn (): bool => abs(($this->found('lengths')['mm'] ?? 0) - 110) < 0.8, 'the length did not come');
+        $this->press('Circle');
+        $this->tapAt([[150, 250], [200, 200], [250, 250]]);
+        $this->waitFor(fn (): bool => abs(($this->found('circles')['mm'] ?? 0) - 20) < 0.8, 'the circle did not come');
+        $this->sees('One known length only');
+        $this->press('Circle 1: note it of a surface');
+        $this->find("//li[@role='menuitem'][normalize-space(.)='Hub boss']", 'the boss')->click();
+        $this->sees('Noted of Hub boss');
+        $boss = array_column($this->api('/api/jobs/demo-clock')['facts']['surfaces'], null, 'name')['Hub boss'];
+        self::assertSame('picture', $boss['source']);
+        self::assertEqualsWithDelta(20.0, $boss['size']['mm'], 0.8);
+        self::assertGreaterThan(0.2, $boss['sure']['mm']);
+    }
+
+    /** @return array<string, float> */
+    private function found(string $what): array
+    {
+        return $this->api('/api/jobs/demo-clock')['answers']['reckoned'][0]['result'][$what][0] ?? [];
+    }
+
+    /** @param  list<array{int, int}>  $points  of the picture, which is 1000 by 600 */
+    private function tapAt(array $points): void
+    {
+        $canvas = $this->find("//*[@role='application']", 'the photograph');
+        foreach ($points as [$x, $y]) {
+            $box = (array) $this->page->executeScript(
+                'const b = arguments[0].getBoundingClientRect(); const s = Math.min(b.width / 1000, b.height / 600); return [b.width, b.height, s]',
+                [$canvas],
+            );
+            $this->page->action()->moveToElement($canvas, (int) round(($x - 500) * $box[2]), (int) round(($y - 300) * $box[2]))->click()->perform();
+        }
+    }
+
     private function reckoning(string $id, string $sum): string
     {
         return array_column($this->api("/api/jobs/{$id}")['facts']['reckonings'], 'id', 'sum')[$sum];

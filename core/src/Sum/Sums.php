@@ -79,6 +79,7 @@ final class Sums
             new CleanUpSum(),
             new EndsStockSum(),
             new ScaleSum(),
+            new PictureSum(),
             new PortsSum(),
         ];
     }

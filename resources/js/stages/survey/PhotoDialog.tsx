@@ -6,16 +6,18 @@ import DialogContent from '@mui/material/DialogContent';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { KeyboardEvent, MouseEvent } from 'react';
+import { useState, type KeyboardEvent, type MouseEvent } from 'react';
 import type { Photo } from '../../api/types';
 import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
+import { PictureSizes } from './PictureSizes';
 
 const STEP = 0.02;
 
 /** A photograph at full size; a tap pins the chosen surface where it is seen, arrow keys move the pin. */
 export function PhotoDialog({ photo, close }: { photo: Photo; close: () => void }) {
     const { facts, save } = useJob();
+    const [sizing, setSizing] = useState(false);
     const surface = facts.surfaces.find((s) => s.id === photo.surface);
     const store = (changes: Partial<Photo>) => save('photos', photo.id, changes);
     const pin = (x: number, y: number) =>
@@ -36,6 +38,9 @@ export function PhotoDialog({ photo, close }: { photo: Photo; close: () => void 
             pin((photo.x ?? 0.5) + (by[0] ?? 0), (photo.y ?? 0.5) + (by[1] ?? 0));
         }
     };
+    if (sizing) {
+        return <PictureSizes photo={photo} close={() => setSizing(false)} />;
+    }
     return (
         <Dialog open onClose={close} maxWidth="lg" fullWidth aria-label="Photograph">
             <DialogContent sx={{ p: 1.5 }}>
@@ -130,6 +135,9 @@ export function PhotoDialog({ photo, close }: { photo: Photo; close: () => void 
                     }}
                 >
                     Remove it
+                </Button>
+                <Button variant="outlined" color="inherit" onClick={() => setSizing(true)}>
+                    Take sizes from it
                 </Button>
                 <Button variant="outlined" color="inherit" onClick={close}>
                     Close
