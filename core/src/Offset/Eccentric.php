@@ -42,4 +42,37 @@ final readonly class Eccentric
 
         return 1.5 * $this->offsetMm - $r + sqrt($r ** 2 - 0.75 * $this->offsetMm ** 2);
     }
+
+    /**
+     * The thinnest wall round a bore that lies off by it; below zero it breaks out.
+     *
+     * @param  float  $outsideMm  above 0
+     * @param  float  $boreMm  above 0
+     */
+    public function wallMm(float $outsideMm, float $boreMm): float
+    {
+        return ($outsideMm - $boreMm) / 2 - $this->offsetMm;
+    }
+
+    /** How far sideways the centre comes where it is turned about its axis by so much too far: e sin Δθ. */
+    public function sidewaysMm(float $turnedDeg): float
+    {
+        return $this->offsetMm * sin(deg2rad(abs($turnedDeg)));
+    }
+
+    /**
+     * Stock for a bar that both come out of, one boss in its middle: the larger, or the smaller and twice the offset.
+     */
+    public function stockMm(float $centralMm, float $offMm): float
+    {
+        return max($centralMm, $offMm + 2 * $this->offsetMm);
+    }
+
+    /** What is still to move after a try: along and across, from where it came to lie to where it belongs. */
+    public function leftAfter(float $triedAMm, float $triedBMm): self
+    {
+        $rad = deg2rad($this->directionDeg);
+
+        return new self($this->offsetMm * cos($rad) - $triedAMm, $this->offsetMm * sin($rad) - $triedBMm);
+    }
 }

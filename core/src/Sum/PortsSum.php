@@ -52,7 +52,14 @@ final class PortsSum implements Sum
         $walls = $block->walls();
         $thin = array_filter($walls, static fn (array $w): bool => $w['least_mm'] !== null && $w['least_mm'] <= 0);
 
+        $smallest = null;
+        foreach ($drillings as $drilling) {
+            $smallest = $smallest === null || $drilling->diameterMm < $smallest->diameterMm ? $drilling : $smallest;
+        }
+
         return [
+            'smallest_mm' => $smallest?->diameterMm,
+            'smallest_mm2' => $smallest === null ? null : M_PI / 4 * $smallest->diameterMm ** 2,
             'pairs' => $block->pairs(),
             'walls' => $walls,
             'notes' => [

@@ -81,6 +81,7 @@ final class Sums
             new ScaleSum(),
             new PictureSum(),
             new PortsSum(),
+            new FittingReachSum(),
         ];
     }
 

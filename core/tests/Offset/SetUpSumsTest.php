@@ -74,6 +74,31 @@ final class SetUpSumsTest extends TestCase
         self::assertEqualsWithDelta($one(62.35, 40.12) - $one(62, 40), 0.41, 1e-9);
     }
 
+    /**
+     * 5 off toward 53.13° in a bar of 60 with a bore of 40: (60 − 40)/2 − 5 leaves 5; a boss of 55 wants 55 + 10; turned 2°
+     * too far 5 sin 2° = 0.1745; tried and found at (2.9, 3.8) there is (0.1, 0.2) left, 0.2236 toward 63.4°.
+     */
+    public function test_an_eccentric_in_the_chuck(): void
+    {
+        $out = Sums::run('offset', ['a_mm' => 3, 'b_mm' => 4, 'bar_diameter_mm' => 60, 'bore_mm' => 40, 'boss_mm' => 55, 'turned_deg' => 2, 'tried_a_mm' => 2.9, 'tried_b_mm' => 3.8]);
+        self::assertEqualsWithDelta([5, 65, 0.17450, 0.223607, 63.43495], [$out['wall_mm'], $out['stock_mm'], $out['sideways_mm'], $out['left_mm'], $out['left_deg']], 1e-4);
+        $codes = static fn (float $bore): array => array_map(static fn (Note $n): string => $n->code, Sums::run('offset', ['a_mm' => 3, 'b_mm' => 4, 'bar_diameter_mm' => 60, 'bore_mm' => $bore])['notes']);
+        self::assertSame('breaks-out', $codes(51)[0]);
+        self::assertSame('thin-side', $codes(48)[0]);
+        self::assertNotContains('thin-side', $codes(40));
+    }
+
+    /** 12 of thread on a washer of 1.5, the passage 8 down: 2.5 into it, 5.5 of 8 left. */
+    public function test_how_far_a_fitting_reaches(): void
+    {
+        $in = ['thread_long_mm' => 12, 'seal_mm' => 1.5, 'to_passage_mm' => 8, 'passage_mm' => 8];
+        $out = Sums::run('fitting-reach', $in);
+        self::assertEqualsWithDelta([2.5, 5.5], [$out['reach_mm'], $out['left_mm']], 1e-9);
+        self::assertSame(['narrows'], array_map(static fn (Note $n): string => $n->code, $out['notes']));
+        self::assertTrue(Sums::run('fitting-reach', [...$in, 'thread_long_mm' => 18])['closed']);
+        self::assertSame([], Sums::run('fitting-reach', [...$in, 'thread_long_mm' => 8])['notes']);
+    }
+
     /** @return iterable<string, array{string, array<string, mixed>, string}> */
     public static function refusals(): iterable
     {
