@@ -88,6 +88,17 @@ final class AxisPicture
         return $drawing;
     }
 
+    /** Only the part itself, at so many units a millimetre: for a drawing that writes its own sizes. */
+    public static function into(Drawing $drawing, AxisPart $part, float $left, float $axis, float $perMm): void
+    {
+        [$from, $to] = self::extent([$part]);
+        $picture = new self(parts: [$part], width: 100, height: 100, fromMm: $from, toMm: $to, line: 1.8);
+        $picture->perMm = $perMm;
+        $picture->axis = $axis;
+        $picture->left = $left;
+        $picture->parts($drawing);
+    }
+
     /**
      * Small and without a word, to tell one job from another.
      *

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Answer;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
+use Oldpart\Core\Evaluate\Shaped\ShapeNumber;
+use Oldpart\Core\Evaluate\Shapes\JobShapes;
+use Oldpart\Core\Evaluate\Shapes\PartShape;
+use Oldpart\Core\Facts\Form;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Picture\Shop\ShopNote;
+use Oldpart\Core\Picture\Shop\ShopSize;
+use Oldpart\Core\Picture\Shop\ShopView;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Shape\SurfaceType;
+
+/** What is written at each part that is cut: every surface with its limits, its call-out, or its free size. */
+final readonly class ShopViews
+{
+    /** Of a shape that many numbers are written beside what it is. */
+    private const NUMBERS = 2;
+
+    /** @var array<string, list<MakeEntry>> by surface */
+    private array $entries;
+
+    /** @var array<string, ShapedSurface> by surface */
+    private array $shaped;
+
+    /**
+     * @param  list<MakeEntry>  $make
+     * @param  list<ShapedSurface>  $shaped
+     */
+    public function __construct(private JobFacts $facts, private JobShapes $shapes, array $make, array $shaped)
+    {
+        $entries = [];
+        foreach ($make as $entry) {
+            $entries[$entry->surface->id][] = $entry;
+        }
+        $this->entries = $entries;
+        $this->shaped = array_column(
+            array_map(static fn (ShapedSurface $s): array => ['id' => $s->surface->id, 'shape' => $s], $shaped),
+            'shape',
+            'id',
+        );
+    }
+
+    /** @return array<string, string> by id: the parts that are cut, and turned */
+    public function parts(): array
+    {
+        $parts = [];
+        foreach ($this->facts->parts as $part) {
+            $cut = array_filter($this->facts->surfacesOf($part->id), $this->facts->isCut(...));
+            if ($cut !== [] && $part->form === Form::Turned && isset($this->shapes->shapes[$part->id])) {
+                $parts[$part->id] = $part->name;
+            }
+        }
+
+        return $parts;
+    }
+
+    public function of(string $partId): ShopView
+    {
+        $shape = $this->shapes->shapes[$partId];
+        $diameters = $lengths = $notes = [];
+        $datum = null;
+        foreach ($this->facts->surfacesOf($partId) as $surface) {
+            $extent = $shape->extent($surface);
+            if ($surface->datum && $extent !== null && $datum === null) {
+                $datum = $extent[0];
+            }
+            if (! $this->facts->isCut($surface) || $extent === null) {
+                continue;
+            }
+            $type = $surface->type;
+            if (isset($this->shaped[$surface->id]) && ! $this->isPlain($type)) {
+                $notes[] = $this->note($surface, $shape, $extent);
+            } elseif ($type === SurfaceType::Length && $extent[1] > $extent[0]) {
+                $lines = $this->lines($surface, '');
+                if ($lines !== []) {
+                    $lengths[] = new ShopSize(
+                        $extent[0],
+                        $extent[1],
+                        0.0,
+                        [self::inOne($lines)],
+                        $this->isFree($surface),
+                    );
+                }
+            } elseif ($this->isPlain($type)) {
+                $lines = $this->lines($surface, '⌀');
+                $mm = $this->shapes->sizes->mm($surface);
+                if ($lines !== [] && $mm !== null) {
+                    $radius = $mm / 2 + abs($shape->offsetOf($surface));
+                    $diameters[] = new ShopSize($extent[0], $extent[1], $radius, $lines, $this->isFree($surface));
+                }
+            }
+        }
+
+        return new ShopView($shape->onAxis(0.0, 0.0, true), $diameters, $lengths, $notes, $datum);
+    }
+
+    private function isPlain(SurfaceType $type): bool
+    {
+        return $type === SurfaceType::Bore || $type === SurfaceType::Shaft;
+    }
+
+    private function isFree(SurfaceFacts $surface): bool
+    {
+        $entry = $this->entries[$surface->id][0] ?? null;
+
+        return $entry === null || $entry->free || $entry->band === null;
+    }
+
+    /** @return list<Say> its limits, the upper above; one free size; nothing where nobody said any */
+    private function lines(SurfaceFacts $surface, string $mark): array
+    {
+        $marked = static fn (Say $size): Say => Say::with($mark.'{s}', ['s' => $size]);
+        foreach ($this->entries[$surface->id] ?? [] as $entry) {
+            if ($entry->band === null) {
+                continue;
+            }
+            if ($entry->free) {
+                return [$marked(LengthWriter::size($entry->band->middleMm()))];
+            }
+            $lines = [$marked(LengthWriter::upper($entry->band)), LengthWriter::lower($entry->band)];
+
+            return $entry->phase === Phase::Before ? [...$lines, Say::plain('before pressing')] : $lines;
+        }
+        $mm = $surface->size->length->mm ?? null;
+
+        return $mm === null || $mm <= 0 ? [] : [$marked(LengthWriter::size($mm))];
+    }
+
+    /** @param  non-empty-list<Say>  $lines */
+    private static function inOne(array $lines): Say
+    {
+        return count($lines) === 1 ? $lines[0] : Say::with('{a}–{b}', ['a' => $lines[1], 'b' => $lines[0]]);
+    }
+
+    /** @param  array{float, float}  $extent */
+    private function note(SurfaceFacts $surface, PartShape $shape, array $extent): ShopNote
+    {
+        $shaped = $this->shaped[$surface->id];
+        $lines = [Say::with('{is}', ['is' => $shaped->is ?? Say::plain("{$surface->name}: not known yet")])];
+        $numbers = $shaped->is === null ? [] : $shaped->numbers;
+        // The first number of a pattern is its circle, which was said.
+        foreach (array_slice($numbers, $surface->type === SurfaceType::HolePattern ? 2 : 0, self::NUMBERS) as $number) {
+            $lines[] = self::number($number);
+        }
+
+        $mm = $this->shapes->sizes->mm($surface);
+
+        return new ShopNote(
+            $extent[1] > $extent[0] ? $extent[0] + 0.6 * ($extent[1] - $extent[0]) : $extent[0],
+            $this->radius($surface, $shape, $mm ?? 0.0),
+            $lines,
+        );
+    }
+
+    private static function number(ShapeNumber $number): Say
+    {
+        return Say::with("{$number->name} {s}", ['s' => $number->says]);
+    }
+
+    /** Where it is seen above the axis. */
+    private function radius(SurfaceFacts $surface, PartShape $shape, float $mm): float
+    {
+        if (
+            in_array(
+                $surface->type,
+                [
+                    SurfaceType::KeywayShaft,
+                    SurfaceType::KeywayHub,
+                    SurfaceType::Flat,
+                    SurfaceType::ChamferInside,
+                    SurfaceType::ChamferOutside,
+                ],
+                true,
+            )
+        ) {
+            $extent = $shape->extent($surface);
+            $at = $extent === null ? 0.0 : ($extent[0] + $extent[1]) / 2;
+            foreach ($shape->profile->cells as $cell) {
+                if ($at >= $cell->fromMm - 1e-6 && $at <= $cell->toMm + 1e-6) {
+                    return $surface->type === SurfaceType::KeywayHub || $surface->type === SurfaceType::ChamferInside
+                        ? max($cell->innerStartMm, $cell->innerEndMm)
+                        : max($cell->outerStartMm, $cell->outerEndMm);
+                }
+            }
+
+            return 0.0;
+        }
+
+        return min($mm / 2, $shape->profile->largestMm());
+    }
+}

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Picture;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Answer\ShopViews;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Picture\Anchor;
+use Oldpart\Core\Picture\Area;
+use Oldpart\Core\Picture\AxisPart;
+use Oldpart\Core\Picture\Drawing;
+use Oldpart\Core\Picture\Line;
+use Oldpart\Core\Picture\Shop\ShopDrawing;
+use Oldpart\Core\Picture\Shop\ShopNote;
+use Oldpart\Core\Picture\Shop\ShopSize;
+use Oldpart\Core\Picture\Shop\ShopView;
+use Oldpart\Core\Picture\Text;
+use Oldpart\Core\Picture\TextWidth;
+use Oldpart\Core\Picture\Tone;
+use Oldpart\Core\Shape\Profile;
+use Oldpart\Core\Shape\Segment;
+use Oldpart\Core\Tests\Evaluate\EachKind;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** A drawing anyone would cut from: everything on it, and no text on another or on a line. */
+final class ShopDrawingTest extends TestCase
+{
+    /** @return iterable<string, array{JobFacts}> */
+    public static function jobs(): iterable
+    {
+        foreach (EachKind::jobs() as $kind => $facts) {
+            yield $kind => [$facts];
+        }
+    }
+
+    #[DataProvider('jobs')]
+    public function test_no_text_meets_a_text_or_a_line(JobFacts $facts): void
+    {
+        $views = self::views($facts);
+        foreach (array_keys($views->parts()) as $part) {
+            $drawing = ShopDrawing::draw($views->of($part));
+            if ($drawing !== null) {
+                self::clear($drawing);
+            }
+        }
+        $this->addToAssertionCount(1);
+    }
+
+    /** Shafts of all lengths with steps thick and thin, many call-outs at one place, lengths in any order. */
+    public function test_nor_does_it_on_any_other_part(): void
+    {
+        mt_srand(11);
+        $pick = static fn (float $from, float $to): float => $from + ($to - $from) * mt_rand() / mt_getrandmax();
+        for ($i = 0; $i < 300; $i++) {
+            [$outside, $diameters, $lengths, $notes, $at] = [[], [], [], [], 0.0];
+            $steps = mt_rand(1, 6);
+            for ($k = 0; $k < $steps; $k++) {
+                [$long, $radius] = [$pick(2, 120), $pick(1.5, 60)];
+                $outside[] = new Segment($at, $at + $long, $radius, $radius);
+                $says = Say::plain(number_format(2 * $radius, 3));
+                $diameters[] = new ShopSize($at, $at + $long, $radius, mt_rand(0, 1) === 1 ? [$says] : [$says, Say::plain(number_format(2 * $radius - 0.01, 3)), Say::plain('before pressing')]);
+                $lengths[] = new ShopSize(mt_rand(0, 2) === 0 ? $at : 0.0, $at + $long, 0.0, [Say::plain(number_format($long, 3))]);
+                for ($n = mt_rand(0, 3); $n > 0; $n--) {
+                    $notes[] = new ShopNote($at + $long * $pick(0, 1), $radius, [Say::plain('M12 × 1.75, left hand'), Say::plain(str_repeat('deep ', mt_rand(1, 5)))]);
+                }
+                $at += $long;
+            }
+            $view = new ShopView(new AxisPart('Shaft', Tone::Make, Profile::of($outside, [])), $diameters, $lengths, $notes, mt_rand(0, 1) === 1 ? 0.0 : null);
+            $drawing = ShopDrawing::draw($view);
+            self::assertNotNull($drawing);
+            self::clear($drawing);
+            $texts = array_filter($drawing->shapes(), static fn ($s): bool => $s instanceof Text && $s->say->mm !== 'A');
+            $wanted = array_sum(array_map(static fn (ShopSize|ShopNote $one): int => count($one->lines), [...$diameters, ...$notes])) + count($lengths);
+            self::assertCount($wanted, $texts, 'everything is on it');
+        }
+    }
+
+    /** To scale, both ways. */
+    public function test_a_step_is_where_it_is(): void
+    {
+        $part = new AxisPart('Pin', Tone::Make, Profile::of([new Segment(0, 20, 10, 10), new Segment(20, 80, 5, 5)], []));
+        $drawing = ShopDrawing::draw(new ShopView($part, [], [], []));
+        $areas = array_values(array_filter($drawing?->shapes() ?? [], static fn ($s): bool => $s instanceof Area));
+        self::assertInstanceOf(Area::class, $areas[0]);
+        $xs = array_column($areas[0]->points, 0);
+        $ys = array_column($areas[0]->points, 1);
+        self::assertEqualsWithDelta(8.0, (max($xs) - min($xs)) / (max($ys) - min($ys)), 1e-6, '80 long, 10 high above the axis');
+        self::assertNull(ShopDrawing::draw(new ShopView(new AxisPart('None', Tone::Make, Profile::of([], [])), [], [], [])));
+    }
+
+    /** Every surface that is turned and cut, and has a size, is on the drawing of its part. */
+    #[DataProvider('jobs')]
+    public function test_every_number_of_the_card_is_on_it(JobFacts $facts): void
+    {
+        $answers = JobAnswers::of($facts);
+        $views = new ShopViews($facts, $answers->shapes, $answers->make, $answers->shaped);
+        $said = '';
+        foreach (array_keys($views->parts()) as $part) {
+            foreach (ShopDrawing::draw($views->of($part))?->shapes() ?? [] as $shape) {
+                $said .= $shape instanceof Text ? " {$shape->say->mm}" : '';
+            }
+        }
+        foreach ($answers->make as $entry) {
+            $part = $facts->partOf($entry->surface);
+            $placed = $answers->shapes->shapes[$part->id]->extent($entry->surface);
+            if ($entry->band !== null && isset($views->parts()[$part->id]) && $placed !== null && $entry->surface->type->value !== 'flat' && ! $entry->surface->type->isEdge()) {
+                $limit = $entry->free ? \Oldpart\Core\Quantity\LengthWriter::size($entry->band->middleMm())->mm : \Oldpart\Core\Quantity\LengthWriter::upper($entry->band)->mm;
+                if ($entry->phase->value !== 'after') {
+                    self::assertStringContainsString($limit, $said, $entry->label);
+                }
+            }
+        }
+        $this->addToAssertionCount(1);
+    }
+
+    private static function views(JobFacts $facts): ShopViews
+    {
+        $answers = JobAnswers::of($facts);
+
+        return new ShopViews($facts, $answers->shapes, $answers->make, $answers->shaped);
+    }
+
+    private static function clear(Drawing $drawing): void
+    {
+        foreach (['mm', 'in'] as $unit) {
+            $boxes = [];
+            foreach ($drawing->shapes() as $shape) {
+                if (! $shape instanceof Text) {
+                    continue;
+                }
+                $text = $shape->say->{$unit};
+                $wide = TextWidth::of($text, $shape->size, $shape->mono);
+                $left = match ($shape->anchor) {
+                    Anchor::Start => $shape->x,
+                    Anchor::Middle => $shape->x - $wide / 2,
+                    Anchor::End => $shape->x - $wide,
+                };
+                $box = [$left, $shape->y - 0.75 * $shape->size, $left + $wide, $shape->y + 1, $text];
+                self::assertGreaterThanOrEqual(0, $box[0], $text);
+                self::assertGreaterThanOrEqual(0, $box[1], $text);
+                self::assertLessThanOrEqual($drawing->width, $box[2], $text);
+                self::assertLessThanOrEqual($drawing->height, $box[3], $text);
+                foreach ($boxes as $other) {
+                    $apart = $box[2] <= $other[0] || $other[2] <= $box[0] || $box[3] <= $other[1] || $other[3] <= $box[1];
+                    self::assertTrue($apart, "“{$text}” stands on “{$other[4]}”");
+                }
+                $boxes[] = $box;
+            }
+            foreach ($drawing->shapes() as $shape) {
+                foreach ($shape instanceof Line ? $boxes : [] as $box) {
+                    // The box of the datum letter is its own frame.
+                    if ($shape instanceof Line && $box[4] !== 'A') {
+                        self::assertFalse(self::crosses($shape, $box), "a line passes “{$box[4]}”");
+                    }
+                }
+            }
+        }
+    }
+
+    /** @param  array{float, float, float, float, string}  $box */
+    private static function crosses(Line $line, array $box): bool
+    {
+        // Clipped to the box by Liang and Barsky.
+        [$t0, $t1] = [0.0, 1.0];
+        [$dx, $dy] = [$line->x2 - $line->x1, $line->y2 - $line->y1];
+        foreach ([[-$dx, $line->x1 - $box[0]], [$dx, $box[2] - $line->x1], [-$dy, $line->y1 - $box[1]], [$dy, $box[3] - $line->y1]] as [$p, $q]) {
+            if ($p === 0.0) {
+                if ($q < 0) {
+                    return false;
+                }
+
+                continue;
+            }
+            $r = $q / $p;
+            if ($p < 0) {
+                $t0 = max($t0, $r);
+            } else {
+                $t1 = min($t1, $r);
+            }
+        }
+
+        return $t0 < $t1;
+    }
+}
