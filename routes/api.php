@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\GaugeController;
 use App\Http\Controllers\InstrumentController;
@@ -35,6 +36,8 @@ Route::get('jobs/{job}/pictures/{photo}', [PhotoController::class, 'show']);
 Route::put('jobs/{job}/pictures/{photo}', [PhotoController::class, 'store']);
 Route::get('jobs/{job}/file', [JobController::class, 'file']);
 Route::get('jobs/{job}/sheet', SheetController::class);
+Route::get('jobs/{job}/drawings', [DrawingController::class, 'index']);
+Route::get('jobs/{job}/drawings/{part}/{form}', [DrawingController::class, 'show']);
 Route::get('jobs/{job}/readings.csv', [ReadingsCsvController::class, 'show']);
 Route::post('jobs/{job}/readings-table/look', [ReadingsCsvController::class, 'look']);
 Route::post('jobs/{job}/readings-table', [ReadingsCsvController::class, 'store']);

@@ -11,6 +11,7 @@ use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Picture\Drawing;
+use Oldpart\Core\Picture\Shop\ShopDrawing;
 use Oldpart\Core\Picture\SvgWriter;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Safety\Caution;
@@ -110,9 +111,10 @@ final class JobSheet
         return $sums;
     }
 
-    /** @return list<array{name: string, section: ?string, face: ?string}> each part that is cut by itself */
+    /** @return list<array{name: string, material: string, section: ?string, face: ?string}> each part that is cut by itself */
     private function madeParts(JobAnswers $answers, JobFacts $facts, Unit $unit): array
     {
+        $views = $answers->shopViews($facts);
         $parts = [];
         foreach ($facts->parts as $part) {
             $cut = array_filter($facts->surfacesOf($part->id), $facts->isCut(...));
@@ -120,7 +122,11 @@ final class JobSheet
                 $drawn = $answers->pictures->part($part->id);
                 $parts[] = [
                     'name' => $part->name,
-                    'section' => $this->image($drawn['section'], $unit),
+                    'material' => $part->material ?? 'metal not said',
+                    'section' => $this->image(
+                        isset($views->parts()[$part->id]) ? ShopDrawing::draw($views->of($part->id)) : null,
+                        $unit,
+                    ),
                     'face' => $this->image($drawn['face'], $unit),
                 ];
             }

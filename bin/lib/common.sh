@@ -124,6 +124,14 @@ make_env() {
     grep -q '^APP_KEY=base64' .env || php artisan key:generate --force --quiet
 }
 
+# A reader of drawings that is not ours, for the tests that read them back.
+install_readers() {
+    /usr/bin/python3 -c 'import ezdxf' >/dev/null 2>&1 && return
+    as_root || stop "Reading drawings back needs ezdxf. Install it with: sudo apt-get install python3-ezdxf"
+    say "Installing ezdxf ..."
+    apt_install python3-ezdxf
+}
+
 install_browser() {
     if ! command -v chromium >/dev/null 2>&1 || ! command -v chromedriver >/dev/null 2>&1; then
         as_root || stop "The browser tests need Chromium and its driver. Install them with: sudo apt-get install chromium chromium-driver"

@@ -18,6 +18,8 @@ th { font-size: 8pt; font-weight: bold; }
 .pic { text-align: center; margin: 6pt 0 0; }
 li { margin-bottom: 1.5pt; }
 ul { margin: 2pt 0 2pt 12pt; padding: 0; }
+.drawing { page-break-inside: avoid; border: 1pt solid #000; padding: 4pt 6pt; margin: 6pt 0; }
+.title td { border: .6pt solid #000; font-size: 8pt; }
 .foot { position: fixed; bottom: -10mm; left: 0; right: 0; font-size: 7.5pt; }
 </style>
 </head>
@@ -25,6 +27,17 @@ ul { margin: 2pt 0 2pt 12pt; padding: 0; }
 <div class="foot">Oldpart Fit · {{ $facts->shop->name }} · sizes in {{ $unit->value === 'in' ? 'inches' : 'millimetres' }} at 20 °C · the tool advises, it does not certify</div>
 <h1>{{ $facts->machine === '' ? 'Job' : $facts->machine }}</h1>
 <div>{{ $facts->part }} · {{ $facts->takeIn->quantity }} off @if($facts->takeIn->wantedBy) · wanted by {{ $facts->takeIn->wantedBy }} @endif @if($facts->handOver->finishedAt) · handed over {{ substr($facts->handOver->finishedAt, 0, 10) }} @endif</div>
+@foreach($parts as $part)
+@if($part['section'] || $part['face'])
+<div class="drawing">
+@if($part['section'])<div class="pic"><img src="{{ $part['section'] }}" style="max-width: 178mm; max-height: 120mm" alt=""></div>@endif
+@if($part['face'])<div class="pic"><img src="{{ $part['face'] }}" style="width: 120mm" alt=""></div>@endif
+<table class="title"><tr><td colspan="2"><b>{{ $part['name'] }}</b><br>for {{ $facts->machine === '' ? 'the machine' : $facts->machine }}</td><td>of<br><b>{{ $part['material'] }}</b></td><td>how many<br><b>{{ $facts->takeIn->quantity }}</b></td></tr>
+<tr><td>unit<br><b>{{ $unit->value === 'in' ? 'inches' : 'millimetres' }}, at 20 °C</b></td><td>what has no limits<br><b>ISO 2768-1 m</b></td><td>by<br><b>{{ $facts->shop->name }}</b></td><td>date<br><b>{{ now()->toDateString() }}</b></td></tr></table>
+<div class="small">Drawn to proportion: work to the figures, never scale it off. Sharp edges broken 0.2 mm. Heavy figures decide, light ones are free.</div>
+</div>
+@endif
+@endforeach
 @if($gates !== [])
 <div class="box"><b>Work for licensed practice:</b> {{ implode('; ', array_map(fn ($g) => $g->says, $gates)) }}.
 @if($acceptance) Responsibility accepted by {{ $acceptance->by }}{{ $acceptance->capacity === '' ? '' : ', '.$acceptance->capacity }}{{ $acceptance->at === null ? '' : ', on '.substr($acceptance->at, 0, 10) }}. @else Not accepted by anyone yet: no size is issued. @endif
@@ -36,11 +49,6 @@ Local codes and makers’ instructions come first.</div>
 @if($facts->takeIn->ifItFails !== '')<div><b>If it fails:</b> {{ $facts->takeIn->ifItFails }}</div>@endif
 @if($facts->takeIn->cause)<div><b>Why:</b> {{ $facts->takeIn->cause->value }}. {{ $answers['survey']['cause_says'] }}</div>@endif
 @if($picture)<div class="pic"><img src="{{ $picture }}" style="width: 150mm" alt=""></div>@endif
-@foreach($parts as $part)
-@if($part['section'] || $part['face'])<h2>{{ $part['name'] }}</h2>@endif
-@if($part['section'])<div class="pic"><img src="{{ $part['section'] }}" style="width: 150mm" alt=""></div>@endif
-@if($part['face'])<div class="pic"><img src="{{ $part['face'] }}" style="width: 140mm" alt=""></div>@endif
-@endforeach
 <h2>Sizes to make, and as made</h2>
 <table>
 <tr><th>surface</th><th>limits</th><th>as made</th><th>verdict</th></tr>

@@ -190,6 +190,12 @@ final readonly class JobAnswers implements \JsonSerializable
         return $inner !== null && $outer !== null && $facts->isCut($inner) && $facts->isCut($outer);
     }
 
+    /** What is written at each turned part that is cut, for its shop drawing. */
+    public function shopViews(JobFacts $facts): ShopViews
+    {
+        return new ShopViews($facts, $this->shapes, $this->make, $this->shaped);
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {

@@ -64,6 +64,20 @@ final readonly class ShopViews
         return $parts;
     }
 
+    /** @return array<string, string> by id: the parts that are cut, and seen from their face */
+    public function plates(): array
+    {
+        $plates = [];
+        foreach ($this->facts->parts as $part) {
+            $cut = array_filter($this->facts->surfacesOf($part->id), $this->facts->isCut(...));
+            if ($cut !== [] && $part->form !== Form::Turned && isset($this->shapes->shapes[$part->id])) {
+                $plates[$part->id] = $part->name;
+            }
+        }
+
+        return $plates;
+    }
+
     public function of(string $partId): ShopView
     {
         $shape = $this->shapes->shapes[$partId];

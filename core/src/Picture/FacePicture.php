@@ -20,12 +20,12 @@ final readonly class FacePicture
      * @param  list<array{radius_mm: float, width_mm: float, depth_mm: float, hub: bool}>  $keyways  at the top
      */
     public function __construct(
-        private string $name,
-        private Tone $tone,
-        private array $outline,
-        private array $circles,
-        private array $patterns,
-        private array $keyways = [],
+        public string $name,
+        public Tone $tone,
+        public array $outline,
+        public array $circles,
+        public array $patterns,
+        public array $keyways = [],
     ) {
     }
 
@@ -194,7 +194,7 @@ final readonly class FacePicture
     }
 
     /** @return array{float, float, float, float} */
-    private function bounds(): array
+    public function bounds(): array
     {
         $xs = array_column($this->outline, 0);
         $ys = array_column($this->outline, 1);

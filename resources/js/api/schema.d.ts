@@ -342,6 +342,49 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job}/drawings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        /** A drawing of each part that is cut */
+        get: operations["jobDrawings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/drawings/{part}/{form}": {
+        parameters: {
+            query?: {
+                unit?: "in" | "mm";
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+                part: string;
+                form: "svg" | "dxf" | "template";
+            };
+            cookie?: never;
+        };
+        /** One part as a file, or one to one to print */
+        get: operations["partDrawing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job}/sheet": {
         parameters: {
             query?: {
@@ -3595,6 +3638,68 @@ export interface operations {
                 };
             };
             404: components["responses"]["Refused"];
+        };
+    };
+    jobDrawings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The drawings */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        drawings: {
+                            part: string;
+                            name: string;
+                            drawing: components["schemas"]["Drawing"];
+                            /** @description it can be printed one to one */
+                            face: boolean;
+                        }[];
+                    };
+                };
+            };
+            404: components["responses"]["Refused"];
+        };
+    };
+    partDrawing: {
+        parameters: {
+            query?: {
+                unit?: "in" | "mm";
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+                part: string;
+                form: "svg" | "dxf" | "template";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The drawing */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                    "image/vnd.dxf": string;
+                    "application/pdf": string;
+                };
+            };
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
         };
     };
     jobSheet: {

@@ -395,7 +395,7 @@ final readonly class PartShape
             circleMm: $mm,
             holeMm: $hole,
             count: $surface->count ?? ($surface->sketch->count ?? 4),
-            startDeg: $surface->angleDeg ?? 90.0,
+            startDeg: $surface->angleDeg ?? 0.0,
             says: match (true) {
                 $says === null => null,
                 default => Say::with('{n}{h}on ⌀ {c}', [

@@ -84,12 +84,12 @@ final readonly class LengthRows
             if ($row['inside']) {
                 $drawing->line($row['from'], $y, $row['text'] - $half, $y, Tone::Make, 1.2)
                     ->line($row['text'] + $half, $y, $row['to'], $y, Tone::Make, 1.2);
-                ShopDrawing::arrow($drawing, $row['from'], $y, 1, 0, Tone::Make);
-                ShopDrawing::arrow($drawing, $row['to'], $y, -1, 0, Tone::Make);
+                ShopDrawing::arrow($drawing, $row['from'], $y, 1, 0, tone: Tone::Make);
+                ShopDrawing::arrow($drawing, $row['to'], $y, -1, 0, tone: Tone::Make);
             } else {
                 $drawing->line($row['from'] - 14, $y, $row['text'] - $half, $y, Tone::Make, 1.2);
-                ShopDrawing::arrow($drawing, $row['from'], $y, -1, 0, Tone::Make);
-                ShopDrawing::arrow($drawing, $row['to'], $y, 1, 0, Tone::Make);
+                ShopDrawing::arrow($drawing, $row['from'], $y, -1, 0, tone: Tone::Make);
+                ShopDrawing::arrow($drawing, $row['to'], $y, 1, 0, tone: Tone::Make);
             }
             $drawing->text(
                 $row['text'],

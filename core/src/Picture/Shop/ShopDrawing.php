@@ -153,8 +153,8 @@ final class ShopDrawing
             if ($column->isSmall) {
                 $top = $this->axis - $this->half - 8.0;
                 $drawing->line($x, $this->axis + $r + 14, $x, $top, $tone, 1.2);
-                self::arrow($drawing, $x, $this->axis - $r, 0, -1, $tone);
-                self::arrow($drawing, $x, $this->axis + $r, 0, 1, $tone);
+                self::arrow($drawing, $x, $this->axis - $r, 0, -1, tone: $tone);
+                self::arrow($drawing, $x, $this->axis + $r, 0, 1, tone: $tone);
                 $this->write($drawing, $column, $x, $top - 4.0);
 
                 continue;
@@ -162,8 +162,8 @@ final class ShopDrawing
             $gap = $column->height / 2 + 3;
             $drawing->line($x, $this->axis - $r, $x, $this->axis - $gap, $tone, 1.2)
                 ->line($x, $this->axis + $gap, $x, $this->axis + $r, $tone, 1.2);
-            self::arrow($drawing, $x, $this->axis - $r, 0, 1, $tone);
-            self::arrow($drawing, $x, $this->axis + $r, 0, -1, $tone);
+            self::arrow($drawing, $x, $this->axis - $r, 0, 1, tone: $tone);
+            self::arrow($drawing, $x, $this->axis + $r, 0, -1, tone: $tone);
             $this->write($drawing, $column, $x, $this->axis + $column->height / 2 - 3);
         }
     }

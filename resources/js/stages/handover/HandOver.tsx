@@ -11,6 +11,7 @@ import { day } from '../../entry/day';
 import { useJob } from '../../job/JobContext';
 import { Whole } from '../size/Whole';
 import { Decide } from './Decide';
+import { Drawings } from './Drawings';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 import { sizeKind, Verdict } from '../../shell/Verdict';
@@ -31,6 +32,7 @@ export function HandOver() {
                 <Verdict kind={over.good ? 'good' : 'usable'}>{over.says}</Verdict>
             </Box>
             <Whole />
+            <Drawings />
             <Framed pad={0}>
                 <Box sx={{ overflowX: 'auto' }}>
                     <Table size="small" aria-label="Made sizes">

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Bench\JobStore;
+use App\Sheet\Paper;
+use App\Sheet\Printer;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Exchange\PartDxf;
+use Oldpart\Core\Exchange\Template;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Picture\Shop\ShopDrawing;
+use Oldpart\Core\Picture\SvgWriter;
+use Oldpart\Core\Quantity\Unit;
+
+/** Drawings of the parts that are cut: on the screen, as open files, and one to one. */
+final class DrawingController
+{
+    public function __construct(private readonly JobStore $store, private readonly Printer $printer)
+    {
+    }
+
+    public function index(string $job): JsonResponse
+    {
+        $facts = $this->store->facts($job);
+        $answers = JobAnswers::of($facts, false);
+        $views = $answers->shopViews($facts);
+        $drawings = [];
+        foreach ($views->parts() as $id => $name) {
+            $drawings[] = [
+                'part' => $id,
+                'name' => $name,
+                'drawing' => ShopDrawing::draw($views->of($id)),
+                'face' => $answers->shapes->shapes[$id]->face() !== null,
+            ];
+        }
+        foreach ($views->plates() as $id => $name) {
+            $drawings[] = [
+                'part' => $id,
+                'name' => $name,
+                'drawing' => $answers->pictures->part($id)['face'],
+                'face' => true,
+            ];
+        }
+
+        return new JsonResponse(['drawings' => array_values(array_filter(
+            $drawings,
+            static fn (array $d): bool => $d['drawing'] !== null,
+        ))]);
+    }
+
+    public function show(Request $request, string $job, string $part, string $form): Response
+    {
+        $facts = $this->store->facts($job);
+        $unit = Unit::tryFrom($request->string('unit')->value()) ?? $facts->unit;
+        $answers = JobAnswers::of($facts, false);
+        $shape = $answers->shapes->shapes[$part] ?? throw new BadInput('no-part', 'part', 'This part is not in the job any more.');
+        $views = $answers->shopViews($facts);
+        $view = isset($views->parts()[$part]) ? $views->of($part) : null;
+        $drawing = $view === null ? $answers->pictures->part($part)['face'] : ShopDrawing::draw($view);
+        $face = $shape->face();
+
+        return match ($form) {
+            'dxf' => self::file(PartDxf::of($shape, $view, $unit), 'image/vnd.dxf', $facts, $shape->part->name, 'dxf'),
+            'svg' => self::file(
+                $drawing === null ? throw self::nothing() : (new SvgWriter($unit))->write($drawing),
+                'image/svg+xml',
+                $facts,
+                $shape->part->name,
+                'svg',
+            ),
+            'template' => $this->template($face === null ? throw self::nothing() : Template::svg($face), $request),
+            default => throw new BadInput('no-form', 'form', 'A drawing comes as svg, dxf or template.'),
+        };
+    }
+
+    /** @param  array{svg: string, width: float, height: float}  $template */
+    private function template(array $template, Request $request): Response
+    {
+        $paper = Paper::named($request->query('paper', 'a4'));
+        $html = view('template', $template)->render();
+
+        return new Response($this->printer->pdf($html, $paper), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="template.pdf"',
+        ]);
+    }
+
+    private static function nothing(): BadInput
+    {
+        return new BadInput('nothing-drawn', 'part', 'There is nothing to draw of this part yet: say its sizes at Survey, or measure it.');
+    }
+
+    private static function file(string $content, string $type, JobFacts $facts, string $part, string $ending): Response
+    {
+        $name = trim((string) preg_replace('/[^A-Za-z0-9]+/', '-', "{$facts->machine} {$part}"), '-') ?: 'part';
+
+        return new Response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => "attachment; filename=\"{$name}.{$ending}\"",
+        ]);
+    }
+}

@@ -1,0 +1,71 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { client, orRefuse } from '../../api/client';
+import { useJob } from '../../job/JobContext';
+import { DrawingView } from '../../pictures/DrawingView';
+import { Framed } from '../../pictures/Framed';
+import { useSettings } from '../../shell/settings';
+
+/** The drawing of each part that is cut, and its open files. */
+export function Drawings() {
+    const { state, facts } = useJob();
+    const { units, typing } = useSettings();
+    const [chosen, setChosen] = useState<string | null>(null);
+    const drawings = useQuery({
+        queryKey: ['drawings', facts.id, state.version],
+        queryFn: async () =>
+            orRefuse(await client.GET('/api/jobs/{job}/drawings', { params: { path: { job: facts.id } } }))
+                .drawings,
+        placeholderData: (before) => before,
+    });
+    const all = drawings.data ?? [];
+    const here = all.find((one) => one.part === chosen) ?? all[0];
+    if (!here) {
+        return null;
+    }
+    const unit = units === 'both' ? typing : units;
+    const file = (form: string) => `/api/jobs/${facts.id}/drawings/${here.part}/${form}?unit=${unit}`;
+    return (
+        <Box component="section" aria-label="Drawing" sx={{ mt: 2.5 }}>
+            <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
+                <Typography variant="h2" sx={{ mr: 'auto' }}>
+                    Drawing: everything to cut
+                </Typography>
+                <Button variant="outlined" color="inherit" href={file('svg')}>
+                    SVG
+                </Button>
+                <Button variant="outlined" color="inherit" href={file('dxf')}>
+                    DXF
+                </Button>
+                {here.face && (
+                    <Button variant="outlined" color="inherit" href={file('template')} target="_blank">
+                        Print one to one
+                    </Button>
+                )}
+            </Box>
+            {all.length > 1 && (
+                <ToggleButtonGroup
+                    exclusive
+                    value={here.part}
+                    aria-label="Part"
+                    onChange={(_, part: string | null) => part !== null && setChosen(part)}
+                    sx={{ mb: 1, flexWrap: 'wrap' }}
+                >
+                    {all.map((one) => (
+                        <ToggleButton key={one.part} value={one.part}>
+                            {one.name}
+                        </ToggleButton>
+                    ))}
+                </ToggleButtonGroup>
+            )}
+            <Framed pad={1}>
+                <DrawingView drawing={here.drawing} />
+            </Framed>
+        </Box>
+    );
+}
