@@ -30,13 +30,15 @@ final class JobSheet
         return $this->printer->pdf($this->html($facts, $unit), $paper);
     }
 
-    public function html(JobFacts $facts, Unit $unit): string
+    /** @param  ?array{number: int, by: string, checksum: string, changes: list<string>}  $issue  of one that is issued */
+    public function html(JobFacts $facts, Unit $unit, ?array $issue = null): string
     {
         $answers = JobAnswers::of($facts);
         $decoded = json_decode(json_encode($answers, JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
 
         return view('sheet', [
             'facts' => $facts,
+            'issue' => $issue,
             'answers' => $decoded,
             'unit' => $unit,
             'say' => static fn (array|string|null $s): string => is_array($s) ? $s[$unit->value] : $s ?? '–',

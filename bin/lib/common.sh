@@ -124,12 +124,12 @@ make_env() {
     grep -q '^APP_KEY=base64' .env || php artisan key:generate --force --quiet
 }
 
-# A reader of drawings that is not ours, for the tests that read them back.
+# Readers of drawings and calendars that are not ours, for the tests that read them back.
 install_readers() {
-    /usr/bin/python3 -c 'import ezdxf' >/dev/null 2>&1 && return
-    as_root || stop "Reading drawings back needs ezdxf. Install it with: sudo apt-get install python3-ezdxf"
-    say "Installing ezdxf ..."
-    apt_install python3-ezdxf
+    /usr/bin/python3 -c 'import ezdxf, icalendar' >/dev/null 2>&1 && return
+    as_root || stop "Reading drawings and calendars back needs: sudo apt-get install python3-ezdxf python3-icalendar"
+    say "Installing readers of drawings and calendars ..."
+    apt_install python3-ezdxf python3-icalendar
 }
 
 install_browser() {

@@ -38,6 +38,12 @@ ul { margin: 2pt 0 2pt 12pt; padding: 0; }
 </div>
 @endif
 @endforeach
+@if($issue)
+<div class="box"><b>Sheet {{ $issue['number'] }}</b>, issued by {{ $issue['by'] }}. Checksum of the facts it stands on: <span class="n">{{ substr($issue['checksum'], 0, 16) }}</span>
+@if($issue['number'] > 1)<br>@if($issue['changes'] === [])Nothing it says has changed since sheet {{ $issue['number'] - 1 }}.@else Since sheet {{ $issue['number'] - 1 }}: {{ implode(' ', $issue['changes']) }}@endif @endif</div>
+@else
+<div class="small">Not issued: it may change any time.</div>
+@endif
 @if($gates !== [])
 <div class="box"><b>Work for licensed practice:</b> {{ implode('; ', array_map(fn ($g) => $g->says, $gates)) }}.
 @if($acceptance) Responsibility accepted by {{ $acceptance->by }}{{ $acceptance->capacity === '' ? '' : ', '.$acceptance->capacity }}{{ $acceptance->at === null ? '' : ', on '.substr($acceptance->at, 0, 10) }}. @else Not accepted by anyone yet: no size is issued. @endif

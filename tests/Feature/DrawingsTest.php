@@ -41,4 +41,72 @@ final class DrawingsTest extends FeatureTestCase
         $this->api('GET', '/api/jobs/demo-tedder/drawings/nobody/dxf', null, 422);
         $this->api('GET', '/api/jobs/nobody/drawings', null, 404);
     }
+
+    /** A sheet stays as it was, whatever changes; the next one says what did. */
+    public function test_an_issued_sheet_is_frozen(): void
+    {
+        $url = '/api/jobs/demo-tedder/issues';
+        self::assertSame([], $this->api('GET', $url, null, 200)['issues']);
+        $this->api('POST', $url, ['by' => ' '], 422);
+        $first = $this->api('POST', $url, ['by' => 'the workshop', 'unit' => 'in'], 201);
+        self::assertSame([1, 'the workshop'], [$first['number'], $first['by']]);
+        $was = $this->printed("{$url}/1");
+        self::assertStringContainsString('Sheet 1', $was);
+        self::assertStringContainsString(substr($first['checksum'], 0, 16), $was);
+        self::assertStringContainsString('1.5749', $was);
+        $state = $this->api('GET', '/api/jobs/demo-tedder', null, 200);
+        $register = self::idOf($state, 'surfaces', 'Register');
+        $this->api('PUT', "/api/jobs/demo-tedder/surfaces/{$register}", $this->change($state['version'], ['name' => 'Spigot']), 200);
+        $second = $this->api('POST', $url, ['by' => 'the workshop', 'unit' => 'in'], 201);
+        self::assertSame(2, $second['number']);
+        self::assertNotSame($first['checksum'], $second['checksum']);
+        self::assertSame($was, $this->printed("{$url}/1"), 'the first is as it was');
+        $now = preg_replace('/\s+/', ' ', $this->printed("{$url}/2")) ?? '';
+        self::assertStringContainsString('Since sheet 1:', $now);
+        self::assertStringContainsString('Spigot: new', $now);
+        self::assertStringContainsString('Register: gone', $now);
+        $third = $this->api('POST', $url, ['by' => 'the workshop', 'unit' => 'in'], 201);
+        self::assertStringContainsString('has changed since sheet 2', preg_replace('/\s+/', ' ', $this->printed("{$url}/{$third['number']}")) ?? '');
+        $this->api('GET', "{$url}/9", null, 404);
+    }
+
+    public function test_tables_and_the_card(): void
+    {
+        $sizes = $this->get('/api/jobs/demo-tedder/tables/sizes?unit=in');
+        $rows = array_map(static fn (string $l): array => str_getcsv($l, ',', '"', ''), explode("\r\n", trim((string) $sizes->getContent())));
+        self::assertSame(['surface', 'lower', 'upper', 'made', 'sure to', 'verdict', 'unit'], $rows[0]);
+        $register = array_column($rows, null, 0)['Register'];
+        self::assertEqualsWithDelta([1.5740, 1.5749, 1.5746], [(float) $register[1], (float) $register[2], (float) $register[3]], 1e-4);
+        self::assertSame(['inside', 'in'], [$register[5], $register[6]]);
+        $holes = (string) $this->get('/api/jobs/demo-blower/tables/holes?unit=mm')->getContent();
+        self::assertStringContainsString('"Hub hole circle",1,47,0,0,no,mm', $holes);
+        self::assertStringContainsString('surface,when,dialled', (string) $this->get('/api/jobs/demo-tedder/tables/cuts')->getContent());
+        self::assertStringContainsString('1.5749', $this->printed('/api/jobs/demo-tedder/card?unit=in'));
+    }
+
+    /** Read back by a library that is not the one that wrote it. */
+    public function test_the_calendar(): void
+    {
+        $text = (string) $this->get('/api/jobs/demo-printer/calendar')->getContent();
+        $file = (string) tempnam(sys_get_temp_dir(), 'ics');
+        file_put_contents($file, $text);
+        $script = 'import sys, icalendar; print("|".join(str(e["SUMMARY"]) + " " + e.decoded("DTSTART").isoformat() for e in icalendar.Calendar.from_ical(open(sys.argv[1], "rb").read()).walk("VEVENT")))';
+        exec('/usr/bin/python3 -c '.escapeshellarg($script).' '.escapeshellarg($file).' 2>&1', $said, $code);
+        unlink($file);
+        self::assertSame(0, $code, implode("\n", $said));
+        $events = explode('|', implode('', $said));
+        self::assertCount(2, $events);
+        self::assertStringContainsString('done curing', $events[0]);
+        self::assertStringEndsWith('wanted 2027-01-15', $events[1]);
+    }
+
+    private function printed(string $url): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'pdf');
+        file_put_contents($file, (string) $this->get($url)->assertOk()->getContent());
+        exec('pdftotext -layout '.escapeshellarg($file).' - 2>&1', $text);
+        unlink($file);
+
+        return implode("\n", $text);
+    }
 }

@@ -52,9 +52,6 @@ final class ReadingsCsv
 
     public const MAX_ROWS = 2000;
 
-    /** What a spreadsheet may take for a formula. */
-    private const FORMULA = '/^(?:[\t\r\n]|\s*[=+\-@])/';
-
     /** What people call the columns. */
     private const ALSO = [
         'surface' => ['surface', 'feature', 'name'],
@@ -98,31 +95,14 @@ final class ReadingsCsv
                 $r->takenAt ?? '',
             ];
         }
-        $out = fopen('php://memory', 'r+');
-        if ($out === false) {
-            throw new \RuntimeException('No memory for a table.');
-        }
-        foreach ($lines as $line) {
-            fputcsv($out, array_map(self::harmless(...), $line), ',', '"', '', "\r\n");
-        }
-        rewind($out);
 
-        return (string) stream_get_contents($out);
-    }
-
-    /**
-     * A text that a spreadsheet would take for a formula is kept from being one, also behind a space, a tab or a line's
-     * end; a number stays a number.
-     */
-    private static function harmless(string $text): string
-    {
-        return preg_match(self::FORMULA, $text) === 1 && ! is_numeric($text) ? "'{$text}" : $text;
+        return CsvText::of($lines);
     }
 
     /** The mark before such a text is none of its own. */
     private static function asWritten(string $cell): string
     {
-        return str_starts_with($cell, "'") && preg_match(self::FORMULA, substr($cell, 1)) === 1
+        return str_starts_with($cell, "'") && preg_match(CsvText::FORMULA, substr($cell, 1)) === 1
             ? substr($cell, 1)
             : $cell;
     }

@@ -12,6 +12,8 @@ import { useJob } from '../../job/JobContext';
 import { Whole } from '../size/Whole';
 import { Decide } from './Decide';
 import { Drawings } from './Drawings';
+import { Issues } from './Issues';
+import { Tag } from './Tag';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 import { sizeKind, Verdict } from '../../shell/Verdict';
@@ -21,7 +23,8 @@ import { mono } from '../../theme/theme';
 export function HandOver() {
     const { facts, answers, save } = useJob();
     const { say, units, typing } = useSettings();
-    const sheet = `/api/jobs/${facts.id}/sheet?unit=${units === 'both' ? typing : units}`;
+    const unit = units === 'both' ? typing : units;
+    const sheet = `/api/jobs/${facts.id}/sheet?unit=${unit}`;
     const { hand_over: over } = answers;
     const finished = facts.hand_over.finished_at;
     const cell = { fontFamily: mono };
@@ -144,10 +147,33 @@ export function HandOver() {
                 <Button variant="outlined" color="inherit" href={`${sheet}&paper=letter`} target="_blank">
                     Sheet, Letter
                 </Button>
+                <Button
+                    variant="outlined"
+                    color="inherit"
+                    href={`/api/jobs/${facts.id}/card?unit=${unit}`}
+                    target="_blank"
+                >
+                    Card for the machine
+                </Button>
+                <Tag />
                 <Button variant="outlined" color="inherit" href={`/api/jobs/${facts.id}/file`}>
                     Job file
                 </Button>
+                {(['sizes', 'holes', 'cuts'] as const).map((table) => (
+                    <Button
+                        key={table}
+                        variant="outlined"
+                        color="inherit"
+                        href={`/api/jobs/${facts.id}/tables/${table}?unit=${unit}`}
+                    >
+                        {table} CSV
+                    </Button>
+                ))}
+                <Button variant="outlined" color="inherit" href={`/api/jobs/${facts.id}/calendar`}>
+                    Calendar
+                </Button>
             </Box>
+            <Issues />
         </Box>
     );
 }

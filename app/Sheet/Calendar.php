@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sheet;
+
+use Carbon\CarbonImmutable;
+use Oldpart\Core\Facts\JobFacts;
+use Sabre\VObject\Component\VCalendar;
+
+/** What of a job has its day or its hour, as calendar entries (RFC 5545). */
+final class Calendar
+{
+    public static function of(JobFacts $facts): string
+    {
+        $calendar = new VCalendar(['PRODID' => '-//Oldpart Fit//Jobs//EN']);
+        $name = trim("{$facts->machine}, {$facts->part}", ', ');
+        if ($facts->waits?->until !== null) {
+            $until = CarbonImmutable::parse($facts->waits->until)->utc();
+            $calendar->add('VEVENT', [
+                'UID' => "{$facts->id}-waits@oldpart-fit.invalid",
+                'SUMMARY' => "{$name}: done {$facts->waits->for->value}",
+                'DESCRIPTION' => $facts->waits->note,
+                'DTSTART' => $until,
+                'DTEND' => $until->addMinutes(15),
+            ]);
+        }
+        if ($facts->takeIn->wantedBy !== null) {
+            $day = CarbonImmutable::parse($facts->takeIn->wantedBy);
+            $event = $calendar->createComponent('VEVENT', [
+                'UID' => "{$facts->id}-wanted@oldpart-fit.invalid",
+                'SUMMARY' => "{$name}: wanted",
+            ]);
+            $event->add('DTSTART', $day->format('Ymd'), ['VALUE' => 'DATE']);
+            $calendar->add($event);
+        }
+
+        return $calendar->serialize();
+    }
+}
