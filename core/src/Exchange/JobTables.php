@@ -75,9 +75,12 @@ final class JobTables
     {
         $scale = $unit === Unit::Inch ? 1e5 : 1e4;
 
-        return $mm === null
-            ? ''
-            : (string) (($up ? ceil($mm / $unit->inMm() * $scale - 1e-6) : floor($mm / $unit->inMm() * $scale + 1e-6)) / $scale);
+        if ($mm === null) {
+            return '';
+        }
+        $steps = ($mm / $unit->inMm()) * $scale;
+
+        return (string) (($up ? ceil($steps - 1e-6) : floor($steps + 1e-6)) / $scale);
     }
 
     private static function number(?float $mm, Unit $unit): string

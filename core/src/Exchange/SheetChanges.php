@@ -34,16 +34,30 @@ final class SheetChanges
     {
         /** @var array{sizes: list<array<string, mixed>>, fits: list<array<string, mixed>>} $rows */
         $rows = json_decode(json_encode($answers->handOver, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
-        $say = static fn (mixed $s): string => is_array($s) && is_string($s[$unit->value] ?? null) ? $s[$unit->value] : 'open';
         $lines = [];
         foreach ($rows['sizes'] as $row) {
-            $lines[self::text($row['label'])] = $say($row['lower']).' to '.$say($row['upper']).', made '.$say($row['made']).', '.self::text($row['verdict_says']);
+            $lines[self::text($row['label'])] = implode(', ', [
+                self::in($row['lower'], $unit).' to '.self::in($row['upper'], $unit),
+                'made '.self::in($row['made'], $unit),
+                self::text($row['verdict_says']),
+            ]);
         }
         foreach ($rows['fits'] as $row) {
-            $lines[self::text($row['label'])] = 'wanted '.$say($row['wanted']).', came out '.$say($row['achieved']).', '.self::text($row['verdict_says']);
+            $lines[self::text($row['label'])] = implode(', ', [
+                'wanted '.self::in($row['wanted'], $unit),
+                'came out '.self::in($row['achieved'], $unit),
+                self::text($row['verdict_says']),
+            ]);
         }
 
         return $lines;
+    }
+
+    private static function in(mixed $say, Unit $unit): string
+    {
+        $text = is_array($say) ? $say[$unit->value] ?? null : null;
+
+        return is_string($text) ? $text : 'open';
     }
 
     private static function text(mixed $text): string
