@@ -67,6 +67,7 @@ Route::get('shop', [ShopController::class, 'show']);
 Route::patch('shop', [ShopController::class, 'update']);
 Route::get('catalogue', [CatalogueController::class, 'index']);
 Route::get('kinds', [CatalogueController::class, 'kinds']);
+Route::post('points', [SumController::class, 'points']);
 Route::get('sums', [SumController::class, 'index']);
 Route::post('sums/{name}', [SumController::class, 'run']);
 Route::post('sums/{name}/typed', [SumController::class, 'typed']);

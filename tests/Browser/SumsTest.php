@@ -82,6 +82,18 @@ final class SumsTest extends BrowserTestCase
         $this->sees('“wide”');
     }
 
+    public function test_places_out_of_a_file(): void
+    {
+        $file = $this->rig->downloads().'/holes.csv';
+        file_put_contents($file, "x,y\n0,1\n1,0\n0,-1\nsomewhere,2\n-1,0\n");
+        $this->visit('/sums?sum=find-circle');
+        $this->sees('From a DXF or CSV file');
+        $this->page->findElement(\Facebook\WebDriver\WebDriverBy::xpath("//input[@aria-label='File of places']"))->sendKeys($file);
+        $this->sees('4 places in holes.csv', 'Line 5:', 'Taken as inches');
+        $this->press('Take them');
+        $this->sees('2.0000 in');
+    }
+
     private function cell(string $head, int $row, string $text): void
     {
         $field = $this->find(

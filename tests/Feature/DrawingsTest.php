@@ -84,6 +84,25 @@ final class DrawingsTest extends FeatureTestCase
         self::assertStringContainsString('1.5749', $this->printed('/api/jobs/demo-tedder/card?unit=in'));
     }
 
+    /** A stranger with only the sheet finds every surface that is cut, of every kind of part. */
+    public function test_the_sheet_of_each_kind_has_every_surface(): void
+    {
+        require_once base_path('core/tests/Evaluate/EachKind.php');
+        foreach (\Oldpart\Core\Tests\Evaluate\EachKind::jobs() as $kind => $facts) {
+            $html = app(\App\Sheet\JobSheet::class)->html($facts, $facts->unit);
+            $text = html_entity_decode(strip_tags($html), ENT_QUOTES | ENT_HTML5);
+            foreach (\Oldpart\Core\Answer\JobAnswers::of($facts, false)->make as $entry) {
+                if (! $entry->surface->type->isEdge()) {
+                    self::assertStringContainsString($entry->label, $text, "{$kind}: {$entry->label}");
+                }
+                if ($entry->band !== null) {
+                    $limit = \Oldpart\Core\Quantity\LengthWriter::upper($entry->band);
+                    self::assertStringContainsString($facts->unit->value === 'in' ? $limit->in : $limit->mm, $text, "{$kind}: {$entry->label}");
+                }
+            }
+        }
+    }
+
     /** Read back by a library that is not the one that wrote it. */
     public function test_the_calendar(): void
     {

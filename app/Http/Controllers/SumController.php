@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Body;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Oldpart\Core\Exchange\PointsIn;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Sum\Sum;
@@ -16,6 +17,8 @@ use Oldpart\Core\Sum\Words;
 
 final class SumController
 {
+    private const MAX_BYTES = 4_000_000;
+
     public function index(): JsonResponse
     {
         return new JsonResponse([
@@ -44,6 +47,21 @@ final class SumController
         return new JsonResponse(
             Sums::runTyped($name, $body->textMap('given'), $body->choice('unit', Unit::class)),
         );
+    }
+
+    /** Places out of a DXF or a table, to look at before they are taken. */
+    public function points(Request $request): JsonResponse
+    {
+        $in = Body::of($request, self::MAX_BYTES)->only(['text', 'unit']);
+        $read = PointsIn::read($in->text('text'), $in->choice('unit', Unit::class));
+
+        return new JsonResponse([
+            'points' => $read['points'],
+            'refused' => $read['refused'],
+            'unit' => $read['unit']->value,
+            'said' => $read['said'],
+            'others' => $read['others'],
+        ]);
     }
 
     public function run(Request $request, string $name): JsonResponse

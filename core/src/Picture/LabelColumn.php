@@ -32,8 +32,10 @@ final class LabelColumn
         $n = count($labels);
         $pitch = $n < 2 ? 0.0 : min(1.4 * self::PITCH, ($height - 26 - self::PITCH) / ($n - 1));
         $top = ($height - ($n - 1) * $pitch) / 2 + 2;
+        $ports = array_map(static fn (int $i): float => $top + $i * $pitch, array_keys($labels));
+        $labels = self::uncrossed($labels, $x - 20, $ports);
         foreach ($labels as $i => $label) {
-            $y = $top + $i * $pitch;
+            $y = $ports[$i];
             $drawing
                 ->line($label->x, $label->y, $x - 20, $y - 5, $label->tone, 0.9)
                 ->line($x - 20, $y - 5, $x - 6, $y - 5, $label->tone, 0.9);
@@ -56,6 +58,42 @@ final class LabelColumn
                 bold: $label->says !== null,
             );
         }
+    }
+
+    /**
+     * Two leaders that cross change places: together they are shorter then, so it comes to an end, and no two cross
+     * (one-sided boundary labelling with straight leaders).
+     *
+     * @param  list<Label>  $labels
+     * @param  list<float>  $ports  heights of the texts
+     * @return list<Label> in the order of the ports
+     */
+    private static function uncrossed(array $labels, float $x, array $ports): array
+    {
+        $n = count($labels);
+        for ($again = true; $again;) {
+            $again = false;
+            for ($i = 0; $i < $n; $i++) {
+                for ($j = $i + 1; $j < $n; $j++) {
+                    if (self::cross($labels[$i], $ports[$i] - 5, $labels[$j], $ports[$j] - 5, $x)) {
+                        [$labels[$i], $labels[$j]] = [$labels[$j], $labels[$i]];
+                        $again = true;
+                    }
+                }
+            }
+        }
+
+        return array_values($labels);
+    }
+
+    /** Whether the leaders of two labels to these heights at x cross between their ends. */
+    private static function cross(Label $a, float $ya, Label $b, float $yb, float $x): bool
+    {
+        $side = static fn (float $px, float $py, Label $of, float $to): float => ($x - $of->x) * ($py - $of->y)
+            - ($to - $of->y) * ($px - $of->x);
+
+        return $side($b->x, $b->y, $a, $ya) * $side($x, $yb, $a, $ya) < -1e-6
+            && $side($a->x, $a->y, $b, $yb) * $side($x, $ya, $b, $yb) < -1e-6;
     }
 
     /** The largest letter height at which the value stays inside the frame in either unit. */

@@ -71,10 +71,43 @@ final readonly class BentShaft
      */
     private static function place(array $at, array $x, array $y): float
     {
-        $left = static fn (float $kink): float => (self::lines($at, $x, $kink)->squares ?? INF)
-            + (self::lines($at, $y, $kink)->squares ?? INF);
+        $n = count($at);
+        $mean = array_sum($at) / $n;
+        $along = array_map(static fn (float $s): float => $s - $mean, $at);
+        $spread = array_sum(array_map(static fn (float $a): float => $a ** 2, $along));
+        $off = [self::offTheLine($along, $spread, $x), self::offTheLine($along, $spread, $y)];
+        // What a corner at a place explains of what one straight line leaves; the most is the least squares.
+        $leaves = static function (float $kink) use ($at, $along, $spread, $off, $n): float {
+            [$sum, $squares, $slope, $inX, $inY] = [0.0, 0.0, 0.0, 0.0, 0.0];
+            foreach ($at as $i => $s) {
+                $h = $s - $kink;
+                if ($h > 0) {
+                    $sum += $h;
+                    $squares += $h * $h;
+                    $slope += $along[$i] * $h;
+                    $inX += $h * $off[0][$i];
+                    $inY += $h * $off[1][$i];
+                }
+            }
+            $own = $squares - ($sum * $sum) / $n - ($slope * $slope) / $spread;
 
-        return Lowest::between($left, $at[1], $at[count($at) - 2])[0];
+            return $own < 1e-12 ? 0.0 : -($inX * $inX + $inY * $inY) / $own;
+        };
+
+        return Lowest::between($leaves, $at[1], $at[$n - 2])[0];
+    }
+
+    /**
+     * @param  list<float>  $along  from the middle
+     * @param  list<float>  $values
+     * @return list<float> what a straight line through them leaves
+     */
+    private static function offTheLine(array $along, float $spread, array $values): array
+    {
+        $mean = array_sum($values) / count($values);
+        $slope = array_sum(array_map(static fn (float $a, float $v): float => $a * $v, $along, $values)) / $spread;
+
+        return array_map(static fn (float $a, float $v): float => $v - $mean - $slope * $a, $along, $values);
     }
 
     /**

@@ -10,6 +10,7 @@ use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Sum\Drawn\Castings;
 use Oldpart\Core\Sum\Drawn\Patterns;
+use Oldpart\Core\Sum\Drawn\Plates;
 use Oldpart\Core\Sum\Drawn\Rounds;
 use Oldpart\Core\Sum\Drawn\Shafts;
 use Oldpart\Core\Sum\Drawn\Tapers;
@@ -78,6 +79,7 @@ final class Pictures
             'pour' => Castings::pour(...),
             'casting' => Castings::pattern(...),
             'clean-up' => Castings::cleanUp(...),
+            'plate' => Plates::plate(...),
             'ports' => Castings::ports(...),
         ];
     }

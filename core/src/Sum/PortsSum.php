@@ -13,6 +13,9 @@ use Oldpart\Core\Quantity\Fields;
 
 final class PortsSum implements Sum
 {
+    /** Each is held against every other. */
+    private const MOST = 60;
+
     public function name(): string
     {
         return 'ports';
@@ -38,6 +41,9 @@ final class PortsSum implements Sum
         $size = $in->object('block') ?? throw $in->bad('block', 'is missing.');
         $size->only(['x_mm', 'y_mm', 'z_mm']);
         $drillings = [];
+        if (count($in->objects('drillings')) > self::MOST) {
+            throw $in->bad('drillings', 'are more than '.self::MOST.': work a block out in two halves.');
+        }
         foreach ($in->objects('drillings') as $i => $d) {
             $d->only(['name', 'from', 'to', 'diameter_mm']);
             $drillings[] = new Drilling(

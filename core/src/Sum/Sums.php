@@ -80,6 +80,7 @@ final class Sums
             new EndsStockSum(),
             new ScaleSum(),
             new PictureSum(),
+            new PlateSum(),
             new PortsSum(),
             new FittingReachSum(),
         ];

@@ -812,6 +812,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/points": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Places of holes out of a DXF or a table of x and y; nothing is stored */
+        post: operations["readPoints"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/{name}/typed": {
         parameters: {
             query?: never;
@@ -4533,6 +4550,51 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SumResult"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    readPoints: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
+                };
+            };
+        };
+        responses: {
+            /** @description The places, mm */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        points: {
+                            x: number;
+                            y: number;
+                            diameter: number | null;
+                        }[];
+                        refused: {
+                            line: number;
+                            says: string;
+                        }[];
+                        /** @enum {unknown} */
+                        unit: "in" | "mm";
+                        /** @description the file says its unit */
+                        said: boolean;
+                        /** @description what is drawn besides */
+                        others: number;
+                    };
                 };
             };
             422: components["responses"]["Refused"];

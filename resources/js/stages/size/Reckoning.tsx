@@ -17,6 +17,9 @@ import { Rounds } from './Rounds';
 
 type Sum = Sums['sums'][number];
 
+/** As many as the job file keeps. */
+const ROUNDS = 40;
+
 /** A sum of the job: what it takes, as typed or from the job; what comes of it; and how it was before. */
 export function Reckoning({ facts, answer }: { facts: ReckoningFacts; answer: Reckoned }) {
     const { edit, save } = useJob();
@@ -73,7 +76,7 @@ export function Reckoning({ facts, answer }: { facts: ReckoningFacts; answer: Re
                         fullWidth
                         sx={{ mt: 1.5 }}
                     />
-                    {answer.result && (
+                    {answer.result && facts.rounds.length < ROUNDS && (
                         <Button
                             variant="outlined"
                             color="inherit"

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Exchange;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Quantity\LengthReader;
+use Oldpart\Core\Quantity\Unit;
+
+/** Places of holes out of a file of another program: DXF, where circles and points are holes, or a table of x and y. */
+final class PointsIn
+{
+    public const MAX_POINTS = 2000;
+
+    /** INSUNITS of a DXF. */
+    private const UNITS = ['1' => Unit::Inch, '4' => Unit::Millimetre];
+
+    /**
+     * @param  Unit  $unit  where the file does not say
+     * @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int} mm; `said`: the file says its unit; `others`: what is drawn besides
+     *
+     * @throws BadInput for a file that holds no places
+     */
+    public static function read(string $text, Unit $unit): array
+    {
+        $text = str_replace(["\r\n", "\r"], "\n", preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text);
+        $found = preg_match('/^\s*(999\n|0\nSECTION\n)/', $text) === 1 || str_contains($text, "\nENTITIES\n")
+            ? self::dxf($text, $unit)
+            : self::table($text, $unit);
+        if ($found['points'] === []) {
+            throw new BadInput('no-points', 'text', $found['refused'] === []
+                ? 'There are no places in this file: it wants circles or points (DXF), or rows of x and y (CSV).'
+                : 'No row of it could be read. Line '.$found['refused'][0]['line'].': '.$found['refused'][0]['says']);
+        }
+        if (count($found['points']) > self::MAX_POINTS) {
+            throw new BadInput('too-many', 'text', 'There are over '.self::MAX_POINTS.' places in it: leave out what is none of the pattern.');
+        }
+
+        return $found;
+    }
+
+    /** @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int} */
+    private static function table(string $text, Unit $unit): array
+    {
+        [$points, $refused, $isFirst] = [[], [], true];
+        foreach (explode("\n", $text) as $i => $line) {
+            if (trim($line) === '') {
+                continue;
+            }
+            $cells = array_map(trim(...), (array) preg_split('/[;\t]/', $line));
+            $cells = count($cells) > 1 ? $cells : array_map(trim(...), explode(',', $line));
+            if ($isFirst && preg_match('/\d/', $line) !== 1) {
+                $isFirst = false;
+
+                continue;
+            }
+            $isFirst = false;
+            // A leading number or name of the hole is not a place.
+            $cells = count($cells) > 2 && preg_match('/^\D|^\d+$/', $cells[0]) === 1 && count($cells) > 3 ? array_slice($cells, 1) : $cells;
+            try {
+                if (count($cells) < 2) {
+                    throw new BadInput('cells', 'text', 'it has one value; x and y are wanted.');
+                }
+                $mm = static fn (string $cell): float => LengthReader::read($cell, $unit, signed: true)->length->mm;
+                $points[] = [
+                    'x' => $mm($cells[0]),
+                    'y' => $mm($cells[1]),
+                    'diameter' => ($cells[2] ?? '') === '' ? null : $mm($cells[2]),
+                ];
+            } catch (BadInput $bad) {
+                $refused[] = ['line' => $i + 1, 'says' => $bad->getMessage()];
+            }
+        }
+
+        return ['points' => $points, 'refused' => $refused, 'unit' => $unit, 'said' => false, 'others' => 0];
+    }
+
+    /** @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int} */
+    private static function dxf(string $text, Unit $unit): array
+    {
+        $lines = explode("\n", $text);
+        $said = preg_match('/\$INSUNITS\n\s*70\n\s*(\d+)/', $text, $m) === 1 ? self::UNITS[$m[1]] ?? null : null;
+        $unit = $said ?? $unit;
+        [$points, $refused, $others, $section, $entity, $values, $from] = [[], [], 0, '', '', [], 0];
+        $take = static function () use (&$points, &$refused, &$others, &$entity, &$values, &$from, $unit): void {
+            if ($entity === 'CIRCLE' || $entity === 'POINT') {
+                if (! isset($values[10], $values[20]) || ! is_finite($values[10]) || ! is_finite($values[20])) {
+                    $refused[] = ['line' => $from, 'says' => "{$entity} without a place."];
+
+                    return;
+                }
+                $per = $unit->inMm();
+                $points[] = [
+                    'x' => $values[10] * $per,
+                    'y' => $values[20] * $per,
+                    'diameter' => $entity === 'CIRCLE' && isset($values[40]) ? 2 * $values[40] * $per : null,
+                ];
+            } elseif ($entity !== '') {
+                $others++;
+            }
+        };
+        for ($i = 0; $i + 1 < count($lines); $i += 2) {
+            [$code, $value] = [(int) trim($lines[$i]), trim($lines[$i + 1])];
+            if ($code === 2 && $entity === 'SECTION') {
+                $section = $value;
+            }
+            if ($code === 0) {
+                if ($section === 'ENTITIES' && $entity !== 'SECTION') {
+                    $take();
+                }
+                [$entity, $values, $from] = [in_array($value, ['ENDSEC', 'EOF'], true) ? '' : $value, [], $i + 1];
+                $section = $value === 'ENDSEC' ? '' : $section;
+            } elseif (in_array($code, [10, 20, 40], true) && is_numeric($value)) {
+                $values[$code] ??= (float) $value;
+            }
+        }
+
+        return [
+            'points' => $points,
+            'refused' => $refused,
+            'unit' => $unit,
+            'said' => $said !== null,
+            'others' => $others,
+        ];
+    }
+}
