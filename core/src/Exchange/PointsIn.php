@@ -82,37 +82,19 @@ final class PointsIn
         $lines = explode("\n", $text);
         $said = preg_match('/\$INSUNITS\n\s*70\n\s*(\d+)/', $text, $m) === 1 ? self::UNITS[$m[1]] ?? null : null;
         $unit = $said ?? $unit;
-        [$points, $refused, $others, $section, $entity, $values, $from] = [[], [], 0, '', '', [], 0];
-        $take = static function () use (&$points, &$refused, &$others, &$entity, &$values, &$from, $unit): void {
-            if ($entity === 'CIRCLE' || $entity === 'POINT') {
-                if (! isset($values[10], $values[20]) || ! is_finite($values[10]) || ! is_finite($values[20])) {
-                    $refused[] = ['line' => $from, 'says' => "{$entity} without a place."];
-
-                    return;
-                }
-                $per = $unit->inMm();
-                $points[] = [
-                    'x' => $values[10] * $per,
-                    'y' => $values[20] * $per,
-                    'diameter' => $entity === 'CIRCLE' && isset($values[40]) ? 2 * $values[40] * $per : null,
-                ];
-            } elseif ($entity !== '') {
+        [$points, $refused, $others, $per] = [[], [], 0, $unit->inMm()];
+        foreach (self::entities($lines) as ['type' => $type, 'line' => $line, 'values' => $values]) {
+            [$x, $y, $radius] = [$values[10] ?? null, $values[20] ?? null, $values[40] ?? null];
+            if ($type !== 'CIRCLE' && $type !== 'POINT') {
                 $others++;
-            }
-        };
-        for ($i = 0; $i + 1 < count($lines); $i += 2) {
-            [$code, $value] = [(int) trim($lines[$i]), trim($lines[$i + 1])];
-            if ($code === 2 && $entity === 'SECTION') {
-                $section = $value;
-            }
-            if ($code === 0) {
-                if ($section === 'ENTITIES' && $entity !== 'SECTION') {
-                    $take();
-                }
-                [$entity, $values, $from] = [in_array($value, ['ENDSEC', 'EOF'], true) ? '' : $value, [], $i + 1];
-                $section = $value === 'ENDSEC' ? '' : $section;
-            } elseif (in_array($code, [10, 20, 40], true) && is_numeric($value)) {
-                $values[$code] ??= (float) $value;
+            } elseif ($x === null || $y === null || ! is_finite($x) || ! is_finite($y)) {
+                $refused[] = ['line' => $line, 'says' => "{$type} without a place."];
+            } else {
+                $points[] = [
+                    'x' => $x * $per,
+                    'y' => $y * $per,
+                    'diameter' => $type === 'CIRCLE' && $radius !== null ? 2 * $radius * $per : null,
+                ];
             }
         }
 
@@ -123,5 +105,35 @@ final class PointsIn
             'said' => $said !== null,
             'others' => $others,
         ];
+    }
+
+    /**
+     * What is drawn: pairs of lines, a code and its value; code 0 begins the next thing.
+     *
+     * @param  list<string>  $lines
+     * @return list<array{type: string, line: int, values: array<int, float>}>
+     */
+    private static function entities(array $lines): array
+    {
+        $entities = [];
+        $section = $type = '';
+        for ($i = 0; $i + 1 < count($lines); $i += 2) {
+            [$code, $value] = [(int) trim($lines[$i]), trim($lines[$i + 1])];
+            if ($code === 0) {
+                $type = $value;
+                $section = $value === 'ENDSEC' ? '' : $section;
+                if ($section === 'ENTITIES') {
+                    $entities[] = ['type' => $type, 'line' => $i + 1, 'values' => []];
+                }
+            } elseif ($code === 2 && $type === 'SECTION') {
+                $section = $value;
+            } elseif (
+                $entities !== [] && $section === 'ENTITIES' && in_array($code, [10, 20, 40], true) && is_numeric($value)
+            ) {
+                $entities[count($entities) - 1]['values'][$code] ??= (float) $value;
+            }
+        }
+
+        return $entities;
     }
 }
