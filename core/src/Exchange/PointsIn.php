@@ -48,7 +48,7 @@ final class PointsIn
             if (trim($line) === '') {
                 continue;
             }
-            $cells = array_map(trim(...), (array) preg_split('/[;\t]/', $line));
+            $cells = array_map(trim(...), explode(';', str_replace(\"\t\", ';', $line)));
             $cells = count($cells) > 1 ? $cells : array_map(trim(...), explode(',', $line));
             if ($isFirst && preg_match('/\d/', $line) !== 1) {
                 $isFirst = false;
@@ -117,20 +117,20 @@ final class PointsIn
     {
         $entities = [];
         $section = $type = '';
+        /** @var array<int, float> $values */
+        [$line, $values] = [0, []];
         for ($i = 0; $i + 1 < count($lines); $i += 2) {
             [$code, $value] = [(int) trim($lines[$i]), trim($lines[$i + 1])];
             if ($code === 0) {
-                $type = $value;
-                $section = $value === 'ENDSEC' ? '' : $section;
-                if ($section === 'ENTITIES') {
-                    $entities[] = ['type' => $type, 'line' => $i + 1, 'values' => []];
+                if ($section === 'ENTITIES' && $line > 0) {
+                    $entities[] = ['type' => $type, 'line' => $line, 'values' => $values];
                 }
+                $section = $value === 'ENDSEC' ? '' : $section;
+                [$type, $line, $values] = [$value, $section === 'ENTITIES' ? $i + 1 : 0, []];
             } elseif ($code === 2 && $type === 'SECTION') {
                 $section = $value;
-            } elseif (
-                $entities !== [] && $section === 'ENTITIES' && in_array($code, [10, 20, 40], true) && is_numeric($value)
-            ) {
-                $entities[count($entities) - 1]['values'][$code] ??= (float) $value;
+            } elseif (in_array($code, [10, 20, 40], true) && is_numeric($value) && ! isset($values[$code])) {
+                $values[$code] = (float) $value;
             }
         }
 
