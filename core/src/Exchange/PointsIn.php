@@ -48,7 +48,7 @@ final class PointsIn
             if (trim($line) === '') {
                 continue;
             }
-            $cells = array_map(trim(...), explode(';', str_replace(\"\t\", ';', $line)));
+            $cells = array_map(trim(...), explode(';', str_replace("\t", ';', $line)));
             $cells = count($cells) > 1 ? $cells : array_map(trim(...), explode(',', $line));
             if ($isFirst && preg_match('/\d/', $line) !== 1) {
                 $isFirst = false;
