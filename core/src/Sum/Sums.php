@@ -72,6 +72,7 @@ final class Sums
             new StraightenSum(),
             new BalanceSum(),
             new BalanceHoleSum(),
+            new LatheReachSum(),
             new OverhangSum(),
             new SpeedSum(),
             new PourSum(),
