@@ -129,6 +129,7 @@ final class LoopsTest extends BrowserTestCase
         $state = $this->newJob('gear-on-shaft');
         $id = $state['facts']['id'];
         $this->visit("/job/{$id}/size");
+        $this->press('Lengths, room');
         $this->press('Rim beside the frame');
         $this->sees('Still to type: how wide it is, where its neighbour is.');
         foreach (
