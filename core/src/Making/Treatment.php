@@ -46,7 +46,7 @@ final readonly class Treatment
     /** Null where it is not known here. */
     public static function orNull(?string $code): ?self
     {
-        foreach (self::all() as $treatment) {
+        foreach ($code === null ? [] : self::all() as $treatment) {
             if ($treatment->code === $code) {
                 return $treatment;
             }
