@@ -66,7 +66,8 @@ export function SumForm({ sum }: { sum: Sum }) {
                         Back to the example
                     </LinkButton>
                 </Box>
-                <Box>
+                {/* On a narrow screen the number stands before what was typed for it. */}
+                <Box sx={{ order: { xs: -1, lg: 0 } }}>
                     {refused ? (
                         <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5 }} role="alert">
                             <Typography variant="said">{refused.message}</Typography>

@@ -51,7 +51,7 @@ export function Reckoning({ facts, answer }: { facts: ReckoningFacts; answer: Re
                         <Taken key={key} name={key} sum={sum} facts={facts} answer={answer} store={store} />
                     ))}
                 </Box>
-                <Box>
+                <Box sx={{ order: { xs: -1, md: 0 } }}>
                     {answer.refused && (
                         <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5 }} role="status">
                             <Typography variant="said">{answer.refused.message}</Typography>
