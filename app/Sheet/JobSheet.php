@@ -13,6 +13,8 @@ use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\Shop\ShopDrawing;
 use Oldpart\Core\Picture\SvgWriter;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Safety\Caution;
 use Oldpart\Core\Safety\Gate;
@@ -113,7 +115,7 @@ final class JobSheet
         return $sums;
     }
 
-    /** @return list<array{name: string, material: string, section: ?string, face: ?string}> each part that is cut by itself */
+    /** @return list<array{name: string, material: string, section: ?string, unsaid: list<string>, places: list<array{string, string, string}>, face: ?string}> each part that is cut by itself */
     private function madeParts(JobAnswers $answers, JobFacts $facts, Unit $unit): array
     {
         $views = $answers->shopViews($facts);
@@ -122,19 +124,42 @@ final class JobSheet
             $cut = array_filter($facts->surfacesOf($part->id), $facts->isCut(...));
             if ($part->origin === Origin::Make || $cut !== []) {
                 $drawn = $answers->pictures->part($part->id);
+                $view = isset($views->parts()[$part->id]) ? $views->of($part->id) : null;
                 $parts[] = [
                     'name' => $part->name,
                     'material' => $part->material ?? 'metal not said',
-                    'section' => $this->image(
-                        isset($views->parts()[$part->id]) ? ShopDrawing::draw($views->of($part->id)) : null,
-                        $unit,
-                    ),
+                    'section' => $this->image($view === null ? null : ShopDrawing::draw($view), $unit),
+                    'unsaid' => $view->unsaid ?? [],
+                    'places' => $this->places($answers, $facts, $part->id, $unit),
                     'face' => $this->image($drawn['face'], $unit),
                 ];
             }
         }
 
         return $parts;
+    }
+
+    /** @return list<array{string, string, string}> what lies off the middle, and each hole of a pattern: its name, x, y */
+    private function places(JobAnswers $answers, JobFacts $facts, string $part, Unit $unit): array
+    {
+        $at = static fn (?TypedLength $l): string => self::pick(LengthWriter::size($l->length->mm ?? 0.0), $unit);
+        $places = [];
+        foreach ($facts->surfacesOf($part) as $surface) {
+            if ($facts->isCut($surface) && ($surface->x !== null || $surface->y !== null)) {
+                $places[] = [$surface->name, $at($surface->x), $at($surface->y)];
+            }
+        }
+        foreach ($answers->shaped as $shape) {
+            foreach ($shape->surface->part === $part ? $shape->places : [] as $place) {
+                $places[] = [
+                    "{$shape->surface->name}, hole {$place->number}",
+                    self::pick(LengthWriter::size($place->xMm), $unit),
+                    self::pick(LengthWriter::size($place->yMm), $unit),
+                ];
+            }
+        }
+
+        return $places;
     }
 
     private static function pick(Say $say, Unit $unit): string

@@ -38,6 +38,7 @@ final class DrawingController
                 'name' => $name,
                 'drawing' => ShopDrawing::draw($views->of($id)),
                 'face' => $answers->shapes->shapes[$id]->face() !== null,
+                'unsaid' => $views->of($id)->unsaid,
             ];
         }
         foreach ($views->plates() as $id => $name) {
@@ -46,6 +47,7 @@ final class DrawingController
                 'name' => $name,
                 'drawing' => $answers->pictures->part($id)['face'],
                 'face' => true,
+                'unsaid' => [],
             ];
         }
 

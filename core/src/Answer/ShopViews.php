@@ -115,7 +115,97 @@ final readonly class ShopViews
             }
         }
 
-        return new ShopView($shape->onAxis(0.0, 0.0, true), $diameters, $lengths, $notes, $datum);
+        [$steps, $unsaid] = $this->steps($partId, $shape, $lengths, $datum);
+
+        return new ShopView(
+            $shape->onAxis(0.0, 0.0, true),
+            $diameters,
+            [...$lengths, ...$steps],
+            $notes,
+            $datum,
+            unsaid: $unsaid,
+        );
+    }
+
+    /**
+     * Where the steps lie that no length of the card leads to: each once, from the face that lengths are taken from. Of
+     * what is only sketched no number is written.
+     *
+     * @param  list<ShopSize>  $lengths  that are written already
+     * @return array{list<ShopSize>, list<string>} and the surfaces of which nobody said where they lie
+     */
+    private function steps(string $partId, PartShape $shape, array $lengths, ?float $datum): array
+    {
+        $known = $shape->knownMm();
+        $isKnown = static fn (float $mm): bool => array_filter(
+            $known,
+            static fn (float $k): bool => abs($k - $mm) < 1e-6,
+        ) !== [];
+        $zero = $datum ?? $shape->profile->fromMm();
+        $edges = array_map(static fn (ShopSize $l): array => [$l->fromMm, $l->toMm], $lengths);
+        $reached = self::reached([$zero], $edges);
+        [$steps, $unsaid] = [[], []];
+        foreach ($this->facts->surfacesOf($partId) as $surface) {
+            $extent = $shape->extent($surface);
+            if (
+                $extent === null
+                || ! $this->facts->isCut($surface)
+                || $surface->type->isEdge()
+                || $surface->type === SurfaceType::Length
+            ) {
+                continue;
+            }
+            if (! $isKnown($extent[0]) || ! $isKnown($extent[1])) {
+                $unsaid[] = $surface->name;
+
+                continue;
+            }
+            foreach ($extent as $mm) {
+                if (! self::holds($reached, $mm) && $isKnown($zero)) {
+                    $steps[] = new ShopSize(
+                        min($zero, $mm),
+                        max($zero, $mm),
+                        0.0,
+                        [LengthWriter::size(abs($mm - $zero))],
+                        true,
+                    );
+                    $reached = self::reached([...$reached, $mm], $edges);
+                }
+            }
+        }
+
+        return [$steps, $unsaid];
+    }
+
+    /**
+     * @param  list<float>  $from
+     * @param  list<array{float, float}>  $edges
+     * @return list<float> every place a length leads to from there
+     */
+    private static function reached(array $from, array $edges): array
+    {
+        do {
+            $before = count($from);
+            foreach ($edges as [$a, $b]) {
+                if (self::holds($from, $a) !== self::holds($from, $b)) {
+                    $from[] = self::holds($from, $a) ? $b : $a;
+                }
+            }
+        } while (count($from) > $before);
+
+        return $from;
+    }
+
+    /** @param  list<float>  $places */
+    private static function holds(array $places, float $mm): bool
+    {
+        foreach ($places as $place) {
+            if (abs($place - $mm) < 1e-6) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function isPlain(SurfaceType $type): bool

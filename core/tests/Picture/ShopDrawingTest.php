@@ -23,12 +23,15 @@ use Oldpart\Core\Picture\Tone;
 use Oldpart\Core\Shape\Profile;
 use Oldpart\Core\Shape\Segment;
 use Oldpart\Core\Tests\Evaluate\EachKind;
+use Oldpart\Core\Tests\Evaluate\KindJob;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** A drawing anyone would cut from: everything on it, and no text on another or on a line. */
 final class ShopDrawingTest extends TestCase
 {
+    use KindJob;
+
     /** @return iterable<string, array{JobFacts}> */
     public static function jobs(): iterable
     {
@@ -115,6 +118,30 @@ final class ShopDrawingTest extends TestCase
             }
         }
         $this->addToAssertionCount(1);
+    }
+
+    /**
+     * By hand: seats of 20 and 60 from the left end, a shoulder length of 30 ± from 20 to 50: 20 is written once, 50 by the
+     * card, 110 once more; what was only sketched is named and not written.
+     */
+    public function test_every_step_has_its_place_once(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $this->job('stepped-shaft')
+            ->is('Left bearing seat', ['size' => $mm('25'), 'at' => $mm('0'), 'long' => $mm('20')])
+            ->is('Middle', ['size' => $mm('32'), 'at' => $mm('20'), 'long' => $mm('30')])
+            ->is('Between the shoulders', ['size' => $mm('30'), 'at' => $mm('20'), 'long' => $mm('30')])
+            ->is('Right bearing seat', ['size' => $mm('25'), 'at' => $mm('50'), 'long' => $mm('60')]);
+        $facts = JobFacts::fromArray($this->facts);
+        $views = self::views($facts);
+        $view = $views->of(array_search('Shaft', $views->parts(), true) ?: '');
+        $spans = array_map(static fn (ShopSize $l): array => [round($l->fromMm, 6), round($l->toMm, 6), $l->free], $view->lengths);
+        self::assertContains([0.0, 20.0, true], $spans);
+        self::assertContains([20.0, 50.0, false], $spans);
+        self::assertContains([0.0, 110.0, true], $spans);
+        self::assertNotContains([0.0, 50.0, true], $spans, 'the card leads there');
+        self::assertContains('Hub seat', $view->unsaid);
+        self::assertNotContains('Middle', $view->unsaid);
     }
 
     private static function views(JobFacts $facts): ShopViews

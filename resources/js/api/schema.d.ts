@@ -3957,6 +3957,8 @@ export interface operations {
                             drawing: components["schemas"]["Drawing"];
                             /** @description it can be printed one to one */
                             face: boolean;
+                            /** @description surfaces of which nobody said where they lie */
+                            unsaid: string[];
                         }[];
                     };
                 };

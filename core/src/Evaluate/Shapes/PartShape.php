@@ -162,6 +162,12 @@ final readonly class PartShape
         return $this->planes->of($surface);
     }
 
+    /** @return list<float> places along its axis that are known, not only sketched, mm */
+    public function knownMm(): array
+    {
+        return $this->planes->knownMm();
+    }
+
     /** How far an eccentric bore's axis lies beside the part's, mm. */
     public function offsetOf(SurfaceFacts $surface): float
     {

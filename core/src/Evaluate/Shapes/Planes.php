@@ -55,6 +55,15 @@ final class Planes
         return $sketch !== null && isset($this->known[self::key($sketch[0])], $this->known[self::key($sketch[1])]);
     }
 
+    /** @return list<float> the places that were typed or follow from known lengths, mm, from the left */
+    public function knownMm(): array
+    {
+        $known = array_values(array_intersect_key($this->places, $this->known));
+        sort($known);
+
+        return $known;
+    }
+
     /** @param  list<SurfaceFacts>  $surfaces */
     private function know(array $surfaces): void
     {

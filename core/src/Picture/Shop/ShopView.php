@@ -21,6 +21,8 @@ final readonly class ShopView
         public array $lengths,
         public array $notes,
         public ?float $datumMm = null,
+        /** @var list<string> surfaces of which nobody said where they lie along the axis */
+        public array $unsaid = [],
     ) {
     }
 }

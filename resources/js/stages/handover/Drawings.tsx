@@ -66,6 +66,12 @@ export function Drawings() {
             <Framed pad={1}>
                 <DrawingView drawing={here.drawing} />
             </Framed>
+            {here.unsaid.length > 0 && (
+                <Typography variant="body2" sx={{ mt: 0.75, mb: 1.5 }}>
+                    Nobody said where along the axis these lie, so they are only sketched:{' '}
+                    {here.unsaid.join(', ')}. Say it at Survey.
+                </Typography>
+            )}
         </Box>
     );
 }
