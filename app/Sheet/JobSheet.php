@@ -23,6 +23,11 @@ use Oldpart\Core\Sum\ResultLines;
 /** The as-built sheet: prints in black on A4 or Letter. */
 final class JobSheet
 {
+    /** What a drawing may take of a page. */
+    private const WIDE_MM = 174.0;
+
+    private const HIGH_MM = 105.0;
+
     public function __construct(private readonly Printer $printer)
     {
     }
@@ -115,7 +120,7 @@ final class JobSheet
         return $sums;
     }
 
-    /** @return list<array{name: string, material: string, section: ?string, unsaid: list<string>, places: list<array{string, string, string}>, face: ?string}> each part that is cut by itself */
+    /** @return list<array{name: string, material: string, section: ?string, wide: float, unsaid: list<string>, places: list<array{string, string, string}>, face: ?string}> each part that is cut by itself */
     private function madeParts(JobAnswers $answers, JobFacts $facts, Unit $unit): array
     {
         $views = $answers->shopViews($facts);
@@ -125,10 +130,12 @@ final class JobSheet
             if ($part->origin === Origin::Make || $cut !== []) {
                 $drawn = $answers->pictures->part($part->id);
                 $view = isset($views->parts()[$part->id]) ? $views->of($part->id) : null;
+                $drawing = $view === null ? null : ShopDrawing::draw($view);
                 $parts[] = [
                     'name' => $part->name,
                     'material' => $part->material ?? 'metal not said',
-                    'section' => $this->image($view === null ? null : ShopDrawing::draw($view), $unit),
+                    'section' => $this->image($drawing, $unit),
+                    'wide' => $drawing === null ? 0.0 : min(self::WIDE_MM, (self::HIGH_MM * $drawing->width) / $drawing->height),
                     'unsaid' => $view->unsaid ?? [],
                     'places' => $this->places($answers, $facts, $part->id, $unit),
                     'face' => $this->image($drawn['face'], $unit),

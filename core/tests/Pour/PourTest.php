@@ -39,6 +39,7 @@ final class PourTest extends TestCase
         self::assertEqualsWithDelta([1.3, 0.6], [$tin['split_shim_mm'], $tin['level_shim_mm']], 1e-9);
         self::assertEquals([new Range(420.0, 450.0), new Range(330.0, 400.0)], [$tin['pour_c'], $lead['pour_c']]);
         self::assertEqualsWithDelta(9700 / 7400, $lead['mass_kg'] / $tin['mass_kg'], 1e-9);
+        self::assertEquals([new Range(100.0, 150.0), new Range(100.0, 150.0)], [$tin['preheat_c'], $lead['preheat_c']]);
         self::assertNull($tin['kept']);
         self::assertStringContainsString('48.000 mm', $tin['steps'][1]->mm);
         foreach (Poured::cases() as $seen) {
@@ -67,7 +68,13 @@ final class PourTest extends TestCase
                 self::assertNotSame('', $bad->field);
             }
         }
-        $this->expectException(BadInput::class);
-        new PouredBearing(60.0, 3.0, 72.0, 90.0, [['outside' => 50.0, 'thickness' => 6.0]]);
+        foreach ([['outside' => 50.0, 'thickness' => 6.0], ['outside' => 90.0, 'thickness' => 0.0]] as $flange) {
+            try {
+                new PouredBearing(60.0, 3.0, 72.0, 90.0, [$flange]);
+                self::fail('taken');
+            } catch (BadInput $bad) {
+                self::assertStringStartsWith('flanges.0', $bad->field);
+            }
+        }
     }
 }
