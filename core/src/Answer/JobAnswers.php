@@ -98,8 +98,15 @@ final readonly class JobAnswers implements \JsonSerializable
         $evaluator = new Evaluator();
         $out = $evaluator->outcome($facts);
         $surfaces = JudgedSurface::all($facts, $out);
-        $plan = MakePlan::of($facts, $out->joints, new MakeCard($facts, $out->joints), $out->make);
         $shapes = new JobShapes($facts, $out->found, $out->withheld ? [] : $out->bands);
+        $plan = MakePlan::of(
+            $facts,
+            $out->joints,
+            card: new MakeCard($facts, $out->joints),
+            make: $out->make,
+            shaped: $out->shapes,
+            shapes: $shapes->shapes,
+        );
         $survey = JobSurvey::of($facts, $shapes, $surfaces);
         $assembly = JobAssembly::of($facts, $out, $survey);
         $stages = new Stages(

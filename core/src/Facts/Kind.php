@@ -28,6 +28,8 @@ final readonly class Kind
         public array $minds,
         /** In what order it is made is worked out from its sizes. */
         public bool $ownOrder,
+        /** It is worked as quoted, not turned from the bar: poured, welded, cast. */
+        public bool $quotedOrder,
         /** What it is made from is a casting. */
         public bool $casting,
         private array $layout,
@@ -79,7 +81,8 @@ final readonly class Kind
                 says: $layout['says'],
                 words: $layout['words'],
                 minds: $layout['minds'],
-                ownOrder: isset($layout['order']),
+                ownOrder: isset($layout['order']) && $layout['order'] !== 'quoted',
+                quotedOrder: ($layout['order'] ?? '') === 'quoted',
                 casting: $layout['casting'] ?? false,
                 layout: $layout,
             ),

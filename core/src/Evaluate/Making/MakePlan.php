@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
+use Oldpart\Core\Evaluate\Shapes\PartShape;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
@@ -15,16 +17,24 @@ use Oldpart\Core\Making\Step;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 
-/** In what order it is made: worked out for a bush, else the operations as quoted. */
+/** In what order it is made: worked out for a bush and for turned parts, else the operations as quoted. */
 final readonly class MakePlan
 {
     /**
      * @param  list<SizedJoint>  $joints
      * @param  list<MakeEntry>  $make
+     * @param  list<ShapedSurface>  $shaped
+     * @param  array<string, PartShape>  $shapes  by part
      * @return list<Step>
      */
-    public static function of(JobFacts $facts, array $joints, MakeCard $card, array $make): array
-    {
+    public static function of(
+        JobFacts $facts,
+        array $joints,
+        MakeCard $card,
+        array $make,
+        array $shaped,
+        array $shapes,
+    ): array {
         foreach ($joints as $running) {
             $bore = $running->make;
             $held = $bore === null || $bore->kind !== SurfaceKind::Bore ? null : $card->heldOutside($bore);
@@ -52,7 +62,13 @@ final readonly class MakePlan
             );
         }
 
-        return Kind::orNull($facts->kind)?->ownOrder === true ? [] : self::operations($facts);
+        $kind = Kind::orNull($facts->kind);
+        if ($kind?->ownOrder === true) {
+            return [];
+        }
+        $turned = $kind?->quotedOrder === true ? [] : TurnedPlan::of($facts, $make, $shaped, $shapes);
+
+        return $turned === [] ? self::operations($facts) : $turned;
     }
 
     /** @return list<Step> the operations as quoted, where no order is worked out for the kind */
