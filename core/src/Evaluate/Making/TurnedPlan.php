@@ -35,6 +35,54 @@ final readonly class TurnedPlan
 
     private const STEADY = 12.0;
 
+    private const EDGE_MM = 0.2;
+
+    /** What follows the diameters, in order: of which surfaces, what is done, why there, by which rule. */
+    private const AFTER = [
+        'tapers' => [
+            [SurfaceType::TaperInside, SurfaceType::TaperOutside],
+            'Set the slide over and cut {list}; try it with blue.',
+            'In the same chucking as what it has to run true with; the slide stays set until it is tried.',
+            'one chucking',
+        ],
+        'grooves' => [
+            [SurfaceType::GrooveInside, SurfaceType::GrooveOutside],
+            'Cut {list}.',
+            'A thread runs out into its relief: the relief comes first.',
+            'relief before thread',
+        ],
+        'threads' => [
+            [SurfaceType::ThreadInside, SurfaceType::ThreadOutside],
+            'Cut {list}.',
+            'After its relief, before the part leaves the chuck.',
+            'relief before thread',
+        ],
+        'lengths' => [
+            [SurfaceType::Length],
+            'Part off, turn it round on a mandrel or in soft jaws, and face to {list}.',
+            'Lengths last in the lathe: what they upset is known by then. Dial it in on a finished surface.',
+            'dial in on what is finished',
+        ],
+        'holes' => [
+            [SurfaceType::HolePattern],
+            'Drill {list}, hole by hole as listed at Make.',
+            'Round and faced, it can be set up by its own bore or spigot.',
+            'cross holes after turning',
+        ],
+        'keyways' => [
+            [
+                SurfaceType::KeywayShaft,
+                SurfaceType::KeywayHub,
+                SurfaceType::Flat,
+                SurfaceType::Teeth,
+                SurfaceType::Spline,
+            ],
+            'Cut {list}.',
+            'After turning: an interrupted cut would knock the tool. Deburr before it is polished.',
+            'keyways after turning',
+        ],
+    ];
+
     /** @var list<MakeEntry> */
     private array $entries;
 
@@ -102,22 +150,39 @@ final readonly class TurnedPlan
         $bores = $this->step('bores', [SurfaceType::Bore], 'Bore {list}.', ...$this->isThin()
             ? ['First, while the wall is thick: finished last it would spring under the jaws.', 'thin wall: bore first']
             : ['In the chucking of the outsides, so that they run true to each other.', 'one chucking']);
-        $outsides = $this->step('outsides', [SurfaceType::Shaft], 'Turn {list}, from the largest down.', 'Two equal last cuts with the same feed, measured between, then a spring pass.', 'two equal last cuts');
+        $outsides = $this->step(
+            'outsides',
+            [SurfaceType::Shaft],
+            'Turn {list}, from the largest down.',
+            'Two equal last cuts with the same feed, measured between, then a spring pass.',
+            'two equal last cuts',
+        );
+        $after = [];
+        foreach (self::AFTER as $code => [$types, $do, $why, $rule]) {
+            $after[] = $this->step($code, $types, $do, $why, $rule);
+        }
 
         return array_values(array_filter([
             $isFirst ? $this->mates() : null,
             $this->blank(),
             $this->rough(),
             ...$this->isThin() ? [$bores, $outsides] : [$outsides, $bores],
-            $this->step('tapers', [SurfaceType::TaperInside, SurfaceType::TaperOutside], 'Set the slide over and cut {list}; try it with blue.', 'In the same chucking as what it has to run true with; the slide stays set until it is tried.', 'one chucking'),
-            $this->step('grooves', [SurfaceType::GrooveInside, SurfaceType::GrooveOutside], 'Cut {list}.', 'A thread runs out into its relief: the relief comes first.', 'relief before thread'),
-            $this->step('threads', [SurfaceType::ThreadInside, SurfaceType::ThreadOutside], 'Cut {list}.', 'After its relief, before the part leaves the chuck.', 'relief before thread'),
-            $this->step('lengths', [SurfaceType::Length], 'Part off, turn it round on a mandrel or in soft jaws, and face to {list}.', 'Lengths last in the lathe: what they upset is known by then. Dial it in on a finished surface.', 'dial in on what is finished'),
-            $this->step('holes', [SurfaceType::HolePattern], 'Drill {list}, hole by hole as listed at Make.', 'Round and faced, it can be set up by its own bore or spigot.', 'cross holes after turning'),
-            $this->step('keyways', [SurfaceType::KeywayShaft, SurfaceType::KeywayHub, SurfaceType::Flat, SurfaceType::Teeth, SurfaceType::Spline], 'Cut {list}.', 'After turning: an interrupted cut would knock the tool. Deburr before it is polished.', 'keyways after turning'),
+            ...$after,
             $this->treatment(),
-            new Step($this->code('edges'), Say::plain("{$this->part->name}: break every edge, 0.2 mm; no burr where it meets its mate."), 'A burr reads as size, and holds a fit off its seat.', 'deburr before it is tried'),
-            new Step($this->code('try'), Say::plain("{$this->part->name}: try it in its mate before it leaves the bench, cool and clean."), 'While it can still be set up again as it was.', 'test-fit before anything else is finished'),
+            new Step(
+                $this->code('edges'),
+                Say::with("{$this->part->name}: break every edge, about {e}; no burr where it meets its mate.", [
+                    'e' => LengthWriter::about(self::EDGE_MM),
+                ]),
+                'A burr reads as size, and holds a fit off its seat.',
+                'deburr before it is tried',
+            ),
+            new Step(
+                $this->code('try'),
+                Say::plain("{$this->part->name}: try it in its mate before it leaves the bench, cool and clean."),
+                'While it can still be set up again as it was.',
+                'test-fit before anything else is finished',
+            ),
         ]));
     }
 
@@ -227,7 +292,7 @@ final readonly class TurnedPlan
 
         return $said === [] ? null : new Step(
             $this->code($code),
-            Say::with("{$this->part->name}: ".lcfirst(str_replace('{list}', implode(', ', $said), $do)), $values),
+            Say::with("{$this->part->name}: ".lcfirst(str_replace('{list}', implode('; ', $said), $do)), $values),
             $why,
             $rule,
         );
@@ -245,7 +310,7 @@ final readonly class TurnedPlan
         return match (true) {
             $band === null => null,
             $entry->free => LengthWriter::size($band->middleMm()),
-            default => Say::with('to {b}, down to {a}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
+            default => Say::with('{a} … {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
         };
     }
 
