@@ -66,9 +66,12 @@ final readonly class MakePlan
         if ($kind?->ownOrder === true) {
             return [];
         }
-        $turned = $kind?->quotedOrder === true ? [] : TurnedPlan::of($facts, $make, $shaped, $shapes);
+        $order = $kind?->quotedOrder === true ? [] : [
+            ...TurnedPlan::of($facts, $make, $shaped, $shapes),
+            ...PlatePlan::of($facts, $make, $shaped),
+        ];
 
-        return $turned === [] ? self::operations($facts) : $turned;
+        return $order === [] ? self::operations($facts) : $order;
     }
 
     /** @return list<Step> the operations as quoted, where no order is worked out for the kind */

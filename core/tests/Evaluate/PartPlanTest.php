@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Evaluate;
 
 use Oldpart\Core\Answer\JobAnswers;
-use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\Origin;
@@ -13,8 +12,8 @@ use Oldpart\Core\Making\Step;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The order a part is turned in: rules of the trade, each kept by the product's own order. Common practice. */
-final class TurnedPlanTest extends TestCase
+/** The order a part is made in: rules of the trade, each kept by the product's own order. Common practice. */
+final class PartPlanTest extends TestCase
 {
     use KindJob;
 
@@ -22,7 +21,7 @@ final class TurnedPlanTest extends TestCase
     private const RULES = [
         ['mates', 'blank'], ['blank', 'rough'], ['rough', 'outsides'], ['rough', 'bores'], ['outsides', 'tapers'], ['bores', 'tapers'], ['grooves', 'threads'],
         ['outsides', 'threads'], ['threads', 'lengths'], ['lengths', 'holes'], ['lengths', 'keyways'], ['outsides', 'keyways'], ['keyways', 'treat'], ['holes', 'edges'],
-        ['treat', 'edges'], ['edges', 'try'],
+        ['treat', 'edges'], ['edges', 'try'], ['blank', 'square'], ['square', 'bores'], ['bores', 'outline'], ['holes', 'outline'], ['threads', 'outline'],
     ];
 
     /** @return iterable<string, array{JobFacts}> */
@@ -50,7 +49,7 @@ final class TurnedPlanTest extends TestCase
             if ($steps === []) {
                 continue;
             }
-            self::assertSame([Origin::Make, Form::Turned], [$part->origin, $part->form]);
+            self::assertSame(Origin::Make, $part->origin);
             $says = implode(' ', array_map(static fn (Step $s): string => $s->do->mm, $steps));
             foreach ($answers->make as $entry) {
                 if ($entry->surface->part === $part->id && ! $entry->surface->type->isEdge()) {
@@ -63,6 +62,15 @@ final class TurnedPlanTest extends TestCase
             }
         }
         self::assertSame(count($answers->plan), count(array_unique(array_map(static fn (Step $s): string => $s->code, $answers->plan))));
+    }
+
+    /** A lever: bores while it is square, the outline after them, bolted through them. */
+    public function test_a_lever(): void
+    {
+        $this->job('lever')->read('Shaft end', 'outside-micrometer', '20.000')->read('Pin', 'outside-micrometer', '10.000');
+        $steps = array_map(static fn (Step $s): string => substr($s->code, (int) strpos($s->code, ':') + 1), $this->answers()->plan);
+        self::assertSame(['mates', 'blank'], array_slice($steps, 0, 2));
+        self::assertLessThan(array_search('outline', $steps, true), array_search('bores', $steps, true));
     }
 
     /** A sleeve of 30 in 34 has 2 of wall, under a tenth of 34: its bore comes first. A solid shaft has none. */

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Making;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Making\Step;
+use Oldpart\Core\Making\Treatment;
+use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Shape\SurfaceType;
+
+/**
+ * What the orders of all parts are made of: a step for the surfaces of some kinds, each with its number; what comes
+ * first and last with any part.
+ */
+final readonly class PartSteps
+{
+    private const EDGE_MM = 0.2;
+
+    /** @var list<MakeEntry> */
+    private array $entries;
+
+    /** @var list<ShapedSurface> */
+    private array $shapes;
+
+    /**
+     * @param  list<MakeEntry>  $make
+     * @param  list<ShapedSurface>  $shaped
+     */
+    public function __construct(private JobFacts $facts, private PartFacts $part, array $make, array $shaped)
+    {
+        $this->entries = array_values(array_filter(
+            $make,
+            static fn (MakeEntry $e): bool => $e->surface->part === $part->id,
+        ));
+        $this->shapes = array_values(array_filter(
+            $shaped,
+            static fn (ShapedSurface $s): bool => $s->surface->part === $part->id && $s->isCut && $s->is !== null,
+        ));
+    }
+
+    public function hasNumbers(): bool
+    {
+        return array_filter($this->entries, static fn (MakeEntry $e): bool => $e->band !== null) !== [];
+    }
+
+    public function code(string $code): string
+    {
+        return "{$this->part->id}:{$code}";
+    }
+
+    public function mates(): Step
+    {
+        $mates = [];
+        foreach ($this->facts->joints as $joint) {
+            foreach ([$joint->inner, $joint->outer] as $id) {
+                $surface = $this->facts->surface($id);
+                if ($surface !== null && ! $this->facts->isCut($surface)) {
+                    $mates[$surface->id] = lcfirst($surface->name);
+                }
+            }
+        }
+
+        return new Step(
+            $this->code('mates'),
+            Say::plain($mates === [] ? 'Measure what it meets, cool, at several places.' : 'Measure the mates, cool, at several places: '.implode(', ', $mates).'.'),
+            'It is made to them, not to a drawing.',
+            'mates first',
+        );
+    }
+
+    public function treatment(): ?Step
+    {
+        $treated = [];
+        foreach ($this->facts->surfacesOf($this->part->id) as $surface) {
+            $treatment = Treatment::orNull($surface->treated);
+            if ($treatment !== null) {
+                $treated["{$surface->name} {$treatment->name}"] = true;
+            }
+        }
+
+        return $treated === [] ? null : new Step(
+            $this->code('treat'),
+            Say::plain("{$this->part->name}: ".implode(', ', array_keys($treated)).'; then grind or lap to the finished size.'),
+            'It moves in the heat, and nothing but grinding cuts it afterwards.',
+            'harden before the last cut',
+        );
+    }
+
+    /**
+     * One step for all surfaces of some kinds, with the number of each; nothing where the part has none.
+     *
+     * @param  list<SurfaceType>  $types
+     */
+    public function step(string $code, array $types, string $do, string $why, string $rule): ?Step
+    {
+        $said = $values = [];
+        $entries = array_values(
+            array_filter($this->entries, static fn (MakeEntry $e): bool => in_array($e->surface->type, $types, true)),
+        );
+        usort(
+            $entries,
+            static fn (MakeEntry $a, MakeEntry $b): int => ($b->band->upperMm ?? 0.0) <=> ($a->band->upperMm ?? 0.0),
+        );
+        foreach ($entries as $i => $entry) {
+            $number = $this->number($entry);
+            if ($number !== null) {
+                $values["s{$i}"] = $number;
+                $said[] = lcfirst($entry->label).' {s'.$i.'}';
+            } else {
+                $said[] = lcfirst($entry->label);
+            }
+        }
+
+        return $said === [] ? null : new Step(
+            $this->code($code),
+            Say::with("{$this->part->name}: ".lcfirst(str_replace('{list}', implode('; ', $said), $do)), $values),
+            $why,
+            $rule,
+        );
+    }
+
+    private function number(MakeEntry $entry): ?Say
+    {
+        foreach ($this->shapes as $shape) {
+            if ($shape->surface->id === $entry->surface->id && $shape->is !== null) {
+                return Say::with('({is})', ['is' => $shape->is]);
+            }
+        }
+        $band = $entry->band;
+
+        return match (true) {
+            $band === null => null,
+            $entry->free => LengthWriter::size($band->middleMm()),
+            default => Say::with('{a} … {b}', ['a' => LengthWriter::lower($band), 'b' => LengthWriter::upper($band)]),
+        };
+    }
+
+    /** @return list<Step> what ends the order of any part */
+    public function last(): array
+    {
+        return [
+            new Step(
+                $this->code('edges'),
+                Say::with("{$this->part->name}: break every edge, about {e}; no burr where it meets its mate.", [
+                    'e' => LengthWriter::about(self::EDGE_MM),
+                ]),
+                'A burr reads as size, and holds a fit off its seat.',
+                'deburr before it is tried',
+            ),
+            new Step(
+                $this->code('try'),
+                Say::plain("{$this->part->name}: try it in its mate before it leaves the bench, cool and clean."),
+                'While it can still be set up again as it was.',
+                'test-fit before anything else is finished',
+            ),
+        ];
+    }
+}
