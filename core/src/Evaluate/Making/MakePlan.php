@@ -68,7 +68,7 @@ final readonly class MakePlan
         }
         $order = $kind?->quotedOrder === true ? [] : [
             ...TurnedPlan::of($facts, $make, $shaped, $shapes),
-            ...PlatePlan::of($facts, $make, $shaped),
+            ...PlatePlan::of($facts, $make, $shaped, $shapes),
         ];
 
         return $order === [] ? self::operations($facts) : $order;

@@ -6,11 +6,13 @@ namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
+use Oldpart\Core\Evaluate\Shapes\PartShape;
 use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Making\Step;
+use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Shape\SurfaceType;
 
 /**
@@ -19,6 +21,9 @@ use Oldpart\Core\Shape\SurfaceType;
  */
 final readonly class PlatePlan
 {
+    /** Left on the blank over its outline, both sides together. */
+    private const ROOM_MM = 6.0;
+
     /** In order: of which surfaces, what is done, why there, by which rule. */
     private const ORDER = [
         'square' => [
@@ -46,7 +51,13 @@ final readonly class PlatePlan
             'tap where it was drilled',
         ],
         'slots' => [
-            [SurfaceType::KeywayHub, SurfaceType::KeywayShaft, SurfaceType::Flat, SurfaceType::GrooveInside, SurfaceType::GrooveOutside],
+            [
+                SurfaceType::KeywayHub,
+                SurfaceType::KeywayShaft,
+                SurfaceType::Flat,
+                SurfaceType::GrooveInside,
+                SurfaceType::GrooveOutside,
+            ],
             'Cut {list}.',
             'After the bores they are measured from.',
             'keyways after bores',
@@ -62,9 +73,10 @@ final readonly class PlatePlan
     /**
      * @param  list<MakeEntry>  $make
      * @param  list<ShapedSurface>  $shaped
+     * @param  array<string, PartShape>  $shapes  by part
      * @return list<Step> nothing where no plate is made, or none of it has a number yet
      */
-    public static function of(JobFacts $facts, array $make, array $shaped): array
+    public static function of(JobFacts $facts, array $make, array $shaped, array $shapes): array
     {
         $order = [];
         foreach ($facts->parts as $part) {
@@ -75,7 +87,7 @@ final readonly class PlatePlan
             if ($order === []) {
                 $order[] = $steps->mates();
             }
-            $order[] = self::blank($steps, $part);
+            $order[] = self::blank($steps, $part, $shapes[$part->id] ?? null);
             foreach (self::ORDER as $code => [$types, $do, $why, $rule]) {
                 $step = $steps->step($code, $types, $do, $why, $rule);
                 $order = $step === null ? $order : [...$order, $step];
@@ -87,13 +99,19 @@ final readonly class PlatePlan
         return $order;
     }
 
-    private static function blank(PartSteps $steps, PartFacts $part): Step
+    private static function blank(PartSteps $steps, PartFacts $part, ?PartShape $shape): Step
     {
         $of = $part->material ?? 'stock';
+        $face = $shape?->face();
+        [$x1, $y1, $x2, $y2] = $face === null ? [0.0, 0.0, 0.0, 0.0] : $face->bounds();
+        $by = $x2 > $x1 && $y2 > $y1 ? ', {w} by {h} or more,' : '';
 
         return new Step(
             $steps->code('blank'),
-            Say::plain("{$part->name}: saw the blank of {$of} square, with room for the vice all round."),
+            Say::with("{$part->name}: saw the blank of {$of} square{$by} with room for the vice.", [
+                'w' => LengthWriter::about($x2 - $x1 + self::ROOM_MM),
+                'h' => LengthWriter::about($y2 - $y1 + self::ROOM_MM),
+            ]),
             'Square stock is held and measured from; what the outline leaves comes off last.',
             'outline after holes',
         );
