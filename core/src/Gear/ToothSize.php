@@ -7,7 +7,7 @@ namespace Oldpart\Core\Gear;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Quantity\Fraction;
 
-/** Teeth as the trade names them: module 2, 10 DP, with the pressure angle after it; or the pitch of a chain. */
+/** Teeth as the trade names them: module 2, 10 DP, with the pressure angle after it; or the pitch of a chain; or a toothed belt. */
 final readonly class ToothSize
 {
     private function __construct(
@@ -17,6 +17,8 @@ final readonly class ToothSize
         /** The pressure angle was said, not taken. */
         public bool $pressureSaid,
         public ?float $chainMm,
+        /** The belt as in data/belts.json. */
+        public ?string $belt = null,
     ) {
     }
 
@@ -33,6 +35,9 @@ final readonly class ToothSize
 
             return new self($text, null, 20.0, false, $pitch);
         }
+        if (preg_match('/^belt\s*([a-z0-9.]+)$/', $rest, $m) === 1) {
+            return new self($text, null, 20.0, false, null, strtoupper($m[1]));
+        }
         $module = match (true) {
             preg_match("/^(?:module|mod)\s*{$number}$/", $rest, $m) === 1 => Fraction::read($m[1]),
             preg_match("/^{$number}\s*(?:module|mod)$/", $rest, $m) === 1 => Fraction::read($m[1]),
@@ -44,7 +49,7 @@ final readonly class ToothSize
             throw new BadInput(
                 'no-such-teeth',
                 'shape',
-                "“{$text}” names no teeth. Write module 2, 10 DP, with the pressure angle where it is known: module 2, 20°; or the pitch of a chain: chain 1/2 in.",
+                "“{$text}” names no teeth. Write module 2, 10 DP, with the pressure angle where it is known: module 2, 20°; or the pitch of a chain: chain 1/2 in; or a toothed belt: belt 8M.",
             );
         }
 

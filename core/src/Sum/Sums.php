@@ -51,6 +51,7 @@ final class Sums
             new GearSpanSum(),
             new GearSum(),
             new SprocketSum(),
+            new BeltPulleySum(),
             new BallGrooveSum(),
             new OilGrooveSum(),
             new FittingTurnSum(),

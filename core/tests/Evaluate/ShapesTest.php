@@ -264,6 +264,15 @@ final class ShapesTest extends TestCase
         $chain = $job->is('Teeth', ['shape' => 'chain 1/2', 'count' => 18])->shape('Teeth');
         // p/sin(180°/z), ISO 606: 12.7 with 18 teeth is 73.14.
         self::assertSame('73.136', self::numbers($chain)['Pitch circle']);
+        // 22 teeth of pitch 8: 56.02, and 54.65 over the tips.
+        $belt = $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'belt 8M', 'count' => 22])->shape('Teeth');
+        self::assertSame(['54.651', '56.023'], [self::numbers($belt)['Outside'], self::numbers($belt)['Pitch circle']]);
+        $told = $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'belt', 'count' => 22])->read('Teeth', 'calliper', '54.6')->shape('Teeth');
+        self::assertStringStartsWith('belt 8M most likely', $told->is->mm ?? '');
+        $chains = $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'chain', 'count' => 20])->read('Teeth', 'calliper', '87.5')->shape('Teeth');
+        self::assertStringStartsWith('chain of', $chains->is->mm ?? '');
+        self::assertSame('chain 12.7 mm', $chains->candidates[0]->label);
+        self::assertStringContainsString('There is no belt', $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'belt Q', 'count' => 22])->shape('Teeth')->missing->mm ?? '');
         self::assertStringContainsString('Count its teeth', $this->is('Teeth', ['count' => null])->shape('Teeth')->missing?->mm ?? '');
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Gear;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Gear\BeltPulley;
 use Oldpart\Core\Gear\GearSpan;
 use Oldpart\Core\Sum\Sums;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -116,6 +117,31 @@ final class GearTest extends TestCase
         self::assertSame('other', Sums::run('sprocket', ['teeth' => 20, 'pitch_mm' => 300.0])['candidates'][0]['label']);
     }
 
+    /**
+     * Outsides in belt makers' tables, from memory: 8M with 22 teeth 54.65, H with 20 79.48, XL with 10 15.66, L with 10
+     * 29.56, 5M with 15 22.73, 2M with 20 12.22, T10 with 12 36.35, T5 with 10 15.05.
+     */
+    public function test_pulleys_of_toothed_belts(): void
+    {
+        $tables = [['8M', 22, 54.65], ['H', 20, 79.48], ['XL', 10, 15.66], ['L', 10, 29.56], ['5M', 15, 22.73], ['2M', 20, 12.22], ['T10', 12, 36.35], ['T5', 10, 15.05]];
+        foreach ($tables as [$label, $teeth, $outside]) {
+            $pulley = BeltPulley::of(strtolower($label), $teeth);
+            self::assertEqualsWithDelta($outside, $pulley->outsideMm, 0.011, $label);
+            $sum = Sums::run('belt-pulley', ['teeth' => $teeth, 'outside_mm' => $outside, 'tooth' => $pulley->tooth]);
+            self::assertSame($label, $sum['candidates'][0]['label']);
+            self::assertSame($pulley->pitchMm, $sum['pitch_mm']);
+            self::assertEqualsWithDelta(1.0, array_sum(array_column($sum['candidates'], 'probability')), 1e-9);
+        }
+        // A pitch of 5 with round teeth and one with flat teeth lie 0.28 apart: a rough reading leaves both open.
+        $rough = Sums::run('belt-pulley', ['teeth' => 20, 'outside_mm' => 30.8, 'u95_mm' => 0.4]);
+        self::assertSame(['5M', 'T5', 'other'], array_column($rough['candidates'], 'label'));
+        self::assertSame(['look-at-the-tooth', 'belts-alike'], array_column($rough['notes'], 'code'));
+        self::assertSame('T5', Sums::run('belt-pulley', ['teeth' => 20, 'outside_mm' => 30.8, 'tooth' => 'flat'])['candidates'][0]['label']);
+        $none = Sums::run('belt-pulley', ['teeth' => 20, 'outside_mm' => 500.0]);
+        self::assertSame('other', $none['candidates'][0]['label']);
+        self::assertNull($none['pitch_mm']);
+    }
+
     /** A ball half sunk is as wide as itself; 6 sunk 2 is 2 √8 wide. A fitting a quarter turn short: a quarter pitch. */
     public function test_groove_and_fitting(): void
     {
@@ -143,6 +169,8 @@ final class GearTest extends TestCase
         yield 'neither' => ['sprocket', ['teeth' => 20.0], 'outside_mm'];
         yield 'no chain' => ['sprocket', ['teeth' => 20.0, 'pitch_mm' => 0.0], 'pitch_mm'];
         yield 'no wheel round' => ['sprocket', ['teeth' => 20.0, 'outside_mm' => 0.0], 'outside_mm'];
+        yield 'no pulley' => ['belt-pulley', ['teeth' => 5.0, 'outside_mm' => 20.0], 'teeth'];
+        yield 'no pulley round' => ['belt-pulley', ['teeth' => 20.0, 'outside_mm' => 0.0], 'outside_mm'];
         yield 'no ball' => ['ball-groove', ['ball_mm' => 0.0, 'depth_mm' => 1.0], 'ball_mm'];
         yield 'past its middle' => ['ball-groove', ['ball_mm' => 6.0, 'depth_mm' => 4.0], 'depth_mm'];
         yield 'no pitch' => ['fitting-turn', ['pitch_mm' => 0.0, 'contact_deg' => 0.0, 'wanted_deg' => 1.0], 'pitch_mm'];

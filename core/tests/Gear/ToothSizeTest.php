@@ -22,6 +22,7 @@ final class ToothSizeTest extends TestCase
         self::assertSame(20.0, ToothSize::named('module 3, 20°')->pressureDeg);
         self::assertEqualsWithDelta(12.7, ToothSize::named('chain 1/2')->chainMm ?? 0.0, 1e-9);
         self::assertEqualsWithDelta(9.525, ToothSize::named('chain 9.525 mm')->chainMm ?? 0.0, 1e-9);
+        self::assertSame('8M', ToothSize::named('belt 8m')->belt);
         self::assertEqualsWithDelta(15.875, ToothSize::named('chain 0.625 in')->chainMm ?? 0.0, 1e-9);
     }
 

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Gear\BeltPulley;
 use Oldpart\Core\Gear\GearLikely;
 use Oldpart\Core\Gear\GearSpan;
 use Oldpart\Core\Gear\Sprocket;
@@ -39,7 +40,12 @@ final readonly class TeethWork
                 $candidates = $this->odds($this->case->mate, $this->case->mate->count);
             }
             $label = $this->case->shape() ?? ($candidates[0]->label ?? null);
+            if (in_array(strtolower(trim($label ?? '')), ['chain', 'belt'], true)) {
+                $candidates = $this->wheels(strtolower(trim((string) $label)), $teeth);
+                $label = $candidates[0]->label ?? null;
+            }
             $size = $label === null ? null : ToothSize::named($label);
+            $pulley = $size?->belt === null ? null : BeltPulley::of($size->belt, $teeth);
         } catch (BadInput $bad) {
             return ShapedSurface::open($surface, $this->case->isCut, Say::plain($bad->getMessage()));
         }
@@ -48,14 +54,16 @@ final readonly class TeethWork
                 surface: $surface,
                 isCut: $this->case->isCut,
                 is: null,
-                missing: Say::plain('Read it across the tops of its teeth (with an odd number: from the wall of the bore to a tip, add half of the bore, and double that), or over two to six of them; or type what it is at Survey: module 2, 10 DP, chain 1/2 in.'),
+                missing: Say::plain('Read it across the tops of its teeth (with an odd number: from the wall of the bore to a tip, add half of the bore, and double that), or over two to six of them; or type what it is at Survey: module 2, 10 DP, chain 1/2 in, belt 8M; or only chain or belt, and which is told by the teeth.'),
                 candidates: $candidates,
             );
         }
 
-        return $size->chainMm !== null
-            ? $this->chain($teeth, $size->chainMm, $candidates)
-            : $this->gear($teeth, $size, $candidates);
+        return match (true) {
+            $size->chainMm !== null => $this->chain($teeth, $size->chainMm, $candidates),
+            $pulley !== null => $this->belt($pulley, $candidates),
+            default => $this->gear($teeth, $size, $candidates),
+        };
     }
 
     /** @return list<ShapeCandidate> */
@@ -85,6 +93,33 @@ final readonly class TeethWork
         }
 
         return $gears;
+    }
+
+    /**
+     * Which chain or belt a wheel is for, by what was read over its tips.
+     *
+     * @return list<ShapeCandidate>
+     *
+     * @throws BadInput for a wheel that is none
+     */
+    private function wheels(string $for, int $teeth): array
+    {
+        $outside = $this->case->sizes->of($this->case->surface);
+        if ($outside === null) {
+            return [];
+        }
+        $found = $for === 'belt'
+            ? BeltPulley::likely($teeth, $outside->mm, $outside->u95Mm)
+            : Sprocket::byOutside($teeth, $outside->mm)->likely();
+        $wheels = [];
+        foreach ($found as $one) {
+            if ($one['label'] !== 'other') {
+                $label = isset($one['pitch_mm']) ? "chain {$one['pitch_mm']} mm" : "belt {$one['label']}";
+                $wheels[] = new ShapeCandidate($label, $for, $one['probability']);
+            }
+        }
+
+        return $wheels;
     }
 
     /** @param  list<ShapeCandidate>  $candidates */
@@ -167,7 +202,7 @@ final readonly class TeethWork
             isCut: $this->case->isCut,
             is: Say::with("chain of {p} pitch · {$teeth} teeth", ['p' => LengthWriter::sizeInWords($pitchMm)]),
             candidates: $candidates,
-            because: Say::plain('As typed.'),
+            because: Say::plain($candidates !== [] && strtolower(trim($this->case->shape() ?? '')) === 'chain' ? 'By what was read over its tips.' : 'As typed.'),
             numbers: [
                 ShapeNumber::size('Pitch circle', $wheel->pitchCircleMm()),
                 ShapeNumber::size('Outside, about', $pitchMm * (0.6 + 1 / tan(M_PI / $teeth))),
@@ -175,6 +210,42 @@ final readonly class TeethWork
             checks: [Say::plain('Lay a new chain round it: it seats in every gap, and does not climb at the last one.')],
             working: [
                 new WorkingStep('Chain wheel', 'pitch circle = p / sin(180°/z)', Say::with('{d}', ['d' => LengthWriter::size($wheel->pitchCircleMm())]), 'geometry of a polygon'),
+            ],
+        );
+    }
+
+    /** @param  list<ShapeCandidate>  $candidates */
+    private function belt(BeltPulley $pulley, array $candidates): ShapedSurface
+    {
+        $first = $candidates[0] ?? null;
+        $told = strtolower(trim($this->case->shape() ?? '')) === 'belt' ? $first : null;
+
+        return new ShapedSurface(
+            surface: $this->case->surface,
+            isCut: $this->case->isCut,
+            is: Say::plain(
+                "belt {$pulley->label}".($told === null ? '' : ' most likely, '.floor(100 * ($told->chance ?? 0.0)).' of 100').", {$pulley->tooth} teeth · {$pulley->teeth} teeth",
+            ),
+            candidates: $candidates,
+            because: Say::plain($told === null ? 'As typed.' : 'By what was read over its tips.'),
+            numbers: [
+                ShapeNumber::size('Outside', $pulley->outsideMm),
+                ShapeNumber::size('Pitch circle', $pulley->pitchCircleMm),
+            ],
+            checks: [
+                Say::with('Over ten teeth the old belt is {p} long; a stretched one climbs.', ['p' => LengthWriter::size(10 * $pulley->pitchMm)]),
+                Say::plain("Look at a tooth from the side: this belt’s are {$pulley->tooth}. Round and flat ones do not run on each other."),
+            ],
+            notes: ($told->chance ?? 1.0) < 0.8
+                ? [Note::caution('belts-alike', 'The outside does not tell it surely. Measure the old belt over ten teeth and divide by ten, before you buy or cut.')]
+                : [],
+            working: [
+                new WorkingStep(
+                    'Belt pulley',
+                    'pitch circle z p / π; outside = that less what the belt stands off',
+                    Say::with('{d} and {o}', ['d' => LengthWriter::size($pulley->pitchCircleMm), 'o' => LengthWriter::size($pulley->outsideMm)]),
+                    'ISO 5296, DIN 7721 and makers’ tables, from memory',
+                ),
             ],
         );
     }
