@@ -98,7 +98,14 @@ final readonly class BeltPulley
     {
         $circle = $teeth * $belt['pitch_mm'] / M_PI;
 
-        return new self($belt['label'], $teeth, $belt['pitch_mm'], $circle, $circle - $belt['inside_mm'], $belt['tooth']);
+        return new self(
+            label: $belt['label'],
+            teeth: $teeth,
+            pitchMm: $belt['pitch_mm'],
+            pitchCircleMm: $circle,
+            outsideMm: $circle - $belt['inside_mm'],
+            tooth: $belt['tooth'],
+        );
     }
 
     /** @return list<array{label: string, pitch_mm: float, inside_mm: float, tooth: string}> */

@@ -7,7 +7,7 @@ namespace Oldpart\Core\Gear;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Quantity\Fraction;
 
-/** Teeth as the trade names them: module 2, 10 DP, with the pressure angle after it; or the pitch of a chain; or a toothed belt. */
+/** Teeth as the trade names them: module 2, 10 DP, with the pressure angle; the pitch of a chain; a toothed belt. */
 final readonly class ToothSize
 {
     private function __construct(
@@ -36,7 +36,7 @@ final readonly class ToothSize
             return new self($text, null, 20.0, false, $pitch);
         }
         if (preg_match('/^belt\s*([a-z0-9.]+)$/', $rest, $m) === 1) {
-            return new self($text, null, 20.0, false, null, strtoupper($m[1]));
+            return new self($text, null, 20.0, false, null, belt: strtoupper($m[1]));
         }
         $module = match (true) {
             preg_match("/^(?:module|mod)\s*{$number}$/", $rest, $m) === 1 => Fraction::read($m[1]),

@@ -40,9 +40,11 @@ final readonly class TeethWork
                 $candidates = $this->odds($this->case->mate, $this->case->mate->count);
             }
             $label = $this->case->shape() ?? ($candidates[0]->label ?? null);
-            if (in_array(strtolower(trim($label ?? '')), ['chain', 'belt'], true)) {
-                $candidates = $this->wheels(strtolower(trim((string) $label)), $teeth);
-                $label = $candidates[0]->label ?? null;
+            foreach (['chain', 'belt'] as $for) {
+                if ($this->onlyNames($for)) {
+                    $candidates = $this->wheels($for, $teeth);
+                    $label = $candidates[0]->label ?? null;
+                }
             }
             $size = $label === null ? null : ToothSize::named($label);
             $pulley = $size?->belt === null ? null : BeltPulley::of($size->belt, $teeth);
@@ -93,6 +95,12 @@ final readonly class TeethWork
         }
 
         return $gears;
+    }
+
+    /** Chain or belt was typed, and not which. */
+    private function onlyNames(string $for): bool
+    {
+        return strtolower(trim($this->case->shape() ?? '')) === $for;
     }
 
     /**
@@ -202,7 +210,7 @@ final readonly class TeethWork
             isCut: $this->case->isCut,
             is: Say::with("chain of {p} pitch · {$teeth} teeth", ['p' => LengthWriter::sizeInWords($pitchMm)]),
             candidates: $candidates,
-            because: Say::plain($candidates !== [] && strtolower(trim($this->case->shape() ?? '')) === 'chain' ? 'By what was read over its tips.' : 'As typed.'),
+            because: Say::plain($this->onlyNames('chain') ? 'By what was read over its tips.' : 'As typed.'),
             numbers: [
                 ShapeNumber::size('Pitch circle', $wheel->pitchCircleMm()),
                 ShapeNumber::size('Outside, about', $pitchMm * (0.6 + 1 / tan(M_PI / $teeth))),
@@ -218,7 +226,7 @@ final readonly class TeethWork
     private function belt(BeltPulley $pulley, array $candidates): ShapedSurface
     {
         $first = $candidates[0] ?? null;
-        $told = strtolower(trim($this->case->shape() ?? '')) === 'belt' ? $first : null;
+        $told = $this->onlyNames('belt') ? $first : null;
 
         return new ShapedSurface(
             surface: $this->case->surface,
