@@ -6,6 +6,7 @@ namespace Oldpart\Core\Tests\Gear;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Gear\BeltPulley;
+use Oldpart\Core\Gear\GearPins;
 use Oldpart\Core\Gear\GearSpan;
 use Oldpart\Core\Sum\Sums;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -35,6 +36,54 @@ final class GearTest extends TestCase
         self::assertSame($over, $span->teethSpanned);
         self::assertEqualsWithDelta($mm, $span->spanMm, 2e-4);
         self::assertEqualsWithDelta(2.5 * $mm, GearSpan::of(2.5, $teeth, 20.0)->spanMm, 1e-3);
+    }
+
+    /**
+     * Handbook tables of one diametral pitch over wires of 1.728 (no backlash), 20° and 14½°, even and odd; from memory.
+     *
+     * @return iterable<array{float, int, float}>
+     */
+    public static function wires(): iterable
+    {
+        yield [20.0, 6, 8.3032];
+        yield [20.0, 8, 10.3271];
+        yield [20.0, 12, 14.3578];
+        yield [20.0, 20, 22.3900];
+        yield [20.0, 7, 9.1260];
+        yield [20.0, 11, 13.2332];
+        yield [14.5, 6, 8.2846];
+        yield [14.5, 10, 12.3399];
+        yield [14.5, 20, 22.4087];
+    }
+
+    #[DataProvider('wires')]
+    public function test_over_pins(float $angle, int $teeth, float $over): void
+    {
+        self::assertEqualsWithDelta($over, GearPins::of(1.0, $teeth, $angle, 1.728)->overPinsMm, 6e-5);
+        // 10 DP is a tenth of that, in inches, and its pin is sold as 0.1728.
+        $inch = Sums::run('gear-span', ['module_mm' => 2.54, 'teeth' => $teeth, 'pressure_deg' => $angle]);
+        self::assertEqualsWithDelta([2.54 * $over, 4.38912], [$inch['over_pins_mm'], $inch['pin_used_mm']], 2e-4);
+        self::assertSame(['pin-taken'], array_column($inch['notes'], 'code'));
+    }
+
+    /** A pin lies on both flanks, or it tells nothing. */
+    public function test_pins_that_do_not_rest(): void
+    {
+        foreach (['small' => 1.2, 'large' => 5.0] as $is => $pin) {
+            try {
+                Sums::run('gear-span', ['module_mm' => 1.0, 'teeth' => 20, 'pressure_deg' => 20, 'pin_mm' => $pin]);
+                self::fail("{$pin} does not rest");
+            } catch (BadInput $bad) {
+                self::assertSame('pin_mm', $bad->field);
+                self::assertStringContainsString("too {$is}", $bad->getMessage());
+            }
+        }
+        $typed = Sums::run('gear-span', ['module_mm' => 3.0, 'teeth' => 20, 'pressure_deg' => 20, 'pin_mm' => 5.0]);
+        self::assertSame([5.0, []], [$typed['pin_used_mm'], $typed['notes']]);
+        // Thicker pins stand further out, by more than they are thicker.
+        $thick = Sums::run('gear-span', ['module_mm' => 3.0, 'teeth' => 20, 'pressure_deg' => 20, 'pin_mm' => 5.2]);
+        self::assertGreaterThan($typed['over_pins_mm'] + 0.4, $thick['over_pins_mm']);
+        self::assertSame(3.5, GearPins::usualMm(2.0));
     }
 
     /** One tooth more is one base pitch more: π m cos α. */

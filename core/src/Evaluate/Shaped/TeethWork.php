@@ -11,6 +11,7 @@ use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Gear\BeltPulley;
 use Oldpart\Core\Gear\GearLikely;
+use Oldpart\Core\Gear\GearPins;
 use Oldpart\Core\Gear\GearSpan;
 use Oldpart\Core\Gear\Sprocket;
 use Oldpart\Core\Gear\ToothSize;
@@ -139,6 +140,7 @@ final readonly class TeethWork
         // A blank is turned a little small, never large: it would touch the bottom of its mate.
         $band = new Band($outside - 0.05 - 0.02 * $m, $outside);
         $mateTeeth = $this->case->mate?->count;
+        $pins = GearPins::usual($m, $teeth, $size->pressureDeg);
         $numbers = [
             ShapeNumber::within('Blank, across', $band, ''),
             ShapeNumber::size('Pitch circle', $m * $teeth),
@@ -150,6 +152,15 @@ final readonly class TeethWork
                 ]),
             ),
         ];
+        if ($pins !== null) {
+            $numbers[] = ShapeNumber::said(
+                'Over two pins',
+                Say::with('{p}, pins of {d} in opposite gaps', [
+                    'p' => LengthWriter::size($pins->overPinsMm),
+                    'd' => LengthWriter::size($pins->pinMm),
+                ]),
+            );
+        }
         if ($mateTeeth !== null) {
             $numbers[] = ShapeNumber::size('Between the centres', $m * ($teeth + $mateTeeth) / 2);
         }
