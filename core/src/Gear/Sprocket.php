@@ -11,7 +11,8 @@ final readonly class Sprocket
 {
     /** Roller chains one meets, by pitch: ISO 606 and the bicycle chain; from memory. */
     private const CHAINS = [
-        '1/4 in (04, 25)' => 6.35,
+        '6 mm (04B)' => 6.0,
+        '1/4 in (04C, 25)' => 6.35,
         '8 mm (05B)' => 8.0,
         '3/8 in (06B, 35)' => 9.525,
         '1/2 in (08B, 40, bicycle)' => 12.7,

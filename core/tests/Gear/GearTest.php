@@ -163,6 +163,14 @@ final class GearTest extends TestCase
             self::assertStringStartsWith($label, $sum['candidates'][0]['label']);
             self::assertEqualsWithDelta(1.0, array_sum(array_column($sum['candidates'], 'probability')), 1e-9);
         }
+        // Pitches of ISO 606, from memory: 04B is 6 mm, 05B 8 mm, the rest go by the eighth of an inch.
+        $eighths = ['04C' => 2, '06B' => 3, '08B' => 4, '10B' => 5, '12B' => 6, '16B' => 8, '20B' => 10, '24B' => 12, '28B' => 14, '32B' => 16];
+        $pitches = ['04B' => 6.0, '05B' => 8.0, ...array_map(static fn (int $n): float => $n * 3.175, $eighths)];
+        foreach ($pitches as $chain => $pitch) {
+            $first = Sums::run('sprocket', ['teeth' => 25, 'pitch_mm' => $pitch])['candidates'][0];
+            self::assertStringContainsString($chain, $first['label']);
+            self::assertEqualsWithDelta([$pitch, 0.95], [$first['pitch_mm'], $first['probability']], 0.15);
+        }
         self::assertSame('other', Sums::run('sprocket', ['teeth' => 20, 'pitch_mm' => 300.0])['candidates'][0]['label']);
     }
 
