@@ -42,13 +42,13 @@ final class GearSpanSum implements Sum
         $pins = $pin === null ? GearPins::usual(...$gear) : GearPins::of($gear[0], $gear[1], $gear[2], $pin);
 
         return [
-            'span_teeth' => $span->teethSpanned,
             'span_mm' => $span->spanMm,
+            'span_teeth' => $span->teethSpanned,
             'over_pins_mm' => $pins?->overPinsMm,
             'pin_used_mm' => $pins?->pinMm,
             'notes' => match (true) {
                 $pins === null => [Note::info('no-pin', 'No pin rests well on so few teeth: go by the span.')],
-                $pin === null => [Note::info('pin-taken', 'The pin is taken as 1.728 of the module. Type the pin you have: a drill shank or a roller does, if you read it.')],
+                $pin === null => [Note::info('pin-taken', 'The pin is taken as 1.728 of the module, to a size that is sold. Type the pin you have: a drill shank or a roller does, if you read it.')],
                 default => [],
             },
             'working' => [
