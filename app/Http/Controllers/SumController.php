@@ -61,6 +61,7 @@ final class SumController
             'unit' => $read['unit']->value,
             'said' => $read['said'],
             'others' => $read['others'],
+            'numbered' => $read['numbered'],
         ]);
     }
 

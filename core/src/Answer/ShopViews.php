@@ -53,29 +53,27 @@ final readonly class ShopViews
     /** @return array<string, string> by id: the parts that are cut, and turned */
     public function parts(): array
     {
-        $parts = [];
-        foreach ($this->facts->parts as $part) {
-            $cut = array_filter($this->facts->surfacesOf($part->id), $this->facts->isCut(...));
-            if ($cut !== [] && $part->form === Form::Turned && isset($this->shapes->shapes[$part->id])) {
-                $parts[$part->id] = $part->name;
-            }
-        }
-
-        return $parts;
+        return $this->cut(true);
     }
 
     /** @return array<string, string> by id: the parts that are cut, and seen from their face */
     public function plates(): array
     {
-        $plates = [];
+        return $this->cut(false);
+    }
+
+    /** @return array<string, string> */
+    private function cut(bool $turned): array
+    {
+        $parts = [];
         foreach ($this->facts->parts as $part) {
             $cut = array_filter($this->facts->surfacesOf($part->id), $this->facts->isCut(...));
-            if ($cut !== [] && $part->form !== Form::Turned && isset($this->shapes->shapes[$part->id])) {
-                $plates[$part->id] = $part->name;
+            if ($cut !== [] && ($part->form === Form::Turned) === $turned && isset($this->shapes->shapes[$part->id])) {
+                $parts[$part->id] = $part->name;
             }
         }
 
-        return $plates;
+        return $parts;
     }
 
     public function of(string $partId): ShopView

@@ -13,12 +13,15 @@ final class PointsIn
 {
     public const MAX_POINTS = 2000;
 
-    /** INSUNITS of a DXF. */
+    /** INSUNITS of a DXF; 0 says nothing. */
     private const UNITS = ['1' => Unit::Inch, '4' => Unit::Millimetre];
+
+    /** The third of what stands upright on a drawing: below zero, and it is seen from behind. */
+    private const UPRIGHT = 230;
 
     /**
      * @param  Unit  $unit  where the file does not say
-     * @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int} mm; `said`: the file says its unit; `others`: what is drawn besides
+     * @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int, numbered: bool} mm; `numbered`: a first column was taken for the names of the holes; `said`: the file says its unit; `others`: what is drawn besides
      *
      * @throws BadInput for a file that holds no places
      */
@@ -40,47 +43,50 @@ final class PointsIn
         return $found;
     }
 
-    /** @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int} */
+    /** @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int, numbered: bool} */
     private static function table(string $text, Unit $unit): array
     {
-        [$points, $refused, $isFirst] = [[], [], true];
-        foreach (explode("\n", $text) as $i => $line) {
-            if (trim($line) === '') {
-                continue;
-            }
-            $cells = array_map(trim(...), explode(';', str_replace("\t", ';', $line)));
-            $cells = count($cells) > 1 ? $cells : array_map(trim(...), explode(',', $line));
-            if ($isFirst && preg_match('/\d/', $line) !== 1) {
-                $isFirst = false;
-
-                continue;
-            }
-            $isFirst = false;
-            // A leading number or name of the hole is not a place.
-            $cells = count($cells) > 2 && preg_match('/^\D|^\d+$/', $cells[0]) === 1 && count($cells) > 3 ? array_slice($cells, 1) : $cells;
+        $table = PointsTable::of($text);
+        $at = $table->columns;
+        [$points, $refused, $said] = [[], [], null];
+        foreach ($table->rows as $line => $cells) {
             try {
-                if (count($cells) < 2) {
-                    throw new BadInput('cells', 'text', 'it has one value; x and y are wanted.');
-                }
-                $mm = static fn (string $cell): float => LengthReader::read($cell, $unit, signed: true)->length->mm;
+                $of = Unit::tryFrom(strtolower($cells[$at['unit'] ?? -1] ?? ''));
+                $said ??= $of;
+                $mm = static fn (string $what): float => LengthReader::read(
+                    $cells[$at[$what]] ?? throw new BadInput('cells', 'text', 'it has one value; x and y are wanted.'),
+                    $of ?? $unit,
+                    signed: true,
+                )->length->mm;
                 $points[] = [
-                    'x' => $mm($cells[0]),
-                    'y' => $mm($cells[1]),
-                    'diameter' => ($cells[2] ?? '') === '' ? null : $mm($cells[2]),
+                    'x' => $mm('x'),
+                    'y' => $mm('y'),
+                    'diameter' => ($cells[$at['diameter'] ?? -1] ?? '') === '' ? null : $mm('diameter'),
                 ];
             } catch (BadInput $bad) {
-                $refused[] = ['line' => $i + 1, 'says' => $bad->getMessage()];
+                $refused[] = ['line' => $line, 'says' => $bad->getMessage()];
             }
         }
 
-        return ['points' => $points, 'refused' => $refused, 'unit' => $unit, 'said' => false, 'others' => 0];
+        return [
+            'points' => $points,
+            'refused' => $refused,
+            'unit' => $said ?? $unit,
+            'said' => $said !== null,
+            'others' => 0,
+            'numbered' => $table->numbered,
+        ];
     }
 
-    /** @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int} */
+    /** @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int, numbered: bool} */
     private static function dxf(string $text, Unit $unit): array
     {
         $lines = explode("\n", $text);
-        $said = preg_match('/\$INSUNITS\n\s*70\n\s*(\d+)/', $text, $m) === 1 ? self::UNITS[$m[1]] ?? null : null;
+        $code = preg_match('/\$INSUNITS\n\s*70\n\s*(\d+)/', $text, $m) === 1 ? $m[1] : '0';
+        $said = self::UNITS[$code] ?? null;
+        if ($said === null && $code !== '0') {
+            throw new BadInput('dxf-unit', 'text', "The drawing is in a unit that is neither millimetres nor inches (INSUNITS {$code}). Save it in one of these, and take it in again.");
+        }
         $unit = $said ?? $unit;
         [$points, $refused, $others, $per] = [[], [], 0, $unit->inMm()];
         foreach (self::entities($lines) as ['type' => $type, 'line' => $line, 'values' => $values]) {
@@ -91,7 +97,7 @@ final class PointsIn
                 $refused[] = ['line' => $line, 'says' => "{$type} without a place."];
             } else {
                 $points[] = [
-                    'x' => $x * $per,
+                    'x' => ($values[self::UPRIGHT] ?? 1.0) < 0 ? -$x * $per : $x * $per,
                     'y' => $y * $per,
                     'diameter' => $type === 'CIRCLE' && $radius !== null ? 2 * $radius * $per : null,
                 ];
@@ -104,6 +110,7 @@ final class PointsIn
             'unit' => $unit,
             'said' => $said !== null,
             'others' => $others,
+            'numbered' => false,
         ];
     }
 
@@ -129,7 +136,9 @@ final class PointsIn
                 [$type, $line, $values] = [$value, $section === 'ENTITIES' ? $i + 1 : 0, []];
             } elseif ($code === 2 && $type === 'SECTION') {
                 $section = $value;
-            } elseif (in_array($code, [10, 20, 40], true) && is_numeric($value) && ! isset($values[$code])) {
+            } elseif (
+                in_array($code, [10, 20, 40, self::UPRIGHT], true) && is_numeric($value) && ! isset($values[$code])
+            ) {
                 $values[$code] = (float) $value;
             }
         }

@@ -8,8 +8,7 @@ use Oldpart\Core\Picture\FacePicture;
 
 /**
  * A face one to one, to print and lay on: outline, circles, the middle of every hole, and a length to measure that
- * tells
- * whether the printer kept the size.
+ * tells whether the printer kept the size.
  */
 final class Template
 {

@@ -13,6 +13,7 @@ final readonly class BeltPulley
     /** How far an outside lies from its rule: turned to a tenth, and worn; mm. Common practice, no source. */
     private const SPREAD_MM = 0.12;
 
+    /** None of the table, against one that fits exactly: the further off, the likelier. */
     private const OTHER = 0.05;
 
     private function __construct(
@@ -63,6 +64,9 @@ final readonly class BeltPulley
         if (! ($outsideMm > 0)) {
             throw new BadInput('outside', 'outside_mm', 'The outside of the pulley must be above zero.');
         }
+        if (! ($u95Mm >= 0)) {
+            throw new BadInput('doubt', 'u95_mm', 'The doubt of the reading is zero or more.');
+        }
         $spread = hypot(self::SPREAD_MM, $u95Mm / 2);
         [$pulleys, $weights] = [[], []];
         foreach (self::belts() as $i => $belt) {
@@ -72,10 +76,10 @@ final readonly class BeltPulley
             }
         }
         arsort($weights);
-        $all = array_sum($weights);
+        $all = array_sum($weights) + self::OTHER;
         [$rows, $left] = [[], 1.0];
         foreach (array_slice($weights, 0, 3, true) as $i => $weight) {
-            $share = $all > 1e-4 ? ((1 - self::OTHER) * $weight) / $all : 0.0;
+            $share = $weight / $all;
             if ($share >= 0.005) {
                 $left -= $share;
                 $rows[] = ['label' => $pulleys[$i]->label, 'pulley' => $pulleys[$i], 'probability' => $share];

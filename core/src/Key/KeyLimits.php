@@ -18,11 +18,17 @@ final class KeyLimits
         }
         foreach ($table['metric_deeper_mm'] as [$upTo, $deeper]) {
             if ($widthMm <= $upTo) {
-                return (float) $deeper;
+                break;
             }
         }
 
-        return 0.3;
+        return (float) $deeper;
+    }
+
+    /** Of the slot of a Woodruff key, in shaft and hub alike. */
+    public static function woodruffDeeperMm(float $widthMm, bool $inch): float
+    {
+        return $inch ? 25.4 * self::table()['woodruff_inch_deeper_in'] : self::deeperMm($widthMm, false, false);
     }
 
     /** Of an inch slot; a metric one goes by its ISO fit. */
@@ -31,10 +37,10 @@ final class KeyLimits
         return 25.4 * self::table()['inch_wider_in'];
     }
 
-    /** @return array{metric_deeper_mm: list<array{float, float}>, inch_wider_in: float, inch_deeper_in: array{shaft: float, hub: float}} */
+    /** @return array{metric_deeper_mm: non-empty-list<array{float, float}>, inch_wider_in: float, inch_deeper_in: array{shaft: float, hub: float}, woodruff_inch_deeper_in: float} */
     private static function table(): array
     {
-        /** @var array{metric_deeper_mm: list<array{float, float}>, inch_wider_in: float, inch_deeper_in: array{shaft: float, hub: float}} */
+        /** @var array{metric_deeper_mm: non-empty-list<array{float, float}>, inch_wider_in: float, inch_deeper_in: array{shaft: float, hub: float}, woodruff_inch_deeper_in: float} */
         return Table::read('key-limits');
     }
 }

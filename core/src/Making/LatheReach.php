@@ -13,9 +13,9 @@ use Oldpart\Core\Quantity\LengthWriter;
 final readonly class LatheReach
 {
     /** Work that stands so many times its diameter out of the chuck wants the tail, or a steady. Common practice. */
-    private const FREE = 3.0;
+    public const FREE = 3.0;
 
-    private const WITH_TAIL = 12.0;
+    public const WITH_TAIL = 12.0;
 
     /** @throws BadInput for work of nothing */
     public function __construct(
@@ -32,6 +32,12 @@ final readonly class LatheReach
                 throw new BadInput('work', $field, 'The work must be above zero across and along.');
             }
         }
+    }
+
+    /** What the jaws want to hold, beyond the part itself. Common practice. */
+    public static function gripMm(float $diameterMm): float
+    {
+        return max(15.0, 0.5 * $diameterMm);
     }
 
     public function passesSpindle(): ?bool
@@ -66,7 +72,7 @@ final readonly class LatheReach
         if ($this->passesSpindle() === false) {
             $notes[] = Note::info('spindle', Say::with('Stock of {d} does not pass the spindle: saw it to length first, with {g} for the grip.', [
                 'd' => LengthWriter::sizeInWords($this->diameterMm),
-                'g' => LengthWriter::sizeInWords(max(15.0, 0.75 * $this->diameterMm)),
+                'g' => LengthWriter::sizeInWords(self::gripMm($this->diameterMm)),
             ]));
         }
         if ($this->goesBetweenCentres() === false) {

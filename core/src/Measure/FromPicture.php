@@ -8,8 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 
 /**
  * Sizes taken from a photograph by one or more lengths in it that are known: how many millimetres a pixel is, what
- * doubt
- * the taps leave, and whether the picture was taken aslant. Source: ratio of lengths, JCGM 100 for the doubts.
+ * doubt the taps leave, and whether the picture was taken aslant. Source: ratio of lengths, JCGM 100 for the doubts.
  */
 final readonly class FromPicture
 {

@@ -7,9 +7,8 @@ namespace Oldpart\Core\Shaft;
 use Oldpart\Core\Advice\BadInput;
 
 /**
- * How work runs in the chuck, by an indicator at two places along it, four ways round: off, aslant, oval, tapered. mm
- * and
- * degrees; a reading grows outward. Source: first and second harmonic of four readings.
+ * How work runs in the chuck, by an indicator at two places along it, four ways round: off, aslant, oval, tapered; mm
+ * and degrees. A reading grows outward. Source: first and second harmonic of four readings.
  */
 final readonly class RunOut
 {

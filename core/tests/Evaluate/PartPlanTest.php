@@ -93,6 +93,8 @@ final class PartPlanTest extends TestCase
             ->is('Middle', ['size' => $mm('32')]);
         $blank = array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':blank')))[0];
         self::assertStringContainsString('34', $blank->do->mm);
+        $edges = array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':edges')))[0];
+        self::assertStringContainsString('about 0.2 mm', $edges->do->mm, 'a millimetre off every edge would be a chamfer');
         self::assertStringContainsString('tail centre', $blank->do->mm, 'a shaft of five diameters wants it');
     }
 

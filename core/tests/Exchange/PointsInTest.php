@@ -45,6 +45,33 @@ final class PointsInTest extends TestCase
         self::assertEqualsWithDelta([['x' => 9.525, 'y' => 25.4, 'diameter' => null]], PointsIn::read('3/8, 1', Unit::Inch)['points'], 1e-9);
     }
 
+    /** Names and numbers of holes are no places; a table of ours comes back as it went out. */
+    public function test_what_only_names_a_hole(): void
+    {
+        $at = [['x' => 10, 'y' => 0, 'diameter' => null], ['x' => 0, 'y' => -12.5, 'diameter' => null]];
+        foreach (["1,10,0\n2,0,-12.5", "A,10,0\nB,0,-12.5", "A1;10;0\nA2;0;-12,5", "hole,x,y\n1,10,0\n2,0,-12.5", "y_mm,x_mm\n0,10\n-12.5,0",
+            "pattern,hole,x,y,angle,drilled,unit\n\"Bolts, front\",1,10,0,0,yes,mm\n\"Bolts, front\",2,0,-12.5,270,no,mm"] as $text) {
+            self::assertEqualsWithDelta($at, PointsIn::read($text, Unit::Millimetre)['points'], 1e-9, $text);
+        }
+        self::assertTrue(PointsIn::read("1,10,0\n2,0,-12.5", Unit::Millimetre)['numbered']);
+        self::assertFalse(PointsIn::read("1,10,4\n5,0,4", Unit::Millimetre)['numbered'], 'x, y and a diameter');
+        $inch = PointsIn::read("x,y,unit\n1,2,in", Unit::Millimetre);
+        self::assertEqualsWithDelta([25.4, 50.8], [$inch['points'][0]['x'], $inch['points'][0]['y']], 1e-9);
+        self::assertSame([Unit::Inch, true], [$inch['unit'], $inch['said']]);
+    }
+
+    /** The published reference of DXF, from memory: INSUNITS 5 is centimetres; an extrusion of −1 turns the circle's x about. */
+    public function test_other_units_and_mirrored_circles(): void
+    {
+        $dxf = static fn (string $unit, string $more = ''): string => "  0\nSECTION\n  2\nHEADER\n  9\n\$INSUNITS\n 70\n{$unit}\n  0\nENDSEC\n  0\nSECTION\n  2\nENTITIES\n  0\nCIRCLE\n 10\n3.0\n 20\n4.0\n 40\n1.0\n{$more}  0\nENDSEC\n  0\nEOF\n";
+        self::assertEqualsWithDelta([['x' => 3, 'y' => 4, 'diameter' => 2]], PointsIn::read($dxf('4'), Unit::Inch)['points'], 1e-9);
+        self::assertEqualsWithDelta([['x' => -3, 'y' => 4, 'diameter' => 2]], PointsIn::read($dxf('4', "230\n-1.0\n"), Unit::Inch)['points'], 1e-9);
+        self::assertFalse(PointsIn::read($dxf('0'), Unit::Millimetre)['said']);
+        $this->expectException(BadInput::class);
+        $this->expectExceptionMessage('INSUNITS 5');
+        PointsIn::read($dxf('5'), Unit::Millimetre);
+    }
+
     public function test_bad_rows_are_named_by_their_line(): void
     {
         $read = PointsIn::read("x,y\n1,2\nabout here,2\n3\n4,5", Unit::Millimetre);

@@ -194,6 +194,8 @@ final class GearTest extends TestCase
         self::assertSame(['5M', 'T5', 'other'], array_column($rough['candidates'], 'label'));
         self::assertSame(['look-at-the-tooth', 'belts-alike'], array_column($rough['notes'], 'code'));
         self::assertSame('T5', Sums::run('belt-pulley', ['teeth' => 20, 'outside_mm' => 30.8, 'tooth' => 'flat'])['candidates'][0]['label']);
+        // Far from every rule nothing is sure, though one is nearest.
+        self::assertSame('other', Sums::run('belt-pulley', ['teeth' => 22, 'outside_mm' => 54.65 - 0.6])['candidates'][0]['label']);
         $none = Sums::run('belt-pulley', ['teeth' => 20, 'outside_mm' => 500.0]);
         self::assertSame('other', $none['candidates'][0]['label']);
         self::assertNull($none['pitch_mm']);
@@ -227,6 +229,7 @@ final class GearTest extends TestCase
         yield 'no chain' => ['sprocket', ['teeth' => 20.0, 'pitch_mm' => 0.0], 'pitch_mm'];
         yield 'no wheel round' => ['sprocket', ['teeth' => 20.0, 'outside_mm' => 0.0], 'outside_mm'];
         yield 'no pulley' => ['belt-pulley', ['teeth' => 5.0, 'outside_mm' => 20.0], 'teeth'];
+        yield 'no doubt of a pulley below none' => ['belt-pulley', ['teeth' => 20.0, 'outside_mm' => 50.0, 'u95_mm' => -1.0], 'u95_mm'];
         yield 'no pulley round' => ['belt-pulley', ['teeth' => 20.0, 'outside_mm' => 0.0], 'outside_mm'];
         yield 'no ball' => ['ball-groove', ['ball_mm' => 0.0, 'depth_mm' => 1.0], 'ball_mm'];
         yield 'past its middle' => ['ball-groove', ['ball_mm' => 6.0, 'depth_mm' => 4.0], 'depth_mm'];

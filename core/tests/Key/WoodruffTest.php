@@ -90,5 +90,7 @@ final class WoodruffTest extends TestCase
     {
         self::assertSame([0.1, 0.2, 0.3], [KeyLimits::deeperMm(6, false, false), KeyLimits::deeperMm(7, false, true), KeyLimits::deeperMm(40, false, false)]);
         self::assertEqualsWithDelta([0.381, 0.254], [KeyLimits::deeperMm(6.35, true, false), KeyLimits::deeperMm(6.35, true, true)], 1e-9);
+        // ANSI B17.2 allows 0.005 in of depth, whatever the width; a metric one goes by DIN 6888, as for parallel keys. From memory.
+        self::assertEqualsWithDelta([0.127, 0.127, 0.2], [KeyLimits::woodruffDeeperMm(3.175, true), KeyLimits::woodruffDeeperMm(9.525, true), KeyLimits::woodruffDeeperMm(8, false)], 1e-9);
     }
 }

@@ -4596,6 +4596,8 @@ export interface operations {
                         said: boolean;
                         /** @description what is drawn besides */
                         others: number;
+                        /** @description a first column was taken for the names of the holes */
+                        numbered: boolean;
                     };
                 };
             };

@@ -67,6 +67,7 @@ export function PointsFile({ unit, take }: { unit: Unit; take: (rows: string[][]
                                     ? `The file says ${found.unit === 'in' ? 'inches' : 'millimetres'}.`
                                     : `Taken as ${unit === 'in' ? 'inches' : 'millimetres'}: the file does not say.`}
                                 {found.others > 0 && ` ${found.others} other things in it are left out.`}
+                                {found.numbered && ' Its first column is taken for the names of the holes.'}
                             </Typography>
                             {found.refused.map((row) => (
                                 <Typography key={row.line} color="error">

@@ -18,7 +18,7 @@ use Oldpart\Core\Shape\SurfaceType;
  */
 final readonly class KnockOn
 {
-    /** What is said of is one millimetre of it. */
+    /** What a taper changes by is said for so much along it. */
     private const STEP_MM = 1.0;
 
     /** @param  list<ShapedSurface>  $shapes */

@@ -19,8 +19,6 @@ use Oldpart\Core\Shape\SurfaceType;
  */
 final readonly class PartSteps
 {
-    private const EDGE_MM = 0.2;
-
     /** @var list<MakeEntry> */
     private array $entries;
 
@@ -147,7 +145,7 @@ final readonly class PartSteps
             new Step(
                 $this->code('edges'),
                 Say::with("{$this->part->name}: break every edge, about {e}; no burr where it meets its mate.", [
-                    'e' => LengthWriter::about(self::EDGE_MM),
+                    'e' => new Say('0.01 in', '0.2 mm', '0.01 in (0.2 mm)'),
                 ]),
                 'A burr reads as size, and holds a fit off its seat.',
                 'deburr before it is tried',

@@ -11,6 +11,7 @@ use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Making\LatheReach;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Shape\SurfaceType;
@@ -29,10 +30,8 @@ final readonly class TurnedPlan
     /** On the diameter when roughed, and at either face. */
     private const ROUGH_MM = 1.0;
 
-    /** Longer than so many times its diameter it wants the tail centre; so many, a steady. */
-    private const TAIL = 3.0;
-
-    private const STEADY = 12.0;
+    /** What parting off takes, mm. */
+    private const PARTING_MM = 4.0;
 
     /** What follows the diameters, in order: of which surfaces, what is done, why there, by which rule. */
     private const AFTER = [
@@ -149,8 +148,8 @@ final readonly class TurnedPlan
         $long = $profile->toMm() - $profile->fromMm();
         $slender = $long / max(1e-6, $across);
         $holding = match (true) {
-            $slender > self::STEADY => ' Between centres with a steady: it would spring from the tool.',
-            $slender > self::TAIL => ' Centre-drill its end: it wants the tail centre.',
+            $slender > LatheReach::WITH_TAIL => ' Between centres with a steady: it would spring from the tool.',
+            $slender > LatheReach::FREE => ' Centre-drill its end: it wants the tail centre.',
             default => '',
         };
 
@@ -159,7 +158,7 @@ final readonly class TurnedPlan
             Say::with("{$this->part->name}: saw {m} of {d} or more, {l} long: the part, both faces, parting, and what the jaws hold.{$holding}", [
                 'm' => $this->part->material ?? 'stock',
                 'd' => LengthWriter::about($across + 2 * self::ROUGH_MM),
-                'l' => LengthWriter::about($long + 2 * self::ROUGH_MM + 4.0 + max(15.0, 0.5 * $across)),
+                'l' => LengthWriter::about($long + 2 * self::ROUGH_MM + self::PARTING_MM + LatheReach::gripMm($across)),
             ]),
             'Everything that has to run true comes out of one chucking.',
             'one chucking',

@@ -72,7 +72,7 @@ final readonly class WoodruffWork
     /** @return list<ShapeNumber> */
     private function inShaft(WoodruffKey $key, float $round): array
     {
-        $deeper = KeyLimits::deeperMm($key->widthMm, false, false);
+        $deeper = KeyLimits::woodruffDeeperMm($key->widthMm, $key->inch);
         $top = $key->fromTopMm($round);
 
         return [
@@ -93,7 +93,7 @@ final readonly class WoodruffWork
             ShapeNumber::within('Slot, wide', $this->width($key, true), ''),
             ShapeNumber::within(
                 'From its bottom across the bore',
-                new Band($across, $across + KeyLimits::deeperMm($key->widthMm, false, true)),
+                new Band($across, $across + KeyLimits::woodruffDeeperMm($key->widthMm, $key->inch)),
                 'across',
             ),
         ];
