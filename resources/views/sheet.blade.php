@@ -35,7 +35,7 @@ ul { margin: 2pt 0 2pt 12pt; padding: 0; }
 <table class="title"><tr><td colspan="2"><b>{{ $part['name'] }}</b><br>for {{ $facts->machine === '' ? 'the machine' : $facts->machine }}</td><td>of<br><b>{{ $part['material'] }}</b></td><td>how many<br><b>{{ $facts->takeIn->quantity }}</b></td></tr>
 <tr><td>unit<br><b>{{ $unit->value === 'in' ? 'inches' : 'millimetres' }}, at 20 °C</b></td><td>what has no limits<br><b>ISO 2768-1 m</b></td><td>by<br><b>{{ $facts->shop->name }}</b></td><td>date<br><b>{{ now()->toDateString() }}</b></td></tr></table>
 @if($part['unsaid'] !== [])<div class="small">Only sketched along the axis, nobody said where: {{ implode(', ', $part['unsaid']) }}.</div>@endif
-<div class="small">Drawn to proportion: work to the figures, never scale it off. Sharp edges broken 0.2 mm. Heavy figures decide, light ones are free.</div>
+<div class="small">Drawn to proportion: work to the figures, never scale it off. Sharp edges broken {{ \Oldpart\Core\Evaluate\Making\PartSteps::brokenEdge()->{$unit->value} }}. Heavy figures decide, light ones are free.</div>
 </div>
 @if($part['places'] !== [])<table class="title"><tr><td><b>where it is</b></td><td><b>x</b></td><td><b>y</b></td></tr>@foreach($part['places'] as [$name, $x, $y])<tr><td>{{ $name }}</td><td class="n">{{ $x }}</td><td class="n">{{ $y }}</td></tr>@endforeach</table>@endif
 @endif

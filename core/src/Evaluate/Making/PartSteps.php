@@ -138,6 +138,12 @@ final readonly class PartSteps
         };
     }
 
+    /** By how much a sharp edge is broken. Common practice. */
+    public static function brokenEdge(): Say
+    {
+        return new Say('0.01 in', '0.2 mm', '0.01 in (0.2 mm)');
+    }
+
     /** @return list<Step> what ends the order of any part */
     public function last(): array
     {
@@ -145,7 +151,7 @@ final readonly class PartSteps
             new Step(
                 $this->code('edges'),
                 Say::with("{$this->part->name}: break every edge, about {e}; no burr where it meets its mate.", [
-                    'e' => new Say('0.01 in', '0.2 mm', '0.01 in (0.2 mm)'),
+                    'e' => self::brokenEdge(),
                 ]),
                 'A burr reads as size, and holds a fit off its seat.',
                 'deburr before it is tried',
