@@ -117,8 +117,7 @@ final class Removal
 
     /**
      * A length that is only that of a surface goes with it, so that nothing asks for it any more; one with a size of
-     * its
-     * own stays.
+     * its own stays.
      *
      * @param  list<array<string, mixed>>  $lengths
      * @param  array<string, mixed>  $gone  surfaces, by id

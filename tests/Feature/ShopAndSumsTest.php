@@ -24,6 +24,15 @@ final class ShopAndSumsTest extends FeatureTestCase
         self::assertSame(5000, $this->api('GET', '/api/shop', null, 200)['press_n']);
     }
 
+    /** Nothing that was typed is cut off without a word. */
+    public function test_a_drawer_that_is_too_full_is_refused(): void
+    {
+        $taps = implode(', ', array_fill(0, 600, 'M6'));
+        $said = $this->api('PATCH', '/api/shop', ['taps' => $taps], 422);
+        self::assertStringContainsString('2000', (string) json_encode($said));
+        $this->api('PATCH', '/api/shop', ['taps' => substr($taps, 0, 1998)], 200);
+    }
+
     public function test_the_catalogue_lists_what_can_be_chosen(): void
     {
         $catalogue = $this->api('GET', '/api/catalogue', null, 200);

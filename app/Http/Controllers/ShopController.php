@@ -47,13 +47,13 @@ final class ShopController
         $shims = $in->textOrNull('shims');
         if ($shims !== null) {
             ShimStock::read($shims, Unit::Millimetre);
-            $shop->shims = mb_substr($shims, 0, 1000);
+            $shop->shims = self::short('shims', $shims, 1000);
         }
         foreach (['taps', 'dies'] as $tools) {
             $typed = $in->textOrNull($tools);
             if ($typed !== null) {
                 ThreadTools::read($typed, $tools);
-                $shop->setAttribute($tools, mb_substr($typed, 0, 2000));
+                $shop->setAttribute($tools, self::short($tools, $typed, 2000));
             }
         }
         $shop->unit = $in->has('unit') ? $in->choice('unit', Unit::class)->value : $shop->unit;
@@ -75,5 +75,11 @@ final class ShopController
     private function shown(Shop $shop): array
     {
         return [...array_diff_key($shop->facts()->jsonSerialize(), ['instruments' => 0]), 'unit' => $shop->unit];
+    }
+
+    /** Nothing that was typed is cut off without a word. */
+    private static function short(string $field, string $typed, int $most): string
+    {
+        return mb_strlen($typed) <= $most ? $typed : throw new BadInput('too-long', $field, "“{$field}” has room for {$most} letters. Leave out what is never used.");
     }
 }

@@ -16,7 +16,7 @@ final class PatternPicture
     private const RADIUS = 96.0;
 
     /** More would be a ring of ink. */
-    private const DRAWN = 120;
+    public const DRAWN = 120;
 
     public static function draw(HoleCircle $circle, ?float $holeMm): Drawing
     {

@@ -44,7 +44,7 @@ final class BeltPulleySum implements Sum
         if ($tooth === null) {
             $notes[] = Note::info('look-at-the-tooth', 'Look at a tooth from the side: round ones and flat ones of nearly one pitch do not run on each other. Saying which it is rules half of the belts out.');
         }
-        if ($found[0]['probability'] < 0.8) {
+        if ($best === null || $found[0]['probability'] < 0.8) {
             $notes[] = Note::caution('belts-alike', 'The outside does not tell it surely. Measure the old belt over ten teeth and divide by ten, before you buy.');
         }
 

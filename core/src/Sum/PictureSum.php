@@ -80,7 +80,7 @@ final class PictureSum implements Sum
                 Note::caution('one-plane', 'Only what lies in the plane of the known length has its size; what stands nearer looks larger. Sizes to fit to are measured, not photographed.'),
             ],
             'working' => [
-                new WorkingStep('Scale', 'known length / its pixels; doubt by two taps, the lens, and what the known lengths disagree', LengthWriter::size($picture->mmPerPixel), 'ratio; JCGM 100'),
+                new WorkingStep('Scale', 'known length / its pixels; doubt by two taps of ± '.round($in->numberOrNull('tap_px') ?? 2.0, 1).' points, the lens, and what the known lengths disagree', LengthWriter::size($picture->mmPerPixel), 'ratio; JCGM 100'),
             ],
         ];
     }

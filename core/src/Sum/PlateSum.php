@@ -93,6 +93,8 @@ final class PlateSum implements Sum
                     : Note::caution('thin-wall', Say::with("Only {w} is left beside “{$w['name']}”: as much as its size is wanted.", [
                         'w' => LengthWriter::sizeInWords($w['wall_mm']),
                     ])), array_values($thin)),
+                ...self::meeting($cuts),
+                ...$thick === null || $in->has('density_kg_m3') ? [] : [Note::info('density', 'Steel, 7850 kg/m³, is taken.')],
                 Note::info('reference', $way < 0 ? 'Mirrored left to right: its x runs the other way.' : 'Angles are from the x axis; from the other side they are the complement.'),
             ],
             'working' => [
@@ -157,6 +159,65 @@ final class PlateSum implements Sum
 
             return ['name' => $cut['name'], 'wall_mm' => $least - $cut['r'], 'size' => 2 * $cut['r']];
         }, $cuts);
+    }
+
+    /**
+     * @param  list<array{name: string, x1: float, y1: float, x2: float, y2: float, r: float, area: float}>  $cuts
+     * @return list<Note> holes and slots with no metal, or little, between them
+     */
+    private static function meeting(array $cuts): array
+    {
+        $notes = [];
+        foreach ($cuts as $i => $a) {
+            foreach (array_slice($cuts, $i + 1) as $b) {
+                $wall = self::apart($a, $b) - $a['r'] - $b['r'];
+                $both = "“{$a['name']}” and “{$b['name']}”";
+                if ($wall <= 0) {
+                    $notes[] = Note::stop('cuts-meet', Say::plain("{$both} run into each other. Area and weight count what they share twice."));
+                } elseif ($wall < self::WALL * 2 * min($a['r'], $b['r'])) {
+                    $notes[] = Note::caution('thin-between', Say::with("Only {w} is left between {$both}: as much as the smaller’s size is wanted.", [
+                        'w' => LengthWriter::sizeInWords($wall),
+                    ]));
+                }
+            }
+        }
+
+        return $notes;
+    }
+
+    /**
+     * The least between the middle lines of two: none where they cross, else from an end of one to the other.
+     *
+     * @param  array{x1: float, y1: float, x2: float, y2: float}  $a
+     * @param  array{x1: float, y1: float, x2: float, y2: float}  $b
+     */
+    private static function apart(array $a, array $b): float
+    {
+        $side = static fn (array $l, float $x, float $y): float => ($l['x2'] - $l['x1']) * ($y - $l['y1'])
+            - ($l['y2'] - $l['y1']) * ($x - $l['x1']);
+        $splits = static function (array $l, array $m) use ($side): bool {
+            return $side($l, $m['x1'], $m['y1']) * $side($l, $m['x2'], $m['y2']) < 0;
+        };
+        if ($splits($a, $b) && $splits($b, $a)) {
+            return 0.0;
+        }
+
+        return min(
+            self::toLine($a, $b['x1'], $b['y1']),
+            self::toLine($a, $b['x2'], $b['y2']),
+            self::toLine($b, $a['x1'], $a['y1']),
+            self::toLine($b, $a['x2'], $a['y2']),
+        );
+    }
+
+    /** @param  array{x1: float, y1: float, x2: float, y2: float}  $line */
+    private static function toLine(array $line, float $x, float $y): float
+    {
+        [$dx, $dy] = [$line['x2'] - $line['x1'], $line['y2'] - $line['y1']];
+        $long = $dx ** 2 + $dy ** 2;
+        $t = $long > 0 ? max(0.0, min(1.0, (($x - $line['x1']) * $dx + ($y - $line['y1']) * $dy) / $long)) : 0.0;
+
+        return hypot($x - $line['x1'] - $t * $dx, $y - $line['y1'] - $t * $dy);
     }
 
     /**

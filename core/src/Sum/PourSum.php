@@ -111,7 +111,7 @@ final class PourSum implements Sum
         ];
     }
 
-    /** Both halves are sawn apart: the shims fill the cut, and leave as much again to take out as it wears. */
+    /** Both halves are sawn apart: the shims fill the cut, and leave a little to take out as it wears. */
     private static function splitShimMm(Fields $in, float $kerf): float
     {
         if (! ($kerf > 0)) {

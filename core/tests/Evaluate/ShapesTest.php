@@ -272,6 +272,8 @@ final class ShapesTest extends TestCase
         $chains = $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'chain', 'count' => 20])->read('Teeth', 'calliper', '87.5')->shape('Teeth');
         self::assertStringStartsWith('chain of', $chains->is->mm ?? '');
         self::assertSame('chain 12.7 mm', $chains->candidates[0]->label);
+        $none = $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'belt', 'count' => 22])->read('Teeth', 'calliper', '53.2')->shape('Teeth');
+        self::assertStringContainsString('No belt in the table', $none->missing->mm ?? '');
         self::assertStringContainsString('There is no belt', $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'belt Q', 'count' => 22])->shape('Teeth')->missing->mm ?? '');
         self::assertStringContainsString('Count its teeth', $this->is('Teeth', ['count' => null])->shape('Teeth')->missing?->mm ?? '');
     }

@@ -90,4 +90,24 @@ final class RoundedOutlineTest extends TestCase
         $broken = Sums::run('plate', [...$in, 'holes' => [['name' => 'pivot', 'x_mm' => 5.0, 'y_mm' => 40.0, 'diameter_mm' => 20.0]]]);
         self::assertSame('breaks-out', $broken['notes'][0]->code);
     }
+
+    /** By hand: holes of 10, 14 apart, leave 4; 10 apart they touch; a slot across a slot cuts it. What weighs is said. */
+    public function test_what_lies_between_holes(): void
+    {
+        $plate = ['corners' => [['x_mm' => 0, 'y_mm' => 0], ['x_mm' => 200, 'y_mm' => 0], ['x_mm' => 200, 'y_mm' => 100], ['x_mm' => 0, 'y_mm' => 100]]];
+        $holes = static fn (float $apart): array => array_map(
+            static fn (float $x): array => ['name' => "at {$x}", 'x_mm' => $x, 'y_mm' => 50.0, 'diameter_mm' => 10.0],
+            [80.0, 80.0 + $apart],
+        );
+        $notes = static fn (array $more): array => array_column(Sums::run('plate', [...$plate, ...$more])['notes'], 'code');
+        self::assertSame(['reference'], $notes(['holes' => $holes(21)]));
+        self::assertSame(['thin-between', 'reference'], $notes(['holes' => $holes(14)]));
+        $said = Sums::run('plate', [...$plate, 'holes' => $holes(14)])['notes'][0]->say->mm;
+        self::assertStringContainsString('Only 4.000 mm', $said);
+        self::assertSame(['cuts-meet', 'reference'], $notes(['holes' => $holes(9.9)]));
+        $slot = static fn (float $x1, float $y1, float $x2, float $y2): array => ['name' => "{$x1} {$y1}", 'x1_mm' => $x1, 'y1_mm' => $y1, 'x2_mm' => $x2, 'y2_mm' => $y2, 'wide_mm' => 4.0];
+        self::assertSame(['cuts-meet', 'reference'], $notes(['slots' => [$slot(50, 50, 150, 50), $slot(100, 20, 100, 80)]]), 'crossing in their middles');
+        self::assertSame(['reference'], $notes(['slots' => [$slot(50, 40, 150, 40), $slot(50, 60, 150, 60)]]));
+        self::assertSame(['density', 'reference'], $notes(['thick_mm' => 10]));
+    }
 }

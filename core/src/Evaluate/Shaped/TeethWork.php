@@ -109,7 +109,7 @@ final readonly class TeethWork
      *
      * @return list<ShapeCandidate>
      *
-     * @throws BadInput for a wheel that is none
+     * @throws BadInput for a wheel that is none, or fits none of the table
      */
     private function wheels(string $for, int $teeth): array
     {
@@ -120,6 +120,9 @@ final readonly class TeethWork
         $found = $for === 'belt'
             ? BeltPulley::likely($teeth, $outside->mm, $outside->u95Mm)
             : Sprocket::byOutside($teeth, $outside->mm)->likely();
+        if ($found[0]['label'] === 'other') {
+            throw new BadInput('no-wheel', 'shape', "No {$for} in the table has such an outside with {$teeth} teeth. Count and read again; else measure the old {$for} over ten teeth or links, and name it by that.");
+        }
         $wheels = [];
         foreach ($found as $one) {
             if ($one['label'] !== 'other') {

@@ -102,7 +102,7 @@ final readonly class Callout
             ->line($this->x, $shelf, $this->x + $this->width, $shelf, Tone::Make, 1);
         $y = $shelf - 5;
         foreach (array_reverse($this->note->lines, true) as $i => $say) {
-            $size = $i === 0 ? 18.0 : 15.0;
+            $size = $i === 0 ? ShopDrawing::MAIN : ShopDrawing::MORE;
             $drawing->text($this->x + 5, $y, $say, $size, tone: Tone::Make, mono: true, bold: $i === 0);
             $y -= $size + 2;
         }

@@ -95,7 +95,7 @@ final readonly class LengthRows
                 $row['text'],
                 $y + 6,
                 $row['size']->lines[0],
-                18,
+                ShopDrawing::MAIN,
                 Anchor::Middle,
                 Tone::Make,
                 mono: true,

@@ -15,8 +15,7 @@ use Oldpart\Core\Picture\Tone;
 /**
  * A turned part to cut from: half section, diameters beside it from small to large outward, lengths below it from short
  * to long, call-outs above it. Every text has a place of its own that no line passes: it is laid out so, not moved
- * until
- * it happens to fit. Conventions of ISO 128 and ISO 129.
+ * until it happens to fit. Conventions of ISO 128 and ISO 129.
  */
 final class ShopDrawing
 {
@@ -24,9 +23,10 @@ final class ShopDrawing
 
     private const HIGH = 300.0;
 
-    private const MAIN = 18.0;
+    /** Letters of a first line, and of those under it. */
+    public const MAIN = 18.0;
 
-    private const MORE = 15.0;
+    public const MORE = 15.0;
 
     /** Between the view and the first column, and between two rows. */
     private const GAP = 24.0;

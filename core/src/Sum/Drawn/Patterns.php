@@ -15,13 +15,11 @@ use Oldpart\Core\Picture\Sketch\Sketch;
 use Oldpart\Core\Picture\Tone;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Sum\PointsInput;
 
 /** Holes where their sums put them. */
 final class Patterns
 {
-    /** More would be a ring of ink. */
-    private const DRAWN = 120;
-
     public static function circle(Fields $in, Fields $out): Drawing
     {
         return PatternPicture::draw(
@@ -62,7 +60,7 @@ final class Patterns
         [$a, $b] = [$points[0], $points[$skip % $holes]];
         $sketch = new Sketch(Say::with('{n} holes on a circle of {d}.', ['n' => Say::plain((string) $holes), 'd' => LengthWriter::sizeInWords(2 * $r)]));
         $sketch->circle(0, 0, $r, Tone::Soft)->centre(0, 0, $r / 12);
-        foreach (array_slice($points, 0, self::DRAWN) as $p) {
+        foreach (array_slice($points, 0, PatternPicture::DRAWN) as $p) {
             $sketch->circle($p->x, $p->y, $pin / 2, Tone::Found, Fill::Blank, 2);
         }
 
@@ -72,11 +70,7 @@ final class Patterns
 
     public static function fit(Fields $in, Fields $out): Drawing
     {
-        $read = static fn (string $name): array => array_map(
-            static fn (Fields $p): Point => new Point($p->number('x_mm'), $p->number('y_mm')),
-            $in->objects($name),
-        );
-        [$ours, $theirs] = [$read('ours'), $read('theirs')];
+        [$ours, $theirs] = [PointsInput::read($in, 'ours'), PointsInput::read($in, 'theirs')];
         $moved = array_map(
             static fn (Point $p): Point => $p->moved($out->number('turn_deg'), $out->number('dx_mm'), $out->number('dy_mm')),
             $ours,
@@ -125,7 +119,7 @@ final class Patterns
         foreach ([[$fa, 0.0, Tone::Found], [$fb, $turn, Tone::Make]] as [$f, $by, $tone]) {
             $circle = new HoleCircle($f->whole('holes'), $f->number('diameter_mm'), ($f->numberOrNull('start_deg') ?? 0.0) + $by);
             $sketch->circle(0, 0, $circle->diameterMm / 2, Tone::Soft, Fill::None, 1.0);
-            foreach (array_slice($circle->points(), 0, self::DRAWN) as $p) {
+            foreach (array_slice($circle->points(), 0, PatternPicture::DRAWN) as $p) {
                 $sketch->circle($p->x, $p->y, $f->number('hole_mm') / 2, $tone, Fill::Blank, 2.0);
             }
         }
@@ -147,7 +141,7 @@ final class Patterns
             max($r * 0.2, $r - $ball * 0.75),
             Tone::Ink,
         );
-        for ($i = 0; $i < min($balls, self::DRAWN); $i++) {
+        for ($i = 0; $i < min($balls, PatternPicture::DRAWN); $i++) {
             $at = deg2rad(90 - $i * $step);
             $sketch->circle($r * cos($at), $r * sin($at), $ball / 2, Tone::Make, Fill::Tint);
         }
