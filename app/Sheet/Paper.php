@@ -16,4 +16,10 @@ enum Paper: string
         return (is_string($name) ? self::tryFrom($name) : null) ??
             throw new BadInput('paper', 'paper', 'The sheet prints on a4 or letter paper.');
     }
+
+    /** @return array{float, float} upright, mm */
+    public function size(): array
+    {
+        return $this === self::A4 ? [210.0, 297.0] : [215.9, 279.4];
+    }
 }

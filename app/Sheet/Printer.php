@@ -10,7 +10,8 @@ use Dompdf\Options;
 /** Turns a page into a PDF; nothing is fetched from outside. */
 final class Printer
 {
-    public function pdf(string $html, Paper $paper): string
+    /** @param  Paper|array{float, float}  $paper  or a page of its own, wide and high, mm */
+    public function pdf(string $html, Paper|array $paper): string
     {
         $options = new Options();
         $options->setIsRemoteEnabled(false);
@@ -23,7 +24,9 @@ final class Printer
         $options->setFontCache($folder);
         $options->setTempDir(sys_get_temp_dir());
         $pdf = new Dompdf($options);
-        $pdf->setPaper($paper->value);
+        $pdf->setPaper($paper instanceof Paper
+            ? $paper->value
+            : [0.0, 0.0, ...array_map(static fn (float $mm): float => ($mm * 72) / 25.4, $paper)]);
         $pdf->loadHtml($html, 'UTF-8');
         $pdf->render();
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Sheet\Printer;
 use Database\Seeders\DemoShop;
 
 /** Drawings over HTTP: on the screen, as files, one to one, and first on the sheet. */
@@ -38,6 +39,9 @@ final class DrawingsTest extends FeatureTestCase
         self::assertStringContainsString('40.00', (string) $svg->getContent());
         $print = $this->get("/api/jobs/demo-tedder/drawings/{$axle}/template");
         self::assertStringStartsWith('%PDF', (string) $print->getContent());
+        self::assertSame('595 842', self::page((string) $print->getContent()), 'A4 holds it');
+        // 400 by 500 mm in points of 1/72 in.
+        self::assertSame('1134 1417', self::page((new Printer())->pdf('<p>x</p>', [400.0, 500.0])));
         $this->api('GET', '/api/jobs/demo-tedder/drawings/nobody/dxf', null, 422);
         $this->api('GET', '/api/jobs/nobody/drawings', null, 404);
     }
@@ -117,6 +121,18 @@ final class DrawingsTest extends FeatureTestCase
         self::assertCount(2, $events);
         self::assertStringContainsString('done curing', $events[0]);
         self::assertStringEndsWith('wanted 2027-01-15', $events[1]);
+    }
+
+    private static function page(string $pdf): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'pdf');
+        file_put_contents($file, $pdf);
+        exec('pdfinfo '.escapeshellarg($file), $said);
+        unlink($file);
+
+        return preg_match('/Page size:\s+([\d.]+) x ([\d.]+)/', implode("\n", $said), $m) === 1
+            ? round((float) $m[1]).' '.round((float) $m[2])
+            : implode("\n", $said);
     }
 
     private function printed(string $url): string

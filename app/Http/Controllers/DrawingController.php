@@ -22,6 +22,11 @@ use Oldpart\Core\Quantity\Unit;
 /** Drawings of the parts that are cut: on the screen, as open files, and one to one. */
 final class DrawingController
 {
+    /** Round a template, mm: what printers leave white, and room for what is said under it. */
+    private const EDGE = 6.0;
+
+    private const WORDS = 12.0;
+
     public function __construct(private readonly JobStore $store, private readonly Printer $printer)
     {
     }
@@ -86,9 +91,12 @@ final class DrawingController
     private function template(array $template, Request $request): Response
     {
         $paper = Paper::named($request->query('paper', 'a4'));
-        $html = view('template', $template)->render();
+        [$wide, $high] = $paper->size();
+        $needs = [$template['width'] + 2 * self::EDGE, $template['height'] + 2 * self::EDGE + self::WORDS];
+        $fits = $needs[0] <= $wide && $needs[1] <= $high;
+        $html = view('template', [...$template, 'edge' => self::EDGE, 'fits' => $fits])->render();
 
-        return new Response($this->printer->pdf($html, $paper), 200, [
+        return new Response($this->printer->pdf($html, $fits ? $paper : $needs), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => 'inline; filename="template.pdf"',
         ]);
