@@ -139,6 +139,10 @@ final class ReckoningsTest extends BrowserTestCase
         $this->tapAt([[150, 250], [200, 200], [250, 250]]);
         $this->waitFor(fn (): bool => abs(($this->found('circles')['mm'] ?? 0) - 20) < 0.8, 'the circle did not come');
         $this->sees('One known length only');
+        // By the keyboard: from the middle ten steps of 20 points to the right are 200 points, 40 mm.
+        $this->press('Length');
+        $this->find("//*[@role='application']", 'the photograph')->sendKeys([WebDriverKeys::ENTER, ...array_fill(0, 10, WebDriverKeys::ARROW_RIGHT), WebDriverKeys::ENTER]);
+        $this->waitFor(fn (): bool => abs(($this->found('lengths', 1)['mm'] ?? 0) - 40) < 0.3, 'the length by keys did not come');
         $this->press('Circle 1: note it of a surface');
         $this->find("//li[@role='menuitem'][normalize-space(.)='Hub boss']", 'the boss')->click();
         $this->sees('Noted of Hub boss');
@@ -149,9 +153,9 @@ final class ReckoningsTest extends BrowserTestCase
     }
 
     /** @return array<string, float> */
-    private function found(string $what): array
+    private function found(string $what, int $at = 0): array
     {
-        return $this->api('/api/jobs/demo-clock')['answers']['reckoned'][0]['result'][$what][0] ?? [];
+        return $this->api('/api/jobs/demo-clock')['answers']['reckoned'][0]['result'][$what][$at] ?? [];
     }
 
     /** @param  list<array{int, int}>  $points  of the picture, which is 1000 by 600 */

@@ -13,7 +13,16 @@ import { LinkButton } from '../shell/LinkButton';
 type Read = operations['readPoints']['responses'][200]['content']['application/json'];
 
 /** Places out of a DXF or a table: looked at, then taken. */
-export function PointsFile({ unit, take }: { unit: Unit; take: (rows: string[][]) => void }) {
+export function PointsFile({
+    unit,
+    there,
+    take,
+}: {
+    unit: Unit;
+    /** Rows that are there already. */
+    there: number;
+    take: (rows: string[][]) => void;
+}) {
     const input = useRef<HTMLInputElement>(null);
     const [read, setRead] = useState<{ name: string; read: Read } | null>(null);
     const [refused, setRefused] = useState<string | null>(null);
@@ -97,7 +106,9 @@ export function PointsFile({ unit, take }: { unit: Unit; take: (rows: string[][]
                                     setRead(null);
                                 }}
                             >
-                                Take them
+                                {there === 0
+                                    ? 'Take them'
+                                    : `Take them instead of the ${there} that are there`}
                             </Button>
                         </DialogActions>
                     </>

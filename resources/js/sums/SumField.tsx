@@ -202,7 +202,11 @@ function RowFields(props: Props & { heads: string[] }) {
                 </Box>
             </Box>
             {rows.heads.join() === 'x_mm,y_mm' && (
-                <PointsFile unit={unit} take={(cells) => change(rowsText({ heads: rows.heads, cells }))} />
+                <PointsFile
+                    unit={unit}
+                    there={rows.cells.length}
+                    take={(cells) => change(rowsText({ heads: rows.heads, cells }))}
+                />
             )}
             {rows.cells.length > 0 && (
                 <LinkButton

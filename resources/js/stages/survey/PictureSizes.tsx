@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState, type MouseEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import { newId } from '../../api/client';
 import type { Photo, Reckoned, ReckoningFacts } from '../../api/types';
 import { TextFact } from '../../entry/TextFact';
@@ -19,6 +19,13 @@ import { KINDS, TAPS, tapped, tappedText, type Tapped, type What } from './taps'
 
 const SUM = 'from-picture';
 
+const ARROWS: Record<string, [number, number]> = {
+    ArrowLeft: [-1, 0],
+    ArrowRight: [1, 0],
+    ArrowUp: [0, -1],
+    ArrowDown: [0, 1],
+};
+
 /** Sizes from a photograph: taps on it, a known length, and what follows, each with its doubt. */
 export function PictureSizes({ photo, close }: { photo: Photo; close: () => void }) {
     const { facts, answers, save, edit } = useJob();
@@ -28,24 +35,33 @@ export function PictureSizes({ photo, close }: { photo: Photo; close: () => void
     const reckoning = (facts.reckonings ?? []).find((r) => r.sum === SUM && r.given.photo === photo.id);
     const answer = answers.reckoned.find((r) => r.id === reckoning?.id);
     const all = tapped(reckoning?.given ?? {});
-    const put = (kind: What, next: (now: Tapped[]) => Tapped[]) =>
-        reckoning
-            ? edit('reckonings', reckoning.id, (now) => {
-                  const given = (now as ReckoningFacts).given;
-                  return { given: { ...given, [kind]: tappedText(kind, next(tapped(given))) } };
-              })
-            : save('reckonings', newId(), {
-                  sum: SUM,
-                  name: photo.note === '' ? 'From a photograph' : photo.note,
-                  unit: typing,
-                  given: { photo: photo.id, [kind]: tappedText(kind, next([])) },
-              });
-    const tap = (event: MouseEvent<SVGSVGElement>) => {
+    // Begun, though it may not have arrived: the next tap goes on top of it.
+    const begun = useRef<string | null>(null);
+    const put = (kind: What, next: (now: Tapped[]) => Tapped[]): Promise<unknown> => {
+        const id = reckoning?.id ?? begun.current;
+        if (id !== null) {
+            return edit('reckonings', id, (now) => {
+                const given = (now as ReckoningFacts).given;
+                return { given: { ...given, [kind]: tappedText(kind, next(tapped(given))) } };
+            });
+        }
+        begun.current = newId();
+        return save('reckonings', begun.current, {
+            sum: SUM,
+            name: photo.note === '' ? 'From a photograph' : photo.note,
+            unit: typing,
+            given: { photo: photo.id, [kind]: tappedText(kind, next([])) },
+        });
+    };
+    const click = (event: MouseEvent<SVGSVGElement>) => {
         const inside = event.currentTarget.getScreenCTM()?.inverse();
         if (!inside) {
             return;
         }
         const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(inside);
+        tap(x, y);
+    };
+    const tap = (x: number, y: number) => {
         if (x < 0 || y < 0 || x > photo.width || y > photo.height) {
             return;
         }
@@ -92,10 +108,17 @@ export function PictureSizes({ photo, close }: { photo: Photo; close: () => void
                             ))}
                         </ToggleButtonGroup>
                         <Typography sx={{ mb: 0.75 }}>
-                            {TAPS[what].says}
+                            {TAPS[what].says} Or with the arrow keys and Enter; Shift moves finely.
                             {pending.length > 0 && ` ${pending.length} of ${TAPS[what].points}`}
                         </Typography>
-                        <Marked photo={photo} all={all} answer={answer} pending={pending} tap={tap} />
+                        <Marked
+                            photo={photo}
+                            all={all}
+                            answer={answer}
+                            pending={pending}
+                            click={click}
+                            tap={tap}
+                        />
                     </Box>
                     <Found all={all} answer={answer} put={put} />
                 </Box>
@@ -114,16 +137,34 @@ function Marked({
     all,
     answer,
     pending,
+    click,
     tap,
 }: {
     photo: Photo;
     all: Tapped[];
     answer: Reckoned | undefined;
     pending: [number, number][];
-    tap: (event: MouseEvent<SVGSVGElement>) => void;
+    click: (event: MouseEvent<SVGSVGElement>) => void;
+    tap: (x: number, y: number) => void;
 }) {
     const { facts } = useJob();
+    const [cross, setCross] = useState<[number, number] | null>(null);
     const unit = Math.max(photo.width, photo.height) / 100;
+    const key = (event: KeyboardEvent<SVGSVGElement>) => {
+        const way = ARROWS[event.key];
+        const at = cross ?? [photo.width / 2, photo.height / 2];
+        if (way) {
+            event.preventDefault();
+            const step = event.shiftKey ? unit / 8 : unit * 2;
+            setCross([
+                Math.min(photo.width, Math.max(0, at[0] + way[0] * step)),
+                Math.min(photo.height, Math.max(0, at[1] + way[1] * step)),
+            ]);
+        } else if (event.key === 'Enter' || event.key === ' ') {
+            event.preventDefault();
+            tap(at[0], at[1]);
+        }
+    };
     const perPixel = answer?.result?.mm_per_pixel as number | undefined;
     const round = (answer?.result?.circles ?? []) as { x: number; y: number; mm: number }[];
     const label = (one: Tapped): [number, number] => {
@@ -141,7 +182,15 @@ function Marked({
         <Box
             component="svg"
             viewBox={`0 0 ${photo.width} ${photo.height}`}
-            onClick={tap}
+            onClick={click}
+            tabIndex={0}
+            onKeyDown={key}
+            onFocus={(event) => {
+                if (event.currentTarget.matches(':focus-visible')) {
+                    setCross((now) => now ?? [photo.width / 2, photo.height / 2]);
+                }
+            }}
+            onBlur={() => setCross(null)}
             role="application"
             aria-label="The photograph: tap on it"
             sx={{
@@ -207,6 +256,13 @@ function Marked({
                         strokeWidth={unit * 0.25}
                     />
                 ))}
+            {cross && (
+                <path
+                    d={`M${cross[0] - unit * 3} ${cross[1]}h${unit * 6}M${cross[0]} ${cross[1] - unit * 3}v${unit * 6}`}
+                    stroke="var(--mui-palette-overlap-main)"
+                    strokeWidth={unit * 0.25}
+                />
+            )}
             {pending.map(([x, y], i) => (
                 <circle
                     key={i}
