@@ -76,7 +76,7 @@ enum FactList: string
     public function blank(): array
     {
         return match ($this) {
-            self::Parts => ['material' => null, 'form' => 'turned', 'hardness' => null, 'tests' => []],
+            self::Parts => ['material' => null, 'form' => 'turned', 'hardness' => null, 'tests' => [], 'both_hands' => false],
             self::Surfaces => [
                 'role' => null,
                 'stations' => [],
@@ -102,6 +102,7 @@ enum FactList: string
                 'shape' => null,
                 'treated' => null,
                 'hardness' => null,
+                'centred_on' => null,
                 'source' => null,
                 'sketch' => null,
             ],

@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Models\Job;
 use App\Models\OwnInstrument;
+use App\Models\Shop;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
@@ -28,6 +29,7 @@ final class JobRecords
             static fn (Instrument $i): array => $i->jsonSerialize(),
             OwnInstrument::set()->own(),
         );
+        $array['shop']['machines'] = Shop::here()->machines ?? [];
         foreach (FactList::cases() as $list) {
             $array[$list->value] = (new ($list->model())())->factsOf($job->id);
         }
@@ -81,10 +83,10 @@ final class JobRecords
      * @param  array<string, mixed>  $head
      * @return array<string, mixed> as it is stored
      */
-    public static function withoutInstruments(array $head): array
+    public static function withoutTheShops(array $head): array
     {
         if (is_array($head['shop'] ?? null)) {
-            unset($head['shop']['instruments']);
+            unset($head['shop']['instruments'], $head['shop']['machines']);
         }
 
         return $head;
@@ -98,7 +100,7 @@ final class JobRecords
         foreach (self::HEAD as $field) {
             $head[$field] = $array[$field];
         }
-        $head = self::withoutInstruments($head);
+        $head = self::withoutTheShops($head);
         $job = Job::query()->create($head);
         foreach (FactList::cases() as $list) {
             /** @var list<array<string, mixed>> $rows */

@@ -560,7 +560,7 @@ final class JobStore
     private function write(Job $job, ?FactList $list, string $thing, ?array $fact, ?int $place = null): void
     {
         if ($list === null) {
-            $job->update(JobRecords::withoutInstruments($fact ?? []));
+            $job->update(JobRecords::withoutTheShops($fact ?? []));
 
             return;
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Facts\ReckoningFacts;
 
 /**
  * What goes when a thing is taken away: a part with its surfaces, a surface with its joints; what is on record stays.
@@ -83,11 +84,19 @@ final class Removal
             foreach (['from', 'gives'] as $which) {
                 $left[$which] = array_filter(
                     (array) $one[$which],
-                    static fn (string $s): bool => ! isset($surfaces[$s]),
+                    static fn (string $s): bool => $s !== $thing && ! isset($surfaces[ReckoningFacts::surfaceOf($s)]),
                 );
             }
             if ($left !== $one) {
                 $steps[] = [FactList::Reckonings, $id, $one, $left];
+            }
+        }
+        foreach (self::rows($job, FactList::Surfaces) as $id => $surface) {
+            $leader = $surfaces[$surface['centred_on'] ?? ''] ?? null;
+            if ($leader !== null && ! isset($surfaces[$id])) {
+                // It stays where it was.
+                $stays = ['x' => $leader['x'], 'y' => $leader['y'], 'centred_on' => $leader['centred_on'] ?? null];
+                $steps[] = [FactList::Surfaces, $id, $surface, [...$surface, ...$stays]];
             }
         }
         foreach (self::rows($job, FactList::Photos) as $id => $photo) {

@@ -9,6 +9,6 @@ final class Part extends FactModel
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['hardness' => 'array', 'tests' => 'array'];
+        return ['hardness' => 'array', 'tests' => 'array', 'both_hands' => 'boolean'];
     }
 }

@@ -6,6 +6,8 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Oldpart\Core\Facts\ShopFacts;
+use Oldpart\Core\Making\Machine;
+use Oldpart\Core\Quantity\Fields;
 
 /**
  * @property string $id
@@ -20,6 +22,7 @@ use Oldpart\Core\Facts\ShopFacts;
  * @property ?string $shims
  * @property ?string $taps
  * @property ?string $dies
+ * @property ?list<array<string, mixed>> $machines
  */
 final class Shop extends Model
 {
@@ -38,6 +41,7 @@ final class Shop extends Model
             'rough_cut_mm' => 'float',
             'press_n' => 'float',
             'rate_per_h' => 'float',
+            'machines' => 'array',
         ];
     }
 
@@ -63,15 +67,16 @@ final class Shop extends Model
         return new ShopFacts(
             name: $this->name,
             temperatureC: $this->temperature_c,
-            latheHoldsMm: $this->lathe_holds_mm,
+            saidHoldsMm: $this->lathe_holds_mm,
             roughCutMm: $this->rough_cut_mm,
-            pressN: $this->press_n,
+            saidPressN: $this->press_n,
             ratePerH: $this->rate_per_h,
             currency: $this->currency,
             instruments: OwnInstrument::set(),
             shims: $this->shims ?? '',
             taps: $this->taps ?? '',
             dies: $this->dies ?? '',
+            machines: Machine::list(new Fields(['machines' => $this->machines ?? []]), 'machines'),
         );
     }
 }

@@ -14,7 +14,6 @@ use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\Shop\ShopDrawing;
 use Oldpart\Core\Picture\SvgWriter;
 use Oldpart\Core\Quantity\LengthWriter;
-use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Safety\Caution;
 use Oldpart\Core\Safety\Gate;
@@ -120,7 +119,7 @@ final class JobSheet
         return $sums;
     }
 
-    /** @return list<array{name: string, material: string, section: ?string, wide: float, unsaid: list<string>, places: list<array{string, string, string}>, face: ?string}> each part that is cut by itself */
+    /** @return list<array{name: string, material: string, section: ?string, wide: float, unsaid: list<string>, places: list<array{string, string, string, string}>, face: ?string, other: ?string}> each part that is cut by itself */
     private function madeParts(JobAnswers $answers, JobFacts $facts, Unit $unit): array
     {
         $views = $answers->shopViews($facts);
@@ -139,6 +138,7 @@ final class JobSheet
                     'unsaid' => $view->unsaid ?? [],
                     'places' => $this->places($answers, $facts, $part->id, $unit),
                     'face' => $this->image($drawn['face'], $unit),
+                    'other' => $this->image($answers->shapes->shapes[$part->id]->otherFace()?->draw(), $unit),
                 ];
             }
         }
@@ -146,23 +146,20 @@ final class JobSheet
         return $parts;
     }
 
-    /** @return list<array{string, string, string}> what lies off the middle, and each hole of a pattern: its name, x, y */
+    /** @return list<array{string, string, string, string}> what lies off the middle, and each hole of a pattern: its name, x, y, and x for the other hand */
     private function places(JobAnswers $answers, JobFacts $facts, string $part, Unit $unit): array
     {
-        $at = static fn (?TypedLength $l): string => self::pick(LengthWriter::size($l->length->mm ?? 0.0), $unit);
+        $at = static fn (float $mm): string => self::pick(LengthWriter::size($mm), $unit);
+        $place = static fn (string $name, float $x, float $y): array => [$name, $at($x), $at($y), $at(-$x)];
         $places = [];
         foreach ($facts->surfacesOf($part) as $surface) {
             if ($facts->isCut($surface) && ($surface->x !== null || $surface->y !== null)) {
-                $places[] = [$surface->name, $at($surface->x), $at($surface->y)];
+                $places[] = $place($surface->name, $surface->x->length->mm ?? 0.0, $surface->y->length->mm ?? 0.0);
             }
         }
         foreach ($answers->shaped as $shape) {
-            foreach ($shape->surface->part === $part ? $shape->places : [] as $place) {
-                $places[] = [
-                    "{$shape->surface->name}, hole {$place->number}",
-                    self::pick(LengthWriter::size($place->xMm), $unit),
-                    self::pick(LengthWriter::size($place->yMm), $unit),
-                ];
+            foreach ($shape->surface->part === $part ? $shape->places : [] as $hole) {
+                $places[] = $place("{$shape->surface->name}, hole {$hole->number}", $hole->xMm, $hole->yMm);
             }
         }
 

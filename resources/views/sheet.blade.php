@@ -32,12 +32,13 @@ ul { margin: 2pt 0 2pt 12pt; padding: 0; }
 <div class="drawing">
 @if($part['section'])<div class="pic"><img src="{{ $part['section'] }}" style="width: {{ round($part['wide'], 1) }}mm" alt=""></div>@endif
 @if($part['face'])<div class="pic"><img src="{{ $part['face'] }}" style="width: 100mm" alt=""></div>@endif
-<table class="title"><tr><td colspan="2"><b>{{ $part['name'] }}</b><br>for {{ $facts->machine === '' ? 'the machine' : $facts->machine }}</td><td>of<br><b>{{ $part['material'] }}</b></td><td>how many<br><b>{{ $facts->takeIn->quantity }}</b></td></tr>
+@if($part['other'])<div class="small"><b>The other hand</b>, one of it as well, marked so:</div><div class="pic"><img src="{{ $part['other'] }}" style="width: 100mm" alt=""></div>@endif
+<table class="title"><tr><td colspan="2"><b>{{ $part['name'] }}</b><br>for {{ $facts->machine === '' ? 'the machine' : $facts->machine }}</td><td>of<br><b>{{ $part['material'] }}</b></td><td>how many<br><b>{{ $facts->takeIn->quantity }}@if($part['other']) as drawn, {{ $facts->takeIn->quantity }} of the other hand @endif</b></td></tr>
 <tr><td>unit<br><b>{{ $unit->value === 'in' ? 'inches' : 'millimetres' }}, at 20 °C</b></td><td>what has no limits<br><b>ISO 2768-1 m</b></td><td>by<br><b>{{ $facts->shop->name }}</b></td><td>date<br><b>{{ now()->toDateString() }}</b></td></tr></table>
 @if($part['unsaid'] !== [])<div class="small">Only sketched along the axis, nobody said where: {{ implode(', ', $part['unsaid']) }}.</div>@endif
 <div class="small">Drawn to proportion: work to the figures, never scale it off. Sharp edges broken {{ \Oldpart\Core\Evaluate\Making\PartSteps::brokenEdge()->{$unit->value} }}. Heavy figures decide, light ones are free.</div>
 </div>
-@if($part['places'] !== [])<table class="title"><tr><td><b>where it is</b></td><td><b>x</b></td><td><b>y</b></td></tr>@foreach($part['places'] as [$name, $x, $y])<tr><td>{{ $name }}</td><td class="n">{{ $x }}</td><td class="n">{{ $y }}</td></tr>@endforeach</table>@endif
+@if($part['places'] !== [])<table class="title"><tr><td><b>where it is</b></td><td><b>x</b></td><td><b>y</b></td>@if($part['other'])<td><b>x, other hand</b></td>@endif</tr>@foreach($part['places'] as [$name, $x, $y, $other])<tr><td>{{ $name }}</td><td class="n">{{ $x }}</td><td class="n">{{ $y }}</td>@if($part['other'])<td class="n">{{ $other }}</td>@endif</tr>@endforeach</table>@endif
 @endif
 @endforeach
 @if($issue)

@@ -46,6 +46,36 @@ final class DrawingsTest extends FeatureTestCase
         $this->api('GET', '/api/jobs/nobody/drawings', null, 404);
     }
 
+    public function test_of_the_other_hand(): void
+    {
+        $state = $this->api('GET', '/api/jobs/demo-clock', null, 200);
+        $lever = array_column($state['facts']['parts'], 'id', 'name')['Lever'];
+        $this->api('PUT', "/api/jobs/demo-clock/parts/{$lever}", ['version' => $state['version'], 'request' => 'h-1', 'fact' => ['both_hands' => true]], 200);
+        $drawings = $this->api('GET', '/api/jobs/demo-clock/drawings', null, 200)['drawings'];
+        self::assertSame(['Lever' => 'as drawn', 'Lever, other hand' => 'other'], array_column($drawings, 'hand', 'name'));
+        [$one, $other] = [$this->get("/api/jobs/demo-clock/drawings/{$lever}/dxf"), $this->get("/api/jobs/demo-clock/drawings/{$lever}/dxf?hand=other")];
+        self::assertStringContainsString('other-hand.dxf', (string) $other->headers->get('Content-Disposition'));
+        self::assertNotSame($one->getContent(), $other->getContent());
+    }
+
+    /** Taken out, a seat leaves what lay with it where it was; undone, one number moves both again. */
+    public function test_what_lies_with_a_surface_stays_where_it_was(): void
+    {
+        $state = $this->api('POST', '/api/jobs', ['id' => 'k', 'kind' => 'eccentric-carrier', 'machine' => 'Rig', 'part' => 'Carrier', 'unit' => 'mm'], 201);
+        $ids = array_column($state['facts']['surfaces'], 'id', 'name');
+        [$seat, $through] = [$ids['Bearing seat, offset'], $ids['Hole through']];
+        $x = static fn (array $state): ?string => array_column($state['facts']['surfaces'], null, 'id')[$through]['x']['typed'] ?? null;
+        $state = $this->api('PUT', "/api/jobs/k/surfaces/{$seat}", ['version' => $state['version'], 'request' => 's-1', 'fact' => ['x' => ['typed' => '4.5', 'unit' => 'mm']]], 200);
+        self::assertSame('4.5', $x($state), 'one number moves both');
+        $state = $this->api('DELETE', "/api/jobs/k/surfaces/{$seat}", ['version' => $state['version'], 'request' => 's-2'], 200);
+        self::assertSame('4.5', $x($state));
+        self::assertNull(array_column($state['facts']['surfaces'], null, 'id')[$through]['centred_on']);
+        $state = $this->api('POST', '/api/jobs/k/undo', ['version' => $state['version'], 'request' => 's-3'], 200);
+        self::assertSame($seat, array_column($state['facts']['surfaces'], null, 'id')[$through]['centred_on']);
+        $wrong = $this->api('PUT', "/api/jobs/k/surfaces/{$seat}", ['version' => $state['version'], 'request' => 's-4', 'fact' => ['centred_on' => $through]], 422);
+        self::assertStringContainsString('itself in the end', $wrong['error']['message']);
+    }
+
     /** A sheet stays as it was, whatever changes; the next one says what did. */
     public function test_an_issued_sheet_is_frozen(): void
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Database\Seeders\DemoShop;
 use Oldpart\Core\Sum\Sums;
 
 final class ShopAndSumsTest extends FeatureTestCase
@@ -31,6 +32,29 @@ final class ShopAndSumsTest extends FeatureTestCase
         $said = $this->api('PATCH', '/api/shop', ['taps' => $taps], 422);
         self::assertStringContainsString('2000', (string) json_encode($said));
         $this->api('PATCH', '/api/shop', ['taps' => substr($taps, 0, 1998)], 200);
+    }
+
+    /** Its own machines: kept as typed, used by every job of the shop from then on, refused by their name. */
+    public function test_machines_of_the_shop_are_used_by_jobs_that_were_there_before(): void
+    {
+        $this->seed(DemoShop::class);
+        $plan = fn (): string => (string) json_encode($this->api('GET', '/api/jobs/demo-tedder', null, 200)['answers']['plan'], JSON_UNESCAPED_UNICODE);
+        self::assertStringNotContainsString('Short bed', $plan());
+        $lathe = ['id' => 'm-1', 'kind' => 'lathe', 'name' => 'Short bed', 'unit' => 'in', 'figures' => ['swing_mm' => '10', 'centres_mm' => '6', 'spindle_mm' => '3/4', 'holds_mm' => '0.0002']];
+        $shop = $this->api('PATCH', '/api/shop', ['machines' => [$lathe]], 200);
+        self::assertSame('3/4', $shop['machines'][0]['figures']['spindle_mm']);
+        self::assertStringContainsString('On: Short bed.', $plan());
+        self::assertStringContainsString('longer than the lathe takes between centres', $plan());
+        $bad = [...$lathe, 'figures' => ['swing_mm' => 'ten or so']];
+        $said = $this->api('PATCH', '/api/shop', ['machines' => [$bad]], 422)['error'];
+        self::assertSame('machines.0.figures.swing_mm', $said['field']);
+        self::assertStringContainsString('Short bed, swing over the bed', $said['message']);
+        self::assertSame('10', $this->api('GET', '/api/shop', null, 200)['machines'][0]['figures']['swing_mm']);
+        // They stay the shop's: a job brought in elsewhere does not bring them along.
+        $file = $this->send('GET', '/api/jobs/demo-tedder/file')->getContent();
+        self::assertStringContainsString('Short bed', (string) $file);
+        $this->api('PATCH', '/api/shop', ['machines' => []], 200);
+        self::assertStringNotContainsString('Short bed', $plan());
     }
 
     public function test_the_catalogue_lists_what_can_be_chosen(): void

@@ -13,6 +13,9 @@ use Oldpart\Core\Facts\Cause;
 use Oldpart\Core\Facts\Criticality;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Making\Machine;
+use Oldpart\Core\Making\MachineFigure;
+use Oldpart\Core\Making\MachineKind;
 use Oldpart\Core\Making\Treatment;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -76,6 +79,26 @@ final class CatalogueController
                 static fn (Treatment $t): array => ['code' => $t->code, 'name' => $t->name],
                 Treatment::all(),
             ),
+            'machine_kinds' => array_map(
+                static fn (MachineKind $k): array => [
+                    'code' => $k->code,
+                    'name' => $k->name,
+                    'figures' => array_map(static fn (MachineFigure $f): array => [
+                        'field' => $f->field,
+                        'label' => $f->label,
+                        'length' => $f->isLength(),
+                        'words' => $f->words,
+                    ], $k->figures),
+                ],
+                MachineKind::all(),
+            ),
+            'usual_shops' => array_map(static fn (array $shop): array => [
+                ...$shop,
+                'machines' => array_map(
+                    static fn (array $m): array => [...$m, 'figures' => (object) $m['figures']],
+                    $shop['machines'],
+                ),
+            ], Machine::usual()),
             'metal_tests' => MaterialTests::all(),
             'causes' => array_map(
                 static fn (Cause $c): array => ['code' => $c->value, 'says' => $c->advice()],

@@ -42,6 +42,7 @@ final class DrawingController
                 'part' => $id,
                 'name' => $name,
                 'drawing' => ShopDrawing::draw($views->of($id)),
+                'hand' => 'as drawn',
                 'face' => $answers->shapes->shapes[$id]->face() !== null,
                 'unsaid' => $views->of($id)->unsaid,
             ];
@@ -50,10 +51,23 @@ final class DrawingController
             $drawings[] = [
                 'part' => $id,
                 'name' => $name,
+                'hand' => 'as drawn',
                 'drawing' => $answers->pictures->part($id)['face'],
                 'face' => true,
                 'unsaid' => [],
             ];
+        }
+        foreach ($answers->shapes->shapes as $id => $shape) {
+            if (isset($views->parts()[$id]) || isset($views->plates()[$id])) {
+                $drawings[] = [
+                    'part' => $id,
+                    'name' => "{$shape->part->name}, other hand",
+                    'hand' => 'other',
+                    'drawing' => $shape->otherFace()?->draw(),
+                    'face' => true,
+                    'unsaid' => [],
+                ];
+            }
         }
 
         return new JsonResponse(['drawings' => array_values(array_filter(
@@ -69,17 +83,19 @@ final class DrawingController
         $answers = JobAnswers::of($facts, false);
         $shape = $answers->shapes->shapes[$part] ?? throw new BadInput('no-part', 'part', 'This part is not in the job any more.');
         $views = $answers->shopViews($facts);
-        $view = isset($views->parts()[$part]) ? $views->of($part) : null;
-        $drawing = $view === null ? $answers->pictures->part($part)['face'] : ShopDrawing::draw($view);
-        $face = $shape->face();
+        $isOther = $request->query('hand') === 'other';
+        $view = isset($views->parts()[$part]) && ! $isOther ? $views->of($part) : null;
+        $face = $isOther ? $shape->otherFace() : $shape->face();
+        $drawing = $view === null ? $face?->draw() : ShopDrawing::draw($view);
+        $name = $shape->part->name.($isOther ? ' other hand' : '');
 
         return match ($form) {
-            'dxf' => self::file(PartDxf::of($shape, $view, $unit), 'image/vnd.dxf', $facts, $shape->part->name, 'dxf'),
+            'dxf' => self::file(PartDxf::of($shape, $view, $face, $unit), 'image/vnd.dxf', $facts, $name, 'dxf'),
             'svg' => self::file(
                 $drawing === null ? throw self::nothing() : (new SvgWriter($unit))->write($drawing),
                 'image/svg+xml',
                 $facts,
-                $shape->part->name,
+                $name,
                 'svg',
             ),
             'template' => $this->template($face === null ? throw self::nothing() : Template::svg($face), $request),

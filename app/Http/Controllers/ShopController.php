@@ -10,6 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Loop\ShimStock;
+use Oldpart\Core\Making\Machine;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Thread\ThreadTools;
 
@@ -31,7 +32,7 @@ final class ShopController
 
     public function update(Request $request): JsonResponse
     {
-        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', ...array_keys(self::RANGES)]);
+        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', 'machines', ...array_keys(self::RANGES)]);
         $shop = Shop::here();
         foreach (self::RANGES as $field => [$least, $most]) {
             $value = $in->numberOrNull($field);
@@ -55,6 +56,10 @@ final class ShopController
                 ThreadTools::read($typed, $tools);
                 $shop->setAttribute($tools, self::short($tools, $typed, 2000));
             }
+        }
+        if ($in->has('machines')) {
+            $machines = Machine::list($in, 'machines');
+            $shop->machines = array_map(static fn (Machine $m): array => $m->jsonSerialize(), $machines);
         }
         $shop->unit = $in->has('unit') ? $in->choice('unit', Unit::class)->value : $shop->unit;
         $shop->save();

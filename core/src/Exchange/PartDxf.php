@@ -16,7 +16,8 @@ final class PartDxf
     /** Letters, mm. */
     private const HIGH = 3.0;
 
-    public static function of(PartShape $shape, ?ShopView $view, Unit $unit): string
+    /** @param  ?FacePicture  $face  what is seen from its face, as drawn or of the other hand */
+    public static function of(PartShape $shape, ?ShopView $view, ?FacePicture $face, Unit $unit): string
     {
         $dxf = new Dxf($unit);
         $profile = $shape->profile;
@@ -44,7 +45,6 @@ final class PartDxf
             $dxf->line('CENTRE', $profile->fromMm() - $over, 0, $profile->toMm() + $over, 0);
             $right = $profile->toMm() + $profile->largestMm() + 10 * self::HIGH;
         }
-        $face = $shape->face();
         if ($face !== null) {
             self::face($dxf, $face, $right);
         }

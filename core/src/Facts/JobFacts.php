@@ -100,7 +100,7 @@ final readonly class JobFacts implements \JsonSerializable
             takeIn: TakeIn::read($must('take_in')),
             shop: ShopFacts::read($must('shop')),
             parts: array_map(PartFacts::read(...), $f->objects('parts')),
-            surfaces: array_map(SurfaceFacts::read(...), $f->objects('surfaces')),
+            surfaces: self::centred(array_map(SurfaceFacts::read(...), $f->objects('surfaces'))),
             readings: array_map(ReadingFacts::read(...), $f->objects('readings')),
             joints: array_map(JointFacts::read(...), $f->objects('joints')),
             cuts: array_map(CutFacts::read(...), $f->objects('cuts')),
@@ -120,6 +120,40 @@ final readonly class JobFacts implements \JsonSerializable
             trials: array_map(TrialFacts::read(...), $f->objects('trials')),
             reckonings: array_map(ReckoningFacts::read(...), $f->objects('reckonings')),
         );
+    }
+
+    /**
+     * A surface whose centre lies with another's has that one's place: one number moves both.
+     *
+     * @param  list<SurfaceFacts>  $surfaces
+     * @return list<SurfaceFacts>
+     *
+     * @throws BadInput for one that lies with itself, with one of another part, or with one that is not there
+     */
+    private static function centred(array $surfaces): array
+    {
+        $byId = array_column($surfaces, null, 'id');
+        foreach ($surfaces as $i => $surface) {
+            $leader = $surface;
+            for ($n = 0; $leader->centredOn !== null; $n++) {
+                $next = $byId[$leader->centredOn] ?? null;
+                if ($next === null || $next->part !== $surface->part || $n > count($surfaces)) {
+                    throw new BadInput(
+                        'no-such-centre',
+                        "surfaces.{$i}.centred_on",
+                        "“{$surface->name}” has its centre from a surface that is ".match (true) {
+                            $next === null => 'not there.',
+                            $n > count($surfaces) => 'itself in the end: one of them needs a place of its own.',
+                            default => 'of another part. Choose one of the same part.',
+                        },
+                    );
+                }
+                $leader = $next;
+            }
+            $surfaces[$i] = $leader === $surface ? $surface : $surface->placedAs($leader);
+        }
+
+        return $surfaces;
     }
 
     /**
@@ -313,8 +347,18 @@ final readonly class JobFacts implements \JsonSerializable
         foreach ($this->reckonings as $i => $reckoning) {
             foreach (['from' => $reckoning->from, 'gives' => $reckoning->gives] as $which => $surfaces) {
                 foreach ($surfaces as $field => $surface) {
+                    if ($which === 'gives' && $field === ReckoningFacts::OUTLINE) {
+                        $this->need(
+                            $this->part($surface) !== null,
+                            "reckonings.{$i}.gives.{$field}",
+                            $reckoning->name,
+                            'part',
+                        );
+
+                        continue;
+                    }
                     $this->need(
-                        $this->surface($surface) !== null,
+                        $this->surface(ReckoningFacts::surfaceOf($surface)) !== null,
                         "reckonings.{$i}.{$which}.{$field}",
                         $reckoning->name,
                         'surface',

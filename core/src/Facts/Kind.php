@@ -215,7 +215,11 @@ final readonly class Kind
         $fact = array_diff_key($row, ['key' => 0, 'offer' => 0]);
 
         return match ($list) {
-            'surfaces' => [...self::sketched($fact), 'part' => $of('parts', $row['part'] ?? null)],
+            'surfaces' => [
+                ...self::sketched($fact),
+                'part' => $of('parts', $row['part'] ?? null),
+                'centred_on' => $of('surfaces', $row['centred_on'] ?? null) ?: null,
+            ],
             'joints' => [
                 ...$fact,
                 'inner' => $of('surfaces', $row['inner'] ?? null),
@@ -245,17 +249,35 @@ final readonly class Kind
                 'note' => '',
                 ...$fact,
                 ...array_map(
-                    static fn (string $which): array => array_filter(
-                        array_map(
-                            static fn (mixed $key): string => $of('surfaces', $key) ?? '',
-                            is_array($row[$which] ?? null) ? $row[$which] : [],
-                        ),
+                    static fn (string $which): array => self::linked(
+                        is_array($row[$which] ?? null) ? $row[$which] : [],
+                        $of,
                     ),
                     ['from' => 'from', 'gives' => 'gives'],
                 ),
             ],
             default => $fact,
         };
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $links  a surface's key, with /x or /y for its place, or a part's, by field
+     * @param  \Closure(string, mixed): ?string  $of
+     * @return array<string, string> without those of which nothing is there
+     */
+    private static function linked(array $links, \Closure $of): array
+    {
+        $linked = [];
+        foreach ($links as $field => $key) {
+            $key = is_string($key) ? $key : '';
+            $plain = ReckoningFacts::surfaceOf($key);
+            $id = $of($field === ReckoningFacts::OUTLINE ? 'parts' : 'surfaces', $plain) ?? '';
+            if ($id !== '') {
+                $linked[(string) $field] = $id.substr($key, strlen($plain));
+            }
+        }
+
+        return $linked;
     }
 
     /**

@@ -18,6 +18,8 @@ final readonly class PartFacts implements \JsonSerializable
         public ?HardnessFacts $hardness,
         /** @var array<string, string> what each test showed, by its code in data/material-tests.json */
         public array $tests,
+        /** Made twice: as drawn, and mirrored for the other hand. */
+        public bool $bothHands = false,
     ) {
     }
 
@@ -33,6 +35,7 @@ final readonly class PartFacts implements \JsonSerializable
             form: $f->choiceOrNull('form', Form::class) ?? Form::Turned,
             hardness: $hardness === null ? null : HardnessFacts::read($hardness),
             tests: $f->textMap('tests'),
+            bothHands: $f->flag('both_hands'),
         );
     }
 
@@ -47,6 +50,7 @@ final readonly class PartFacts implements \JsonSerializable
             'form' => $this->form->value,
             'hardness' => $this->hardness,
             'tests' => (object) $this->tests,
+            'both_hands' => $this->bothHands,
         ];
     }
 }

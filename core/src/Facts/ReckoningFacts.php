@@ -10,6 +10,14 @@ use Oldpart\Core\Quantity\Unit;
 /** A sum of a job: what was typed for it, what it takes from the job and gives it, how it was before. */
 final readonly class ReckoningFacts implements \JsonSerializable
 {
+    /** What it gives by this name is the outline of a part, not the size of a surface. */
+    public const OUTLINE = 'outline';
+
+    /** After a surface's id: where its centre lies, not its size. */
+    public const ACROSS = '/x';
+
+    public const UP = '/y';
+
     private function __construct(
         public string $id,
         /** By its name in the book of sums. */
@@ -19,7 +27,7 @@ final readonly class ReckoningFacts implements \JsonSerializable
         public array $given,
         /** What lengths typed without a unit are in. */
         public Unit $unit,
-        /** @var array<string, string> a surface by field: its size stands in for what would be typed */
+        /** @var array<string, string> a surface by field: its size, or its place, stands in for what would be typed */
         public array $from,
         /** @var array<string, string> a surface by result: what comes out is the size it is to have */
         public array $gives,
@@ -27,6 +35,12 @@ final readonly class ReckoningFacts implements \JsonSerializable
         public array $rounds,
         public string $note,
     ) {
+    }
+
+    /** The surface meant by one of `from`, whether by its size or by its place. */
+    public static function surfaceOf(string $from): string
+    {
+        return (string) preg_replace('~/[xy]$~', '', $from);
     }
 
     public static function read(Fields $f): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Facts;
 
+use Oldpart\Core\Making\Machine;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\InstrumentSet;
 use Oldpart\Core\Quantity\Fields;
@@ -16,12 +17,18 @@ final readonly class ShopFacts implements \JsonSerializable
 {
     public InstrumentSet $instruments;
 
+    /** What the best lathe really holds on diameter: as its machines say, else as said of the shop. */
+    public float $latheHoldsMm;
+
+    /** What the strongest press gives: as its machines say, else as said of the shop. */
+    public float $pressN;
+
     public function __construct(
         public string $name,
         public float $temperatureC,
-        public float $latheHoldsMm,
+        private float $saidHoldsMm,
         public float $roughCutMm,
-        public float $pressN,
+        private float $saidPressN,
         public float $ratePerH = 40.0,
         public string $currency = '€',
         ?InstrumentSet $instruments = null,
@@ -30,8 +37,29 @@ final readonly class ShopFacts implements \JsonSerializable
         /** Which taps and dies are in the drawer, as typed. */
         public string $taps = '',
         public string $dies = '',
+        /** @var list<Machine> */
+        public array $machines = [],
     ) {
         $this->instruments = $instruments ?? InstrumentSet::typical();
+        $holds = $this->figures('lathe', 'holds_mm');
+        $forces = $this->figures('press', 'force_n');
+        $this->latheHoldsMm = $holds === [] ? $saidHoldsMm : min($holds);
+        $this->pressN = $forces === [] ? $saidPressN : max($forces);
+    }
+
+    /** @return list<Machine> of one kind */
+    public function machinesOf(string $kind): array
+    {
+        return array_values(array_filter($this->machines, static fn (Machine $m): bool => $m->kind === $kind));
+    }
+
+    /** @return list<float> what is known of a figure, of all machines of a kind */
+    private function figures(string $kind, string $field): array
+    {
+        return array_values(array_filter(
+            array_map(static fn (Machine $m): ?float => $m->figure($field), $this->machinesOf($kind)),
+            static fn (?float $figure): bool => $figure !== null,
+        ));
     }
 
     public static function read(Fields $f): self
@@ -39,9 +67,9 @@ final readonly class ShopFacts implements \JsonSerializable
         return new self(
             name: $f->text('name'),
             temperatureC: $f->number('temperature_c'),
-            latheHoldsMm: $f->number('lathe_holds_mm'),
+            saidHoldsMm: $f->number('lathe_holds_mm'),
             roughCutMm: $f->number('rough_cut_mm'),
-            pressN: $f->number('press_n'),
+            saidPressN: $f->number('press_n'),
             ratePerH: $f->number('rate_per_h'),
             currency: $f->text('currency'),
             instruments: InstrumentSet::typical()->with(
@@ -50,6 +78,7 @@ final readonly class ShopFacts implements \JsonSerializable
             shims: $f->textOrNull('shims') ?? '',
             taps: $f->textOrNull('taps') ?? '',
             dies: $f->textOrNull('dies') ?? '',
+            machines: Machine::list($f, 'machines'),
         );
     }
 
@@ -59,14 +88,15 @@ final readonly class ShopFacts implements \JsonSerializable
         return [
             'name' => $this->name,
             'temperature_c' => $this->temperatureC,
-            'lathe_holds_mm' => $this->latheHoldsMm,
+            'lathe_holds_mm' => $this->saidHoldsMm,
             'rough_cut_mm' => $this->roughCutMm,
-            'press_n' => $this->pressN,
+            'press_n' => $this->saidPressN,
             'rate_per_h' => $this->ratePerH,
             'currency' => $this->currency,
             'shims' => $this->shims,
             'taps' => $this->taps,
             'dies' => $this->dies,
+            'machines' => array_map(static fn (Machine $m): array => $m->jsonSerialize(), $this->machines),
             'instruments' => array_map(
                 static fn (Instrument $i): array => $i->jsonSerialize(),
                 $this->instruments->own(),

@@ -72,6 +72,8 @@ final readonly class SurfaceFacts implements \JsonSerializable
          */
         public ?string $treated = null,
         public ?HardnessFacts $hardness = null,
+        /** Another surface that its centre lies with: one number moves both; null: its own x and y count. */
+        public ?string $centredOn = null,
         /** It stands for one of the dimensions of a shape, to be read like a surface of its own. */
         public ?Dimension $dimension = null,
     ) {
@@ -118,6 +120,25 @@ final readonly class SurfaceFacts implements \JsonSerializable
         return self::read(new Fields([...$same, 'size' => $size->jsonSerialize()]));
     }
 
+    /** The same surface, its centre where another's lies. */
+    public function placedAs(self $leader): self
+    {
+        /** @var array<string, mixed> $same */
+        $same = json_decode((string) json_encode($this), true);
+        $sketch = $this->sketch === null && $leader->sketch === null ? null : [
+            ...(array) $same['sketch'],
+            'x' => $leader->sketch?->x,
+            'y' => $leader->sketch?->y,
+        ];
+
+        return self::read(new Fields([
+            ...$same,
+            'x' => $leader->x?->jsonSerialize(),
+            'y' => $leader->y?->jsonSerialize(),
+            'sketch' => $sketch,
+        ]));
+    }
+
     /** What its readings and what was found of it go by. */
     public function key(): string
     {
@@ -162,6 +183,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
             shape: $f->textOrNull('shape'),
             treated: $f->textOrNull('treated'),
             hardness: ($hardness = $f->object('hardness')) === null ? null : HardnessFacts::read($hardness),
+            centredOn: $f->textOrNull('centred_on'),
         );
     }
 
@@ -237,6 +259,7 @@ final readonly class SurfaceFacts implements \JsonSerializable
             'shape' => $this->shape,
             'treated' => $this->treated,
             'hardness' => $this->hardness,
+            'centred_on' => $this->centredOn,
             'source' => $this->source?->value,
             'sketch' => $this->sketch,
         ];

@@ -26,12 +26,28 @@ final readonly class LatheReach
         private ?float $centresMm = null,
         private ?float $chuckLeastMm = null,
         private ?float $chuckMostMm = null,
+        private ?float $crossMm = null,
     ) {
         foreach (['diameter_mm' => $diameterMm, 'long_mm' => $longMm] as $field => $mm) {
             if (! ($mm > 0)) {
                 throw new BadInput('work', $field, 'The work must be above zero across and along.');
             }
         }
+    }
+
+    /** The same work on a lathe of the shop, as far as its figures are known. */
+    public static function on(Machine $lathe, float $diameterMm, float $longMm): self
+    {
+        return new self(
+            diameterMm: $diameterMm,
+            longMm: $longMm,
+            spindleMm: $lathe->figure('spindle_mm'),
+            swingMm: $lathe->figure('swing_mm'),
+            centresMm: $lathe->figure('centres_mm'),
+            chuckLeastMm: $lathe->figure('chuck_least_mm'),
+            chuckMostMm: $lathe->figure('chuck_most_mm'),
+            crossMm: $lathe->figure('cross_mm'),
+        );
     }
 
     /** What the jaws want to hold, beyond the part itself. Common practice. */
@@ -62,6 +78,12 @@ final readonly class LatheReach
         return $this->centresMm === null ? null : $this->longMm <= $this->centresMm;
     }
 
+    /** Whether the cross-slide gets from the outside to the middle; null where its travel is not known. */
+    public function isFacedAcross(): ?bool
+    {
+        return $this->crossMm === null ? null : $this->diameterMm / 2 <= $this->crossMm;
+    }
+
     /** @return list<Note> */
     public function notes(): array
     {
@@ -75,11 +97,16 @@ final readonly class LatheReach
                 'g' => LengthWriter::sizeInWords(self::gripMm($this->diameterMm)),
             ]));
         }
-        if ($this->goesBetweenCentres() === false) {
+        if ($this->goesBetweenCentres() === false && $this->passesSpindle() === true) {
+            $notes[] = Note::caution('through-spindle', 'It is longer than the lathe takes between centres, but goes through the spindle: one end at a time, as little as can be out of the jaws. What stands out behind the headstock has to be held from whipping: slow, and nobody beside it.');
+        } elseif ($this->goesBetweenCentres() === false) {
             $notes[] = Note::stop('centres', 'It is longer than the lathe takes between centres: through the spindle, on a steady, or in two pieces.');
         }
         if ($this->isGripped() === false) {
             $notes[] = Note::caution('chuck', 'The jaws do not take it: turn them round, take the face plate, or a mandrel.');
+        }
+        if ($this->isFacedAcross() === false) {
+            $notes[] = Note::caution('cross-travel', 'The cross-slide does not get from its outside to its middle: face it in two settings of the tool, or on the mill.');
         }
         $ratio = $this->longMm / $this->diameterMm;
         if ($ratio > self::WITH_TAIL) {

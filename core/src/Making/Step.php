@@ -4,18 +4,31 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Making;
 
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 
 /** One operation of a plan, with the reason it stands where it stands. */
 final readonly class Step implements \JsonSerializable
 {
-    public function __construct(public string $code, public Say $do, public string $why, public string $rule)
-    {
+    /** @param  list<Note>  $notes  what this shop has to mind at it */
+    public function __construct(
+        public string $code,
+        public Say $do,
+        public string $why,
+        public string $rule,
+        public array $notes = [],
+    ) {
     }
 
-    /** @return array{code: string, do: Say, why: string, rule: string} */
+    /** @return array{code: string, do: Say, why: string, rule: string, notes: list<Note>} */
     public function jsonSerialize(): array
     {
-        return ['code' => $this->code, 'do' => $this->do, 'why' => $this->why, 'rule' => $this->rule];
+        return [
+            'code' => $this->code,
+            'do' => $this->do,
+            'why' => $this->why,
+            'rule' => $this->rule,
+            'notes' => $this->notes,
+        ];
     }
 }

@@ -20,4 +20,18 @@ final readonly class FaceCircle
         public bool $thread = false,
     ) {
     }
+
+    public function mirrored(): self
+    {
+        return new self(
+            name: $this->name,
+            xMm: -$this->xMm,
+            yMm: $this->yMm,
+            radiusMm: $this->radiusMm,
+            hole: $this->hole,
+            says: $this->says,
+            labelled: $this->labelled,
+            thread: $this->thread,
+        );
+    }
 }

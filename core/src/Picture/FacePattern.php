@@ -19,6 +19,18 @@ final readonly class FacePattern
     ) {
     }
 
+    public function mirrored(): self
+    {
+        return new self(
+            name: $this->name,
+            circleMm: $this->circleMm,
+            holeMm: $this->holeMm,
+            count: $this->count,
+            startDeg: 180.0 - $this->startDeg,
+            says: $this->says,
+        );
+    }
+
     /** @return list<array{float, float}> the centres */
     public function centres(): array
     {

@@ -29,6 +29,19 @@ final readonly class FacePicture
     ) {
     }
 
+    /** The other hand of it: left to right. */
+    public function mirrored(): self
+    {
+        return new self(
+            name: "{$this->name}, other hand",
+            tone: $this->tone,
+            outline: array_map(static fn (array $p): array => [-$p[0], $p[1]], $this->outline),
+            circles: array_map(static fn (FaceCircle $c): FaceCircle => $c->mirrored(), $this->circles),
+            patterns: array_map(static fn (FacePattern $p): FacePattern => $p->mirrored(), $this->patterns),
+            keyways: $this->keyways,
+        );
+    }
+
     public function isEmpty(): bool
     {
         return $this->outline === [] && $this->circles === [] && $this->patterns === [];

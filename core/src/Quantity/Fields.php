@@ -216,6 +216,7 @@ final readonly class Fields
     public function textMap(string $name): array
     {
         $value = $this->values[$name] ?? [];
+        $value = $value instanceof \stdClass ? (array) $value : $value;
         if (! is_array($value)) {
             throw $this->bad($name, 'must be an object of texts.');
         }

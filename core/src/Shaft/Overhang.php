@@ -15,6 +15,10 @@ final readonly class Overhang
 
     private const TOO_FAR = 6.0;
 
+    private const THINNEST_MM = 0.001;
+
+    private const SOFTEST_GPA = 0.001;
+
     public float $ratio;
 
     /** F L³/(3 E I). Source: cantilever, strength of materials. */
@@ -30,6 +34,13 @@ final readonly class Overhang
         }
         if (! ($boreMm >= 0) || ! ($boreMm < $diameterMm)) {
             throw new BadInput('bore', 'bore_mm', 'Its bore is zero or more, and less than its outside.');
+        }
+        if ($diameterMm < self::THINNEST_MM || $eGpa < self::SOFTEST_GPA) {
+            throw new BadInput(
+                'size',
+                $diameterMm < self::THINNEST_MM ? 'diameter_mm' : 'e_gpa',
+                'No bar is thinner than 0.001 mm or softer than 0.001 GPa: check the unit and the decimal point.',
+            );
         }
         $inertia = (M_PI * ($diameterMm ** 4 - $boreMm ** 4)) / 64;
         $this->ratio = $stickOutMm / $diameterMm;

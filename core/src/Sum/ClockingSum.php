@@ -44,9 +44,14 @@ final class ClockingSum implements Sum
         return [
             'turn_deg' => $way->turnDeg,
             'wall_mm' => $way->wallMm,
-            'notes' => $way->wallMm >= 0
+            'notes' => [
+                ...$b[0]->holes === 2
+                    ? [Note::info('opposite', 'Two of them stand opposite each other: they hold its direction best so, and do not upset its balance.')]
+                    : [],
+                ...$way->wallMm >= 0
                 ? []
                 : [Note::stop('break-in', 'Even so they break into each other: take fewer or smaller holes, or another circle.')],
+            ],
             'working' => [
                 new WorkingStep('Turned', 'the middle of the widest gap between their angles', LengthWriter::difference($way->wallMm), 'law of cosines'),
             ],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Sum;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
@@ -61,12 +62,7 @@ final class PlateSum implements Sum
 
             return $rows;
         };
-        $corners = array_map(static function (Fields $f) use ($way): array {
-            $f->only(['x_mm', 'y_mm', 'radius_mm']);
-
-            return ['x' => $way * $f->number('x_mm'), 'y' => $f->number('y_mm'), 'r' => $f->numberOrNull('radius_mm') ?? 0.0];
-        }, $rows('corners'));
-        $outline = new RoundedOutline($corners);
+        $outline = self::corners($rows('corners'), $way);
         $cuts = [...self::holes($rows('holes'), $way), ...self::slots($rows('slots'), $way)];
         $walls = self::walls($outline, $cuts);
         $gone = array_sum(array_column($cuts, 'area'));
@@ -101,6 +97,28 @@ final class PlateSum implements Sum
                 new WorkingStep('Arcs', 'a radius takes r / tan(θ/2) of each side of its corner', Say::plain(count($outline->arcs).' arcs'), 'geometry'),
             ],
         ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $in  corners, and whether it is mirrored
+     *
+     * @throws BadInput naming the corner that can't be read
+     */
+    public static function outline(array $in): RoundedOutline
+    {
+        $fields = new Fields($in);
+
+        return self::corners($fields->objects('corners'), ($fields->flagOrNull('mirrored') ?? false) ? -1.0 : 1.0);
+    }
+
+    /** @param  list<Fields>  $rows */
+    private static function corners(array $rows, float $way): RoundedOutline
+    {
+        return new RoundedOutline(array_map(static function (Fields $f) use ($way): array {
+            $f->only(['x_mm', 'y_mm', 'radius_mm']);
+
+            return ['x' => $way * $f->number('x_mm'), 'y' => $f->number('y_mm'), 'r' => $f->numberOrNull('radius_mm') ?? 0.0];
+        }, $rows));
     }
 
     /**

@@ -189,14 +189,15 @@ final class SurveyTest extends TestCase
         self::assertSame('The felt of the guard gives 0.02; nothing else runs on it.', $facts->concessions[0]->why);
         $written = JobFile::toArray($facts);
         // Said of shapes since; nothing was said of them then.
-        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null], 'readings' => ['what' => '']] as $list => $since) {
+        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null, 'centred_on' => null], 'readings' => ['what' => ''], 'parts' => ['both_hands' => false]] as $list => $since) {
             foreach ($written[$list] as $i => $row) {
-                self::assertSame($since, array_intersect_key($row, $since));
+                self::assertEquals($since, array_intersect_key($row, $since));
                 $written[$list][$i] = array_diff_key($row, $since);
             }
         }
         self::assertSame(['', ''], [$written['shop']['taps'], $written['shop']['dies']]);
-        unset($written['shop']['taps'], $written['shop']['dies']);
+        self::assertSame([], $written['shop']['machines']);
+        unset($written['shop']['taps'], $written['shop']['dies'], $written['shop']['machines']);
         self::assertSame([], $written['reckonings'], 'sums of a job came later');
         unset($written['reckonings']);
         self::assertEquals(json_decode($text, true, 64, JSON_THROW_ON_ERROR), $written);
@@ -212,7 +213,7 @@ final class SurveyTest extends TestCase
         self::assertSame([[], []], [$facts->concessions, $facts->trials]);
         $new = JobFile::toArray($facts);
         self::assertSame(3, $new['version']);
-        foreach (['surfaces' => ['work', 'sure', 'shape', 'treated', 'hardness'], 'readings' => ['state', 'what'], 'joints' => ['first'], 'cuts' => [], 'parts' => []] as $list => $fresh) {
+        foreach (['surfaces' => ['work', 'sure', 'shape', 'treated', 'hardness', 'centred_on'], 'readings' => ['state', 'what'], 'joints' => ['first'], 'cuts' => [], 'parts' => ['both_hands']] as $list => $fresh) {
             $kept = array_map(static fn (array $row): array => array_diff_key($row, array_flip($fresh)), $new[$list]);
             self::assertEquals($old[$list], $kept, $list);
         }

@@ -85,7 +85,7 @@ final class DxfTest extends TestCase
         $views = $answers->shopViews($facts);
         foreach ([...array_keys($views->parts()), ...array_keys($views->plates())] as $part) {
             $view = isset($views->parts()[$part]) ? $views->of($part) : null;
-            $read = self::readBack(PartDxf::of($answers->shapes->shapes[$part], $view, $facts->unit));
+            $read = self::readBack(PartDxf::of($answers->shapes->shapes[$part], $view, $answers->shapes->shapes[$part]->face(), $facts->unit));
             foreach ($read as $entity) {
                 self::assertContains($entity['layer'], ['OUTLINE', 'BORE', 'HOLES', 'CENTRE', 'SIZES']);
             }
@@ -100,7 +100,7 @@ final class DxfTest extends TestCase
         $facts = JobFacts::fromArray($this->facts);
         $answers = JobAnswers::of($facts, false);
         $axle = array_column($this->facts['parts'], 'id', 'name')['Axle'];
-        $holes = array_values(array_filter(self::readBack(PartDxf::of($answers->shapes->shapes[$axle], null, Unit::Millimetre)), static fn (array $e): bool => $e['layer'] === 'HOLES'));
+        $holes = array_values(array_filter(self::readBack(PartDxf::of($answers->shapes->shapes[$axle], null, $answers->shapes->shapes[$axle]->face(), Unit::Millimetre)), static fn (array $e): bool => $e['layer'] === 'HOLES'));
         self::assertCount(5, $holes);
         $x0 = $holes[0]['at'][0];
         self::assertEqualsWithDelta([47.0, 4.5], [$holes[0]['at'][1], $holes[0]['at'][2]], 1e-6);

@@ -466,6 +466,7 @@ export interface paths {
             query?: {
                 unit?: "in" | "mm";
                 paper?: "a4" | "letter";
+                hand?: "as drawn" | "other";
             };
             header?: never;
             path: {
@@ -1583,6 +1584,29 @@ export interface components {
             thumb: components["schemas"]["Drawing"] | null;
         };
         Catalogue: {
+            machine_kinds: {
+                code: string;
+                name: string;
+                figures: {
+                    field: string;
+                    label: string;
+                    length: boolean;
+                    words: string[];
+                }[];
+            }[];
+            usual_shops: {
+                code: string;
+                name: string;
+                machines: {
+                    kind: string;
+                    name: string;
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
+                    figures: {
+                        [key: string]: string;
+                    };
+                }[];
+            }[];
             materials: {
                 name: string;
                 family: string;
@@ -1658,6 +1682,7 @@ export interface components {
             shims: string;
             taps: string;
             dies: string;
+            machines: components["schemas"]["machine"][];
             /** @enum {unknown} */
             unit: "in" | "mm";
         };
@@ -1747,6 +1772,17 @@ export interface components {
             at: string | null;
             gates: string[];
         };
+        id: string;
+        /** @description A machine of the shop */
+        machine: {
+            id: components["schemas"]["id"];
+            kind: string;
+            name: string;
+            unit: components["schemas"]["unit"];
+            figures: {
+                [key: string]: string;
+            };
+        };
         figure: number;
         /** @description What is known of a measuring instrument, mm; in_shop false: not there any more, but old readings name it */
         instrument: {
@@ -1766,7 +1802,6 @@ export interface components {
             travel_mm: number | null;
             in_shop: boolean;
         };
-        id: string;
         /** @description A hardness as it was taken */
         hardness: {
             /** @enum {unknown} */
@@ -1863,6 +1898,8 @@ export interface components {
             taps?: string;
             /** @description Dies in the drawer, such as M6, 1/4 UNC */
             dies?: string;
+            /** @description Machines of the shop, each figure as typed */
+            machines?: components["schemas"]["machine"][];
             /** @description Instruments of the shop that are not as in the table of typical ones */
             instruments?: components["schemas"]["instrument"][];
         };
@@ -1876,6 +1913,8 @@ export interface components {
             /** @enum {unknown} */
             form: "turned" | "plate";
             hardness: components["schemas"]["hardness"] | null;
+            /** @description Made twice: as drawn, and mirrored for the other hand */
+            both_hands?: boolean;
             tests: {
                 [key: string]: string;
             };
@@ -1912,6 +1951,8 @@ export interface components {
             /** @enum {unknown} */
             treated?: "case-hardened" | "hardened" | "nitrided" | "ground" | "chromed" | "plated" | "welded" | "sprayed" | null;
             hardness?: components["schemas"]["hardness"] | null;
+            /** @description Another surface of the part that its centre lies with */
+            centred_on?: components["schemas"]["id"] | null;
             rz_um?: number | null;
             demand?: components["schemas"]["demand"] | null;
             /** @enum {unknown} */
@@ -2186,7 +2227,7 @@ export interface components {
             given: components["schemas"]["texts"];
             unit: components["schemas"]["unit"];
             from: {
-                [key: string]: components["schemas"]["id"];
+                [key: string]: string;
             };
             gives: {
                 [key: string]: components["schemas"]["id"];
@@ -2263,6 +2304,16 @@ export interface components {
                     gates: string[];
                     acceptances: components["schemas"]["acceptance"][];
                 };
+                /** @description A machine of the shop */
+                machine: {
+                    id: components["schemas"]["id"];
+                    kind: string;
+                    name: string;
+                    unit: components["schemas"]["unit"];
+                    figures: {
+                        [key: string]: string;
+                    };
+                };
                 /** @description What the job needs to know of the shop */
                 shop: {
                     name: string;
@@ -2278,6 +2329,8 @@ export interface components {
                     taps?: string;
                     /** @description Dies in the drawer, such as M6, 1/4 UNC */
                     dies?: string;
+                    /** @description Machines of the shop, each figure as typed */
+                    machines?: components["schemas"]["machine"][];
                     /** @description Instruments of the shop that are not as in the table of typical ones */
                     instruments?: components["schemas"]["instrument"][];
                 };
@@ -2310,6 +2363,8 @@ export interface components {
                     /** @enum {unknown} */
                     form: "turned" | "plate";
                     hardness: components["schemas"]["hardness"] | null;
+                    /** @description Made twice: as drawn, and mirrored for the other hand */
+                    both_hands?: boolean;
                     tests: {
                         [key: string]: string;
                     };
@@ -2346,6 +2401,8 @@ export interface components {
                     /** @enum {unknown} */
                     treated?: "case-hardened" | "hardened" | "nitrided" | "ground" | "chromed" | "plated" | "welded" | "sprayed" | null;
                     hardness?: components["schemas"]["hardness"] | null;
+                    /** @description Another surface of the part that its centre lies with */
+                    centred_on?: components["schemas"]["id"] | null;
                     rz_um?: number | null;
                     demand?: components["schemas"]["demand"] | null;
                     /** @enum {unknown} */
@@ -2673,7 +2730,7 @@ export interface components {
                     given: components["schemas"]["texts"];
                     unit: components["schemas"]["unit"];
                     from: {
-                        [key: string]: components["schemas"]["id"];
+                        [key: string]: string;
                     };
                     gives: {
                         [key: string]: components["schemas"]["id"];
@@ -2961,6 +3018,7 @@ export interface components {
             do: components["schemas"]["Say"];
             why: string;
             rule: string;
+            notes: components["schemas"]["Note"][];
         };
         PlannedCut: {
             /** @enum {unknown} */
@@ -2984,6 +3042,7 @@ export interface components {
             do: components["schemas"]["Say"];
             why: string;
             rule: string;
+            notes: components["schemas"]["Note"][];
             ticked: boolean;
         };
         Force: {
@@ -3954,6 +4013,8 @@ export interface operations {
                         drawings: {
                             part: string;
                             name: string;
+                            /** @enum {unknown} */
+                            hand: "as drawn" | "other";
                             drawing: components["schemas"]["Drawing"];
                             /** @description it can be printed one to one */
                             face: boolean;
@@ -3971,6 +4032,7 @@ export interface operations {
             query?: {
                 unit?: "in" | "mm";
                 paper?: "a4" | "letter";
+                hand?: "as drawn" | "other";
             };
             header?: never;
             path: {
@@ -4102,6 +4164,7 @@ export interface operations {
                     shims?: string;
                     taps?: string;
                     dies?: string;
+                    machines?: components["schemas"]["machine"][];
                     /** @enum {unknown} */
                     unit?: "in" | "mm";
                 };

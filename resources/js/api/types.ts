@@ -33,6 +33,7 @@ export type Operation = Schemas['Operation'];
 export type Cost = Schemas['Cost'];
 export type QuoteFacts = Schemas['QuoteFacts'];
 export type Waits = Schemas['Waits'];
+export type Machine = Shop['machines'][number];
 export type Kind = Schemas['Kinds']['kinds'][number];
 export type FitAdvice = Schemas['FitAdvice'];
 export type JointWay = Schemas['JointWay'];

@@ -3,12 +3,14 @@ import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { client, orRefuse, outlives } from '../api/client';
 import { useShop } from '../api/queries';
-import type { Shop } from '../api/types';
+import { useRef } from 'react';
+import type { Machine, Shop } from '../api/types';
 import { BenchStrip } from '../bench/BenchStrip';
 import { NumberFact } from '../entry/NumberFact';
 import { TextFact } from '../entry/TextFact';
 import { Frame } from '../shell/Frame';
 import { Instruments } from './Instruments';
+import { Machines } from './Machines';
 
 /** The shop's own limits; a new job starts with them. */
 export function ShopPage() {
@@ -20,9 +22,24 @@ export function ShopPage() {
             orRefuse(await client.PATCH('/api/shop', { ...outlives, body: changes })),
         );
     };
+    const queue = useRef<Promise<unknown>>(Promise.resolve());
+    // One after the other, each on what the one before left: two figures typed fast are both kept.
+    const change = (of: (machines: Machine[]) => Machine[]) => {
+        const next = queue.current
+            .catch(() => undefined)
+            .then(() => {
+                const now = queries.getQueryData<Shop>(['shop']);
+                return now === undefined ? undefined : store({ machines: of(now.machines) });
+            });
+        queue.current = next;
+        return next;
+    };
     if (!shop.data) {
         return null;
     }
+    // What a machine of the list says of itself is not asked a second time.
+    const says = (kind: string, field: string) =>
+        shop.data.machines.some((machine) => machine.kind === kind && machine.figures[field] !== undefined);
     return (
         <Frame
             title={shop.data.name}
@@ -39,24 +56,28 @@ export function ShopPage() {
                     value={shop.data.temperature_c}
                     store={(v) => store({ temperature_c: v ?? 20 })}
                 />
-                <NumberFact
-                    label="The lathe holds, on diameter, mm"
-                    value={shop.data.lathe_holds_mm}
-                    store={(v) => store({ lathe_holds_mm: v ?? 0.0127 })}
-                    helperText="0.0127 mm is half a thou"
-                />
+                {!says('lathe', 'holds_mm') && (
+                    <NumberFact
+                        label="The lathe holds, on diameter, mm"
+                        value={shop.data.lathe_holds_mm}
+                        store={(v) => store({ lathe_holds_mm: v ?? 0.0127 })}
+                        helperText="0.0127 mm is half a thou"
+                    />
+                )}
                 <NumberFact
                     label="Usual roughing cut, on diameter, mm"
                     value={shop.data.rough_cut_mm}
                     store={(v) => store({ rough_cut_mm: v ?? 0.508 })}
                     helperText="0.508 mm is twenty thou"
                 />
-                <NumberFact
-                    label="The press gives, N"
-                    value={shop.data.press_n}
-                    store={(v) => store({ press_n: v ?? 0 })}
-                    helperText="a hand lever press gives about 9000 N"
-                />
+                {!says('press', 'force_n') && (
+                    <NumberFact
+                        label="The press gives, N"
+                        value={shop.data.press_n}
+                        store={(v) => store({ press_n: v ?? 0 })}
+                        helperText="a hand lever press gives about 9000 N"
+                    />
+                )}
                 <NumberFact
                     label={`An hour’s work, ${shop.data.currency}`}
                     value={shop.data.rate_per_h}
@@ -88,6 +109,10 @@ export function ShopPage() {
                     store={(currency) => store({ currency })}
                 />
             </Box>
+            <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
+                Machines
+            </Typography>
+            <Machines shop={shop.data} change={change} />
             <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
                 Instruments
             </Typography>

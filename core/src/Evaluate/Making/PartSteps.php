@@ -144,10 +144,40 @@ final readonly class PartSteps
         return new Say('0.01 in', '0.2 mm', '0.01 in (0.2 mm)');
     }
 
+    /** Where one of each hand is made: what is otherwise on the second. */
+    private function otherHand(): ?Step
+    {
+        if (! $this->part->bothHands) {
+            return null;
+        }
+        $said = $values = [];
+        foreach ($this->facts->surfacesOf($this->part->id) as $i => $surface) {
+            $x = $surface->x->length->mm ?? 0.0;
+            if ($x !== 0.0 && $this->facts->isCut($surface)) {
+                $said[] = lcfirst($surface->name)." at x {x{$i}}";
+                $values["x{$i}"] = LengthWriter::size(-$x);
+            }
+        }
+
+        return new Step(
+            $this->code('other-hand'),
+            Say::with(
+                "{$this->part->name}, the other hand: the same mirrored left to right"
+                    .($said === [] ? '' : '; '.implode(', ', $said)).'. Threads stay right-handed unless said otherwise.',
+                $values,
+            ),
+            'Clamped face to face the two are drilled in one go and come out as a pair. Mark L and R before either leaves the vice.',
+            'mirrored pairs are listed',
+        );
+    }
+
     /** @return list<Step> what ends the order of any part */
     public function last(): array
     {
+        $other = $this->otherHand();
+
         return [
+            ...$other === null ? [] : [$other],
             new Step(
                 $this->code('edges'),
                 Say::with("{$this->part->name}: break every edge, about {e}; no burr where it meets its mate.", [

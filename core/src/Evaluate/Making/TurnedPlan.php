@@ -11,7 +11,9 @@ use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Making\LatheChoice;
 use Oldpart\Core\Making\LatheReach;
+use Oldpart\Core\Making\Machine;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Shape\SurfaceType;
@@ -79,8 +81,13 @@ final readonly class TurnedPlan
         ],
     ];
 
-    private function __construct(private PartFacts $part, private PartShape $shape, private PartSteps $steps)
-    {
+    /** @param  list<Machine>  $lathes */
+    private function __construct(
+        private PartFacts $part,
+        private PartShape $shape,
+        private PartSteps $steps,
+        private array $lathes,
+    ) {
     }
 
     /**
@@ -103,7 +110,7 @@ final readonly class TurnedPlan
                 continue;
             }
             $own = new PartSteps($facts, $part, $make, $shaped);
-            $plan = new self($part, $shape, $own);
+            $plan = new self($part, $shape, $own, $facts->shop->machinesOf('lathe'));
             if ($own->hasNumbers()) {
                 array_push($steps, ...$plan->order($steps === []));
             }
@@ -147,7 +154,10 @@ final readonly class TurnedPlan
         $across = 2 * $profile->largestMm();
         $long = $profile->toMm() - $profile->fromMm();
         $slender = $long / max(1e-6, $across);
+        $sawn = $long + 2 * self::ROUGH_MM + self::PARTING_MM + LatheReach::gripMm($across);
+        $lathe = LatheChoice::of($this->lathes, $across + 2 * self::ROUGH_MM, $sawn);
         $holding = match (true) {
+            $lathe !== null => " On: {$lathe->lathe->name}.",
             $slender > LatheReach::WITH_TAIL => ' Between centres with a steady: it would spring from the tool.',
             $slender > LatheReach::FREE => ' Centre-drill its end: it wants the tail centre.',
             default => '',
@@ -158,10 +168,11 @@ final readonly class TurnedPlan
             Say::with("{$this->part->name}: saw {m} of {d} or more, {l} long: the part, both faces, parting, and what the jaws hold.{$holding}", [
                 'm' => $this->part->material ?? 'stock',
                 'd' => LengthWriter::about($across + 2 * self::ROUGH_MM),
-                'l' => LengthWriter::about($long + 2 * self::ROUGH_MM + self::PARTING_MM + LatheReach::gripMm($across)),
+                'l' => LengthWriter::about($sawn),
             ]),
             'Everything that has to run true comes out of one chucking.',
             'one chucking',
+            $lathe->notes ?? [],
         );
     }
 

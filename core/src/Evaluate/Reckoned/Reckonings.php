@@ -13,6 +13,7 @@ use Oldpart\Core\Quantity\LengthReader;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\TypedLength;
 use Oldpart\Core\Quantity\Unit;
+use Oldpart\Core\Sum\Sum;
 use Oldpart\Core\Sum\Sums;
 use Oldpart\Core\Sum\Typed;
 use Oldpart\Core\Sum\Words;
@@ -73,11 +74,16 @@ final class Reckonings
     private function one(ReckoningFacts $reckoning): Reckoned
     {
         $taken = [];
-        foreach ($reckoning->from as $field => $surface) {
-            $mm = $this->sizes[$surface] ?? null;
+        foreach ($reckoning->from as $field => $from) {
+            $mm = $this->taken($from);
+            $surface = ReckoningFacts::surfaceOf($from);
             $taken[$field] = [
                 'surface' => $surface,
-                'name' => $this->facts->surface($surface)->name ?? $surface,
+                'name' => ($this->facts->surface($surface)->name ?? $surface).match (substr($from, strlen($surface))) {
+                    ReckoningFacts::ACROSS => ', across',
+                    ReckoningFacts::UP => ', up',
+                    default => '',
+                },
                 'says' => $mm === null || $this->withheld ? null : LengthWriter::sizeInWords($mm),
             ];
         }
@@ -104,6 +110,48 @@ final class Reckonings
         return $reckoned;
     }
 
+    /** What one of `from` stands for: a size, or a place; a centre of which nothing is said across or up lies on it. */
+    private function taken(string $from): ?float
+    {
+        $surface = $this->facts->surface(ReckoningFacts::surfaceOf($from));
+        $isPlaced = $surface?->x !== null || $surface?->y !== null;
+
+        return match (true) {
+            str_ends_with($from, ReckoningFacts::ACROSS) => $isPlaced ? $surface->x->length->mm ?? 0.0 : null,
+            str_ends_with($from, ReckoningFacts::UP) => $isPlaced ? $surface->y->length->mm ?? 0.0 : null,
+            default => $this->sizes[$from] ?? null,
+        };
+    }
+
+    /**
+     * Where it is the outline of a part: the part's own holes, unless others were typed.
+     *
+     * @param  array<string, mixed>  $in
+     * @return array<string, mixed>
+     */
+    private function withHoles(ReckoningFacts $reckoning, Sum $sum, array $in): array
+    {
+        $part = $reckoning->gives[ReckoningFacts::OUTLINE] ?? null;
+        if ($part === null || isset($in['holes']) || ! in_array('holes', $sum->takes(), true)) {
+            return $in;
+        }
+        $holes = [];
+        foreach ($this->facts->surfacesOf($part) as $surface) {
+            $mm = $this->sizes[$surface->id] ?? null;
+            $isPlaced = $surface->x !== null || $surface->y !== null;
+            if ($surface->type->isInside() && $isPlaced && $mm !== null) {
+                $holes[] = [
+                    'name' => $surface->name,
+                    'x_mm' => $surface->x->length->mm ?? 0.0,
+                    'y_mm' => $surface->y->length->mm ?? 0.0,
+                    'diameter_mm' => $mm,
+                ];
+            }
+        }
+
+        return $holes === [] ? $in : [...$in, 'holes' => $holes];
+    }
+
     /**
      * @param  array<string, string>  $given
      * @return array{result: ?array<string, mixed>, refused: ?array{field: string, message: string}}
@@ -114,12 +162,13 @@ final class Reckonings
             $sum = Sums::named($reckoning->sum);
             $in = (new Typed($sum, $reckoning->unit))->read($given);
             foreach ($reckoning->from as $field => $surface) {
-                $in[$field] = $this->sizes[$surface] ?? throw new BadInput(
+                $in[$field] = $this->taken($surface) ?? throw new BadInput(
                     'no-size',
                     $field,
                     'There is no size of “'.($this->facts->surface($surface)->name ?? $surface).'” yet: measure it, or size it, or type a number here.',
                 );
             }
+            $in = $this->withHoles($reckoning, $sum, $in);
 
             return ['result' => Sums::run($sum->name(), $in), 'refused' => null];
         } catch (BadInput $bad) {

@@ -38,8 +38,12 @@ final readonly class PartShape
 
     private Planes $planes;
 
+    /** @var list<array{float, float}> of a plate, as a sum of the job gives it; else nothing */
+    private array $outline;
+
     public function __construct(public PartFacts $part, JobFacts $facts, private Sizes $sizes)
     {
+        $this->outline = $part->form === Form::Plate ? PlateOutline::of($facts, $part->id) : [];
         $this->surfaces = $facts->surfacesOf($part->id);
         $this->planes = new Planes($this->surfaces, $sizes);
         [$this->profile, $this->walls] =
@@ -366,6 +370,7 @@ final readonly class PartShape
         );
         $outline = match (true) {
             $turned => [],
+            $this->outline !== [] => $this->outline,
             $width !== null && $height !== null => Outline::rectangle($width, $height),
             default => Outline::round(
                 array_map(
@@ -388,6 +393,12 @@ final readonly class PartShape
         );
 
         return $face->isEmpty() ? null : $face;
+    }
+
+    /** The same for the other hand; null where only one is made. */
+    public function otherFace(): ?FacePicture
+    {
+        return $this->part->bothHands ? $this->face()?->mirrored() : null;
     }
 
     private function pattern(SurfaceFacts $surface, float $mm): FacePattern

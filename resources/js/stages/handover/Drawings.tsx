@@ -11,6 +11,8 @@ import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 
+const keyOf = (one: { part: string; hand: string }) => `${one.part} ${one.hand}`;
+
 /** The drawing of each part that is cut, and its open files. */
 export function Drawings() {
     const { state, facts } = useJob();
@@ -24,12 +26,13 @@ export function Drawings() {
         placeholderData: (before) => before,
     });
     const all = drawings.data ?? [];
-    const here = all.find((one) => one.part === chosen) ?? all[0];
+    const here = all.find((one) => keyOf(one) === chosen) ?? all[0];
     if (!here) {
         return null;
     }
     const unit = units === 'both' ? typing : units;
-    const file = (form: string) => `/api/jobs/${facts.id}/drawings/${here.part}/${form}?unit=${unit}`;
+    const file = (form: string) =>
+        `/api/jobs/${facts.id}/drawings/${here.part}/${form}?unit=${unit}&hand=${here.hand}`;
     return (
         <Box component="section" aria-label="Drawing" sx={{ mt: 2.5 }}>
             <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
@@ -51,13 +54,13 @@ export function Drawings() {
             {all.length > 1 && (
                 <ToggleButtonGroup
                     exclusive
-                    value={here.part}
+                    value={keyOf(here)}
                     aria-label="Part"
-                    onChange={(_, part: string | null) => part !== null && setChosen(part)}
+                    onChange={(_, key: string | null) => key !== null && setChosen(key)}
                     sx={{ mb: 1, flexWrap: 'wrap' }}
                 >
                     {all.map((one) => (
-                        <ToggleButton key={one.part} value={one.part}>
+                        <ToggleButton key={keyOf(one)} value={keyOf(one)}>
                             {one.name}
                         </ToggleButton>
                     ))}

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useJob } from '../../job/JobContext';
+import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 
 /** The order of work, each step with the reason it stands there. */
@@ -51,6 +52,7 @@ export function Plan() {
                             <Typography variant="body2" color="textSecondary">
                                 {step.why}
                             </Typography>
+                            <Notes notes={step.notes} />
                         </Box>
                     </Box>
                 ))}

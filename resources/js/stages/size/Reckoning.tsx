@@ -12,7 +12,7 @@ import { Result } from '../../sums/Result';
 import { SumField } from '../../sums/SumField';
 import { useSums } from '../../sums/useSums';
 import { labelled } from '../../sums/values';
-import { FromJob, ToJob, without } from './FromJob';
+import { FromJob, OutlineOf, ToJob, without } from './FromJob';
 import { Rounds } from './Rounds';
 
 type Sum = Sums['sums'][number];
@@ -47,6 +47,7 @@ export function Reckoning({ facts, answer }: { facts: ReckoningFacts; answer: Re
                 }}
             >
                 <Box sx={{ display: 'grid', gap: 1.25, alignContent: 'start' }}>
+                    {sum?.takes.includes('corners') && <OutlineOf facts={facts} store={store} />}
                     {sum?.takes.map((key) => (
                         <Taken key={key} name={key} sum={sum} facts={facts} answer={answer} store={store} />
                     ))}

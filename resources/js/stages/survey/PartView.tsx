@@ -1,4 +1,6 @@
 import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -64,6 +66,17 @@ export function PartView({ part, gone }: { part: Part; gone: () => void }) {
                         <DrawingView drawing={answer.face} maxWidth={820} />
                     </Framed>
                 </Box>
+            )}
+            {part.origin === 'make' && answer?.face && (
+                <FormControlLabel
+                    control={
+                        <Checkbox
+                            checked={part.both_hands ?? false}
+                            onChange={(_, both_hands) => void store({ both_hands })}
+                        />
+                    }
+                    label="Make its other hand as well, mirrored left to right"
+                />
             )}
             {answer && <Weight answer={answer} />}
             <Notes notes={hints} />

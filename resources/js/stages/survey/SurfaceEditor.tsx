@@ -41,6 +41,9 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
     const kind = catalogue.data?.surface_kinds.find((k) => k.code === surface.kind);
     const criticality = catalogue.data?.criticalities.find((c) => c.code === surface.criticality);
     const store = (changes: Partial<Surface>) => save('surfaces', surface.id, changes);
+    const mayLie =
+        (kind?.sizes ?? []).some(({ field }) => field === 'x') &&
+        (part.form === 'plate' || kind?.off === true);
     return (
         <Box sx={{ px: 1, pt: 1, pb: 2 }}>
             <Box
@@ -118,10 +121,10 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                     alignItems: 'start',
                 }}
             >
+                {mayLie && <CentreOf surface={surface} />}
                 {(kind?.sizes ?? [])
                     .filter(
-                        ({ field }) =>
-                            !['x', 'y'].includes(field) || part.form === 'plate' || kind?.off === true,
+                        ({ field }) => !['x', 'y'].includes(field) || (mayLie && surface.centred_on == null),
                     )
                     .map(({ field, label }) => (
                         <SizeFact key={field} surface={surface} field={field} label={label} />
@@ -192,6 +195,39 @@ export function SurfaceEditor({ surface, part }: { surface: Surface; part: Part 
                 />
             )}
         </Box>
+    );
+}
+
+/** Whether its centre is its own or goes with another's, so that one number moves both. */
+function CentreOf({ surface }: { surface: Surface }) {
+    const { save, facts } = useJob();
+    const others = facts.surfaces.filter(
+        (other) =>
+            other.part === surface.part &&
+            other.id !== surface.id &&
+            other.centred_on == null &&
+            (other.x !== null || other.y !== null || other.id === surface.centred_on),
+    );
+    const follows = facts.surfaces.some((other) => other.centred_on === surface.id);
+    if (follows || (others.length === 0 && surface.centred_on == null)) {
+        return null;
+    }
+    return (
+        <TextField
+            select
+            label="Its centre lies"
+            value={surface.centred_on ?? ''}
+            onChange={(event) =>
+                void save('surfaces', surface.id, { centred_on: event.target.value || null })
+            }
+        >
+            <MenuItem value="">at its own place</MenuItem>
+            {others.map((other) => (
+                <MenuItem key={other.id} value={other.id}>
+                    with {other.name}
+                </MenuItem>
+            ))}
+        </TextField>
     );
 }
 

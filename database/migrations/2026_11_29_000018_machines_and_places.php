@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+/** Machines of the shop; a centre that goes with another; a part made for both hands. */
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('shops', function (Blueprint $table): void {
+            $table->json('machines')->nullable();
+        });
+        Schema::table('surfaces', function (Blueprint $table): void {
+            $table->string('centred_on', 40)->nullable();
+        });
+        Schema::table('parts', function (Blueprint $table): void {
+            $table->boolean('both_hands')->default(false);
+        });
+    }
+};
