@@ -11,6 +11,7 @@ use App\Models\Job;
 use App\Models\Shop;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
+use Oldpart\Core\Making\Machine;
 
 /** The demo shop: nine jobs of invented machines at different stages, one declined, one behind a safety stop. */
 final class DemoShop extends Seeder
@@ -22,7 +23,7 @@ final class DemoShop extends Seeder
             Shop::query()->delete();
             $shop = Shop::query()->create([
                 'id' => 'shop', 'name' => 'Culvert Lane Workshop', 'temperature_c' => 18.5, 'shims' => '0.05 x4, 0.1 x4, 0.2 x2, 0.5 x2', 'lathe_holds_mm' => 0.0127,
-                'rough_cut_mm' => 0.508, 'press_n' => 20000.0, 'rate_per_h' => 38.0, 'currency' => '€', 'unit' => 'in',
+                'rough_cut_mm' => 0.508, 'press_n' => 20000.0, 'rate_per_h' => 38.0, 'currency' => '€', 'unit' => 'in', 'machines' => self::machines(),
             ])->facts();
             $new = static fn (string $id, string $kind, string $machine, string $part): DemoJob => new DemoJob($id, $kind, $machine, $part, $shop);
             foreach ([
@@ -49,6 +50,24 @@ final class DemoShop extends Seeder
     }
 
     /** One instrument that reads true, one that drifted, one long due. */
+    /**
+     * The usual ones of an inch repair shop, with a smaller press.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function machines(): array
+    {
+        $machines = array_column(Machine::usual(), 'machines', 'code')['inch'];
+        foreach ($machines as $i => $machine) {
+            $machines[$i]['id'] = "demo-machine-{$i}";
+            if ($machine['kind'] === 'press') {
+                $machines[$i] = [...$machines[$i], 'name' => 'Screw press', 'figures' => ['force_n' => '20 kN', 'daylight_mm' => '18']];
+            }
+        }
+
+        return $machines;
+    }
+
     private function checks(): void
     {
         InstrumentCheck::query()->delete();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** Sums of a job on the screen: a pour, a block with ports, an eccentric, run-out before and after. */
@@ -41,18 +42,70 @@ final class ReckoningsTest extends BrowserTestCase
         self::assertStringContainsString('%PDF', (string) file_get_contents($this->rig->url."/api/jobs/{$id}/sheet?unit=in&paper=a4"));
     }
 
-    /** By hand: 3/16 and 1/4 apart at right angles is 5/16 off, toward 53°. */
+    /** By hand: 3/16 and 1/4 apart at right angles is 5/16 off, toward 53°; 3/8 and 1/2 twice as far. */
     public function test_an_eccentric_and_its_run_out(): void
     {
         $state = $this->newJob('eccentric-carrier');
         $id = $state['facts']['id'];
-        $this->visit("/job/{$id}/size?at={$this->reckoning($id, 'offset')}");
-        $this->fill('Moved along', '3/16');
-        $this->fill('Moved across', '1/4');
-        $this->press('Type it instead');
-        $this->fill('Bar', '3');
-        $this->sees('0.3125 in', '53°', 'Swing of the needle', '0.6250 in');
+        $ids = array_column($state['facts']['surfaces'], 'id', 'name');
+        $this->visit("/job/{$id}/survey");
+        $this->press('Carrier');
+        $open = fn (string $name) => $this->find("//button[@aria-expanded][contains(., '{$name}')]", $name)->click();
+        $open('Bearing seat, offset');
+        $this->fill('Centre, to the right', '3/16');
+        $this->fill('Centre, upward', '1/4');
+        $open('Hole through');
+        $this->sees('with Bearing seat, offset');
         $this->stored();
+        $this->visit("/job/{$id}/size?at={$this->reckoning($id, 'offset')}");
+        // One number moves the seat, what lies with it, and the sum.
+        $this->sees('Bearing seat, offset, across: 0.1875 in', '0.3125 in', '53°', 'Swing of the needle', '0.6250 in');
+        $this->change($id, 'PUT', "/surfaces/{$ids['Bearing seat, offset']}", ['x' => ['typed' => '3/8', 'unit' => 'in'], 'y' => ['typed' => '1/2', 'unit' => 'in']]);
+        $this->page->navigate()->refresh();
+        $this->sees('0.6250 in', '1.2500 in');
+        $held = array_column($this->api("/api/jobs/{$id}")['facts']['surfaces'], null, 'id');
+        self::assertSame('3/8', $held[$ids['Hole through']]['x']['typed']);
+    }
+
+    /** The outline typed for a lever is the one it is drawn by; its other hand is drawn beside it. */
+    public function test_a_lever_of_both_hands(): void
+    {
+        $state = $this->newJob('lever');
+        $id = $state['facts']['id'];
+        $this->visit("/job/{$id}/size?at={$this->reckoning($id, 'plate')}");
+        $this->sees('It is the outline of', 'Lever');
+        $this->visit("/job/{$id}/survey");
+        $this->press('Lever');
+        $this->tick('Make its other hand as well');
+        $this->stored();
+        $this->visit("/job/{$id}/hand-over");
+        $this->press('Lever, other hand');
+        $this->sees('Print one to one');
+        $files = array_map(static fn ($a): ?string => $a->getAttribute('href'), $this->page->findElements(WebDriverBy::linkText('DXF')));
+        self::assertStringContainsString('hand=other', (string) ($files[0] ?? ''));
+    }
+
+    /** Two circles turned against each other, dowels opposite, each hole drilled off, by the screens alone. */
+    public function test_a_ring_with_two_circles_and_dowels(): void
+    {
+        $state = $this->newJob('ring-coupling');
+        $id = $state['facts']['id'];
+        $ids = array_column($state['facts']['surfaces'], 'id', 'name');
+        self::assertArrayHasKey('Dowel holes', $ids);
+        foreach ([['Holes to the driving side', 6, '5'], ['Holes to the driven side', 4, '3-1/2'], ['Dowel holes', 2, '5']] as [$name, $count, $circle]) {
+            $this->change($id, 'PUT', "/surfaces/{$ids[$name]}", ['count' => $count, 'shape' => $circle, 'size2' => ['typed' => '3/8', 'unit' => 'in']]);
+        }
+        $this->visit("/job/{$id}/size?at={$ids['Holes to the driving side']}");
+        // By hand: six on 5 in are 2.5 in from one to the next.
+        $this->sees('6 holes on a circle of 5.0000 in', 'From hole to hole', '2.5000', 'turned by');
+        $this->visit("/job/{$id}/size?at={$ids['Dowel holes']}");
+        $this->sees('Two stand opposite each other');
+        $key = array_column($this->api("/api/jobs/{$id}")['answers']['make'], 'key', 'label')['Holes to the driving side'];
+        $this->visit("/job/{$id}/make?at={$key}");
+        $this->find("//*[@aria-label='Hole 1 drilled']", 'the first hole')->click();
+        $this->stored();
+        $holes = array_column($this->api("/api/jobs/{$id}")['answers']['shaped'], null, 'surface')[$ids['Holes to the driving side']]['places'];
+        self::assertSame([true, false], [$holes[0]['drilled'], $holes[1]['drilled']]);
     }
 
     public function test_a_block_whose_drillings_meet(): void

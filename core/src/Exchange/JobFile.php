@@ -151,6 +151,13 @@ final class JobFile
             }
         }
 
+        $machines = ($job->shop ?? null) instanceof \stdClass ? $job->shop->machines ?? [] : [];
+        foreach (is_array($machines) ? $machines : [] as $machine) {
+            if ($machine instanceof \stdClass && ($machine->figures ?? null) === []) {
+                $machine->figures = (object) [];
+            }
+        }
+
         $reckonings = is_array($job->reckonings ?? null) ? $job->reckonings : [];
         $rounds = array_merge(...array_map(
             static fn (mixed $r): array => $r instanceof \stdClass && is_array($r->rounds ?? null) ? $r->rounds : [],

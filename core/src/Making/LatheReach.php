@@ -93,8 +93,8 @@ final readonly class LatheReach
         }
         if ($this->passesSpindle() === false) {
             $notes[] = Note::info('spindle', Say::with('Stock of {d} does not pass the spindle: saw it to length first, with {g} for the grip.', [
-                'd' => LengthWriter::sizeInWords($this->diameterMm),
-                'g' => LengthWriter::sizeInWords(self::gripMm($this->diameterMm)),
+                'd' => LengthWriter::about($this->diameterMm),
+                'g' => LengthWriter::about(self::gripMm($this->diameterMm)),
             ]));
         }
         if ($this->goesBetweenCentres() === false && $this->passesSpindle() === true) {

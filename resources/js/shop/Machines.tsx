@@ -105,11 +105,11 @@ function One({
             <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
                 <Box sx={{ flex: '1 1 300px' }}>
                     <Typography sx={{ fontWeight: 650 }}>{machine.name}</Typography>
-                    <Typography color="textSecondary" variant="body2">
+                    <Typography color="textSecondary" variant="body2" hidden={open}>
                         {said
                             .map(
                                 (figure) =>
-                                    `${figure.label.toLowerCase()} ${machine.figures[figure.field] ?? ''}${figure.length ? ` ${machine.unit}` : ''}`,
+                                    `${figure.label.charAt(0).toLowerCase()}${figure.label.slice(1)} ${machine.figures[figure.field] ?? ''}${figure.length ? ` ${machine.unit}` : ''}`,
                             )
                             .join(', ')}
                         {missing > 0 && `${said.length > 0 ? '; ' : ''}${missing} figures not said`}

@@ -158,23 +158,33 @@ final class Reckonings
      */
     private function run(ReckoningFacts $reckoning, array $given): array
     {
+        $unknown = [];
         try {
             $sum = Sums::named($reckoning->sum);
             $in = (new Typed($sum, $reckoning->unit))->read($given);
-            foreach ($reckoning->from as $field => $surface) {
-                $in[$field] = $this->taken($surface) ?? throw new BadInput(
-                    'no-size',
-                    $field,
-                    'There is no size of “'.($this->facts->surface($surface)->name ?? $surface).'” yet: measure it, or size it, or type a number here.',
-                );
+            foreach ($reckoning->from as $field => $from) {
+                $mm = $this->taken($from);
+                if ($mm === null) {
+                    $unknown[$field] = ReckoningFacts::surfaceOf($from);
+                } else {
+                    $in[$field] = $mm;
+                }
             }
             $in = $this->withHoles($reckoning, $sum, $in);
 
             return ['result' => Sums::run($sum->name(), $in), 'refused' => null];
         } catch (BadInput $bad) {
+            // What it can do without may wait for its size; what it can't is asked for by the surface's name.
+            $surface = $unknown[$bad->field] ?? null;
+
             return [
                 'result' => null,
-                'refused' => ['field' => $bad->field, 'message' => Words::sentence($reckoning->sum, $bad)],
+                'refused' => [
+                    'field' => $bad->field,
+                    'message' => $surface === null
+                        ? Words::sentence($reckoning->sum, $bad)
+                        : 'There is no size of “'.($this->facts->surface($surface)->name ?? $surface).'” yet: measure it, or size it, or type a number here.',
+                ],
             ];
         }
     }

@@ -213,6 +213,9 @@ final readonly class PatternWork
                 ]));
             }
         }
+        if ($circle->holes === 2) {
+            $notes[] = Note::info('opposite', 'Two stand opposite each other: dowels hold direction best so, and do not upset balance. Ream them through both parts bolted together, and mark which way round they go.');
+        }
         $clocked = $holeMm === null ? null : $this->clocked($circle, $holeMm);
 
         return $clocked === null ? $notes : [...$notes, $clocked];
