@@ -22,6 +22,12 @@ final class Words
         return self::file()['sizes'][$sum] ?? [];
     }
 
+    /** @return array<string, string> by field: which machine of the shop knows it, and which of its figures it is */
+    public static function shop(string $sum): array
+    {
+        return self::file()['shop'][$sum] ?? [];
+    }
+
     /** @return array<string, list<string>> by field: the words it may be */
     public static function choices(string $sum): array
     {
@@ -49,11 +55,11 @@ final class Words
     }
 
     /**
-     * @return array{titles: array<string, string>, sizes: array<string, list<string>>, choices: array<string, array<string, list<string>>>, fields: array<string, string>, of: array<string, array<string, string>>}
+     * @return array{titles: array<string, string>, sizes: array<string, list<string>>, shop: array<string, array<string, string>>, choices: array<string, array<string, list<string>>>, fields: array<string, string>, of: array<string, array<string, string>>}
      */
     private static function file(): array
     {
-        /** @var array{titles: array<string, string>, sizes: array<string, list<string>>, choices: array<string, array<string, list<string>>>, fields: array<string, string>, of: array<string, array<string, string>>} */
+        /** @var array{titles: array<string, string>, sizes: array<string, list<string>>, shop: array<string, array<string, string>>, choices: array<string, array<string, list<string>>>, fields: array<string, string>, of: array<string, array<string, string>>} */
         return Table::read('sum-words');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Evaluate;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Evaluate\Reckoned\Reckoned;
 use Oldpart\Core\Exchange\PartDxf;
@@ -118,6 +119,21 @@ final class PlacesTest extends TestCase
         self::assertEquals($answers->shapes->shapes[$lever]->face()?->circles, $other->mirrored()->circles);
         $dxf = PartDxf::of($answers->shapes->shapes[$lever], null, $other, Unit::Millimetre);
         self::assertMatchesRegularExpression('/BORE\s+10\s+-90\.0*\s+20\s+12\.0*\s/', $dxf);
+    }
+
+    /** What a machine of the shop knows is not asked: half of a spacing of 140 needs 70 of its cross-slide. */
+    public function test_a_sum_takes_what_the_shop_s_machines_know(): void
+    {
+        $this->job('line-bored-bosses');
+        $this->facts['reckonings'] = [['id' => 'half', 'sum' => 'half-turn', 'name' => 'Half-turn', 'given' => ['spacing_mm' => '140'], 'unit' => 'mm', 'from' => [], 'gives' => [], 'rounds' => [], 'note' => '']];
+        $codes = fn (): array => array_map(static fn (Note $n): string => $n->code, $this->reckoned('half-turn')->result['notes'] ?? []);
+        self::assertNotContains('no-travel', $codes(), 'nobody said how far it travels');
+        $lathe = ['id' => 'l', 'kind' => 'lathe', 'name' => 'Short bed', 'unit' => 'mm', 'figures' => ['cross_mm' => '60']];
+        $this->facts['shop']['machines'] = [$lathe];
+        self::assertContains('no-travel', $codes());
+        self::assertSame('Short bed', ((array) $this->reckoned('half-turn')->jsonSerialize()['taken'])['travel_mm']['name']);
+        $this->facts['reckonings'][0]['given']['travel_mm'] = '90';
+        self::assertNotContains('no-travel', $codes(), 'what is typed counts');
     }
 
     private function reckoned(string $sum): Reckoned

@@ -87,6 +87,9 @@ final class Reckonings
                 'says' => $mm === null || $this->withheld ? null : LengthWriter::sizeInWords($mm),
             ];
         }
+        foreach ($this->ofTheShop($reckoning) as $field => [$machine, $mm]) {
+            $taken[$field] = ['surface' => '', 'name' => $machine, 'says' => LengthWriter::sizeInWords($mm)];
+        }
         $rounds = array_map(
             fn (RoundFacts $r): array => [
                 'at' => $r->at,
@@ -121,6 +124,30 @@ final class Reckonings
             str_ends_with($from, ReckoningFacts::UP) => $isPlaced ? $surface->y->length->mm ?? 0.0 : null,
             default => $this->sizes[$from] ?? null,
         };
+    }
+
+    /**
+     * What a machine of the shop knows and nobody typed: of the first that says it.
+     *
+     * @return array<string, array{string, float}> by field: the machine's name, and mm
+     */
+    private function ofTheShop(ReckoningFacts $reckoning): array
+    {
+        $known = [];
+        foreach (Words::shop($reckoning->sum) as $field => $figure) {
+            if (trim($reckoning->given[$field] ?? '') !== '' || isset($reckoning->from[$field])) {
+                continue;
+            }
+            [$kind, $name] = explode('.', $figure);
+            foreach ($this->facts->shop->machinesOf($kind) as $machine) {
+                $mm = $machine->figure($name);
+                if ($mm !== null && ! isset($known[$field])) {
+                    $known[$field] = [$machine->name, $mm];
+                }
+            }
+        }
+
+        return $known;
     }
 
     /**
@@ -170,6 +197,7 @@ final class Reckonings
                     $in[$field] = $mm;
                 }
             }
+            $in += array_map(static fn (array $of): float => $of[1], $this->ofTheShop($reckoning));
             $in = $this->withHoles($reckoning, $sum, $in);
 
             return ['result' => Sums::run($sum->name(), $in), 'refused' => null];

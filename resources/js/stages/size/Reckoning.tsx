@@ -125,7 +125,7 @@ function Taken({
             const others = without(now.from, name);
             return { from: surface === null ? others : { ...others, [name]: surface } };
         });
-    if (taken) {
+    if (taken && taken.surface !== '') {
         return (
             <Box role="group" aria-label={label}>
                 <Typography variant="label" component="p">
@@ -157,6 +157,11 @@ function Taken({
                         : null)
                 }
             />
+            {taken && taken.says && (
+                <Typography variant="body2" color="textSecondary">
+                    of the shop’s {taken.name}: <b>{say(taken.says)}</b>, until another is typed
+                </Typography>
+            )}
             {name.endsWith('_mm') && !Array.isArray(sum.example[name]) && (
                 <FromJob label={label} take={(surface) => void link(surface)} />
             )}
