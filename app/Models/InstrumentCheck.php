@@ -49,6 +49,21 @@ final class InstrumentCheck extends Model
     }
 
     /**
+     * @param  list<string>  $instruments
+     * @return array<string, \DateTimeImmutable> by instrument: its last check that counts
+     */
+    public static function lastOf(array $instruments): array
+    {
+        $last = [];
+        /** @var self $check */
+        foreach (self::query()->whereIn('instrument', $instruments)->whereNull('void_at')->orderBy('at')->get() as $check) {
+            $last[$check->instrument] = $check->check()->at;
+        }
+
+        return $last;
+    }
+
+    /**
      * What to add to a reading of an instrument, mm; null where it was not checked before it was taken, or too long
      * before, or the check is void.
      */

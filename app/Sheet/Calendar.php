@@ -6,12 +6,14 @@ namespace App\Sheet;
 
 use Carbon\CarbonImmutable;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Measure\GaugeCheck;
 use Sabre\VObject\Component\VCalendar;
 
 /** What of a job has its day or its hour, as calendar entries (RFC 5545). */
 final class Calendar
 {
-    public static function of(JobFacts $facts): string
+    /** @param  array<string, \DateTimeImmutable>  $checks  by instrument: when it was last checked against a master */
+    public static function of(JobFacts $facts, array $checks = []): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Oldpart Fit//Jobs//EN']);
         $name = trim("{$facts->machine}, {$facts->part}", ', ');
@@ -32,6 +34,20 @@ final class Calendar
                 'SUMMARY' => "{$name}: wanted",
             ]);
             $event->add('DTSTART', $day->format('Ymd'), ['VALUE' => 'DATE']);
+            $calendar->add($event);
+        }
+        foreach ($checks as $code => $last) {
+            if (! $facts->shop->instruments->has($code)) {
+                continue;
+            }
+            $tool = $facts->shop->instruments->named($code);
+            $event = $calendar->createComponent('VEVENT', [
+                'UID' => "{$facts->id}-check-{$code}@oldpart-fit.invalid",
+                'SUMMARY' => "Check the {$tool->name} against a master",
+                'DESCRIPTION' => 'Its readings of '.($name === '' ? 'this job' : $name).' are corrected by the check before.',
+            ]);
+            $due = $last->modify('+'.GaugeCheck::GOOD_FOR_DAYS.' days');
+            $event->add('DTSTART', $due->format('Ymd'), ['VALUE' => 'DATE']);
             $calendar->add($event);
         }
 

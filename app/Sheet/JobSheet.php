@@ -127,7 +127,6 @@ final class JobSheet
         foreach ($facts->parts as $part) {
             $cut = array_filter($facts->surfacesOf($part->id), $facts->isCut(...));
             if ($part->origin === Origin::Make || $cut !== []) {
-                $drawn = $answers->pictures->part($part->id);
                 $view = isset($views->parts()[$part->id]) ? $views->of($part->id) : null;
                 $drawing = $view === null ? null : ShopDrawing::draw($view);
                 $parts[] = [
@@ -137,8 +136,8 @@ final class JobSheet
                     'wide' => $drawing === null ? 0.0 : min(self::WIDE_MM, (self::HIGH_MM * $drawing->width) / $drawing->height),
                     'unsaid' => $view->unsaid ?? [],
                     'places' => $this->places($answers, $facts, $part->id, $unit),
-                    'face' => $this->image($drawn['face'], $unit),
-                    'other' => $this->image($answers->shapes->shapes[$part->id]->otherFace()?->draw(), $unit),
+                    'face' => $this->image($views->face($part->id)?->draw(), $unit),
+                    'other' => $this->image($views->otherHand($part->id)?->draw(), $unit),
                 ];
             }
         }
@@ -175,6 +174,6 @@ final class JobSheet
     {
         return $drawing === null
             ? null
-            : 'data:image/svg+xml;base64,'.base64_encode((new SvgWriter($unit))->write($drawing));
+            : 'data:image/svg+xml;base64,'.base64_encode((new SvgWriter($unit, doubled: true))->write($drawing));
     }
 }

@@ -82,7 +82,7 @@ final class ReckoningsTest extends BrowserTestCase
         $this->press('Lever, other hand');
         $this->sees('Print one to one');
         $files = array_map(static fn ($a): ?string => $a->getAttribute('href'), $this->page->findElements(WebDriverBy::linkText('DXF')));
-        self::assertStringContainsString('hand=other', (string) ($files[0] ?? ''));
+        self::assertStringContainsString('view=other%20hand', (string) ($files[0] ?? ''));
     }
 
     /** Two circles turned against each other, dowels opposite, each hole drilled off, by the screens alone. */

@@ -15,6 +15,7 @@ use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Exchange\PartDxf;
 use Oldpart\Core\Exchange\Template;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\Shop\ShopDrawing;
 use Oldpart\Core\Picture\SvgWriter;
 use Oldpart\Core\Quantity\Unit;
@@ -27,6 +28,13 @@ final class DrawingController
 
     private const WORDS = 12.0;
 
+    /** From where a part is seen. */
+    private const SIDE = 'side';
+
+    private const FACE = 'face';
+
+    private const OTHER = 'other hand';
+
     public function __construct(private readonly JobStore $store, private readonly Printer $printer)
     {
     }
@@ -38,42 +46,37 @@ final class DrawingController
         $views = $answers->shopViews($facts);
         $drawings = [];
         foreach ($views->parts() as $id => $name) {
-            $drawings[] = [
-                'part' => $id,
-                'name' => $name,
-                'drawing' => ShopDrawing::draw($views->of($id)),
-                'hand' => 'as drawn',
-                'face' => $answers->shapes->shapes[$id]->face() !== null,
-                'unsaid' => $views->of($id)->unsaid,
-            ];
+            $view = $views->of($id);
+            $drawings[] = self::drawn($id, $name, self::SIDE, ShopDrawing::draw($view), $view->unsaid);
+            $drawings[] = self::drawn($id, "{$name}, from its end", self::FACE, $views->face($id)?->draw());
         }
         foreach ($views->plates() as $id => $name) {
-            $drawings[] = [
-                'part' => $id,
-                'name' => $name,
-                'hand' => 'as drawn',
-                'drawing' => $answers->pictures->part($id)['face'],
-                'face' => true,
-                'unsaid' => [],
-            ];
+            $drawings[] = self::drawn($id, $name, self::FACE, $views->face($id)?->draw());
         }
-        foreach ($answers->shapes->shapes as $id => $shape) {
-            if (isset($views->parts()[$id]) || isset($views->plates()[$id])) {
-                $drawings[] = [
-                    'part' => $id,
-                    'name' => "{$shape->part->name}, other hand",
-                    'hand' => 'other',
-                    'drawing' => $shape->otherFace()?->draw(),
-                    'face' => true,
-                    'unsaid' => [],
-                ];
-            }
+        foreach ($views->parts() + $views->plates() as $id => $name) {
+            $drawings[] = self::drawn($id, "{$name}, other hand", self::OTHER, $views->otherHand($id)?->draw());
         }
 
         return new JsonResponse(['drawings' => array_values(array_filter(
             $drawings,
             static fn (array $d): bool => $d['drawing'] !== null,
         ))]);
+    }
+
+    /**
+     * @param  list<string>  $unsaid  surfaces of which nobody said where they lie
+     * @return array<string, mixed>
+     */
+    private static function drawn(string $part, string $name, string $view, ?Drawing $drawing, array $unsaid = []): array
+    {
+        return [
+            'part' => $part,
+            'name' => $name,
+            'view' => $view,
+            'drawing' => $drawing,
+            'face' => $view !== self::SIDE,
+            'unsaid' => $unsaid,
+        ];
     }
 
     public function show(Request $request, string $job, string $part, string $form): Response
@@ -83,11 +86,11 @@ final class DrawingController
         $answers = JobAnswers::of($facts, false);
         $shape = $answers->shapes->shapes[$part] ?? throw new BadInput('no-part', 'part', 'This part is not in the job any more.');
         $views = $answers->shopViews($facts);
-        $isOther = $request->query('hand') === 'other';
-        $view = isset($views->parts()[$part]) && ! $isOther ? $views->of($part) : null;
-        $face = $isOther ? $shape->otherFace() : $shape->face();
+        $seen = $request->query('view');
+        $face = $seen === self::OTHER ? $views->otherHand($part) : $views->face($part) ?? $shape->face();
+        $view = isset($views->parts()[$part]) && ! in_array($seen, [self::FACE, self::OTHER], true) ? $views->of($part) : null;
         $drawing = $view === null ? $face?->draw() : ShopDrawing::draw($view);
-        $name = $shape->part->name.($isOther ? ' other hand' : '');
+        $name = $shape->part->name.($seen === self::OTHER ? ' other hand' : '');
 
         return match ($form) {
             'dxf' => self::file(PartDxf::of($shape, $view, $face, $unit), 'image/vnd.dxf', $facts, $name, 'dxf'),

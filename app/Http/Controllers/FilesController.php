@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Bench\JobStore;
+use App\Models\InstrumentCheck;
 use App\Sheet\Calendar;
 use App\Sheet\MachineCard;
 use App\Sheet\Paper;
@@ -13,6 +14,7 @@ use Illuminate\Http\Response;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Exchange\JobTables;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\ReadingFacts;
 use Oldpart\Core\Quantity\Unit;
 
 /** A job as open files: tables, calendar entries, the card for the machine. */
@@ -40,7 +42,10 @@ final class FilesController
 
     public function calendar(string $job): Response
     {
-        return new Response(Calendar::of($this->store->facts($job)), 200, [
+        $facts = $this->store->facts($job);
+        $used = array_values(array_unique(array_map(static fn (ReadingFacts $r): string => $r->instrument, $facts->readings)));
+
+        return new Response(Calendar::of($facts, InstrumentCheck::lastOf($used)), 200, [
             'Content-Type' => 'text/calendar; charset=utf-8',
             'Content-Disposition' => 'attachment; filename="job.ics"',
         ]);

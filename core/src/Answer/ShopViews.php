@@ -14,6 +14,8 @@ use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Picture\FacePicture;
+use Oldpart\Core\Picture\FaceSize;
 use Oldpart\Core\Picture\Shop\ShopNote;
 use Oldpart\Core\Picture\Shop\ShopSize;
 use Oldpart\Core\Picture\Shop\ShopView;
@@ -74,6 +76,34 @@ final readonly class ShopViews
         }
 
         return $parts;
+    }
+
+    /** What is seen from its face, with the limits of what is cut; null where the section shows it all. */
+    public function face(string $partId): ?FacePicture
+    {
+        $sizes = $rest = [];
+        foreach ($this->facts->surfacesOf($partId) as $surface) {
+            if (! $this->facts->isCut($surface)) {
+                continue;
+            }
+            $lines = $this->lines($surface, '');
+            if ($lines !== [] && $this->isPlain($surface->type)) {
+                $sizes[$surface->name] = Say::with('⌀ {s}', ['s' => self::inOne($lines)]);
+            } elseif ($lines !== [] && $surface->type === SurfaceType::Length) {
+                $rest[] = new FaceSize($surface->name, self::inOne($lines), $this->isFree($surface));
+            } elseif ($surface->type !== SurfaceType::HolePattern && isset($this->shaped[$surface->id]->is)) {
+                $rest[] = new FaceSize($surface->name, $this->shaped[$surface->id]->is, $this->isFree($surface));
+            }
+        }
+        $isPlate = $this->facts->part($partId)?->form !== Form::Turned;
+
+        return $this->shapes->shapes[$partId]->face()?->written($sizes, $isPlate ? $rest : []);
+    }
+
+    /** The same for the other hand; null where only one is made. */
+    public function otherHand(string $partId): ?FacePicture
+    {
+        return $this->facts->part($partId)?->bothHands === true ? $this->face($partId)?->mirrored() : null;
     }
 
     public function of(string $partId): ShopView

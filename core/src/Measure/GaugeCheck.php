@@ -13,7 +13,7 @@ use Oldpart\Core\Quantity\LengthWriter;
 final readonly class GaugeCheck
 {
     /** After so long a check says little. Common practice, a year. */
-    private const GOOD_FOR_DAYS = 365;
+    public const GOOD_FOR_DAYS = 365;
 
     /** Further off than this, mm, it was mistyped or in the other unit. Common practice. */
     private const FARTHEST_MM = 1.0;

@@ -18,11 +18,18 @@ final class AxisPicture
 
     private const COLUMN = 512.0;
 
+    /** Of a break: how far apart its lines stand, and how far they swing. */
+    private const BREAK = 9.0;
+
+    private const WAVE = 2.0;
+
     private float $perMm;
 
     private float $axis;
 
     private float $left;
+
+    private ?BrokenAxis $along = null;
 
     /** @param  non-empty-list<AxisPart>  $parts */
     private function __construct(
@@ -89,14 +96,52 @@ final class AxisPicture
     }
 
     /** Only the part itself, at so many units a millimetre: for a drawing that writes its own sizes. */
-    public static function into(Drawing $drawing, AxisPart $part, float $left, float $axis, float $perMm): void
-    {
+    public static function into(
+        Drawing $drawing,
+        AxisPart $part,
+        float $left,
+        float $axis,
+        float $perMm,
+        ?BrokenAxis $along = null,
+    ): void {
         [$from, $to] = self::extent([$part]);
         $picture = new self(parts: [$part], width: 100, height: 100, fromMm: $from, toMm: $to, line: 1.8);
         $picture->perMm = $perMm;
         $picture->axis = $axis;
         $picture->left = $left;
+        $picture->along = $along;
         $picture->parts($drawing);
+        foreach ($along->removed ?? [] as [$fromMm, $toMm]) {
+            $picture->broken($drawing, $part, ($fromMm + $toMm) / 2);
+        }
+    }
+
+    /** Two lines by hand across it, and nothing between them. */
+    private function broken(Drawing $drawing, AxisPart $part, float $mm): void
+    {
+        $x = $this->x($part, $mm);
+        $r = $part->profile->largestMm() * $this->perMm + 4;
+        $edge = fn (float $dx): array => array_map(
+            fn (int $i): array => [
+                $x + $dx + ($i % 2 === 0 ? -self::WAVE : self::WAVE),
+                $this->axis - $r + ($i * $r) / 4,
+            ],
+            range(0, 8),
+        );
+        [$one, $other] = [$edge(-self::BREAK / 2), $edge(self::BREAK / 2)];
+        $drawing->area([...$one, ...array_reverse($other)], Tone::Soft, Fill::Blank, 0);
+        foreach ([$one, $other] as $points) {
+            for ($i = 1; $i < count($points); $i++) {
+                $drawing->line(
+                    $points[$i - 1][0],
+                    $points[$i - 1][1],
+                    $points[$i][0],
+                    $points[$i][1],
+                    $part->tone,
+                    0.6 * $this->line,
+                );
+            }
+        }
     }
 
     /**
@@ -143,7 +188,9 @@ final class AxisPicture
 
     private function x(AxisPart $part, float $mm): float
     {
-        return $this->left + ($part->offsetMm + $mm - $this->fromMm) * $this->perMm;
+        $at = $this->along?->at($mm) ?? $mm;
+
+        return $this->left + ($part->offsetMm + $at - $this->fromMm) * $this->perMm;
     }
 
     private function parts(Drawing $drawing): void
@@ -179,12 +226,12 @@ final class AxisPicture
                 );
             }
         }
-        [$from, $to] = self::extent($this->parts);
-        $over = min(14.0, 0.04 * ($to - $from) * $this->perMm + 4);
+        $end = max(array_map(fn (AxisPart $p): float => $this->x($p, $p->profile->toMm()), $this->parts));
+        $over = min(14.0, 0.04 * ($end - $this->left) + 4);
         $drawing->line(
             $this->left - $over,
             $this->axis,
-            $this->left + ($to - $from) * $this->perMm + $over,
+            $end + $over,
             $this->axis,
             Tone::Ink,
             0.8,

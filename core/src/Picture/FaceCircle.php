@@ -21,6 +21,21 @@ final readonly class FaceCircle
     ) {
     }
 
+    /** The same with this written beside it. */
+    public function says(Say $size): self
+    {
+        return new self(
+            name: $this->name,
+            xMm: $this->xMm,
+            yMm: $this->yMm,
+            radiusMm: $this->radiusMm,
+            hole: $this->hole,
+            says: $size,
+            labelled: true,
+            thread: $this->thread,
+        );
+    }
+
     public function mirrored(): self
     {
         return new self(

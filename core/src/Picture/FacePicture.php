@@ -13,11 +13,15 @@ final readonly class FacePicture
 
     private const COLUMN = 452.0;
 
+    /** Of a size written under it. */
+    private const ROW = 30.0;
+
     /**
      * @param  list<array{float, float}>  $outline  mm, y upward; empty: the circles alone make it
      * @param  list<FaceCircle>  $circles  larger ones first
      * @param  list<FacePattern>  $patterns
      * @param  list<array{radius_mm: float, width_mm: float, depth_mm: float, hub: bool}>  $keyways  at the top
+     * @param  list<FaceSize>  $rest  sizes that have no place on the face, written under it
      */
     public function __construct(
         public string $name,
@@ -26,6 +30,7 @@ final readonly class FacePicture
         public array $circles,
         public array $patterns,
         public array $keyways = [],
+        public array $rest = [],
     ) {
     }
 
@@ -39,6 +44,29 @@ final readonly class FacePicture
             circles: array_map(static fn (FaceCircle $c): FaceCircle => $c->mirrored(), $this->circles),
             patterns: array_map(static fn (FacePattern $p): FacePattern => $p->mirrored(), $this->patterns),
             keyways: $this->keyways,
+            rest: $this->rest,
+        );
+    }
+
+    /**
+     * The same with what is written at a drawing one cuts from.
+     *
+     * @param  array<string, Say>  $sizes  by the name of a circle: its limits
+     * @param  list<FaceSize>  $rest
+     */
+    public function written(array $sizes, array $rest): self
+    {
+        return new self(
+            name: $this->name,
+            tone: $this->tone,
+            outline: $this->outline,
+            circles: array_map(
+                static fn (FaceCircle $c): FaceCircle => isset($sizes[$c->name]) ? $c->says($sizes[$c->name]) : $c,
+                $this->circles,
+            ),
+            patterns: $this->patterns,
+            keyways: $this->keyways,
+            rest: $rest,
         );
     }
 
@@ -56,7 +84,16 @@ final readonly class FacePicture
             count(array_filter($this->circles, static fn (FaceCircle $c): bool => $c->labelled)) +
             count($this->patterns);
         $height = max(300.0, LabelColumn::height($labels));
-        $drawing = new Drawing(self::WIDTH, $height, Say::plain("{$this->name}, seen from its face."));
+        $rows = (int) ceil(count($this->rest) / 2);
+        $drawing = new Drawing(
+            self::WIDTH,
+            $height + $rows * self::ROW,
+            Say::plain("{$this->name}, seen from its face."),
+        );
+        foreach ($this->rest as $i => $size) {
+            $x = 16.0 + ($i % 2) * self::WIDTH / 2;
+            $size->draw($drawing, $x, $height + (intdiv($i, 2) + 0.7) * self::ROW, self::WIDTH / 2 - 24);
+        }
         $place = $this->shapes(
             $drawing,
             16,

@@ -10,8 +10,15 @@ use Oldpart\Core\Quantity\Unit;
 /** Writes a drawing as stand-alone SVG in black, found and made told apart by the direction of the hatching. */
 final readonly class SvgWriter
 {
-    public function __construct(private Unit $unit = Unit::Inch, private string $font = 'DejaVu Sans, sans-serif')
-    {
+    /** How far apart the two strikes of a bold letter lie, in its height. */
+    private const STRIKE = 0.035;
+
+    /** @param  bool  $doubled  bold letters are struck twice, for a reader that knows no bold face of this font */
+    public function __construct(
+        private Unit $unit = Unit::Inch,
+        private string $font = 'DejaVu Sans, sans-serif',
+        private bool $doubled = false,
+    ) {
     }
 
     public function write(Drawing $drawing): string
@@ -91,18 +98,20 @@ final readonly class SvgWriter
         if ($text->only !== null && $text->only !== $this->unit) {
             return '';
         }
-        $weight = $text->bold ? ' font-weight="bold"' : '';
-
-        return sprintf(
+        $written = fn (float $x): string => sprintf(
             '<text x="%s" y="%s" font-family="%s" font-size="%s" text-anchor="%s"%s fill="#000000">%s</text>',
-            self::n($text->x),
+            self::n($x),
             self::n($text->y),
             $this->font,
             self::n($text->size),
             $text->anchor->value,
-            $weight,
+            $text->bold && ! $this->doubled ? ' font-weight="bold"' : '',
             $this->words($text->say),
         );
+
+        $again = $text->bold && $this->doubled;
+
+        return $written($text->x).($again ? $written($text->x + self::STRIKE * $text->size) : '');
     }
 
     private function words(Say $say): string

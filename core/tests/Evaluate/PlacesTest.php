@@ -104,19 +104,21 @@ final class PlacesTest extends TestCase
         $lever = array_column($this->facts['parts'], 'id', 'name')['Lever'];
         $steps = fn (): array => array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':other-hand')));
         self::assertSame([], $steps());
-        self::assertNull($this->answers()->shapes->shapes[$lever]->otherFace());
+        $otherHand = fn (JobAnswers $of) => $of->shopViews(JobFacts::fromArray($this->facts))->otherHand($lever);
+        self::assertNull($otherHand($this->answers()));
         foreach ($this->facts['parts'] as $i => $part) {
             $this->facts['parts'][$i]['both_hands'] = $part['id'] === $lever;
         }
         self::assertStringContainsString('pin bore at x -90', $steps()[0]->do->mm);
         $answers = $this->answers();
-        $other = $answers->shapes->shapes[$lever]->otherFace();
+        $other = $otherHand($answers);
         self::assertNotNull($other);
         self::assertEqualsWithDelta([-115.0, -20.0, 25.0, 20.0], $other->bounds(), 0.01, 'the boss, only sketched, stands out by a hair');
         $pin = array_column($other->circles, null, 'name')['Pin bore'];
         self::assertSame([-90.0, 12.0, true], [$pin->xMm, $pin->yMm, $pin->hole]);
         // Mirrored twice it is as drawn.
-        self::assertEquals($answers->shapes->shapes[$lever]->face()?->circles, $other->mirrored()->circles);
+        $drawn = $answers->shopViews(JobFacts::fromArray($this->facts))->face($lever);
+        self::assertEquals($drawn?->circles, $other->mirrored()->circles);
         $dxf = PartDxf::of($answers->shapes->shapes[$lever], null, $other, Unit::Millimetre);
         self::assertMatchesRegularExpression('/BORE\s+10\s+-90\.0*\s+20\s+12\.0*\s/', $dxf);
     }

@@ -11,6 +11,7 @@ use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Picture\Anchor;
 use Oldpart\Core\Picture\Area;
 use Oldpart\Core\Picture\AxisPart;
+use Oldpart\Core\Picture\BrokenAxis;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\Line;
 use Oldpart\Core\Picture\Shop\ShopDrawing;
@@ -50,7 +51,68 @@ final class ShopDrawingTest extends TestCase
                 self::clear($drawing);
             }
         }
+        foreach (array_keys($views->parts() + $views->plates()) as $part) {
+            $face = $views->face($part)?->draw();
+            if ($face !== null) {
+                self::clear($face);
+            }
+        }
         $this->addToAssertionCount(1);
+    }
+
+    /** What is cut is on the face of a plate with both its limits; its thickness and its distances under it. */
+    public function test_the_face_of_a_plate_carries_its_limits(): void
+    {
+        $this->job('lever')->read('Shaft end', 'outside-micrometer', '20.000')->read('Pin', 'outside-micrometer', '9.990');
+        $facts = JobFacts::fromArray($this->facts);
+        $lever = array_column($this->facts['parts'], 'id', 'name')['Lever'];
+        $views = JobAnswers::of($facts)->shopViews($facts);
+        $texts = self::texts($views->face($lever)?->draw());
+        $band = $this->card('Hub bore')->band;
+        self::assertNotNull($band);
+        // A limit as it is written never lies outside the band.
+        $lower = number_format(ceil($band->lowerMm * 1000) / 1000, 3);
+        $upper = number_format(floor($band->upperMm * 1000) / 1000, 3);
+        self::assertContains("⌀ {$lower}–{$upper}", $texts);
+        $this->is('Web thickness', ['size' => ['typed' => '12', 'unit' => 'mm']]);
+        $facts = JobFacts::fromArray($this->facts);
+        $texts = self::texts(JobAnswers::of($facts)->shopViews($facts)->face($lever)?->draw());
+        self::assertContains('Web thickness', $texts);
+        self::assertContains('12.000', $texts);
+    }
+
+    /**
+     * By hand: a bolt of 20 with a head of 30, 410 long: its shank of 400 is cut short to twice 30, the middle 340 left
+     * out, and what is left is to one scale.
+     */
+    public function test_a_long_shaft_is_broken(): void
+    {
+        $long = static fn (float $mm): AxisPart => new AxisPart('Bolt', Tone::Make, Profile::of([new Segment(0, 10, 15, 15), new Segment(10, $mm, 10, 10)], []));
+        $broken = BrokenAxis::of($long(410));
+        self::assertEqualsWithDelta([[40.0, 380.0]], $broken->removed, 1e-9);
+        self::assertEqualsWithDelta([0.0, 10.0, 40.0, 40.0, 40.0, 70.0], array_map($broken->at(...), [0.0, 10.0, 40.0, 200.0, 380.0, 410.0]), 1e-9);
+        self::assertSame([], BrokenAxis::of($long(180))->removed, 'six times its diameter is drawn whole');
+        // Nothing is left out where something is cut into it, or where it tapers.
+        $slot = new AxisPart('Bolt', Tone::Make, $long(410)->profile, slots: [['from_mm' => 50.0, 'to_mm' => 400.0, 'top_mm' => 10.0, 'bottom_mm' => 6.0]]);
+        self::assertSame([], BrokenAxis::of($slot)->removed);
+        $taper = new AxisPart('Pin', Tone::Make, Profile::of([new Segment(0, 10, 15, 15), new Segment(10, 410, 14, 10)], []));
+        self::assertSame([], BrokenAxis::of($taper)->removed);
+        $whole = ShopDrawing::draw(new ShopView($long(410), [], [new ShopSize(0, 410, 0.0, [Say::plain('410.000')])], []));
+        self::assertNotNull($whole);
+        self::clear($whole);
+        self::assertContains('410.000', self::texts($whole), 'its true length is written');
+        // 30 across is drawn 300 high at most: 70 of 110 in all, ten times larger than whole.
+        $areas = array_values(array_filter($whole->shapes(), static fn ($s): bool => $s instanceof Area));
+        self::assertEqualsWithDelta(70.0 / 15.0, (max(array_column($areas[0]->points, 0)) - min(array_column($areas[0]->points, 0))) / (max(array_column($areas[0]->points, 1)) - min(array_column($areas[0]->points, 1))), 1e-6);
+    }
+
+    /** @return list<string> */
+    private static function texts(?Drawing $drawing): array
+    {
+        return array_values(array_map(
+            static fn (Text $t): string => $t->say->mm,
+            array_filter($drawing?->shapes() ?? [], static fn ($s): bool => $s instanceof Text),
+        ));
     }
 
     /** Shafts of all lengths with steps thick and thin, many call-outs at one place, lengths in any order. */
@@ -62,7 +124,7 @@ final class ShopDrawingTest extends TestCase
             [$outside, $diameters, $lengths, $notes, $at] = [[], [], [], [], 0.0];
             $steps = mt_rand(1, 6);
             for ($k = 0; $k < $steps; $k++) {
-                [$long, $radius] = [$pick(2, 120), $pick(1.5, 60)];
+                [$long, $radius] = [$pick(2, $i % 3 === 0 ? 2000 : 120), $pick(1.5, 60)];
                 $outside[] = new Segment($at, $at + $long, $radius, $radius);
                 $says = Say::plain(number_format(2 * $radius, 3));
                 $diameters[] = new ShopSize($at, $at + $long, $radius, mt_rand(0, 1) === 1 ? [$says] : [$says, Say::plain(number_format(2 * $radius - 0.01, 3)), Say::plain('before pressing')]);

@@ -466,7 +466,7 @@ export interface paths {
             query?: {
                 unit?: "in" | "mm";
                 paper?: "a4" | "letter";
-                hand?: "as drawn" | "other";
+                view?: "side" | "face" | "other hand";
             };
             header?: never;
             path: {
@@ -4014,7 +4014,7 @@ export interface operations {
                             part: string;
                             name: string;
                             /** @enum {unknown} */
-                            hand: "as drawn" | "other";
+                            view: "side" | "face" | "other hand";
                             drawing: components["schemas"]["Drawing"];
                             /** @description it can be printed one to one */
                             face: boolean;
@@ -4032,7 +4032,7 @@ export interface operations {
             query?: {
                 unit?: "in" | "mm";
                 paper?: "a4" | "letter";
-                hand?: "as drawn" | "other";
+                view?: "side" | "face" | "other hand";
             };
             header?: never;
             path: {

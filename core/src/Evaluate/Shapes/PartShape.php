@@ -395,12 +395,6 @@ final readonly class PartShape
         return $face->isEmpty() ? null : $face;
     }
 
-    /** The same for the other hand; null where only one is made. */
-    public function otherFace(): ?FacePicture
-    {
-        return $this->part->bothHands ? $this->face()?->mirrored() : null;
-    }
-
     private function pattern(SurfaceFacts $surface, float $mm): FacePattern
     {
         $hole = $this->sizes->second($surface) ?? 0.05 * $mm;

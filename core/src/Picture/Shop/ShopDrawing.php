@@ -7,6 +7,7 @@ namespace Oldpart\Core\Picture\Shop;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Picture\Anchor;
 use Oldpart\Core\Picture\AxisPicture;
+use Oldpart\Core\Picture\BrokenAxis;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\Fill;
 use Oldpart\Core\Picture\TextWidth;
@@ -35,6 +36,8 @@ final class ShopDrawing
 
     private float $perMm;
 
+    private BrokenAxis $along;
+
     /** @var list<Column> */
     private array $leftColumns;
 
@@ -58,7 +61,8 @@ final class ShopDrawing
     private function __construct(private ShopView $view)
     {
         $profile = $view->part->profile;
-        $long = max(1e-6, $profile->toMm() - $profile->fromMm());
+        $this->along = BrokenAxis::of($view->part);
+        $long = max(1e-6, $this->along->at($profile->toMm()) - $profile->fromMm());
         $this->perMm = min(self::LONG / $long, self::HIGH / (2 * max(1e-6, $profile->largestMm())));
         $this->half = $profile->largestMm() * $this->perMm;
         $middle = ($profile->fromMm() + $profile->toMm()) / 2;
@@ -102,7 +106,7 @@ final class ShopDrawing
         $below = $this->axis + $this->half + self::GAP;
         $height = $below + self::ROW * $rows->count() + ($this->view->datumMm === null ? 0.0 : 34.0) + 8.0;
         $drawing = new Drawing($width, $height, Say::plain("{$this->view->part->name}: half section with its sizes."));
-        AxisPicture::into($drawing, $this->view->part, $this->left, $this->axis, $this->perMm);
+        AxisPicture::into($drawing, $this->view->part, $this->left, $this->axis, $this->perMm, along: $this->along);
         $this->side($drawing, $this->leftColumns, -1);
         $this->side($drawing, $this->rightColumns, 1);
         foreach ($this->callouts as $callout) {
@@ -122,7 +126,7 @@ final class ShopDrawing
 
     private function x(float $mm): float
     {
-        return $this->left + ($mm - $this->view->part->profile->fromMm()) * $this->perMm;
+        return $this->left + ($this->along->at($mm) - $this->view->part->profile->fromMm()) * $this->perMm;
     }
 
     /**

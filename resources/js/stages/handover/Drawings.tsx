@@ -11,7 +11,7 @@ import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 
-const keyOf = (one: { part: string; hand: string }) => `${one.part} ${one.hand}`;
+const keyOf = (one: { part: string; view: string }) => `${one.part} ${one.view}`;
 
 /** The drawing of each part that is cut, and its open files. */
 export function Drawings() {
@@ -32,7 +32,7 @@ export function Drawings() {
     }
     const unit = units === 'both' ? typing : units;
     const file = (form: string) =>
-        `/api/jobs/${facts.id}/drawings/${here.part}/${form}?unit=${unit}&hand=${here.hand}`;
+        `/api/jobs/${facts.id}/drawings/${here.part}/${form}?unit=${unit}&view=${encodeURIComponent(here.view)}`;
     return (
         <Box component="section" aria-label="Drawing" sx={{ mt: 2.5 }}>
             <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
