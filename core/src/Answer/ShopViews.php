@@ -88,7 +88,11 @@ final readonly class ShopViews
             }
             $lines = $this->lines($surface, '');
             if ($lines !== [] && $this->isPlain($surface->type)) {
-                $sizes[$surface->name] = Say::with('⌀ {s}', ['s' => self::inOne($lines)]);
+                $sizes[$surface->name] = new FaceSize(
+                    $surface->name,
+                    Say::with('⌀ {s}', ['s' => self::inOne($lines)]),
+                    $this->isFree($surface),
+                );
             } elseif ($lines !== [] && $surface->type === SurfaceType::Length) {
                 $rest[] = new FaceSize($surface->name, self::inOne($lines), $this->isFree($surface));
             } elseif ($surface->type !== SurfaceType::HolePattern && isset($this->shaped[$surface->id]->is)) {
@@ -264,8 +268,11 @@ final readonly class ShopViews
             return $entry->phase === Phase::Before ? [...$lines, Say::plain('before pressing')] : $lines;
         }
         $mm = $surface->size->length->mm ?? null;
+        // A size that waits for something is only noted so far: nobody may cut to it.
+        $waits = array_filter($this->entries[$surface->id] ?? [], static fn (MakeEntry $e): bool => ! $e->free);
+        $about = $waits === [] ? '' : '≈ ';
 
-        return $mm === null || $mm <= 0 ? [] : [$marked(LengthWriter::size($mm))];
+        return $mm === null || $mm <= 0 ? [] : [Say::with("{$about}{s}", ['s' => $marked(LengthWriter::size($mm))])];
     }
 
     /** @param  non-empty-list<Say>  $lines */

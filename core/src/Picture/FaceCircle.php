@@ -18,11 +18,12 @@ final readonly class FaceCircle
         public ?Say $says = null,
         public bool $labelled = true,
         public bool $thread = false,
+        public bool $free = false,
     ) {
     }
 
     /** The same with this written beside it. */
-    public function says(Say $size): self
+    public function says(FaceSize $size): self
     {
         return new self(
             name: $this->name,
@@ -30,9 +31,10 @@ final readonly class FaceCircle
             yMm: $this->yMm,
             radiusMm: $this->radiusMm,
             hole: $this->hole,
-            says: $size,
+            says: $size->says,
             labelled: true,
             thread: $this->thread,
+            free: $size->free,
         );
     }
 
@@ -47,6 +49,7 @@ final readonly class FaceCircle
             says: $this->says,
             labelled: $this->labelled,
             thread: $this->thread,
+            free: $this->free,
         );
     }
 }

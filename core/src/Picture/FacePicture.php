@@ -51,7 +51,7 @@ final readonly class FacePicture
     /**
      * The same with what is written at a drawing one cuts from.
      *
-     * @param  array<string, Say>  $sizes  by the name of a circle: its limits
+     * @param  array<string, FaceSize>  $sizes  by the name of a circle: its limits
      * @param  list<FaceSize>  $rest
      */
     public function written(array $sizes, array $rest): self
@@ -230,7 +230,14 @@ final readonly class FacePicture
                     $circle->xMm + $circle->radiusMm * cos(0.5),
                     $circle->yMm + $circle->radiusMm * sin(0.5),
                 );
-                $labels[] = new Label($x, $y, $circle->name, $circle->says, $this->tone);
+                $labels[] = new Label(
+                    x: $x,
+                    y: $y,
+                    name: $circle->name,
+                    says: $circle->says,
+                    tone: $this->tone,
+                    free: $circle->free,
+                );
             }
         }
         foreach ($this->patterns as $pattern) {

@@ -15,6 +15,8 @@ final readonly class Label
         public string $name,
         public ?Say $says,
         public Tone $tone,
+        /** Nobody has to measure it: lighter type. */
+        public bool $free = false,
     ) {
     }
 }

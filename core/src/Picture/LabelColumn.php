@@ -55,7 +55,7 @@ final class LabelColumn
                 Anchor::Start,
                 $label->tone,
                 mono: $label->says !== null,
-                bold: $label->says !== null,
+                bold: $label->says !== null && ! $label->free,
             );
         }
     }

@@ -79,6 +79,10 @@ final class ShopDrawingTest extends TestCase
         $texts = self::texts(JobAnswers::of($facts)->shopViews($facts)->face($lever)?->draw());
         self::assertContains('Web thickness', $texts);
         self::assertContains('12.000', $texts);
+        // What waits for its mate is only noted so far.
+        $this->job('lever')->is('Hub bore', ['size' => ['typed' => '20', 'unit' => 'mm']]);
+        $facts = JobFacts::fromArray($this->facts);
+        self::assertContains('⌀ ≈ 20.000', self::texts(JobAnswers::of($facts)->shopViews($facts)->face($this->facts['parts'][2]['id'])?->draw()));
     }
 
     /**
