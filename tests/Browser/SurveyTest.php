@@ -131,6 +131,19 @@ final class SurveyTest extends BrowserTestCase
         self::assertSame('eyeballed', $surface['source']);
     }
 
+    /** A name of the picture leads to its surface, by tap and by key. */
+    public function test_a_name_of_the_picture_leads_to_its_surface(): void
+    {
+        $this->visit('/job/demo-tedder/survey');
+        $this->find("//*[@aria-label='Go to Wheel bore']", 'the name of the bore')->click();
+        $this->sees('What it does');
+        $ids = array_column($this->api('/api/jobs/demo-tedder')['facts']['surfaces'], 'id', 'name');
+        self::assertStringEndsWith("at={$ids['Wheel bore']}", $this->page->getCurrentURL());
+        $this->press('All together');
+        $this->find("//*[@aria-label='Go to Axle journal']", 'the name of the journal')->sendKeys(WebDriverKeys::ENTER);
+        $this->waitFor(fn (): bool => str_ends_with($this->page->getCurrentURL(), $ids['Axle journal']), 'Enter does not lead there');
+    }
+
     public function test_a_free_form_part_by_keyboard_alone(): void
     {
         $this->startByKeyboard('free', 'Pug mill', 'Scraper pin');

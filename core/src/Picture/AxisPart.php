@@ -14,7 +14,7 @@ use Oldpart\Core\Shape\Profile;
 final readonly class AxisPart
 {
     /**
-     * @param  list<array{name: string, at_mm: float, radius_mm: float, says: ?Say, made?: bool}>  $diameters
+     * @param  list<array{name: string, at_mm: float, radius_mm: float, says: ?Say, made?: bool, surface?: string}>  $diameters
      * @param  list<array{name: string, from_mm: float, to_mm: float, says: ?Say, made?: bool}>  $lengths
      * @param  list<array{circle_mm: float, hole_mm: float, from_mm: float, to_mm: float}>  $holes  hole circles, one hole turned into the cut
      * @param  list<array{from_mm: float, to_mm: float, top_mm: float, bottom_mm: float}>  $slots  keyways, seen at the top; radii

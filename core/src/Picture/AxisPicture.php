@@ -352,7 +352,14 @@ final class AxisPicture
                 $above = $part->profile->isHollow() || $this->isHidden($part, $d['at_mm']);
                 $y = $this->axis + ($above ? -1 : 1) * ($part->riseMm + $d['radius_mm']) * $this->perMm;
                 $tone = ($d['made'] ?? false) ? Tone::Make : $part->tone;
-                $labels[] = new Label($this->x($part, $d['at_mm']), $y, $d['name'], $d['says'], $tone);
+                $labels[] = new Label(
+                    x: $this->x($part, $d['at_mm']),
+                    y: $y,
+                    name: $d['name'],
+                    says: $d['says'],
+                    tone: $tone,
+                    id: $d['surface'] ?? null,
+                );
             }
         }
 

@@ -19,6 +19,9 @@ final class Drawing implements \JsonSerializable
     /** @var list<Tap> */
     private array $taps = [];
 
+    /** @var list<Spot> */
+    private array $spots = [];
+
     public function __construct(
         public readonly float $width,
         public readonly float $height,
@@ -124,6 +127,19 @@ final class Drawing implements \JsonSerializable
         return $this;
     }
 
+    public function spot(Spot $spot): self
+    {
+        $this->spots[] = $spot;
+
+        return $this;
+    }
+
+    /** @return list<Spot> */
+    public function spots(): array
+    {
+        return $this->spots;
+    }
+
     /** @return list<Line|Area|Text> */
     public function shapes(): array
     {
@@ -151,6 +167,7 @@ final class Drawing implements \JsonSerializable
             'says' => $this->says,
             'shapes' => $this->shapes,
             'taps' => $this->taps,
+            'spots' => $this->spots,
         ];
     }
 }

@@ -17,6 +17,8 @@ final readonly class Label
         public Tone $tone,
         /** Nobody has to measure it: lighter type. */
         public bool $free = false,
+        /** What its name leads to. */
+        public ?string $id = null,
     ) {
     }
 }

@@ -11,6 +11,9 @@ final class LabelColumn
 {
     public const PITCH = 48.0;
 
+    /** More than so many leaders are a tangle: numbers stand in the picture instead. */
+    private const CROWDED = 8;
+
     private const NAME = 14.0;
 
     private const VALUE = 19.0;
@@ -33,16 +36,32 @@ final class LabelColumn
         $pitch = $n < 2 ? 0.0 : min(1.4 * self::PITCH, ($height - 26 - self::PITCH) / ($n - 1));
         $top = ($height - ($n - 1) * $pitch) / 2 + 2;
         $ports = array_map(static fn (int $i): float => $top + $i * $pitch, array_keys($labels));
-        $labels = self::uncrossed($labels, $x - 20, $ports);
+        $isCrowded = $n > self::CROWDED;
+        $labels = $isCrowded ? $labels : self::uncrossed($labels, $x - 20, $ports);
+        if ($isCrowded) {
+            Balloons::draw($drawing, $labels);
+        }
         foreach ($labels as $i => $label) {
             $y = $ports[$i];
-            $drawing
-                ->line($label->x, $label->y, $x - 20, $y - 5, $label->tone, 0.9)
-                ->line($x - 20, $y - 5, $x - 6, $y - 5, $label->tone, 0.9);
+            if (! $isCrowded) {
+                $drawing
+                    ->line($label->x, $label->y, $x - 20, $y - 5, $label->tone, 0.9)
+                    ->line($x - 20, $y - 5, $x - 6, $y - 5, $label->tone, 0.9);
+            }
+            if ($label->id !== null) {
+                $drawing->spot(new Spot(
+                    id: $label->id,
+                    name: $label->name,
+                    x: $x - 6,
+                    y: $y - 8 - self::NAME,
+                    width: $right - $x + 6,
+                    height: min(self::PITCH, $n < 2 ? self::PITCH : $pitch),
+                ));
+            }
             $drawing->text(
                 $x,
                 $y - 8,
-                TextWidth::within($label->name, self::NAME, $right - $x),
+                TextWidth::within(($isCrowded ? ($i + 1).'  ' : '').$label->name, self::NAME, $right - $x),
                 self::NAME,
                 Anchor::Start,
                 $label->tone,

@@ -21,7 +21,7 @@ final class LabelColumnTest extends TestCase
         mt_srand(3);
         for ($round = 0; $round < 200; $round++) {
             $labels = [];
-            for ($i = mt_rand(2, 12); $i > 0; $i--) {
+            for ($i = mt_rand(2, 8); $i > 0; $i--) {
                 $labels[] = new Label(mt_rand(0, 400), mt_rand(0, 300), "n{$i}", null, Tone::Ink);
             }
             $drawing = new Drawing(700, 640, Say::plain(''));
@@ -39,6 +39,32 @@ final class LabelColumnTest extends TestCase
                 $own = array_values(array_filter($labels, static fn (Label $l): bool => $leader instanceof Line && $names[$i] instanceof Text && $l->name === $names[$i]->say->mm && $l->x === $leader->x1 && $l->y === $leader->y1));
                 self::assertCount(1, $own);
             }
+        }
+    }
+
+    /** More than eight are a tangle: each gets a number at its place, none on another, and the same in the column. */
+    public function test_numbers_where_it_is_crowded(): void
+    {
+        mt_srand(5);
+        for ($round = 0; $round < 100; $round++) {
+            $labels = [];
+            for ($i = mt_rand(9, 16); $i > 0; $i--) {
+                // Half of them at one place, as mating surfaces are.
+                $labels[] = new Label($i % 2 === 0 ? 200 : mt_rand(0, 400), $i % 2 === 0 ? 150 : mt_rand(0, 300), "n{$i}", null, Tone::Ink, id: "id-{$i}");
+            }
+            $drawing = new Drawing(700, 900, Say::plain(''));
+            LabelColumn::draw($drawing, $labels, 452, 694, 900);
+            $texts = array_filter($drawing->shapes(), static fn ($s): bool => $s instanceof Text);
+            $numbers = array_values(array_filter($texts, static fn ($t): bool => $t instanceof Text && preg_match('/^\d+$/', $t->say->mm) === 1));
+            self::assertSame(range(1, count($labels)), array_map(static fn ($t): int => $t instanceof Text ? (int) $t->say->mm : 0, $numbers));
+            foreach ($numbers as $i => $a) {
+                foreach (array_slice($numbers, $i + 1) as $b) {
+                    self::assertTrue($a instanceof Text && $b instanceof Text && hypot($a->x - $b->x, $a->y - $b->y) > 20.0, 'no number stands on another');
+                }
+            }
+            $names = array_filter($texts, static fn ($t): bool => $t instanceof Text && preg_match('/^\d+  n\d+$/', $t->say->mm) === 1);
+            self::assertCount(count($labels), $names);
+            self::assertCount(count($labels), $drawing->spots());
         }
     }
 

@@ -923,6 +923,14 @@ export interface components {
                 top: number;
                 bottom: number;
             }[];
+            spots: {
+                id: string;
+                name: string;
+                x: number;
+                y: number;
+                width: number;
+                height: number;
+            }[];
             shapes: (components["schemas"]["Line"] | components["schemas"]["Area"] | components["schemas"]["Text"])[];
         };
         Say: {

@@ -12,11 +12,14 @@ export function DrawingView({
     drawing,
     maxWidth,
     quiet = false,
+    pick,
 }: {
     drawing: Drawing;
     maxWidth?: number;
     /** Beside words that say the same: not read out. */
     quiet?: boolean;
+    /** Where a name of it leads. */
+    pick?: (id: string) => void;
 }) {
     const { units, typing, say } = useSettings();
     const theme = useTheme();
@@ -42,7 +45,7 @@ export function DrawingView({
     return (
         <svg
             viewBox={`0 0 ${drawing.width} ${drawing.height}`}
-            role={quiet ? undefined : 'img'}
+            role={quiet ? undefined : pick ? 'group' : 'img'}
             aria-hidden={quiet}
             aria-label={quiet ? undefined : say(drawing.says)}
             style={{ width: '100%', maxWidth: maxWidth ?? drawing.width, height: 'auto', display: 'block' }}
@@ -123,6 +126,28 @@ export function DrawingView({
                     </text>
                 );
             })}
+            {pick &&
+                drawing.spots.map((spot) => (
+                    <rect
+                        key={spot.id}
+                        role="button"
+                        tabIndex={0}
+                        aria-label={`Go to ${spot.name}`}
+                        x={spot.x}
+                        y={spot.y}
+                        width={spot.width}
+                        height={spot.height}
+                        fill="transparent"
+                        style={{ cursor: 'pointer' }}
+                        onClick={() => pick(spot.id)}
+                        onKeyDown={(event) => {
+                            if (event.key === 'Enter' || event.key === ' ') {
+                                event.preventDefault();
+                                pick(spot.id);
+                            }
+                        }}
+                    />
+                ))}
         </svg>
     );
 }

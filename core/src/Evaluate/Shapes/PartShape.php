@@ -295,6 +295,7 @@ final readonly class PartShape
             ) {
                 $offset = abs($this->offsetOf($surface));
                 $diameters[] = [
+                    'surface' => $surface->id,
                     'name' => $all ? $surface->name : $this->named($surface),
                     'at_mm' => $extent[0] + 0.85 * ($extent[1] - $extent[0]),
                     'radius_mm' => $mm / 2 + $offset,

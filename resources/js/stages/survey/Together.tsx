@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { useSearchParams } from 'react-router';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
@@ -13,13 +14,18 @@ import { Photos } from './Photos';
 /** The parts together: what meets what, what can be measured from, what is known and what to think of. */
 export function Together() {
     const { answers } = useJob();
+    const [, setParams] = useSearchParams();
     const { datums, hints, minds } = answers.survey;
     const could = datums.candidates.map((c) => (c.chosen ? `${c.name} (chosen)` : c.name));
     return (
         <>
             {answers.picture ? (
                 <Framed>
-                    <DrawingView drawing={answers.picture} maxWidth={820} />
+                    <DrawingView
+                        drawing={answers.picture}
+                        maxWidth={820}
+                        pick={(id) => setParams({ at: id }, { replace: true })}
+                    />
                 </Framed>
             ) : (
                 <Typography sx={{ my: 2 }}>
