@@ -6,6 +6,7 @@ namespace Oldpart\Core\Answer;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Evaluate\Making\RunningTrue;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Shaped\ShapeNumber;
 use Oldpart\Core\Evaluate\Shapes\JobShapes;
@@ -14,6 +15,7 @@ use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Picture\FacePicture;
 use Oldpart\Core\Picture\FaceSize;
 use Oldpart\Core\Picture\Shop\ShopNote;
@@ -25,6 +27,9 @@ use Oldpart\Core\Shape\SurfaceType;
 /** What is written at each part that is cut: every surface with its limits, its call-out, or its free size. */
 final readonly class ShopViews
 {
+    /** The letter of the axis that others run true to; A is the face that lengths are taken from. */
+    private const DATUM = 'B';
+
     /** Of a shape that many numbers are written beside what it is. */
     private const NUMBERS = 2;
 
@@ -115,6 +120,7 @@ final readonly class ShopViews
         $shape = $this->shapes->shapes[$partId];
         $diameters = $lengths = $notes = [];
         $datum = null;
+        $true = RunningTrue::of($this->facts, $partId, array_merge(...array_values($this->entries)));
         foreach ($this->facts->surfacesOf($partId) as $surface) {
             $extent = $shape->extent($surface);
             if ($surface->datum && $extent !== null && $datum === null) {
@@ -142,7 +148,8 @@ final readonly class ShopViews
                 $mm = $this->shapes->sizes->mm($surface);
                 if ($lines !== [] && $mm !== null) {
                     $radius = $mm / 2 + abs($shape->offsetOf($surface));
-                    $diameters[] = new ShopSize($extent[0], $extent[1], $radius, $lines, $this->isFree($surface));
+                    $size = new ShopSize($extent[0], $extent[1], $radius, $lines, $this->isFree($surface));
+                    $diameters[] = $this->asked($size, $surface, $true);
                 }
             }
         }
@@ -156,7 +163,45 @@ final readonly class ShopViews
             $notes,
             $datum,
             unsaid: $unsaid,
+            says: self::saysOf($diameters),
         );
+    }
+
+    /** Roughness where a fit wants it, run-out where two have to be true to each other. */
+    private function asked(ShopSize $size, SurfaceFacts $surface, RunningTrue $true): ShopSize
+    {
+        $ra = null;
+        foreach ($this->facts->joints as $joint) {
+            if ($joint->inner === $surface->id || $joint->outer === $surface->id) {
+                $wants = Purpose::orNull($joint->purpose)->ra ?? null;
+                $ra = $wants !== null && ($ra === null || $wants['um'] < $ra['um']) ? $wants : $ra;
+            }
+        }
+        $runOut = $true->runOutMm[$surface->id] ?? null;
+
+        return $size->asked(
+            $ra === null ? null : new Say(
+                "Ra {$ra['uin']} µin",
+                "Ra {$ra['um']}",
+                "Ra {$ra['uin']} µin ({$ra['um']} µm)",
+            ),
+            $runOut === null ? null : LengthWriter::atMost($runOut),
+            $runOut === null && $true->datum !== $surface->id ? '' : self::DATUM,
+        );
+    }
+
+    /** @param  list<ShopSize>  $diameters */
+    private static function saysOf(array $diameters): ?Say
+    {
+        $hasRunOut = array_filter($diameters, static fn (ShopSize $d): bool => $d->runOut !== null) !== [];
+        $hasFinish = array_filter($diameters, static fn (ShopSize $d): bool => $d->finish !== null) !== [];
+
+        return $hasRunOut || $hasFinish
+            ? Say::plain(implode(' ', array_filter([
+                $hasRunOut ? 'Run-out to '.self::DATUM.': half of its own limits, common practice.' : '',
+                $hasFinish ? 'Ra: as such fits want it, common practice.' : '',
+            ])))
+            : null;
     }
 
     /**
@@ -298,6 +343,7 @@ final readonly class ShopViews
             $extent[1] > $extent[0] ? $extent[0] + 0.6 * ($extent[1] - $extent[0]) : $extent[0],
             $this->radius($surface, $shape, $mm ?? 0.0),
             $lines,
+            in_array($surface->type, [SurfaceType::GrooveInside, SurfaceType::GrooveOutside], true) ? $extent : null,
         );
     }
 

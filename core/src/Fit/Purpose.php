@@ -51,6 +51,8 @@ final readonly class Purpose implements \JsonSerializable
         private ?array $given,
         /** @var list<string> what speaks against it */
         public array $against,
+        /** @var array{um: float, uin: int}|null the roughness Ra it wants on both sides; null: none in particular. Common practice. */
+        public ?array $ra = null,
     ) {
     }
 
@@ -79,7 +81,7 @@ final readonly class Purpose implements \JsonSerializable
     public static function all(): array
     {
         /**
-         * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, fastens?: bool, copies_old?: bool, works?: array{least_mm: float, least_per_m: float, most_mm: float, most_per_m: float}, iso: ?string, inch: ?string, inch_also?: list<string>, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
+         * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, fastens?: bool, copies_old?: bool, works?: array{least_mm: float, least_per_m: float, most_mm: float, most_per_m: float}, iso: ?string, inch: ?string, inch_also?: list<string>, ra?: array{um: float, uin: int}, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
          */
         $rows = Table::rows('purposes');
 
@@ -104,6 +106,7 @@ final readonly class Purpose implements \JsonSerializable
                 thumb: $r['thumb'],
                 given: $r['given'] ?? null,
                 against: $r['against'] ?? [],
+                ra: $r['ra'] ?? null,
             ),
             $rows,
         );

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Tests\Picture;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Answer\ShopViews;
+use Oldpart\Core\Evaluate\Making\RunningTrue;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Picture\Anchor;
 use Oldpart\Core\Picture\Area;
@@ -110,6 +111,62 @@ final class ShopDrawingTest extends TestCase
         self::assertEqualsWithDelta(70.0 / 15.0, (max(array_column($areas[0]->points, 0)) - min(array_column($areas[0]->points, 0))) / (max(array_column($areas[0]->points, 1)) - min(array_column($areas[0]->points, 1))), 1e-6);
     }
 
+    /**
+     * A sleeve fits inside and out: what is tighter is the datum, the other runs true to it within half of its own
+     * limits. Roughness as handbooks give it: Ra 1.6 µm (63 µin) for a press, 0.8 (32) for a journal; common practice.
+     */
+    public function test_run_out_and_roughness_where_something_fits(): void
+    {
+        $this->job('plain-bush')->read('Housing bore', 'three-point', '32.010')->read('Shaft journal', 'outside-micrometer', '24.990')
+            ->read('Housing length', 'calliper', '40.00');
+        $facts = JobFacts::fromArray($this->facts);
+        $answers = JobAnswers::of($facts);
+        $bush = array_column($this->facts['parts'], 'id', 'name')['Bush'];
+        $widths = [];
+        foreach ($answers->make as $entry) {
+            if ($entry->band !== null && in_array($entry->label, ['Bush outside', 'Bush bore, after pressing', 'Bush bore, before pressing', 'Bush bore'], true)) {
+                $widths[$entry->surface->id] = min($widths[$entry->surface->id] ?? INF, $entry->band->upperMm - $entry->band->lowerMm);
+            }
+        }
+        self::assertCount(2, $widths);
+        asort($widths);
+        $true = RunningTrue::of($facts, $bush, $answers->make);
+        self::assertSame(array_key_first($widths), $true->datum);
+        self::assertEqualsWithDelta([array_key_last($widths) => max(0.00254, max($widths) / 2)], $true->runOutMm, 1e-9);
+        $drawing = ShopDrawing::draw($answers->shopViews($facts)->of($bush));
+        self::assertNotNull($drawing);
+        $texts = self::texts($drawing);
+        self::assertContains('Ra 1.6', $texts);
+        self::assertContains('Ra 0.8', $texts);
+        self::assertCount(2, array_keys($texts, 'B', true), 'at the datum, and in the frame');
+        $inch = array_map(static fn ($t): string => $t instanceof Text ? $t->say->in : '', $drawing->shapes());
+        self::assertContains('Ra 63 µin', $inch);
+        self::assertContains('Ra 32 µin', $inch);
+        // One that fits nothing is asked for nothing.
+        $this->job('spacer');
+        $facts = JobFacts::fromArray($this->facts);
+        foreach (array_keys($this->facts['parts']) as $i) {
+            self::assertSame([], RunningTrue::of($facts, $this->facts['parts'][$i]['id'], [])->runOutMm);
+        }
+    }
+
+    /** By hand: 1.3 wide on a view of 300 high for 40 across is under ten, and is drawn again: 3.9 of it across 130. */
+    public function test_a_narrow_groove_is_drawn_again_larger(): void
+    {
+        $part = new AxisPart('Pin', Tone::Make, Profile::of([new Segment(0, 60, 20, 20), new Segment(30, 31.3, 18, 18, cutsOutside: true)], []));
+        $note = new ShopNote(30.65, 18, [Say::plain('groove 1.3 wide')], [30.0, 31.3]);
+        $drawing = ShopDrawing::draw(new ShopView($part, [], [], [$note]));
+        self::assertNotNull($drawing);
+        self::clear($drawing);
+        // The view is 7.5 to the millimetre; the detail as its width allows, 33.3, or its height.
+        $times = min(130 / 3.9, 110 / (2 + 1.2 * 1.3)) / 7.5;
+        self::assertContains('C: groove 1.3 wide', self::texts($drawing));
+        self::assertContains('C, '.round($times, 1).' times larger', self::texts($drawing));
+        $wide = new ShopNote(30.65, 18, [Say::plain('groove 4 wide')], [30.0, 34.0]);
+        $drawing = ShopDrawing::draw(new ShopView($part, [], [], [$wide]));
+        self::assertSame(['groove 4 wide'], self::texts($drawing), 'one that can be seen is not drawn twice');
+    }
+
     /** @return list<string> */
     private static function texts(?Drawing $drawing): array
     {
@@ -134,7 +191,7 @@ final class ShopDrawingTest extends TestCase
                 $diameters[] = new ShopSize($at, $at + $long, $radius, mt_rand(0, 1) === 1 ? [$says] : [$says, Say::plain(number_format(2 * $radius - 0.01, 3)), Say::plain('before pressing')]);
                 $lengths[] = new ShopSize(mt_rand(0, 2) === 0 ? $at : 0.0, $at + $long, 0.0, [Say::plain(number_format($long, 3))]);
                 for ($n = mt_rand(0, 3); $n > 0; $n--) {
-                    $notes[] = new ShopNote($at + $long * $pick(0, 1), $radius, [Say::plain('M12 × 1.75, left hand'), Say::plain(str_repeat('deep ', mt_rand(1, 5)))]);
+                    $notes[] = new ShopNote($at + $long * $pick(0, 1), $radius, [Say::plain('M12 × 1.75, left hand'), Say::plain(str_repeat('deep ', mt_rand(1, 5)))], mt_rand(0, 3) === 0 ? [$at, $at + 0.02 * $long] : null);
                 }
                 $at += $long;
             }
@@ -142,7 +199,7 @@ final class ShopDrawingTest extends TestCase
             $drawing = ShopDrawing::draw($view);
             self::assertNotNull($drawing);
             self::clear($drawing);
-            $texts = array_filter($drawing->shapes(), static fn ($s): bool => $s instanceof Text && $s->say->mm !== 'A');
+            $texts = array_filter($drawing->shapes(), static fn ($s): bool => $s instanceof Text && $s->say->mm !== 'A' && ! str_contains($s->say->mm, 'times larger'));
             $wanted = array_sum(array_map(static fn (ShopSize|ShopNote $one): int => count($one->lines), [...$diameters, ...$notes])) + count($lengths);
             self::assertCount($wanted, $texts, 'everything is on it');
         }

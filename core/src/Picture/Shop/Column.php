@@ -7,6 +7,8 @@ namespace Oldpart\Core\Picture\Shop;
 /** One diameter beside the view, in a column of its own; in the units of the frame. */
 final readonly class Column
 {
+    public Asked $asked;
+
     public float $width;
 
     public float $height;
@@ -16,8 +18,9 @@ final readonly class Column
 
     public function __construct(public ShopSize $size, public float $radius)
     {
-        $this->width = ShopDrawing::wide($size->lines) + 18.0;
-        $this->height = ShopDrawing::high($size->lines);
+        $this->asked = new Asked($size);
+        $this->width = max(ShopDrawing::wide($size->lines), $this->asked->width) + 18.0;
+        $this->height = ShopDrawing::high($size->lines) + $this->asked->height;
         $this->isSmall = 2 * $radius < $this->height + 30.0;
     }
 }

@@ -34,6 +34,11 @@ final class ShopDrawing
 
     private const ROW = 32.0;
 
+    private const SMALL = 12.0;
+
+    /** What the ring round a detail wants above the view. */
+    private const RING = 14.0;
+
     private float $perMm;
 
     private BrokenAxis $along;
@@ -46,6 +51,9 @@ final class ShopDrawing
 
     /** @var list<Callout> */
     private array $callouts;
+
+    /** @var list<Detail> */
+    private array $details;
 
     private float $left;
 
@@ -82,7 +90,9 @@ final class ShopDrawing
             static fn (Column $c): bool => $c->isSmall,
         );
         $this->above = $small === [] ? 0.0 : 8.0 + max(array_map(static fn (Column $c): float => $c->height, $small));
-        $this->callouts = Callout::stacked($view->notes, $this->x(...), $this->right);
+        [$notes, $this->details] = Detail::of($view->part, $view->notes, $this->perMm);
+        $this->above += $this->details === [] ? 0.0 : self::RING;
+        $this->callouts = Callout::stacked($notes, $this->x(...), $this->right);
         $this->axis = 16.0 + Callout::height($this->callouts) + $this->above + 14.0 + $this->half;
     }
 
@@ -102,9 +112,18 @@ final class ShopDrawing
         $edge = $this->right + self::GAP + array_sum(
             array_map(static fn (Column $c): float => $c->width, $this->rightColumns),
         );
-        $width = max($edge, Callout::right($this->callouts), $rows->right()) + 20.0;
+        $width = 20.0 + max(
+            $edge,
+            Callout::right($this->callouts),
+            $rows->right(),
+            self::saysTo($this->view),
+            20.0 + count($this->details) * Detail::WIDE,
+        );
         $below = $this->axis + $this->half + self::GAP;
-        $height = $below + self::ROW * $rows->count() + ($this->view->datumMm === null ? 0.0 : 34.0) + 8.0;
+        $rowsEnd = $below + self::ROW * $rows->count() + ($this->view->datumMm === null ? 0.0 : 34.0);
+        $height = $rowsEnd + 8.0
+            + ($this->details === [] ? 0.0 : Detail::HIGH)
+            + ($this->view->says === null ? 0.0 : self::SMALL + 10.0);
         $drawing = new Drawing($width, $height, Say::plain("{$this->view->part->name}: half section with its sizes."));
         AxisPicture::into($drawing, $this->view->part, $this->left, $this->axis, $this->perMm, along: $this->along);
         $this->side($drawing, $this->leftColumns, -1);
@@ -117,11 +136,24 @@ final class ShopDrawing
             );
         }
         $rows->draw($drawing, $this->axis + $this->half, $below, self::ROW);
+        foreach ($this->details as $i => $detail) {
+            $detail->ring($drawing, $this->x(...), $this->axis, $this->perMm);
+            $detail->draw($drawing, 20.0 + $i * Detail::WIDE, $rowsEnd, $this->perMm);
+        }
+        if ($this->view->says !== null) {
+            $drawing->text(20.0, $height - 8.0, $this->view->says, self::SMALL, tone: Tone::Soft);
+        }
         if ($this->view->datumMm !== null) {
             $this->datum($drawing, $this->view->datumMm, $below + self::ROW * $rows->count());
         }
 
         return $drawing;
+    }
+
+    /** How far what is said under it reaches. */
+    private static function saysTo(ShopView $view): float
+    {
+        return $view->says === null ? 0.0 : 20.0 + TextWidth::of($view->says->both, self::SMALL, false);
     }
 
     private function x(float $mm): float
@@ -155,7 +187,7 @@ final class ShopDrawing
             }
             $tone = Tone::Make;
             if ($column->isSmall) {
-                $top = $this->axis - $this->half - 8.0;
+                $top = $this->axis - $this->half - 8.0 - ($this->details === [] ? 0.0 : self::RING);
                 $drawing->line($x, $this->axis + $r + 14, $x, $top, $tone, 1.2);
                 self::arrow($drawing, $x, $this->axis - $r, 0, -1, tone: $tone);
                 self::arrow($drawing, $x, $this->axis + $r, 0, 1, tone: $tone);
@@ -176,6 +208,8 @@ final class ShopDrawing
     private function write(Drawing $drawing, Column $column, float $x, float $bottom): void
     {
         $lines = $column->size->lines;
+        $bottom -= $column->asked->height;
+        $column->asked->draw($drawing, $x, $bottom + 3);
         foreach (array_reverse($lines, true) as $i => $say) {
             $size = $i === 0 ? self::MAIN : self::MORE;
             $drawing->text(

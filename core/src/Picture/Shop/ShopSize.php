@@ -20,6 +20,26 @@ final readonly class ShopSize
         public array $lines,
         /** Nobody has to measure it: lighter type. */
         public bool $free = false,
+        /** The roughness it wants. */
+        public ?Say $finish = null,
+        /** How true it has to run, and to which datum. */
+        public ?Say $runOut = null,
+        public string $datum = '',
     ) {
+    }
+
+    /** The same with what else is asked of it. */
+    public function asked(?Say $finish, ?Say $runOut, string $datum): self
+    {
+        return new self(
+            fromMm: $this->fromMm,
+            toMm: $this->toMm,
+            radiusMm: $this->radiusMm,
+            lines: $this->lines,
+            free: $this->free,
+            finish: $finish,
+            runOut: $runOut,
+            datum: $datum,
+        );
     }
 }

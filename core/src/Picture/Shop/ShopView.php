@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Picture\Shop;
 
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Picture\AxisPart;
 
 /** A turned part and everything that is written at it. */
@@ -23,6 +24,8 @@ final readonly class ShopView
         public ?float $datumMm = null,
         /** @var list<string> surfaces of which nobody said where they lie along the axis */
         public array $unsaid = [],
+        /** What has to be said of what is asked on it. */
+        public ?Say $says = null,
     ) {
     }
 }
