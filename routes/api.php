@@ -68,6 +68,7 @@ Route::patch('shop', [ShopController::class, 'update']);
 Route::get('catalogue', [CatalogueController::class, 'index']);
 Route::get('kinds', [CatalogueController::class, 'kinds']);
 Route::post('points', [SumController::class, 'points']);
+Route::post('outline', [SumController::class, 'outline']);
 Route::get('sums', [SumController::class, 'index']);
 Route::post('sums/{name}', [SumController::class, 'run']);
 Route::post('sums/{name}/typed', [SumController::class, 'typed']);

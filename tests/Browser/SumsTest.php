@@ -46,6 +46,23 @@ final class SumsTest extends BrowserTestCase
         $this->sees('No plate gives it exactly', 'Nearest');
     }
 
+    /** An outline drawn elsewhere is looked at, then taken with its radii: 100 by 40 with one corner of 8. */
+    public function test_an_outline_out_of_a_file(): void
+    {
+        $file = $this->rig->downloads().'/outline.dxf';
+        $pairs = [[0, 'SECTION'], [2, 'ENTITIES'], [0, 'LWPOLYLINE'], [70, 1], [10, 0], [20, 0], [10, 100], [20, 0], [10, 100], [20, 32], [42, tan(M_PI / 8)], [10, 92], [20, 40], [10, 0], [20, 40], [0, 'ENDSEC'], [0, 'EOF']];
+        file_put_contents($file, implode("\n", array_map(static fn (array $p): string => "{$p[0]}\n{$p[1]}", $pairs))."\n");
+        $this->visit('/sums?sum=plate');
+        $this->press('mm');
+        $this->sees('From a DXF file');
+        $this->page->findElement(\Facebook\WebDriver\WebDriverBy::xpath("(//input[@aria-label='File of places'])[1]"))->sendKeys($file);
+        $this->sees('4 corners of the outline', '100, 40, radius 8');
+        $this->press('Take them');
+        // By hand: 4000 less 64 (1 − π/4).
+        // By hand: the arc ends at 100, 32 and 92, 40.
+        $this->sees('100.000', '40.000', '8.000');
+    }
+
     public function test_a_sum_is_kept_in_a_job(): void
     {
         $this->visit('/sums?sum=bore-line');

@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Body;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\OutlineIn;
 use Oldpart\Core\Exchange\PointsIn;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Unit;
@@ -63,6 +65,20 @@ final class SumController
             'others' => $read['others'],
             'numbered' => $read['numbered'],
         ]);
+    }
+
+    /** The outline of a plate out of a DXF, to look at before it is taken. */
+    public function outline(Request $request): JsonResponse
+    {
+        $in = Body::of($request, self::MAX_BYTES)->only(['text', 'unit']);
+        $unit = $in->choice('unit', Unit::class);
+        $corners = OutlineIn::read($in->text('text'), $unit);
+        if ($corners === []) {
+            throw new BadInput('no-outline', 'text', 'There is no closed outline in this file: it wants lines and arcs (DXF) that meet end to end all round.');
+        }
+        $said = PointsIn::unitOf(str_replace(["\r\n", "\r"], "\n", $in->text('text')));
+
+        return new JsonResponse(['corners' => $corners, 'unit' => ($said ?? $unit)->value, 'said' => $said !== null]);
     }
 
     public function run(Request $request, string $name): JsonResponse

@@ -78,28 +78,39 @@ final class PointsIn
         ];
     }
 
-    /** @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int, numbered: bool} */
-    private static function dxf(string $text, Unit $unit): array
+    /**
+     * What unit a DXF says it is in; null where it says none.
+     *
+     * @throws BadInput for one in another unit
+     */
+    public static function unitOf(string $text): ?Unit
     {
-        $lines = explode("\n", $text);
         $code = preg_match('/\$INSUNITS\n\s*70\n\s*(\d+)/', $text, $m) === 1 ? $m[1] : '0';
         $said = self::UNITS[$code] ?? null;
         if ($said === null && $code !== '0') {
             throw new BadInput('dxf-unit', 'text', "The drawing is in a unit that is neither millimetres nor inches (INSUNITS {$code}). Save it in one of these, and take it in again.");
         }
+
+        return $said;
+    }
+
+    /** @return array{points: list<array{x: float, y: float, diameter: ?float}>, refused: list<array{line: int, says: string}>, unit: Unit, said: bool, others: int, numbered: bool} */
+    private static function dxf(string $text, Unit $unit): array
+    {
+        $said = self::unitOf($text);
         $unit = $said ?? $unit;
         [$points, $refused, $others, $per] = [[], [], 0, $unit->inMm()];
-        foreach (self::entities($lines) as ['type' => $type, 'line' => $line, 'values' => $values]) {
-            [$x, $y, $radius] = [$values[10] ?? null, $values[20] ?? null, $values[40] ?? null];
-            if ($type !== 'CIRCLE' && $type !== 'POINT') {
+        foreach (DxfThing::all($text) as $thing) {
+            [$x, $y, $radius] = [$thing->first(10), $thing->first(20), $thing->first(40)];
+            if ($thing->type !== 'CIRCLE' && $thing->type !== 'POINT') {
                 $others++;
-            } elseif ($x === null || $y === null || ! is_finite($x) || ! is_finite($y)) {
-                $refused[] = ['line' => $line, 'says' => "{$type} without a place."];
+            } elseif ($x === null || $y === null) {
+                $refused[] = ['line' => $thing->line, 'says' => "{$thing->type} without a place."];
             } else {
                 $points[] = [
-                    'x' => ($values[self::UPRIGHT] ?? 1.0) < 0 ? -$x * $per : $x * $per,
+                    'x' => ($thing->first(self::UPRIGHT) ?? 1.0) < 0 ? -$x * $per : $x * $per,
                     'y' => $y * $per,
-                    'diameter' => $type === 'CIRCLE' && $radius !== null ? 2 * $radius * $per : null,
+                    'diameter' => $thing->type === 'CIRCLE' && $radius !== null ? 2 * $radius * $per : null,
                 ];
             }
         }
@@ -112,37 +123,5 @@ final class PointsIn
             'others' => $others,
             'numbered' => false,
         ];
-    }
-
-    /**
-     * What is drawn: pairs of lines, a code and its value; code 0 begins the next thing.
-     *
-     * @param  list<string>  $lines
-     * @return list<array{type: string, line: int, values: array<int, float>}>
-     */
-    private static function entities(array $lines): array
-    {
-        $entities = [];
-        $section = $type = '';
-        /** @var array<int, float> $values */
-        [$line, $values] = [0, []];
-        for ($i = 0; $i + 1 < count($lines); $i += 2) {
-            [$code, $value] = [(int) trim($lines[$i]), trim($lines[$i + 1])];
-            if ($code === 0) {
-                if ($section === 'ENTITIES' && $line > 0) {
-                    $entities[] = ['type' => $type, 'line' => $line, 'values' => $values];
-                }
-                $section = $value === 'ENDSEC' ? '' : $section;
-                [$type, $line, $values] = [$value, $section === 'ENTITIES' ? $i + 1 : 0, []];
-            } elseif ($code === 2 && $type === 'SECTION') {
-                $section = $value;
-            } elseif (
-                in_array($code, [10, 20, 40, self::UPRIGHT], true) && is_numeric($value) && ! isset($values[$code])
-            ) {
-                $values[$code] = (float) $value;
-            }
-        }
-
-        return $entities;
     }
 }

@@ -12,6 +12,9 @@ use Oldpart\Core\Advice\BadInput;
  */
 final readonly class RoundedOutline
 {
+    /** Two radii that meet on a side may be over it by what the figures were rounded by, mm. */
+    private const ROUNDED_MM = 0.001;
+
     /** An arc is drawn in so many pieces a right angle. */
     private const PIECES = 12;
 
@@ -71,7 +74,7 @@ final readonly class RoundedOutline
         foreach ($corners as $i => $corner) {
             $next = ($i + 1) % $n;
             $edge = hypot($corners[$next]['x'] - $corner['x'], $corners[$next]['y'] - $corner['y']);
-            if ($edge + 1e-9 < $takes[$i] + $takes[$next]) {
+            if ($edge + self::ROUNDED_MM < $takes[$i] + $takes[$next]) {
                 throw new BadInput('radius', "corners.{$i}.radius_mm", 'The radii of corners '.($i + 1).' and '.($next + 1).' do not fit on the side between them: smaller ones.');
             }
         }

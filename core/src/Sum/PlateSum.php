@@ -73,9 +73,9 @@ final class PlateSum implements Sum
         return [
             'arcs' => array_map(static fn (array $arc): array => [
                 'corner' => $arc['corner'],
-                'from' => array_map(static fn (float $v): float => round($v, 4), $arc['from']),
-                'to' => array_map(static fn (float $v): float => round($v, 4), $arc['to']),
-                'middle' => array_map(static fn (float $v): float => round($v, 4), $arc['middle']),
+                'from_mm' => array_map(static fn (float $v): float => round($v, 4), $arc['from']),
+                'to_mm' => array_map(static fn (float $v): float => round($v, 4), $arc['to']),
+                'middle_mm' => array_map(static fn (float $v): float => round($v, 4), $arc['middle']),
                 'radius_mm' => $arc['radius'],
             ], $outline->arcs),
             'centres' => self::centres($cuts),

@@ -830,6 +830,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The outline of a plate out of a DXF, as corners with their radii; nothing is stored */
+        post: operations["readOutline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/{name}/typed": {
         parameters: {
             query?: never;
@@ -4669,6 +4686,45 @@ export interface operations {
                         others: number;
                         /** @description a first column was taken for the names of the holes */
                         numbered: boolean;
+                    };
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    readOutline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
+                };
+            };
+        };
+        responses: {
+            /** @description The corners, mm */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        corners: {
+                            x: number;
+                            y: number;
+                            radius: number;
+                        }[];
+                        /** @enum {unknown} */
+                        unit: "in" | "mm";
+                        /** @description the file says its unit */
+                        said: boolean;
                     };
                 };
             };

@@ -10,14 +10,39 @@ import type { operations } from '../api/schema';
 import type { Unit } from '../api/types';
 import { LinkButton } from '../shell/LinkButton';
 
-type Read = operations['readPoints']['responses'][200]['content']['application/json'];
+type Points = operations['readPoints']['responses'][200]['content']['application/json'];
+type Place = Points['points'][number] & { radius?: number };
+type Read = Omit<Points, 'points'> & { points: Place[] };
 
-/** Places out of a DXF or a table: looked at, then taken. */
+const asPoints = async (text: string, unit: Unit): Promise<Read> =>
+    orRefuse(await client.POST('/api/points', { body: { text, unit } }));
+
+const asOutline = async (text: string, unit: Unit): Promise<Read> => {
+    const read = orRefuse(await client.POST('/api/outline', { body: { text, unit } }));
+    return {
+        ...read,
+        points: read.corners.map((corner) => ({ ...corner, diameter: null })),
+        refused: [],
+        others: 0,
+        numbered: false,
+    };
+};
+
+/** Which heads of a table can be filled from a file. */
+const HEADS = ['x_mm,y_mm', 'x_mm,y_mm,radius_mm', 'name,x_mm,y_mm,diameter_mm'];
+
+export function comesFromFile(heads: string[]): boolean {
+    return HEADS.includes(heads.join());
+}
+
+/** Places out of a DXF or a table, or the corners of an outline: looked at, then taken. */
 export function PointsFile({
+    heads,
     unit,
     there,
     take,
 }: {
+    heads: string[];
     unit: Unit;
     /** Rows that are there already. */
     there: number;
@@ -32,13 +57,19 @@ export function PointsFile({
             const text = await file.text();
             setRead({
                 name: file.name,
-                read: orRefuse(await client.POST('/api/points', { body: { text, unit } })),
+                read: await (heads.includes('radius_mm') ? asOutline : asPoints)(text, unit),
             });
         } catch (error) {
             setRefused(`${file.name}: ${error instanceof Error ? error.message : 'not read.'}`);
         }
     };
     const size = (mm: number) => `${Number((unit === 'in' ? mm / 25.4 : mm).toFixed(5))}`;
+    const cell = (head: string, point: Place, i: number) => {
+        const mm = { x_mm: point.x, y_mm: point.y, radius_mm: point.radius, diameter_mm: point.diameter }[
+            head
+        ];
+        return head === 'name' ? `${i + 1}` : mm === undefined || mm === null ? '' : size(mm);
+    };
     const found = read?.read;
     return (
         <>
@@ -57,7 +88,7 @@ export function PointsFile({
                 }}
             />
             <LinkButton sx={{ justifySelf: 'start' }} onClick={() => input.current?.click()}>
-                From a DXF or CSV file
+                {heads.includes('radius_mm') ? 'From a DXF file' : 'From a DXF or CSV file'}
             </LinkButton>
             {refused !== null && (
                 <Typography variant="body2" color="error" role="alert">
@@ -69,7 +100,9 @@ export function PointsFile({
                     <>
                         <DialogContent>
                             <Typography variant="outcome">
-                                {found.points.length} places in {read.name}
+                                {found.points.length}{' '}
+                                {heads.includes('radius_mm') ? 'corners of the outline' : 'places'} in{' '}
+                                {read.name}
                             </Typography>
                             <Typography>
                                 {found.said
@@ -91,6 +124,7 @@ export function PointsFile({
                                     <li key={i}>
                                         {size(point.x)}, {size(point.y)}
                                         {point.diameter !== null && `, ⌀ ${size(point.diameter)}`}
+                                        {(point.radius ?? 0) > 0 && `, radius ${size(point.radius ?? 0)}`}
                                     </li>
                                 ))}
                             </Box>
@@ -102,7 +136,11 @@ export function PointsFile({
                             <Button
                                 variant="contained"
                                 onClick={() => {
-                                    take(found.points.map((point) => [size(point.x), size(point.y)]));
+                                    take(
+                                        found.points.map((point, i) =>
+                                            heads.map((head) => cell(head, point, i)),
+                                        ),
+                                    );
                                     setRead(null);
                                 }}
                             >

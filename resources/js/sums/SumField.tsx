@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { LinkButton } from '../shell/LinkButton';
 import type { Unit } from '../api/types';
-import { PointsFile } from './PointsFile';
+import { comesFromFile, PointsFile } from './PointsFile';
 import { namedOf, namedText, rowsOf, rowsText } from './texts';
 import { labelled, type Words } from './values';
 
@@ -201,8 +201,9 @@ function RowFields(props: Props & { heads: string[] }) {
                     </tbody>
                 </Box>
             </Box>
-            {rows.heads.join() === 'x_mm,y_mm' && (
+            {comesFromFile(rows.heads) && (
                 <PointsFile
+                    heads={rows.heads}
                     unit={unit}
                     there={rows.cells.length}
                     take={(cells) => change(rowsText({ heads: rows.heads, cells }))}
