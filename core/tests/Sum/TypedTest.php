@@ -39,15 +39,13 @@ final class TypedTest extends TestCase
         }
         self::assertNotSame($sum->name(), Words::title($sum->name()), 'it has a title');
         $results = array_keys(Sums::run($sum->name(), $sum->example()));
-        $inside = [];
-        $rows = json_decode((string) json_encode(Sums::run($sum->name(), $sum->example())), true);
-        array_walk_recursive($rows, static function (mixed $v, int|string $k) use (&$inside): void {
-            $inside[] = $k;
-        });
-        $given = $sum->example();
-        array_walk_recursive($given, static function (mixed $v, int|string $k) use (&$inside): void {
-            $inside[] = $k;
-        });
+        $keys = static function (mixed $of) use (&$keys): array {
+            return is_array($of) ? array_merge(array_keys($of), ...array_map($keys, array_values($of))) : [];
+        };
+        $inside = [
+            ...$keys(json_decode((string) json_encode(Sums::run($sum->name(), $sum->example())), true)),
+            ...$keys($sum->example()),
+        ];
         $own = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/data/sum-words.json'), true)['of'][$sum->name()] ?? [];
         foreach (Words::choices($sum->name()) as $field => $choices) {
             self::assertContains($field, $sum->takes());
