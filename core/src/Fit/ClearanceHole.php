@@ -13,6 +13,9 @@ final readonly class ClearanceHole
     /** A bolt measured this near under its nominal size is that bolt, mm. Common practice. */
     private const UNDER_MM = 0.35;
 
+    /** A hole measured this near one of a series is that hole, mm. Common practice. */
+    private const NEAR_MM = 0.13;
+
     private function __construct(
         public string $thread,
         public float $majorMm,
@@ -47,6 +50,22 @@ final readonly class ClearanceHole
         }
 
         return null;
+    }
+
+    /** The bolt that a hole is meant for, by any of its three series; null where it is none of them. */
+    public static function through(float $holeMm): ?self
+    {
+        $best = null;
+        $least = self::NEAR_MM;
+        foreach (self::all() as $hole) {
+            foreach ([$hole->mediumMm, $hole->fineMm, $hole->coarseMm] as $mm) {
+                if (abs($mm - $holeMm) < $least) {
+                    [$best, $least] = [$hole, abs($mm - $holeMm)];
+                }
+            }
+        }
+
+        return $best;
     }
 
     /** From the fine to the medium hole, over a bolt of that size, mm. */

@@ -27,4 +27,16 @@ final class Fastener
 
         return $boltMm + ($fixed ? 2 : 1) * $positionMm;
     }
+
+    /**
+     * How far each hole may lie off its place, on the diameter, with a hole and a bolt that are given; below zero the
+     * bolt does not enter. Source: ASME Y14.5, appendix B.
+     *
+     * @param  float  $holeMm  the smallest it may be
+     * @param  float  $boltMm  the largest it may be
+     */
+    public static function positionMm(float $holeMm, float $boltMm, bool $fixed): float
+    {
+        return ($holeMm - $boltMm) / ($fixed ? 2 : 1);
+    }
 }

@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Evaluate\Reckoned\Reckoned;
+use Oldpart\Core\Evaluate\Shaped\ShapeNumber;
 use Oldpart\Core\Exchange\PartDxf;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Making\Step;
@@ -136,6 +137,30 @@ final class PlacesTest extends TestCase
         self::assertSame('Short bed', ((array) $this->reckoned('half-turn')->jsonSerialize()['taken'])['travel_mm']['name']);
         $this->facts['reckonings'][0]['given']['travel_mm'] = '90';
         self::assertNotContains('no-travel', $codes(), 'what is typed counts');
+    }
+
+    /**
+     * ISO 273: a hole of 11 is that of an M10. Both sides 11: each may be off by 1 on the diameter; against a tapped
+     * 8.5, by half of it.
+     */
+    public function test_how_far_the_holes_of_a_ring_may_be_off(): void
+    {
+        $position = function (string $mate): ?string {
+            $this->job('ring-coupling')
+                ->is('Holes to the driving side', ['shape' => '128', 'count' => 6, 'size2' => self::mm('11')])
+                ->is('Driving hole circle', ['shape' => '128', 'count' => 6, 'size2' => self::mm($mate)]);
+            foreach ($this->answers()->shaped as $shape) {
+                if ($shape->surface->name === 'Holes to the driving side') {
+                    $numbers = array_column(array_map(static fn (ShapeNumber $n): array => [$n->name, $n->says->mm], $shape->numbers), 1, 0);
+
+                    return $numbers['Each within ⌀'] ?? null;
+                }
+            }
+            self::fail('the ring has no such holes');
+        };
+        self::assertSame('1.000 mm', $position('11'));
+        self::assertSame('0.500 mm', $position('8.5'));
+        self::assertNull($position('37'), 'no bolt of the table');
     }
 
     private function reckoned(string $sum): Reckoned

@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Pattern\Cage;
 use Oldpart\Core\Pattern\Clocking;
 use Oldpart\Core\Pattern\Dividing;
+use Oldpart\Core\Pattern\Fastener;
 use Oldpart\Core\Pattern\FoundCircle;
 use Oldpart\Core\Pattern\HoleCircle;
 use Oldpart\Core\Pattern\PatternFit;
@@ -18,6 +19,17 @@ use PHPUnit\Framework\TestCase;
 /** Hole circles and patterns, against closed forms and handbook tables (from memory). */
 final class PatternTest extends TestCase
 {
+    /** ASME Y14.5, appendix B: floating T = H − F, fixed T = (H − F)/2; and back again by H. */
+    public function test_how_far_a_hole_may_be_off(): void
+    {
+        self::assertEqualsWithDelta(1.0, Fastener::positionMm(9.0, 8.0, false), 1e-12);
+        self::assertEqualsWithDelta(0.5, Fastener::positionMm(9.0, 8.0, true), 1e-12);
+        self::assertEqualsWithDelta(-0.2, Fastener::positionMm(7.8, 8.0, false), 1e-12, 'it does not enter');
+        foreach ([true, false] as $fixed) {
+            self::assertEqualsWithDelta(0.34, Fastener::positionMm(Fastener::holeMm(10.0, 0.34, $fixed), 10.0, $fixed), 1e-12);
+        }
+    }
+
     /** Chord of n holes on a circle of one: machinists' handbook table: 3 0.86603, 5 0.58779, 6 0.5, 7 0.43388, 12 0.25882. */
     public function test_chords(): void
     {

@@ -9,10 +9,12 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\ClearanceHole;
 use Oldpart\Core\Measure\Nominal;
 use Oldpart\Core\Measure\NominalKind;
 use Oldpart\Core\Pattern\Clocking;
 use Oldpart\Core\Pattern\Dividing;
+use Oldpart\Core\Pattern\Fastener;
 use Oldpart\Core\Pattern\HoleCircle;
 use Oldpart\Core\Picture\PatternPicture;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -26,6 +28,9 @@ final readonly class PatternWork
 
     /** So many are drilled off one by one. */
     private const DRILLED = 200;
+
+    /** A hole tapped for a bolt is no smaller than this share of it. */
+    private const TAPPED = 0.75;
 
     /** From the centre of a hole to an edge, in its size. Common practice; twice in cast iron and light metal. */
     private const EDGE = 1.5;
@@ -55,6 +60,7 @@ final readonly class PatternWork
                 'Count its holes (say how many at Survey), and read over or between pins, or the edges, of two neighbours; or type the circle at Survey: 94, or 3-3/4 in.',
             ));
         }
+        $position = $this->position($own?->holeMm, $mate?->holeMm);
         $circle = new HoleCircle(
             $goes->circle->holes,
             $goes->circle->diameterMm,
@@ -71,10 +77,17 @@ final readonly class PatternWork
             ), [
                 'u' => LengthWriter::plusMinus($goes->u95Mm),
             ]),
-            numbers: $this->numbers($circle, $goes->holeMm ?? $own?->holeMm),
+            numbers: $this->numbers($circle, $goes->holeMm ?? $own?->holeMm, $position[0] ?? null),
             sets: $this->case->isCut ? self::sets($circle) : [],
             checks: $this->checks($circle, $goes->holeMm ?? $own?->holeMm),
-            notes: $this->notes($goes, $circle, $goes->holeMm ?? $own?->holeMm),
+            notes: [
+                ...$this->notes($goes, $circle, $goes->holeMm ?? $own?->holeMm),
+                ...$position === null ? [] : [
+                    Note::info('position', Say::with("Each hole within a circle of {t} of its place, on either side: then every bolt goes in. Taken: {$position[1]}.", [
+                        't' => $position[0],
+                    ])),
+                ],
+            ],
             places: $this->case->isCut ? $this->places($circle) : [],
             picture: PatternPicture::draw($circle, $goes->holeMm ?? $own->holeMm ?? null),
             working: [
@@ -90,8 +103,30 @@ final readonly class PatternWork
         );
     }
 
+    /**
+     * How far each hole may be off, where both sides' holes and so the bolt are known: it decides whether they go in.
+     *
+     * @return array{Say, string}|null the circle each has to lie within, and for which bolt
+     */
+    private function position(?float $ownMm, ?float $mateMm): ?array
+    {
+        $bolt = $ownMm === null || $mateMm === null ? null : ClearanceHole::through(max($ownMm, $mateMm));
+        if ($bolt === null || ! $this->case->isCut || $ownMm === null || $mateMm === null) {
+            return null;
+        }
+        if (min($ownMm, $mateMm) < self::TAPPED * $bolt->majorMm) {
+            return null;
+        }
+        $fixed = min($ownMm, $mateMm) < $bolt->majorMm;
+        $off = Fastener::positionMm($fixed ? max($ownMm, $mateMm) : min($ownMm, $mateMm), $bolt->majorMm, $fixed);
+
+        return $off <= 0
+            ? null
+            : [LengthWriter::atMost($off), $bolt->thread.($fixed ? ', one side being tapped or tight on it' : '')];
+    }
+
     /** @return list<ShapeNumber> */
-    private function numbers(HoleCircle $circle, ?float $holeMm): array
+    private function numbers(HoleCircle $circle, ?float $holeMm, ?Say $position): array
     {
         $numbers = [ShapeNumber::size('Hole circle', $circle->diameterMm)];
         if ($circle->holes > 1) {
@@ -99,6 +134,9 @@ final readonly class PatternWork
         }
         if ($holeMm !== null) {
             $numbers[] = ShapeNumber::size('Each hole', $holeMm);
+        }
+        if ($position !== null) {
+            $numbers[] = ShapeNumber::said('Each within ⌀', $position);
         }
         foreach ($circle->holes <= self::LISTED ? $circle->points() : [] as $i => $p) {
             $numbers[] = ShapeNumber::said(
