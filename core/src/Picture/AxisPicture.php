@@ -18,6 +18,13 @@ final class AxisPicture
 
     private const COLUMN = 512.0;
 
+    /** Names stand on both sides where either has so many; the left column, and what is left between the two. */
+    private const EACH_SIDE = 2;
+
+    private const LEFT = 168.0;
+
+    private const BETWEEN = 292.0;
+
     /** Of a break: how far apart its lines stand, and how far they swing. */
     private const BREAK = 9.0;
 
@@ -58,23 +65,27 @@ final class AxisPicture
             return null;
         }
         $labels = array_sum(array_map(static fn (AxisPart $p): int => count($p->diameters), $parts));
-        $height = max(270.0, LabelColumn::height($labels));
         [$from, $to] = self::extent($parts);
+        $left = self::leftOf($parts, ($from + $to) / 2);
+        $twoSided = ! LabelColumn::isCrowded($labels) && min($left, $labels - $left) >= self::EACH_SIDE;
+        $height = max(270.0, LabelColumn::height($twoSided ? max($left, $labels - $left) : $labels));
         $picture = new self(
             parts: $parts,
-            width: 452,
+            width: $twoSided ? self::BETWEEN : 452,
             height: min($height - 36, 320),
             fromMm: $from,
             toMm: $to,
             line: 1.5,
         );
         $picture->axis = $height / 2;
-        $picture->left += 14;
+        $picture->left += $twoSided ? self::LEFT + 30 : 14;
+        // Below the names as well, where they stand on both sides.
+        $below = max($picture->lowest() + 6, $twoSided && $picture->spans() !== [] ? $height : 0.0);
         $spans = new SpanRows($picture->spans(), 12, 480);
         $names = implode(', ', array_map(static fn (AxisPart $p): string => lcfirst($p->name), $parts));
         $drawing = new Drawing(
             self::WIDTH,
-            max($height, $picture->lowest() + $spans->height() + 14),
+            max($height, $below + $spans->height() + 8),
             Say::plain("{$what}: {$names}."),
         );
         $picture->parts($drawing);
@@ -89,8 +100,18 @@ final class AxisPicture
                 );
             }
         }
-        LabelColumn::draw($drawing, $picture->labels(), self::COLUMN, self::WIDTH - 6, $height);
-        $spans->draw($drawing, $picture->lowest() + 6);
+        $columns = [[6.0, self::LEFT], [self::COLUMN, self::WIDTH - 6]];
+        $twoSided
+            ? LabelColumn::both(
+                drawing: $drawing,
+                labels: $picture->labels(),
+                middle: $picture->left + (($to - $from) * $picture->perMm) / 2,
+                left: $columns[0],
+                right: $columns[1],
+                height: $height,
+            )
+            : LabelColumn::draw($drawing, $picture->labels(), $columns[1][0], $columns[1][1], $height);
+        $spans->draw($drawing, $below);
 
         return $drawing;
     }
@@ -114,6 +135,23 @@ final class AxisPicture
         foreach ($along->removed ?? [] as [$fromMm, $toMm]) {
             $picture->broken($drawing, $part, ($fromMm + $toMm) / 2);
         }
+    }
+
+    /**
+     * How many of the diameters lie left of a place along the axis.
+     *
+     * @param  list<AxisPart>  $parts
+     */
+    private static function leftOf(array $parts, float $middle): int
+    {
+        $left = 0;
+        foreach ($parts as $part) {
+            foreach ($part->diameters as $d) {
+                $left += $part->offsetMm + $d['at_mm'] < $middle ? 1 : 0;
+            }
+        }
+
+        return $left;
     }
 
     /** Two lines by hand across it, and nothing between them. */

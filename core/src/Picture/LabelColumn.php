@@ -14,6 +14,9 @@ final class LabelColumn
     /** More than so many leaders are a tangle: numbers stand in the picture instead. */
     private const CROWDED = 8;
 
+    /** The level piece of a leader, and its gap to the text. */
+    private const SHELF = 20.0;
+
     private const NAME = 14.0;
 
     private const VALUE = 19.0;
@@ -25,19 +28,69 @@ final class LabelColumn
     }
 
     /**
+     * Names on the nearer side: those left of a line in a column to the left of the picture, the others to the right.
+     *
+     * @param  list<Label>  $labels  no more than a column takes
+     * @param  array{float, float}  $left  from where to where its texts stand
+     * @param  array{float, float}  $right
+     */
+    public static function both(
+        Drawing $drawing,
+        array $labels,
+        float $middle,
+        array $left,
+        array $right,
+        float $height,
+    ): void {
+        $isLeft = static fn (Label $l): bool => $l->x < $middle;
+        self::draw(
+            $drawing,
+            array_values(array_filter($labels, static fn (Label $l): bool => ! $isLeft($l))),
+            $right[0],
+            $right[1],
+            $height,
+        );
+        self::draw(
+            drawing: $drawing,
+            labels: array_values(array_filter($labels, $isLeft)),
+            x: $left[0],
+            right: $left[1],
+            height: $height,
+            leaderAt: $left[1] + self::SHELF,
+        );
+    }
+
+    /** So many that leaders to them are a tangle. */
+    public static function isCrowded(int $labels): bool
+    {
+        return $labels > self::CROWDED;
+    }
+
+    /**
      * @param  list<Label>  $labels
      * @param  float  $x  where the texts begin
      * @param  float  $right  where the frame ends
+     * @param  ?float  $leaderAt  where the leaders bend: before the texts, or behind them where they stand on the left
      */
-    public static function draw(Drawing $drawing, array $labels, float $x, float $right, float $height): void
-    {
+    public static function draw(
+        Drawing $drawing,
+        array $labels,
+        float $x,
+        float $right,
+        float $height,
+        ?float $leaderAt = null,
+    ): void {
+        $bend = $leaderAt ?? $x - self::SHELF;
+        [$shelf, $at, $anchor] = $leaderAt === null
+            ? [$x - 6, $x, Anchor::Start]
+            : [$right + 6, $right, Anchor::End];
         usort($labels, static fn (Label $a, Label $b): int => [$a->y, $a->x, $a->name] <=> [$b->y, $b->x, $b->name]);
         $n = count($labels);
         $pitch = $n < 2 ? 0.0 : min(1.4 * self::PITCH, ($height - 26 - self::PITCH) / ($n - 1));
         $top = ($height - ($n - 1) * $pitch) / 2 + 2;
         $ports = array_map(static fn (int $i): float => $top + $i * $pitch, array_keys($labels));
-        $isCrowded = $n > self::CROWDED;
-        $labels = $isCrowded ? $labels : self::uncrossed($labels, $x - 20, $ports);
+        $isCrowded = self::isCrowded($n);
+        $labels = $isCrowded ? $labels : self::uncrossed($labels, $bend, $ports);
         if ($isCrowded) {
             Balloons::draw($drawing, $labels);
         }
@@ -45,8 +98,8 @@ final class LabelColumn
             $y = $ports[$i];
             if (! $isCrowded) {
                 $drawing
-                    ->line($label->x, $label->y, $x - 20, $y - 5, $label->tone, 0.9)
-                    ->line($x - 20, $y - 5, $x - 6, $y - 5, $label->tone, 0.9);
+                    ->line($label->x, $label->y, $bend, $y - 5, $label->tone, 0.9)
+                    ->line($bend, $y - 5, $shelf, $y - 5, $label->tone, 0.9);
             }
             if ($label->id !== null) {
                 $drawing->spot(new Spot(
@@ -59,19 +112,19 @@ final class LabelColumn
                 ));
             }
             $drawing->text(
-                $x,
+                $at,
                 $y - 8,
                 TextWidth::within(($isCrowded ? ($i + 1).'  ' : '').$label->name, self::NAME, $right - $x),
                 self::NAME,
-                Anchor::Start,
+                $anchor,
                 $label->tone,
             );
             $drawing->text(
-                $x,
+                $at,
                 $y + 13,
                 $label->says ?? Say::plain('not yet known'),
                 $label->says === null ? self::NAME : self::fitting($label->says, $right - $x),
-                Anchor::Start,
+                $anchor,
                 $label->tone,
                 mono: $label->says !== null,
                 bold: $label->says !== null && ! $label->free,

@@ -42,6 +42,33 @@ final class LabelColumnTest extends TestCase
         }
     }
 
+    /** On the nearer side, in a column of its own, and no leader crosses another there either. */
+    public function test_names_stand_on_the_nearer_side(): void
+    {
+        mt_srand(7);
+        for ($round = 0; $round < 200; $round++) {
+            $labels = [];
+            for ($i = mt_rand(4, 8); $i > 0; $i--) {
+                $labels[] = new Label(mt_rand(200, 480), mt_rand(20, 300), "n{$i}", null, Tone::Ink);
+            }
+            $drawing = new Drawing(700, 640, Say::plain(''));
+            LabelColumn::both($drawing, $labels, 340.0, [6.0, 168.0], [512.0, 694.0], 640);
+            $texts = array_values(array_filter($drawing->shapes(), static fn ($s): bool => $s instanceof Text && preg_match('/^n\d/', $s->say->mm) === 1));
+            self::assertCount(count($labels), $texts);
+            $byName = array_column(array_map(static fn (Label $l): array => [$l->name, $l->x], $labels), 1, 0);
+            foreach ($texts as $text) {
+                self::assertTrue($text instanceof Text && ($byName[$text->say->mm] < 340) === ($text->x < 340), 'on the nearer side');
+            }
+            $leaders = array_values(array_filter($drawing->shapes(), static fn ($s): bool => $s instanceof Line && $s->y1 !== $s->y2));
+            foreach ($leaders as $i => $a) {
+                foreach (array_slice($leaders, $i + 1) as $b) {
+                    $sameSide = $a instanceof Line && $b instanceof Line && ($a->x2 < 340) === ($b->x2 < 340);
+                    self::assertFalse($sameSide && $a instanceof Line && $b instanceof Line && self::cross($a, $b));
+                }
+            }
+        }
+    }
+
     /** More than eight are a tangle: each gets a number at its place, none on another, and the same in the column. */
     public function test_numbers_where_it_is_crowded(): void
     {
