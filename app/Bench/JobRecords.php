@@ -15,7 +15,7 @@ use Oldpart\Core\Measure\Instrument;
 /** Records to facts and back. */
 final class JobRecords
 {
-    private const HEAD = ['machine', 'part', 'kind', 'unit', 'take_in', 'shop', 'quote', 'waits', 'hand_over'];
+    private const HEAD = ['machine', 'part', 'kind', 'unit', 'take_in', 'shop', 'quote', 'waits', 'plan', 'hand_over'];
 
     /** @return array<string, mixed> the job as its file has it */
     public static function toArray(Job $job): array

@@ -40,6 +40,7 @@ final class Job extends Model
             'hand_over' => 'array',
             'quote' => 'array',
             'waits' => 'array',
+            'plan' => 'array',
             'version' => 'integer',
             'archived_at' => 'datetime',
             'binned_at' => 'datetime',

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Machines of the shop; a centre that goes with another; a part made for both hands. */
+/** Machines of the shop; a centre that goes with another; a part made for both hands; what was changed of a plan. */
 return new class extends Migration
 {
     public function up(): void
@@ -19,6 +19,9 @@ return new class extends Migration
         });
         Schema::table('parts', function (Blueprint $table): void {
             $table->boolean('both_hands')->default(false);
+        });
+        Schema::table('jobs', function (Blueprint $table): void {
+            $table->json('plan')->nullable();
         });
     }
 };

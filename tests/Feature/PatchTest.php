@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Database\Seeders\DemoShop;
 use Illuminate\Support\Facades\Cache;
 
 /** To a browser that says which state it knows only what changed is sent; put together it is the whole. */
@@ -49,6 +50,26 @@ final class PatchTest extends FeatureTestCase
         $this->known = $known;
 
         return $state;
+    }
+
+    /** What a person changes of the order of work is stored, undone, and refused where it is none. */
+    public function test_the_order_of_work(): void
+    {
+        $this->seed(DemoShop::class);
+        $state = $this->api('GET', '/api/jobs/demo-tedder', null, 200);
+        $codes = array_column($state['answers']['plan'], 'code');
+        $plan = ['order' => array_reverse($codes), 'dropped' => [], 'own' => [['code' => 'own-1', 'do' => 'Ask.']]];
+        $state = $this->api('PATCH', '/api/jobs/demo-tedder', ['version' => $state['version'], 'request' => 'p-1', 'fact' => ['plan' => $plan]], 200);
+        self::assertContains('out-of-order', array_column(array_merge(...array_column($state['answers']['plan'], 'notes')), 'code'));
+        self::assertSame('Ask.', array_column($state['answers']['plan'], null, 'code')['own-1']['do']['in']);
+        $wrong = $this->api('PATCH', '/api/jobs/demo-tedder', ['version' => $state['version'], 'request' => 'p-2', 'fact' => ['plan' => [...$plan, 'own' => [['code' => 'own-1', 'do' => '']]]]], 422);
+        self::assertStringStartsWith('plan.own.0', $wrong['error']['field']);
+        $state = $this->api('POST', '/api/jobs/demo-tedder/undo', ['version' => $state['version'], 'request' => 'p-3'], 200);
+        self::assertNull($state['facts']['plan']);
+        self::assertSame($codes, array_column($state['answers']['plan'], 'code'));
+        $state = $this->api('PATCH', '/api/jobs/demo-tedder', ['version' => $state['version'], 'request' => 'p-4', 'fact' => ['plan' => $plan]], 200);
+        $file = json_decode((string) $this->send('GET', '/api/jobs/demo-tedder/file')->getContent(), true);
+        self::assertSame($plan, $file['plan']);
     }
 
     public function test_what_changed_put_onto_what_was_known_is_the_whole(): void

@@ -69,6 +69,7 @@ final readonly class JobFacts implements \JsonSerializable
         public array $trials = [],
         /** @var list<ReckoningFacts> */
         public array $reckonings = [],
+        public ?PlanFacts $plan = null,
     ) {
         $this->surfacesById = array_column($surfaces, null, 'id');
         $counted = [];
@@ -119,6 +120,7 @@ final readonly class JobFacts implements \JsonSerializable
             concessions: array_map(ConcessionFacts::read(...), $f->objects('concessions')),
             trials: array_map(TrialFacts::read(...), $f->objects('trials')),
             reckonings: array_map(ReckoningFacts::read(...), $f->objects('reckonings')),
+            plan: PlanFacts::read($f->object('plan')),
         );
     }
 
@@ -200,6 +202,7 @@ final readonly class JobFacts implements \JsonSerializable
             concessions: $this->concessions,
             trials: $this->trials,
             reckonings: $this->reckonings,
+            plan: $this->plan,
         );
     }
 
@@ -443,6 +446,7 @@ final readonly class JobFacts implements \JsonSerializable
             'costs' => $this->costs,
             'quote' => $this->quote,
             'waits' => $this->waits,
+            'plan' => $this->plan === null || $this->plan->isEmpty() ? null : $this->plan,
             'hand_over' => $this->handOver,
         ];
     }

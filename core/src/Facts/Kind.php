@@ -28,8 +28,8 @@ final readonly class Kind
         public array $minds,
         /** In what order it is made is worked out from its sizes. */
         public bool $ownOrder,
-        /** It is worked as quoted, not turned from the bar: poured, welded, cast. */
-        public bool $quotedOrder,
+        /** @var list<array{step?: string, code?: string, types?: list<string>, do?: string, why?: string, rule?: string}> how it is worked where it is not turned from the bar: poured, welded, cast */
+        public array $recipe,
         /** What it is made from is a casting. */
         public bool $casting,
         private array $layout,
@@ -70,7 +70,7 @@ final readonly class Kind
     /** @return array{int, self} its place in the sheet, and the kind */
     private static function fromTable(string $name): array
     {
-        /** @var array{code: string, name: string, place: int, says: string, words: list<string>, minds: list<string>, order?: string, casting?: bool} $layout */
+        /** @var array{code: string, name: string, place: int, says: string, words: list<string>, minds: list<string>, order?: string, recipe?: list<array{step?: string, code?: string, types?: list<string>, do?: string, why?: string, rule?: string}>, casting?: bool} $layout */
         $layout = Table::read($name);
 
         return [
@@ -81,8 +81,8 @@ final readonly class Kind
                 says: $layout['says'],
                 words: $layout['words'],
                 minds: $layout['minds'],
-                ownOrder: isset($layout['order']) && $layout['order'] !== 'quoted',
-                quotedOrder: ($layout['order'] ?? '') === 'quoted',
+                ownOrder: isset($layout['order']),
+                recipe: $layout['recipe'] ?? [],
                 casting: $layout['casting'] ?? false,
                 layout: $layout,
             ),

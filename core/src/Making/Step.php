@@ -20,6 +20,14 @@ final readonly class Step implements \JsonSerializable
     ) {
     }
 
+    /** @param  list<Note>  $notes  more to mind at it */
+    public function noting(array $notes): self
+    {
+        return $notes === []
+            ? $this
+            : new self($this->code, $this->do, $this->why, $this->rule, [...$this->notes, ...$notes]);
+    }
+
     /** @return array{code: string, do: Say, why: string, rule: string, notes: list<Note>} */
     public function jsonSerialize(): array
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Evaluate;
 
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\Origin;
@@ -106,13 +108,126 @@ final class PartPlanTest extends TestCase
         self::assertGreaterThan(array_search('outsides', $steps, true), array_search('treat', $steps, true));
     }
 
-    public function test_poured_welded_and_cast_are_worked_as_quoted(): void
+    /** Poured, welded, cast and line-bored kinds have a recipe; the numbers of what is cut stand in it. */
+    public function test_poured_welded_and_cast_have_a_recipe(): void
     {
         foreach (['poured-bearing', 'guard', 'nozzle', 'line-bored-bosses'] as $kind) {
-            self::assertTrue(Kind::named($kind)->quotedOrder, $kind);
+            self::assertNotSame([], Kind::named($kind)->recipe, $kind);
         }
-        self::assertFalse(Kind::named('plain-bush')->quotedOrder);
-        $this->job('poured-bearing')->read('Journal', 'outside-micrometer', '50.000');
-        self::assertSame('as quoted', $this->answers()->plan[0]->rule);
+        self::assertSame([], Kind::named('plain-bush')->recipe);
+        $this->job('poured-bearing');
+        self::assertSame('as quoted', $this->answers()->plan[0]->rule, 'until anything has a number');
+        $this->job('poured-bearing')->read('Journal', 'outside-micrometer', '50.000')->read('Shell bore', 'three-point', '62.00');
+        $plan = $this->answers()->plan;
+        $kinds = array_map(self::kindOf(...), $plan);
+        self::assertSame(['mates', 'clean', 'set-up', 'pour', 'judge', 'bores'], array_slice($kinds, 0, 6));
+        self::assertSame('try', end($kinds));
+        $band = $this->card('Lining bore')->band;
+        self::assertNotNull($band);
+        self::assertStringContainsString(number_format(ceil($band->lowerMm * 1000) / 1000, 3), $plan[5]->do->mm);
+    }
+
+    /** A surface cut again on a part that is there: set up by what has survived, built up before it is cut. */
+    public function test_a_part_that_is_there_is_cut_again(): void
+    {
+        $this->job('repair-sleeve')->read('Mate bore', 'three-point', '34.010')
+            ->is('Seat turned on the shaft', ['work' => 'built up', 'size' => ['typed' => '30', 'unit' => 'mm']]);
+        $kinds = array_map(self::kindOf(...), $this->answers()->plan);
+        $datum = array_search('datum', $kinds, true);
+        self::assertNotFalse($datum);
+        self::assertSame(['datum', 'built'], array_slice($kinds, $datum, 2));
+    }
+
+    /**
+     * The order that is proposed breaks no rule, and a shuffled one breaks exactly those that are turned about: each
+     * pair counted by hand over the table.
+     */
+    #[DataProvider('jobs')]
+    public function test_the_proposed_order_breaks_no_rule_and_a_shuffled_one_names_them(JobFacts $facts): void
+    {
+        $steps = JobAnswers::of($facts)->plan;
+        $broken = static fn (array $plan): array => array_merge(...array_map(
+            static fn (Step $s): array => array_map(
+                static fn (Note $n): string => "{$n->about} before {$s->code}",
+                array_values(array_filter($s->notes, static fn (Note $n): bool => $n->code === 'out-of-order')),
+            ),
+            $plan,
+        ));
+        self::assertSame([], $broken($steps));
+        self::assertNotSame([], $steps);
+        mt_srand(crc32($facts->kind));
+        $table = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/data/plan-rules.json'), true);
+        for ($round = 0; $round < 10; $round++) {
+            $order = array_map(static fn (Step $s): string => $s->code, $steps);
+            for ($i = count($order) - 1; $i > 0; $i--) {
+                $j = mt_rand(0, $i);
+                [$order[$i], $order[$j]] = [$order[$j], $order[$i]];
+            }
+            $array = JobFile::toArray($facts);
+            $array['plan'] = ['order' => $order, 'dropped' => [], 'own' => []];
+            $shuffled = JobAnswers::of(JobFacts::fromArray($array))->plan;
+            self::assertSame($order, array_map(static fn (Step $s): string => $s->code, $shuffled), 'it stays as it was put');
+            $wanted = [];
+            foreach ($shuffled as $i => $early) {
+                foreach (array_slice($shuffled, $i + 1) as $late) {
+                    if (self::mustPrecede($late, $early, $table, $shuffled)) {
+                        $wanted[] = "{$late->code} before {$early->code}";
+                    }
+                }
+            }
+            self::assertEqualsCanonicalizing($wanted, $broken($shuffled));
+        }
+    }
+
+    /** What a person leaves out or adds is a fact; a step that is new since then stands where it is worked out. */
+    public function test_steps_are_left_out_added_and_moved(): void
+    {
+        $this->job('stepped-shaft')->read('Hub bore', 'three-point', '22.010');
+        $codes = fn (): array => array_map(static fn (Step $s): string => $s->code, $this->answers()->plan);
+        $all = $codes();
+        $this->facts['plan'] = ['order' => [], 'dropped' => [$all[2]], 'own' => [['code' => 'own-1', 'do' => 'Show it to the customer.']]];
+        self::assertSame([...array_values(array_diff($all, [$all[2]])), 'own-1'], $codes());
+        $this->facts['plan'] = ['order' => ['own-1', $all[0]], 'dropped' => [], 'own' => [['code' => 'own-1', 'do' => 'Show it to the customer.']]];
+        self::assertSame(['own-1', ...$all], $codes());
+        $own = $this->answers()->plan[0];
+        self::assertSame(['Show it to the customer.', []], [$own->do->mm, $own->notes]);
+        // Of what is gone nothing is left.
+        $this->facts['plan'] = ['order' => ['nobody:bores', $all[1], $all[0]], 'dropped' => ['nobody'], 'own' => []];
+        self::assertSame([...array_slice($all, 1), $all[0]], $codes());
+        self::assertSame($all, (function () use ($codes): array {
+            $this->facts['plan'] = null;
+
+            return $codes();
+        })());
+    }
+
+    private static function kindOf(Step $step): string
+    {
+        return substr($step->code, (int) strrpos($step->code, ':') + (str_contains($step->code, ':') ? 1 : 0));
+    }
+
+    /**
+     * @param  array{cutting: list<string>, rules: list<array<string, mixed>>}  $table
+     * @param  list<Step>  $all
+     */
+    private static function mustPrecede(Step $first, Step $then, array $table, array $all): bool
+    {
+        $part = static fn (Step $s): string => str_contains($s->code, ':') ? substr($s->code, 0, (int) strrpos($s->code, ':')) : '';
+        $set = static fn (mixed $of): array => $of === 'cutting' ? $table['cutting'] : (array) $of;
+        foreach ($table['rules'] as $rule) {
+            $excused = isset($rule['unless']) && array_filter($all, static fn (Step $s): bool => $part($s) === $part($first) && self::kindOf($s) === $rule['unless']) !== [];
+            if (
+                in_array(self::kindOf($first), $set($rule['first']), true)
+                && in_array(self::kindOf($then), $set($rule['then']), true)
+                && self::kindOf($first) !== self::kindOf($then)
+                && ($part($first) === $part($then) || isset($rule['anywhere']))
+                && (! isset($rule['when']) || $rule['when'] === $first->rule)
+                && ! $excused
+            ) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -198,8 +198,8 @@ final class SurveyTest extends TestCase
         self::assertSame(['', ''], [$written['shop']['taps'], $written['shop']['dies']]);
         self::assertSame([], $written['shop']['machines']);
         unset($written['shop']['taps'], $written['shop']['dies'], $written['shop']['machines']);
-        self::assertSame([], $written['reckonings'], 'sums of a job came later');
-        unset($written['reckonings']);
+        self::assertSame([[], null], [$written['reckonings'], $written['plan']], 'sums of a job and changed plans came later');
+        unset($written['reckonings'], $written['plan']);
         self::assertEquals(json_decode($text, true, 64, JSON_THROW_ON_ERROR), $written);
     }
 

@@ -1729,6 +1729,14 @@ export interface components {
         Operation: components["schemas"]["operation"];
         Cost: components["schemas"]["cost"];
         QuoteFacts: components["schemas"]["quote"];
+        PlanStep: {
+            code: string;
+            do: components["schemas"]["Say"];
+            why: string;
+            rule: string;
+            notes: components["schemas"]["Note"][];
+        };
+        Plan: components["schemas"]["plan"];
         Waits: components["schemas"]["waits"];
         Acceptance: components["schemas"]["acceptance"];
         TypedLength: components["schemas"]["typed_length"];
@@ -2164,6 +2172,15 @@ export interface components {
             reason: string;
             first_of_its_kind: boolean;
         };
+        /** @description What a person changed of the order of work */
+        plan: {
+            order: string[];
+            dropped: string[];
+            own: {
+                code: string;
+                do: string;
+            }[];
+        };
         /** @description How the job ended */
         hand_over: {
             /** Format: date-time */
@@ -2294,6 +2311,7 @@ export interface components {
             costs: components["schemas"]["cost"][];
             quote: components["schemas"]["quote"];
             waits: components["schemas"]["waits"] | null;
+            plan?: components["schemas"]["plan"] | null;
             hand_over: components["schemas"]["hand_over"];
             mistakes?: components["schemas"]["mistake"][];
             clearances?: components["schemas"]["clearance"][];
@@ -2657,6 +2675,15 @@ export interface components {
                     decided: "take" | "at-this-price" | "alternative" | "decline" | null;
                     reason: string;
                     first_of_its_kind: boolean;
+                };
+                /** @description What a person changed of the order of work */
+                plan: {
+                    order: string[];
+                    dropped: string[];
+                    own: {
+                        code: string;
+                        do: string;
+                    }[];
                 };
                 /** @description What the job waits for */
                 waits: {
@@ -3038,13 +3065,6 @@ export interface components {
         };
         /** @enum {unknown} */
         SizeVerdict: "inside" | "cannot-tell" | "above" | "below" | null;
-        PlanStep: {
-            code: string;
-            do: components["schemas"]["Say"];
-            why: string;
-            rule: string;
-            notes: components["schemas"]["Note"][];
-        };
         PlannedCut: {
             /** @enum {unknown} */
             kind: "rough" | "finish" | "spring";

@@ -35,6 +35,8 @@ interface JobHere {
         thing: string,
         of: (now: NonNullable<JobFacts[L]>[number]) => Record<string, unknown>,
     ) => Promise<JobState>;
+    /** The same of what belongs to the job itself. */
+    editHead: (of: (now: JobFacts) => Record<string, unknown>) => Promise<JobState>;
     /** Stores several changes as one, or only tries them out. */
     saveAll: (changes: Tried[]) => Promise<void>;
     /** Shows the answers as they would be, of those that the screen shows; null goes back to what is stored. */
@@ -149,6 +151,14 @@ export function JobProvider({
         },
         [id, save, saver, state.facts, trying],
     );
+    const editHead: JobHere['editHead'] = useCallback(
+        (of) => {
+            const now =
+                trying === null ? (saver.ahead(id) ?? state.facts) : factsWith(state.facts, trying.changes);
+            return save(null, '', of(now));
+        },
+        [id, save, saver, state.facts, trying],
+    );
     const saveAll = useCallback(
         async (changes: Tried[]) => {
             running.current?.abort();
@@ -186,8 +196,8 @@ export function JobProvider({
     const answers = typed ?? trying?.answers ?? state.answers;
     const before = trying !== null && answers !== state.answers ? state.answers : null;
     const value = useMemo(
-        () => ({ state, facts, answers, before, saver, save, edit, saveAll, preview, whatIf }),
-        [state, facts, answers, before, saver, save, edit, saveAll, preview, whatIf],
+        () => ({ state, facts, answers, before, saver, save, edit, editHead, saveAll, preview, whatIf }),
+        [state, facts, answers, before, saver, save, edit, editHead, saveAll, preview, whatIf],
     );
     return <Context value={value}>{children}</Context>;
 }

@@ -12,6 +12,7 @@ use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\OperationFacts;
 use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Facts\PlanFacts;
 use Oldpart\Core\Making\BushOrder;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Measure\SurfaceKind;
@@ -28,6 +29,26 @@ final readonly class MakePlan
      * @return list<Step>
      */
     public static function of(
+        JobFacts $facts,
+        array $joints,
+        MakeCard $card,
+        array $make,
+        array $shaped,
+        array $shapes,
+    ): array {
+        $steps = self::workedOut($facts, $joints, $card, make: $make, shaped: $shaped, shapes: $shapes);
+
+        return PlanOrder::of($steps, $facts->plan ?? PlanFacts::read(null));
+    }
+
+    /**
+     * @param  list<SizedJoint>  $joints
+     * @param  list<MakeEntry>  $make
+     * @param  list<ShapedSurface>  $shaped
+     * @param  array<string, PartShape>  $shapes  by part
+     * @return list<Step>
+     */
+    private static function workedOut(
         JobFacts $facts,
         array $joints,
         MakeCard $card,
@@ -66,10 +87,13 @@ final readonly class MakePlan
         if ($kind?->ownOrder === true) {
             return [];
         }
-        $order = $kind?->quotedOrder === true ? [] : [
+        $parts = [
             ...TurnedPlan::of($facts, $make, $shaped, $shapes),
             ...PlatePlan::of($facts, $make, $shaped, $shapes),
         ];
+        $order = $kind === null || $kind->recipe === []
+            ? [...$parts, ...RecutPlan::of($facts, $make, $shaped)]
+            : RecipePlan::of($facts, $kind, $make, $shaped, $parts);
 
         return $order === [] ? self::operations($facts) : $order;
     }

@@ -1,14 +1,61 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { newId } from '../../api/client';
+import type { PlanFacts } from '../../api/types';
 import { useJob } from '../../job/JobContext';
-import { Notes } from '../../shell/Notes';
+import { LinkButton } from '../../shell/LinkButton';
 import { useSettings } from '../../shell/settings';
+import { PlanStep } from './PlanStep';
 
-/** The order of work, each step with the reason it stands there. */
+const NOTHING: PlanFacts = { order: [], dropped: [], own: [] };
+
+/** The order of work, each step with the reason it stands there; moved, left out and added to as the person wants. */
 export function Plan() {
-    const { answers } = useJob();
+    const { answers, facts, editHead } = useJob();
     const { say } = useSettings();
-    if (answers.plan.length === 0) {
+    const [carried, setCarried] = useState<string | null>(null);
+    const [own, setOwn] = useState('');
+    const plan = facts.plan ?? NOTHING;
+    const codes = answers.plan.map((step) => step.code);
+    const store = (of: (now: PlanFacts) => PlanFacts) =>
+        void editHead((now) => {
+            const next = of(now.plan ?? NOTHING);
+            const isEmpty = next.order.length + next.dropped.length + next.own.length === 0;
+            return { plan: isEmpty ? null : next };
+        });
+    // Built on what still waits to be stored: two quick moves both count.
+    const move = (code: string, to: (order: string[]) => number) =>
+        store((now) => {
+            const kept = now.order.filter((one) => codes.includes(one));
+            const order = [...kept, ...codes.filter((one) => !kept.includes(one))];
+            const others = order.filter((one) => one !== code);
+            const place = Math.max(0, Math.min(others.length, to(order)));
+            return { ...now, order: [...others.slice(0, place), code, ...others.slice(place)] };
+        });
+    const drop = (code: string) =>
+        store((now) =>
+            now.own.some((step) => step.code === code)
+                ? {
+                      ...now,
+                      own: now.own.filter((step) => step.code !== code),
+                      order: now.order.filter((one) => one !== code),
+                  }
+                : { ...now, dropped: [...now.dropped.filter((one) => one !== code), code] },
+        );
+    const add = () => {
+        const code = `own-${newId()}`;
+        const text = own.trim();
+        store((now) => ({
+            ...now,
+            own: [...now.own, { code, do: text }],
+            order: now.order.length > 0 ? [...now.order, code] : [],
+        }));
+        setOwn('');
+    };
+    if (answers.plan.length === 0 && facts.plan == null) {
         return (
             <Box>
                 <Typography variant="h1" sx={{ mb: 1 }}>
@@ -31,32 +78,54 @@ export function Plan() {
             )}
             <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}>
                 {answers.plan.map((step, i) => (
-                    <Box
-                        component="li"
+                    <PlanStep
                         key={step.code}
-                        sx={{
-                            display: 'grid',
-                            gridTemplateColumns: '44px 1fr',
-                            borderBottom: 1,
-                            borderColor: 'divider',
-                            py: 1.1,
+                        step={step}
+                        number={i + 1}
+                        last={answers.plan.length}
+                        carried={carried === step.code}
+                        carry={setCarried}
+                        put={() => {
+                            if (carried !== null && carried !== step.code) {
+                                move(carried, (order) => order.indexOf(step.code));
+                            }
+                            setCarried(null);
                         }}
-                    >
-                        <Typography variant="midSize" component="span" color="make">
-                            {i + 1}
-                        </Typography>
-                        <Box>
-                            <Typography variant="said" sx={{ fontWeight: 600 }}>
-                                {say(step.do)}
-                            </Typography>
-                            <Typography variant="body2" color="textSecondary">
-                                {step.why}
-                            </Typography>
-                            <Notes notes={step.notes} />
-                        </Box>
-                    </Box>
+                        up={() => move(step.code, (order) => order.indexOf(step.code) - 1)}
+                        down={() => move(step.code, (order) => order.indexOf(step.code) + 1)}
+                        drop={() => drop(step.code)}
+                    />
                 ))}
             </Box>
+            <Box
+                component="form"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    add();
+                }}
+                sx={{ display: 'flex', gap: 1.5, my: 1.5, flexWrap: 'wrap' }}
+            >
+                <TextField
+                    label="A step of your own"
+                    value={own}
+                    onChange={(event) => setOwn(event.target.value)}
+                    slotProps={{ htmlInput: { maxLength: 1000 } }}
+                    sx={{ flex: '1 1 300px' }}
+                />
+                <Button type="submit" variant="outlined" color="inherit" disabled={own.trim() === ''}>
+                    Add it
+                </Button>
+            </Box>
+            {plan.dropped.length > 0 && (
+                <LinkButton onClick={() => store((now) => ({ ...now, dropped: [] }))}>
+                    Put back what was left out ({plan.dropped.length})
+                </LinkButton>
+            )}
+            {plan.order.length > 0 && (
+                <LinkButton onClick={() => store((now) => ({ ...now, order: [] }))}>
+                    Back to the order that is worked out
+                </LinkButton>
+            )}
         </Box>
     );
 }

@@ -1,0 +1,77 @@
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import Typography from '@mui/material/Typography';
+import type { PlanStep as Step } from '../../api/types';
+import { Notes } from '../../shell/Notes';
+import { useSettings } from '../../shell/settings';
+
+/** One step of the order of work: carried to another place with the mouse, or moved with its arrows. */
+export function PlanStep({
+    step,
+    number,
+    last,
+    carried,
+    carry,
+    put,
+    up,
+    down,
+    drop,
+}: {
+    step: Step;
+    number: number;
+    last: number;
+    carried: boolean;
+    carry: (code: string | null) => void;
+    put: () => void;
+    up: () => void;
+    down: () => void;
+    drop: () => void;
+}) {
+    const { say } = useSettings();
+    const name = `step ${number}`;
+    return (
+        <Box
+            component="li"
+            draggable
+            onDragStart={() => carry(step.code)}
+            onDragEnd={() => carry(null)}
+            onDragOver={(event) => event.preventDefault()}
+            onDrop={(event) => {
+                event.preventDefault();
+                put();
+            }}
+            sx={{
+                display: 'grid',
+                gridTemplateColumns: '44px 1fr auto',
+                borderBottom: 1,
+                borderColor: 'divider',
+                py: 1.1,
+                opacity: carried ? 0.5 : 1,
+            }}
+        >
+            <Typography variant="midSize" component="span" color="make" sx={{ cursor: 'grab' }}>
+                {number}
+            </Typography>
+            <Box>
+                <Typography variant="said" sx={{ fontWeight: 600 }}>
+                    {say(step.do)}
+                </Typography>
+                <Typography variant="body2" color="textSecondary">
+                    {step.why}
+                </Typography>
+                <Notes notes={step.notes} />
+            </Box>
+            <Box sx={{ display: 'flex', alignItems: 'start' }}>
+                <IconButton aria-label={`Move ${name} up`} disabled={number === 1} onClick={up}>
+                    ↑
+                </IconButton>
+                <IconButton aria-label={`Move ${name} down`} disabled={number === last} onClick={down}>
+                    ↓
+                </IconButton>
+                <IconButton aria-label={`Leave ${name} out`} onClick={drop}>
+                    ×
+                </IconButton>
+            </Box>
+        </Box>
+    );
+}

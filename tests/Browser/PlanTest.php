@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** The order of work in the person's hands: moved, left out, added to, and what that breaks. */
+final class PlanTest extends BrowserTestCase
+{
+    use BuildsJobs;
+
+    public function test_a_step_is_moved_left_out_and_added(): void
+    {
+        $this->visit('/job/demo-tedder/plan');
+        $this->sees('Order of work', 'On: Lathe.');
+        $before = array_column($this->api('/api/jobs/demo-tedder')['answers']['plan'], 'code');
+        $this->press('Move step 4 up');
+        $this->sees('Roughed after it was finished it moves');
+        $this->stored();
+        $after = array_column($this->api('/api/jobs/demo-tedder')['answers']['plan'], 'code');
+        self::assertSame([$before[3], $before[2]], [$after[2], $after[3]]);
+        $this->press('Back to the order that is worked out');
+        $this->stored();
+        $this->seesNot('Roughed after it was finished');
+        // Two moves faster than the first is stored both count.
+        $this->page->executeScript('document.querySelector("[aria-label=\'Move step 7 down\']").click(); document.querySelector("[aria-label=\'Move step 2 down\']").click();');
+        $this->stored();
+        $twice = array_column($this->api('/api/jobs/demo-tedder')['answers']['plan'], 'code');
+        self::assertSame([$before[2], $before[1], $before[7], $before[6]], [$twice[1], $twice[2], $twice[6], $twice[7]]);
+        $this->press('Leave step 1 out');
+        $this->stored();
+        self::assertNotContains($before[0], array_column($this->api('/api/jobs/demo-tedder')['answers']['plan'], 'code'));
+        $this->fill('A step of your own', 'Show the old axle to the owner');
+        $this->press('Add it');
+        $this->sees('Show the old axle to the owner', 'Your own step.');
+        $this->press('Put back what was left out');
+        $this->stored();
+        self::assertContains($before[0], array_column($this->api('/api/jobs/demo-tedder')['answers']['plan'], 'code'));
+        self::assertStringContainsString('%PDF', (string) file_get_contents($this->rig->url.'/api/jobs/demo-tedder/sheet?unit=in&paper=a4'));
+    }
+
+    /** A part longer than the lathe takes, in a shop that says how long that is. */
+    public function test_a_part_too_long_for_the_lathe(): void
+    {
+        $this->visit('/shop');
+        $this->find("//*[@aria-label='Lathe']//button[contains(., 'Figures')]", 'figures of the lathe')->click();
+        $this->fill('Between centres, in', '4');
+        $this->waitFor(fn (): bool => $this->api('/api/shop')['machines'][0]['figures']['centres_mm'] === '4', 'it was not stored');
+        $this->fill('Swing over the bed, in', 'wide');
+        $this->sees('Lathe, swing over the bed');
+        self::assertSame('13', $this->api('/api/shop')['machines'][0]['figures']['swing_mm'], 'what can’t be read is not stored');
+        $this->visit('/job/demo-tedder/plan');
+        $this->sees('longer than the lathe takes between centres');
+    }
+
+    /** Poured, not turned: the recipe in its order, with the number it is bored to. */
+    public function test_a_pour_has_its_order(): void
+    {
+        $state = $this->newJob('poured-bearing');
+        $id = $state['facts']['id'];
+        foreach ([['Journal', '2.0000', 'outside-micrometer'], ['Shell bore', '2.600', 'three-point']] as [$surface, $typed, $tool]) {
+            $this->read($state, $surface, $typed, $tool);
+        }
+        $this->visit("/job/{$id}/plan");
+        $this->sees('Melt out the old lining', 'ring it and look at its loaded face', 'in line, running shims in');
+        $this->press('Move step 4 up');
+        $this->sees('Nothing can be set up any more once the metal is in');
+    }
+}
