@@ -29,8 +29,9 @@ final class OilGrooveTest extends TestCase
             }
         }
         self::assertSame(180.0, (new OilGroove(20, 30, null, true))->fromLoadDeg);
-        // 0.12 · 40 and 0.03 · 40, by hand.
+        // 0.12 · 40 and 0.03 · 40, by hand; the oil hole is 0.8 of its width.
         $groove = new OilGroove(40, 60, 5, false);
+        self::assertEqualsWithDelta(3.84, $groove->holeMm, 1e-9);
         self::assertEqualsWithDelta([4.8, 1.2, 7.2, 45.6], [$groove->wideMm, $groove->deepMm, $groove->landMm, $groove->longMm], 1e-9);
     }
 

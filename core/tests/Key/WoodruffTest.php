@@ -33,6 +33,8 @@ final class WoodruffTest extends TestCase
     {
         $key = WoodruffKey::named("Woodruff {$number}");
         self::assertEqualsWithDelta($width, $key->widthMm / 25.4, 1e-4);
+        // The last two figures of its number are eighths of the disc.
+        self::assertEqualsWithDelta((int) substr($number, -2) / 8, $key->discMm / 25.4, 1e-9);
         self::assertEqualsWithDelta($deep, $key->atCornerMm(25.4) / 25.4, 1e-4);
         // T is across the bore, the arc of the slot off.
         $arc = (25.4 - sqrt(25.4 ** 2 - $key->widthMm ** 2)) / 2;

@@ -19,6 +19,22 @@ use PHPUnit\Framework\TestCase;
 /** Hole circles and patterns, against closed forms and handbook tables (from memory). */
 final class PatternTest extends TestCase
 {
+    /**
+     * A square that lies far from the zero, turned by 10° about it and shifted by 5 and −3: found again exactly, with
+     * nothing left over.
+     */
+    public function test_a_pattern_far_from_the_zero_is_found_again(): void
+    {
+        $ours = [new Point(100, 50), new Point(140, 50), new Point(140, 90), new Point(100, 90)];
+        $theirs = array_map(static function (Point $p): Point {
+            $a = deg2rad(10.0);
+
+            return new Point($p->x * cos($a) - $p->y * sin($a) + 5.0, $p->x * sin($a) + $p->y * cos($a) - 3.0);
+        }, $ours);
+        $fit = PatternFit::of($ours, $theirs);
+        self::assertEqualsWithDelta([10.0, 5.0, -3.0], [$fit->turnDeg, $fit->dxMm, $fit->dyMm], 1e-9);
+    }
+
     /** ASME Y14.5, appendix B: floating T = H − F, fixed T = (H − F)/2; and back again by H. */
     public function test_how_far_a_hole_may_be_off(): void
     {

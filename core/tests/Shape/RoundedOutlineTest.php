@@ -12,6 +12,15 @@ use PHPUnit\Framework\TestCase;
 /** Outlines of lines and arcs: by hand, and against their own polygon. */
 final class RoundedOutlineTest extends TestCase
 {
+    /** A triangle has an odd number of sides: 10 from both legs is 10 inside, and beyond the long side is outside. */
+    public function test_inside_and_outside_of_a_triangle(): void
+    {
+        $triangle = new RoundedOutline([['x' => 0.0, 'y' => 0.0, 'r' => 0.0], ['x' => 60.0, 'y' => 0.0, 'r' => 0.0], ['x' => 0.0, 'y' => 60.0, 'r' => 0.0]]);
+        self::assertEqualsWithDelta(10.0, $triangle->insideMm(10.0, 10.0), 1e-9);
+        self::assertEqualsWithDelta(-20 / M_SQRT2, $triangle->insideMm(40.0, 40.0), 1e-9);
+        self::assertEqualsWithDelta(-5.0, $triangle->insideMm(10.0, -5.0), 1e-9);
+    }
+
     /** @return list<array{x: float, y: float, r: float}> */
     private static function square(float $r): array
     {
