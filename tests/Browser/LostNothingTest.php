@@ -39,15 +39,15 @@ final class LostNothingTest extends BrowserTestCase
     public function test_14_a_number_that_can_be_read_two_ways_is_asked_about(): void
     {
         $this->visit('/shop');
-        $this->fill('The press gives, N', '1,200');
+        $this->fill('An hour’s work', '1,200');
         $this->sees('is it 1200, or 1.2?');
         $this->keys(WebDriverKeys::TAB);
         usleep(800_000);
-        self::assertEqualsWithDelta(20000, $this->api('/api/shop')['press_n'], 1e-6, 'nothing was stored');
-        $this->fill('The press gives, N', '12000,5');
+        self::assertEqualsWithDelta(38, $this->api('/api/shop')['rate_per_h'], 1e-6, 'nothing was stored');
+        $this->fill('An hour’s work', '12000,5');
         $this->sees('read as 12000.5');
         $this->keys(WebDriverKeys::TAB);
-        $this->waitFor(fn (): bool => abs($this->api('/api/shop')['press_n'] - 12000.5) < 1e-9, 'it was not stored');
+        $this->waitFor(fn (): bool => abs($this->api('/api/shop')['rate_per_h'] - 12000.5) < 1e-9, 'it was not stored');
     }
 
     public function test_16_letters_in_an_open_list_do_nothing_else(): void

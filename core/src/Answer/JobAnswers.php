@@ -35,6 +35,7 @@ use Oldpart\Core\Facts\ClearanceFacts;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\JointFacts;
 use Oldpart\Core\Facts\MistakeFacts;
+use Oldpart\Core\Making\LatheDial;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Remedy\JointHelp;
 use Oldpart\Core\Remedy\JointWays;
@@ -85,6 +86,7 @@ final readonly class JobAnswers implements \JsonSerializable
         /** @var array<string, ?LoopTrials> by loop, and by joint of two lengths */
         private array $loopTrials,
         private KnockOn $knockOn,
+        private ?LatheDial $dial,
     ) {
     }
 
@@ -164,6 +166,7 @@ final readonly class JobAnswers implements \JsonSerializable
             reckoned: $out->reckoned,
             loopTrials: $out->trials,
             knockOn: new KnockOn($facts, $out->shapes),
+            dial: LatheDial::of($facts->shop->machinesOf('lathe')),
         );
     }
 
@@ -227,7 +230,11 @@ final readonly class JobAnswers implements \JsonSerializable
             'make' => $this->make,
             'plan' => $this->plan,
             'making' => array_map(
-                fn (CutProgress $c): MakingAnswer => new MakingAnswer($c, $this->knockOn->of($c->entry->surface)),
+                fn (CutProgress $c): MakingAnswer => new MakingAnswer(
+                    $c,
+                    $this->knockOn->of($c->entry->surface),
+                    $this->dial,
+                ),
                 $this->making,
             ),
             'assembly' => new AssemblyAnswer($this->assembly),

@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\HoleLadder;
+use Oldpart\Core\Making\LatheDial;
 use Oldpart\Core\Making\PlannedCut;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\CutPicture;
@@ -18,9 +19,26 @@ use Oldpart\Core\Shape\SurfaceType;
 /** Cutting one surface as it is shown. */
 final readonly class MakingAnswer implements \JsonSerializable
 {
-    /** @param  list<Say>  $touches  what it upsets when it comes out otherwise */
-    public function __construct(public CutProgress $of, public array $touches = [])
+    /**
+     * @param  list<Say>  $touches  what it upsets when it comes out otherwise
+     * @param  ?LatheDial  $dial  that it is cut by, where the shop said which
+     */
+    public function __construct(
+        public CutProgress $of,
+        public array $touches = [],
+        private ?LatheDial $dial = null,
+    ) {
+    }
+
+    /** What is dialled in the lathe's own lines; null where it is not cut round, or the dial is not known. */
+    private function lines(): ?Say
     {
+        $next = $this->of->next;
+        $type = $this->of->entry->surface->type;
+
+        return $this->dial === null || $next?->state !== CutState::Cut || ! ($type->isOutside() || $type->isInside())
+            ? null
+            : $this->dial->says($next->dialMm);
     }
 
     private function says(): Say
@@ -103,6 +121,7 @@ final readonly class MakingAnswer implements \JsonSerializable
             'says' => $this->says(),
             'dial' => $next === null || $next->state !== CutState::Cut ? null : LengthWriter::size($next->dialMm),
             'dial_per_side' => $next === null || $next->state !== CutState::Cut ? null : LengthWriter::size($next->dialMm / 2),
+            'dial_lines' => $this->lines(),
             'left' => $next === null ? null : LengthWriter::size(abs($next->leftMm)),
             'cuts' => $next === null ? null : $next->cuts,
             'plan' => $next === null

@@ -1173,6 +1173,7 @@ export interface components {
             says: components["schemas"]["Say"];
             dial: components["schemas"]["Say"] | null;
             dial_per_side: components["schemas"]["Say"] | null;
+            dial_lines: components["schemas"]["Say"] | null;
             left: components["schemas"]["Say"] | null;
             cuts: number | null;
             plan: components["schemas"]["PlannedCut"][];

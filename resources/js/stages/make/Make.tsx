@@ -93,7 +93,10 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                             <Typography variant="hugeSize" color="make">
                                 {say(making.dial)}
                             </Typography>
-                            <Typography variant="body2">
+                            {making.dial_lines && (
+                                <Typography sx={{ fontWeight: 650 }}>{say(making.dial_lines)}</Typography>
+                            )}
+                            <Typography variant="body2" hidden={making.dial_lines !== null}>
                                 {making.dial_per_side &&
                                     `${say(making.dial_per_side)} where the dial reads the radius`}
                             </Typography>
