@@ -17,6 +17,15 @@ final class JobRecords
 {
     private const HEAD = ['machine', 'part', 'kind', 'unit', 'take_in', 'shop', 'quote', 'waits', 'plan', 'hand_over'];
 
+    /** What is the shop's and kept with no job, beside its instruments. */
+    private const TOOLS = ['machines', 'drills', 'reamers', 'tool_unit'];
+
+    /** @return array<string, mixed> */
+    private static function tools(Shop $shop): array
+    {
+        return array_intersect_key($shop->facts()->jsonSerialize(), array_flip(self::TOOLS));
+    }
+
     /** @return array<string, mixed> the job as its file has it */
     public static function toArray(Job $job): array
     {
@@ -29,7 +38,7 @@ final class JobRecords
             static fn (Instrument $i): array => $i->jsonSerialize(),
             OwnInstrument::set()->own(),
         );
-        $array['shop']['machines'] = Shop::here()->machines ?? [];
+        $array['shop'] = [...$array['shop'], ...self::tools(Shop::here())];
         foreach (FactList::cases() as $list) {
             $array[$list->value] = (new ($list->model())())->factsOf($job->id);
         }
@@ -86,7 +95,7 @@ final class JobRecords
     public static function withoutTheShops(array $head): array
     {
         if (is_array($head['shop'] ?? null)) {
-            unset($head['shop']['instruments'], $head['shop']['machines']);
+            $head['shop'] = array_diff_key($head['shop'], ['instruments' => 0, ...array_flip(self::TOOLS)]);
         }
 
         return $head;

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Making\Machine;
 use Oldpart\Core\Quantity\Fields;
+use Oldpart\Core\Quantity\Unit;
 
 /**
  * @property string $id
@@ -22,6 +23,8 @@ use Oldpart\Core\Quantity\Fields;
  * @property ?string $shims
  * @property ?string $taps
  * @property ?string $dies
+ * @property ?string $drills
+ * @property ?string $reamers
  * @property ?list<array<string, mixed>> $machines
  */
 final class Shop extends Model
@@ -76,6 +79,9 @@ final class Shop extends Model
             shims: $this->shims ?? '',
             taps: $this->taps ?? '',
             dies: $this->dies ?? '',
+            drills: $this->drills ?? '',
+            reamers: $this->reamers ?? '',
+            toolUnit: Unit::tryFrom($this->unit) ?? Unit::Inch,
             machines: Machine::list(new Fields(['machines' => $this->machines ?? []]), 'machines'),
         );
     }

@@ -13,6 +13,8 @@ return new class extends Migration
     {
         Schema::table('shops', function (Blueprint $table): void {
             $table->json('machines')->nullable();
+            $table->text('drills')->default('');
+            $table->text('reamers')->default('');
         });
         Schema::table('surfaces', function (Blueprint $table): void {
             $table->string('centred_on', 40)->nullable();

@@ -57,6 +57,25 @@ final class ShopAndSumsTest extends FeatureTestCase
         self::assertStringNotContainsString('Short bed', $plan());
     }
 
+    /** Drills and reamers of the drawer decide how a hole comes about, in every job; what can't be read is refused. */
+    public function test_the_drawer_s_reamers_are_used(): void
+    {
+        $this->seed(DemoShop::class);
+        $said = $this->api('PATCH', '/api/shop', ['reamers' => '1/2, wide'], 422)['error'];
+        self::assertSame('reamers', $said['field']);
+        self::assertStringContainsString('“wide”', $said['message']);
+        $hole = function (): string {
+            $state = $this->api('GET', '/api/jobs/demo-carder', null, 200);
+
+            return (string) json_encode(array_column($state['answers']['making'], 'hole'), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        };
+        self::assertNotSame('[]', $hole());
+        $this->api('PATCH', '/api/shop', ['drills' => '1/8, 1/4'], 200);
+        self::assertStringContainsString('1/4', $hole());
+        self::assertStringContainsString('more is left for what follows', $hole());
+        self::assertSame('1/8, 1/4', $this->api('GET', '/api/shop', null, 200)['drills']);
+    }
+
     public function test_the_catalogue_lists_what_can_be_chosen(): void
     {
         $catalogue = $this->api('GET', '/api/catalogue', null, 200);

@@ -10,6 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Loop\ShimStock;
+use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Making\Machine;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Thread\ThreadTools;
@@ -32,7 +33,7 @@ final class ShopController
 
     public function update(Request $request): JsonResponse
     {
-        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', 'machines', ...array_keys(self::RANGES)]);
+        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', 'drills', 'reamers', 'machines', ...array_keys(self::RANGES)]);
         $shop = Shop::here();
         foreach (self::RANGES as $field => [$least, $most]) {
             $value = $in->numberOrNull($field);
@@ -57,6 +58,14 @@ final class ShopController
                 $shop->setAttribute($tools, self::short($tools, $typed, 2000));
             }
         }
+        foreach (['drills', 'reamers'] as $tools) {
+            $typed = $in->textOrNull($tools);
+            if ($typed !== null) {
+                $unit = Unit::tryFrom($shop->unit) ?? Unit::Inch;
+                $tools === 'drills' ? HoleTools::read($typed, '', $unit) : HoleTools::read('', $typed, $unit);
+                $shop->setAttribute($tools, self::short($tools, $typed, 3000));
+            }
+        }
         if ($in->has('machines')) {
             $machines = Machine::list($in, 'machines');
             $shop->machines = array_map(static fn (Machine $m): array => $m->jsonSerialize(), $machines);
@@ -79,7 +88,10 @@ final class ShopController
     /** @return array<string, mixed> */
     private function shown(Shop $shop): array
     {
-        return [...array_diff_key($shop->facts()->jsonSerialize(), ['instruments' => 0]), 'unit' => $shop->unit];
+        return [
+            ...array_diff_key($shop->facts()->jsonSerialize(), ['instruments' => 0, 'tool_unit' => 0]),
+            'unit' => $shop->unit,
+        ];
     }
 
     /** Nothing that was typed is cut off without a word. */

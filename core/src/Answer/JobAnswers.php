@@ -35,6 +35,7 @@ use Oldpart\Core\Facts\ClearanceFacts;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\JointFacts;
 use Oldpart\Core\Facts\MistakeFacts;
+use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Making\LatheDial;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Remedy\JointHelp;
@@ -87,6 +88,7 @@ final readonly class JobAnswers implements \JsonSerializable
         private array $loopTrials,
         private KnockOn $knockOn,
         private ?LatheDial $dial,
+        private HoleTools $tools,
     ) {
     }
 
@@ -167,6 +169,7 @@ final readonly class JobAnswers implements \JsonSerializable
             loopTrials: $out->trials,
             knockOn: new KnockOn($facts, $out->shapes),
             dial: LatheDial::of($facts->shop->machinesOf('lathe')),
+            tools: $facts->shop->holeTools(),
         );
     }
 
@@ -234,6 +237,7 @@ final readonly class JobAnswers implements \JsonSerializable
                     $c,
                     $this->knockOn->of($c->entry->surface),
                     $this->dial,
+                    $this->tools,
                 ),
                 $this->making,
             ),

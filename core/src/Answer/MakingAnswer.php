@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\HoleLadder;
+use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Making\LatheDial;
 use Oldpart\Core\Making\PlannedCut;
 use Oldpart\Core\Measure\Acceptance;
@@ -27,6 +28,7 @@ final readonly class MakingAnswer implements \JsonSerializable
         public CutProgress $of,
         public array $touches = [],
         private ?LatheDial $dial = null,
+        private ?HoleTools $tools = null,
     ) {
     }
 
@@ -96,7 +98,7 @@ final readonly class MakingAnswer implements \JsonSerializable
             || $entry->surface->work !== null
             || $entry->phase === Phase::After
             ? []
-            : HoleLadder::steps($entry->band, null);
+            : HoleLadder::steps($entry->band, null, $this->tools);
     }
 
     /** @return array<string, mixed> */

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Facts;
 
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Making\Machine;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\InstrumentSet;
 use Oldpart\Core\Quantity\Fields;
+use Oldpart\Core\Quantity\Unit;
 
 /**
  * What the job needs to know of the shop: temperature in °C, what the lathe holds on diameter in mm, the press in N, an
@@ -39,12 +42,22 @@ final readonly class ShopFacts implements \JsonSerializable
         public string $dies = '',
         /** @var list<Machine> */
         public array $machines = [],
+        /** Which drills and reamers are in the drawer, as typed; bare numbers in the shop's unit. */
+        public string $drills = '',
+        public string $reamers = '',
+        public Unit $toolUnit = Unit::Millimetre,
     ) {
         $this->instruments = $instruments ?? InstrumentSet::typical();
         $holds = $this->figures('lathe', 'holds_mm');
         $forces = $this->figures('press', 'force_n');
         $this->latheHoldsMm = $holds === [] ? $saidHoldsMm : min($holds);
         $this->pressN = $forces === [] ? $saidPressN : max($forces);
+    }
+
+    /** @throws BadInput for a drawer that can't be read */
+    public function holeTools(): HoleTools
+    {
+        return HoleTools::read($this->drills, $this->reamers, $this->toolUnit);
     }
 
     /** @return list<Machine> of one kind */
@@ -79,6 +92,9 @@ final readonly class ShopFacts implements \JsonSerializable
             taps: $f->textOrNull('taps') ?? '',
             dies: $f->textOrNull('dies') ?? '',
             machines: Machine::list($f, 'machines'),
+            drills: $f->textOrNull('drills') ?? '',
+            reamers: $f->textOrNull('reamers') ?? '',
+            toolUnit: $f->choiceOrNull('tool_unit', Unit::class) ?? Unit::Millimetre,
         );
     }
 
@@ -96,6 +112,9 @@ final readonly class ShopFacts implements \JsonSerializable
             'shims' => $this->shims,
             'taps' => $this->taps,
             'dies' => $this->dies,
+            'drills' => $this->drills,
+            'reamers' => $this->reamers,
+            'tool_unit' => $this->toolUnit->value,
             'machines' => array_map(static fn (Machine $m): array => $m->jsonSerialize(), $this->machines),
             'instruments' => array_map(
                 static fn (Instrument $i): array => $i->jsonSerialize(),

@@ -196,8 +196,9 @@ final class SurveyTest extends TestCase
             }
         }
         self::assertSame(['', ''], [$written['shop']['taps'], $written['shop']['dies']]);
-        self::assertSame([], $written['shop']['machines']);
-        unset($written['shop']['taps'], $written['shop']['dies'], $written['shop']['machines']);
+        self::assertSame([[], '', '', 'mm'], [$written['shop']['machines'], $written['shop']['drills'], $written['shop']['reamers'], $written['shop']['tool_unit']]);
+        $since = array_flip(['taps', 'dies', 'machines', 'drills', 'reamers', 'tool_unit']);
+        $written['shop'] = array_diff_key($written['shop'], $since);
         self::assertSame([[], null], [$written['reckonings'], $written['plan']], 'sums of a job and changed plans came later');
         unset($written['reckonings'], $written['plan']);
         self::assertEquals(json_decode($text, true, 64, JSON_THROW_ON_ERROR), $written);

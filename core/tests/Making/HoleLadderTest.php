@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Making;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Drills;
 use Oldpart\Core\Fit\Iso286;
 use Oldpart\Core\Fit\StandardSize;
 use Oldpart\Core\Making\HoleLadder;
+use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 
 /** From solid to size: common practice, no source; drills and reamers by what is stamped on them. */
@@ -17,6 +20,42 @@ final class HoleLadderTest extends TestCase
     private static function said(Band $band, ?float $deep = null): string
     {
         return implode("\n", array_map(static fn ($s): string => $s->mm, HoleLadder::steps($band, $deep)));
+    }
+
+    /** Of the drawer, not of the table: 10 H7 with a reamer that cuts 10.012, one that cuts over, and none. */
+    public function test_what_the_drawer_has(): void
+    {
+        $band = new Band(10.0, 10.015);
+        $steps = static fn (string $drills, string $reamers): string => implode("\n", array_map(static fn ($s): string => $s->mm, HoleLadder::steps($band, null, HoleTools::read($drills, $reamers, Unit::Millimetre))));
+        self::assertStringContainsString('Ream 10 (10.000)', $steps('', '8, 10 cuts 10.012, 12'));
+        self::assertStringNotContainsString('nobody said', $steps('', '10'));
+        self::assertStringContainsString('bore it', $steps('', '10 cuts 10.02'), 'it cuts over');
+        self::assertStringContainsString('bore it', $steps('', '8, 12'), 'there is none');
+        self::assertStringContainsString('If the drawer has one', $steps('', ''), 'nobody said which there are');
+        // 0.2 under the reamer is 9.8: the drawer has 9.5, and says what that leaves; then only a large one.
+        self::assertStringContainsString('Drill 9.5', $steps('6, 9.5, 10.5', '10'));
+        self::assertStringNotContainsString('more is left', $steps('6, 9.5, 10.5', '10'));
+        self::assertStringContainsString('Drill 6 (', $steps('6, 10.5', '10'));
+        self::assertStringContainsString('more is left', $steps('6, 10.5', '10'));
+        self::assertStringContainsString('No drill of the drawer', $steps('12', '10'));
+    }
+
+    /** By hand: letter F is 0.257 in, #7 0.201 in, 1/2 in 12.7 mm whatever the shop's unit. */
+    public function test_sizes_as_they_are_typed(): void
+    {
+        $tools = HoleTools::read('#7, letter F, 1/2', '', Unit::Millimetre);
+        self::assertEqualsWithDelta([12.7, 0.257 * 25.4, 0.201 * 25.4], [$tools->drillUpTo(20)[1] ?? 0, $tools->drillUpTo(12)[1] ?? 0, $tools->drillUpTo(6)[1] ?? 0], 1e-6);
+        self::assertNull($tools->drillUpTo(5));
+        self::assertEqualsWithDelta(25.4 * 0.3, HoleTools::read('0.3', '', Unit::Inch)->drillUpTo(10)[1] ?? 0, 1e-9);
+        foreach (['wide', '0', '10 cuts 11', '10 cuts 10.01 cuts 10.02'] as $typed) {
+            try {
+                HoleTools::read('', $typed, Unit::Millimetre);
+                self::fail("{$typed} must be refused");
+            } catch (BadInput $bad) {
+                self::assertSame('reamers', $bad->field);
+                self::assertStringContainsString("“{$typed}”", $bad->getMessage());
+            }
+        }
     }
 
     /** 10 H7 (ISO 286: +0.015): a 10 mm reamer, and 0.2 under it the 9.8 mm drill; no pilot under ten. */

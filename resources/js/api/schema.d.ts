@@ -1708,6 +1708,8 @@ export interface components {
             shims: string;
             taps: string;
             dies: string;
+            drills: string;
+            reamers: string;
             machines: components["schemas"]["machine"][];
             /** @enum {unknown} */
             unit: "in" | "mm";
@@ -1932,6 +1934,11 @@ export interface components {
             taps?: string;
             /** @description Dies in the drawer, such as M6, 1/4 UNC */
             dies?: string;
+            /** @description Drills in the drawer, such as 6.8, 1/2, #7 */
+            drills?: string;
+            /** @description Reamers in the drawer, such as 10, 1/2, 8 cuts 8.012 */
+            reamers?: string;
+            tool_unit?: components["schemas"]["unit"];
             /** @description Machines of the shop, each figure as typed */
             machines?: components["schemas"]["machine"][];
             /** @description Instruments of the shop that are not as in the table of typical ones */
@@ -2373,6 +2380,11 @@ export interface components {
                     taps?: string;
                     /** @description Dies in the drawer, such as M6, 1/4 UNC */
                     dies?: string;
+                    /** @description Drills in the drawer, such as 6.8, 1/2, #7 */
+                    drills?: string;
+                    /** @description Reamers in the drawer, such as 10, 1/2, 8 cuts 8.012 */
+                    reamers?: string;
+                    tool_unit?: components["schemas"]["unit"];
                     /** @description Machines of the shop, each figure as typed */
                     machines?: components["schemas"]["machine"][];
                     /** @description Instruments of the shop that are not as in the table of typical ones */
@@ -4210,6 +4222,8 @@ export interface operations {
                     shims?: string;
                     taps?: string;
                     dies?: string;
+                    drills?: string;
+                    reamers?: string;
                     machines?: components["schemas"]["machine"][];
                     /** @enum {unknown} */
                     unit?: "in" | "mm";
