@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
+
 /** The order of work in the person's hands: moved, left out, added to, and what that breaks. */
 final class PlanTest extends BrowserTestCase
 {
@@ -51,6 +53,16 @@ final class PlanTest extends BrowserTestCase
         self::assertSame('13', $this->api('/api/shop')['machines'][0]['figures']['swing_mm'], 'what can’t be read is not stored');
         $this->visit('/job/demo-tedder/plan');
         $this->sees('longer than the lathe takes between centres');
+    }
+
+    /** The next cut in the lines of the dial of the shop's own lathe. */
+    public function test_a_cut_in_the_lines_of_the_dial(): void
+    {
+        $this->visit('/job/demo-drill/make');
+        $this->field('Size now');
+        $this->press('Bush outside');
+        $this->fill('Size now', '1.1650'.WebDriverKeys::ENTER);
+        $this->sees('Dial next, on the diameter', 'lines of the dial of Lathe, which reads the diameter');
     }
 
     /** Poured, not turned: the recipe in its order, with the number it is bored to. */
