@@ -190,7 +190,7 @@ enum FactList: string
             ],
             self::Evidence => ['note' => ''],
             self::Photos => ['note' => '', 'surface' => null, 'x' => null, 'y' => null, 'taken_at' => null],
-            self::Operations => ['setup_min' => 0, 'run_min' => 0],
+            self::Operations => ['setup_min' => 0, 'run_min' => 0, 'spent_min' => null, 'running_since' => null],
             self::Costs => ['amount' => null, 'each_piece' => false, 'price_per_kg' => null, 'mass_kg' => null],
         };
     }

@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\OperationFacts;
 use Oldpart\Core\Facts\ShopFacts;
 
 /** The same job under fresh ids, whole or as a start for the next. */
@@ -78,6 +79,11 @@ final class JobCopy
         ) {
             $array[$list->value] = [];
         }
+        // The next one is quoted by what this one took.
+        $array['operations'] = array_map(
+            static fn (OperationFacts $o): array => $o->next($facts->takeIn->quantity)->jsonSerialize(),
+            $facts->operations,
+        );
         $array['shop'] = $shop->jsonSerialize();
         $array['waits'] = null;
         $array['hand_over'] = ['finished_at' => null, 'next_time' => ''];

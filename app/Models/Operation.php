@@ -9,6 +9,6 @@ final class Operation extends FactModel
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['setup_min' => 'float', 'run_min' => 'float'];
+        return ['setup_min' => 'float', 'run_min' => 'float', 'spent_min' => 'float'];
     }
 }

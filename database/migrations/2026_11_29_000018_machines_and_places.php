@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Machines of the shop; a centre that goes with another; a part made for both hands; what was changed of a plan. */
+/**
+ * Machines of the shop; a centre that goes with another; a part made for both hands; what was changed of a
+ * plan; how long a piece of work took.
+ */
 return new class extends Migration
 {
     public function up(): void
@@ -21,6 +24,10 @@ return new class extends Migration
         });
         Schema::table('parts', function (Blueprint $table): void {
             $table->boolean('both_hands')->default(false);
+        });
+        Schema::table('operations', function (Blueprint $table): void {
+            $table->double('spent_min')->nullable();
+            $table->string('running_since', 40)->nullable();
         });
         Schema::table('jobs', function (Blueprint $table): void {
             $table->json('plan')->nullable();

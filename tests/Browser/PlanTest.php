@@ -65,6 +65,24 @@ final class PlanTest extends BrowserTestCase
         $this->sees('Dial next, on the diameter', 'lines of the dial of Lathe, which reads the diameter');
     }
 
+    /** What a piece of work takes is timed with one tap, and the next like it is quoted by that. */
+    public function test_work_is_timed(): void
+    {
+        $this->visit('/job/demo-tedder/plan');
+        $operation = $this->api('/api/jobs/demo-tedder')['facts']['operations'][0];
+        $this->press("Start: {$operation['name']}");
+        $this->sees('running, 0 min');
+        $this->stored();
+        // It has been running for three quarters of an hour.
+        $this->change('demo-tedder', 'PUT', "/operations/{$operation['id']}", ['running_since' => gmdate('Y-m-d\\TH:i:s\\Z', time() - 45 * 60)]);
+        $this->page->navigate()->refresh();
+        $this->sees('running, 45 min');
+        $this->press("Stop: {$operation['name']}");
+        $this->sees('took 45 min', '45 min for what was timed, quoted');
+        $this->stored();
+        self::assertEqualsWithDelta(45.0, $this->api('/api/jobs/demo-tedder')['facts']['operations'][0]['spent_min'], 0.5);
+    }
+
     /** Poured, not turned: the recipe in its order, with the number it is bored to. */
     public function test_a_pour_has_its_order(): void
     {

@@ -35,6 +35,7 @@ final readonly class QuoteAnswer implements \JsonSerializable
             'verdict' => $this->of->verdict()->value,
             'verdict_says' => $this->of->verdict()->label(),
             'reasons' => [...$this->of->advised->reasons, ...$this->of->missing() === '' ? [] : [$this->of->missing()]],
+            'times' => new WorkTimes($this->of->facts),
             'letter' => $this->of->letter(),
             'working' => $this->of->quote->working->and(...$this->of->stock()),
         ];

@@ -189,7 +189,7 @@ final class SurveyTest extends TestCase
         self::assertSame('The felt of the guard gives 0.02; nothing else runs on it.', $facts->concessions[0]->why);
         $written = JobFile::toArray($facts);
         // Said of shapes since; nothing was said of them then.
-        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null, 'centred_on' => null], 'readings' => ['what' => ''], 'parts' => ['both_hands' => false]] as $list => $since) {
+        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null, 'centred_on' => null], 'readings' => ['what' => ''], 'parts' => ['both_hands' => false], 'operations' => ['spent_min' => null, 'running_since' => null]] as $list => $since) {
             foreach ($written[$list] as $i => $row) {
                 self::assertEquals($since, array_intersect_key($row, $since));
                 $written[$list][$i] = array_diff_key($row, $since);

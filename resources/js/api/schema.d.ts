@@ -1586,6 +1586,17 @@ export interface components {
             verdict: "take" | "at-this-price" | "alternative" | "decline";
             verdict_says: string;
             reasons: string[];
+            times: {
+                says: string | null;
+                rows: {
+                    operation: string;
+                    name: string;
+                    quoted: string;
+                    took: string | null;
+                    spent_min: number | null;
+                    running_since: string | null;
+                }[];
+            };
             letter: string;
             working: components["schemas"]["WorkingStep"][];
         };
@@ -2158,6 +2169,13 @@ export interface components {
             name: string;
             setup_min: number;
             run_min: number;
+            /** @description What it has taken so far, minutes */
+            spent_min?: number | null;
+            /**
+             * Format: date-time
+             * @description Since when it is being timed
+             */
+            running_since?: string | null;
         };
         /** @description Something to pay for */
         cost: {
@@ -2667,6 +2685,13 @@ export interface components {
                     name: string;
                     setup_min: number;
                     run_min: number;
+                    /** @description What it has taken so far, minutes */
+                    spent_min?: number | null;
+                    /**
+                     * Format: date-time
+                     * @description Since when it is being timed
+                     */
+                    running_since?: string | null;
                 };
                 /** @description Something to pay for */
                 cost: {

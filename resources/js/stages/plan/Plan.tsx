@@ -9,6 +9,7 @@ import { useJob } from '../../job/JobContext';
 import { LinkButton } from '../../shell/LinkButton';
 import { useSettings } from '../../shell/settings';
 import { PlanStep } from './PlanStep';
+import { Times } from './Times';
 
 const NOTHING: PlanFacts = { order: [], dropped: [], own: [] };
 
@@ -126,6 +127,7 @@ export function Plan() {
                     Back to the order that is worked out
                 </LinkButton>
             )}
+            <Times />
         </Box>
     );
 }
