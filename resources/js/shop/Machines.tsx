@@ -80,6 +80,14 @@ export function Machines({ shop, change }: { shop: Shop; change: Change }) {
     );
 }
 
+/** Such as “swing over the bed 13 in”, “heats to 250 °C”. */
+function inWords(figure: { field: string; label: string; length: boolean }, machine: Machine): string {
+    const [name = '', unit = ''] = figure.label.split(', °');
+    const value = machine.figures[figure.field] ?? '';
+    const after = figure.length ? ` ${machine.unit}` : unit === '' ? '' : ` °${unit}`;
+    return `${name.charAt(0).toLowerCase()}${name.slice(1)} ${value}${after}`;
+}
+
 function One({
     machine,
     open,
@@ -106,12 +114,7 @@ function One({
                 <Box sx={{ flex: '1 1 300px' }}>
                     <Typography sx={{ fontWeight: 650 }}>{machine.name}</Typography>
                     <Typography color="textSecondary" variant="body2" hidden={open}>
-                        {said
-                            .map(
-                                (figure) =>
-                                    `${figure.label.charAt(0).toLowerCase()}${figure.label.slice(1)} ${machine.figures[figure.field] ?? ''}${figure.length ? ` ${machine.unit}` : ''}`,
-                            )
-                            .join(', ')}
+                        {said.map((figure) => inWords(figure, machine)).join(', ')}
                         {missing > 0 && `${said.length > 0 ? '; ' : ''}${missing} figures not said`}
                     </Typography>
                 </Box>

@@ -5,6 +5,9 @@ import type { PlanStep as Step } from '../../api/types';
 import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 
+/** Large enough for a thumb. */
+const TAP = { width: 44, height: 44 };
+
 /** One step of the order of work: carried to another place with the mouse, or moved with its arrows. */
 export function PlanStep({
     step,
@@ -62,13 +65,18 @@ export function PlanStep({
                 <Notes notes={step.notes} />
             </Box>
             <Box sx={{ display: 'flex', alignItems: 'start' }}>
-                <IconButton aria-label={`Move ${name} up`} disabled={number === 1} onClick={up}>
+                <IconButton sx={TAP} aria-label={`Move ${name} up`} disabled={number === 1} onClick={up}>
                     ↑
                 </IconButton>
-                <IconButton aria-label={`Move ${name} down`} disabled={number === last} onClick={down}>
+                <IconButton
+                    sx={TAP}
+                    aria-label={`Move ${name} down`}
+                    disabled={number === last}
+                    onClick={down}
+                >
                     ↓
                 </IconButton>
-                <IconButton aria-label={`Leave ${name} out`} onClick={drop}>
+                <IconButton sx={TAP} aria-label={`Leave ${name} out`} onClick={drop}>
                     ×
                 </IconButton>
             </Box>
