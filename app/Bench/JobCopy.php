@@ -7,13 +7,14 @@ namespace App\Bench;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\OperationFacts;
+use Oldpart\Core\Facts\ReckoningFacts;
 use Oldpart\Core\Facts\ShopFacts;
 
 /** The same job under fresh ids, whole or as a start for the next. */
 final class JobCopy
 {
     /** Fields that name another thing of the job. */
-    private const REFERENCES = ['id', 'part', 'surface', 'inner', 'outer', 'along', 'joint', 'loop', 'cut'];
+    private const REFERENCES = ['id', 'part', 'surface', 'inner', 'outer', 'along', 'joint', 'loop', 'cut', 'centred_on'];
 
     /** @param  callable(): string  $newId */
     public static function under(JobFacts $facts, callable $newId, ?string $id = null): JobFacts
@@ -26,12 +27,25 @@ final class JobCopy
             }
         }
         $array['id'] = $id ?? $newId();
+        // A code names what it is of between its colons: hole:SURFACE:3, PART:threads.
+        $renamed = static fn (string $code): string => implode(':', array_map(
+            static fn (string $word): string => $fresh[$word] ?? $word,
+            explode(':', $code),
+        ));
+        if (is_array($array['plan'] ?? null)) {
+            foreach (['order', 'dropped'] as $which) {
+                $array['plan'][$which] = array_map($renamed, $array['plan'][$which]);
+            }
+        }
         foreach (FactList::cases() as $list) {
             foreach ($array[$list->value] as &$row) {
                 foreach (self::REFERENCES as $field) {
                     if (isset($row[$field], $fresh[$row[$field]])) {
                         $row[$field] = $fresh[$row[$field]];
                     }
+                }
+                if ($list === FactList::Ticks) {
+                    $row['code'] = $renamed($row['code']);
                 }
                 if ($list === FactList::Mistakes) {
                     $row['readings'] = array_map(
@@ -46,7 +60,11 @@ final class JobCopy
                     }
                     foreach (['from', 'gives'] as $which) {
                         $row[$which] = array_map(
-                            static fn (string $s): string => $fresh[$s] ?? $s,
+                            static function (string $s) use ($fresh): string {
+                                $of = ReckoningFacts::surfaceOf($s);
+
+                                return ($fresh[$of] ?? $of).substr($s, strlen($of));
+                            },
                             (array) $row[$which],
                         );
                     }

@@ -235,6 +235,36 @@ final class JobApiTest extends FeatureTestCase
         self::assertSame($jobs + 1, Job::query()->count());
     }
 
+    /** What names another thing by its id does so under the fresh ids too: centres, places, outlines, ticks, a changed plan. */
+    public function test_an_imported_job_hangs_together(): void
+    {
+        foreach (['eccentric-carrier', 'lever', 'flanged-axle'] as $kind) {
+            $state = $this->api('POST', '/api/jobs', ['id' => "j-{$kind}", 'kind' => $kind, 'machine' => 'Rig', 'part' => 'Part', 'unit' => 'mm'], 201);
+            foreach ($state['answers']['survey']['offers'] as $i => $offer) {
+                $changes = json_decode((string) preg_replace_callback('/"new:([^"]+)"/', static fn (array $m): string => '"n-'.md5("{$kind}{$i}{$m[1]}").'"', (string) json_encode($offer['changes'])), true);
+                $state = $this->api('POST', "/api/jobs/j-{$kind}/changes", ['version' => $state['version'], 'request' => "c-{$kind}-{$i}", 'changes' => $changes], 200);
+            }
+            $part = array_values(array_filter($state['facts']['parts'], static fn (array $p): bool => $p['origin'] === 'make'))[0]['id'];
+            $hole = $state['facts']['surfaces'][0]['id'];
+            $plan = ['order' => ["{$part}:try", 'own-1'], 'dropped' => ["{$part}:edges"], 'own' => [['code' => 'own-1', 'do' => 'Ask.']]];
+            $state = $this->api('PATCH', "/api/jobs/j-{$kind}", ['version' => $state['version'], 'request' => "p-{$kind}", 'fact' => ['plan' => $plan]], 200);
+            $state = $this->api('PUT', "/api/jobs/j-{$kind}/ticks/t-{$kind}", ['version' => $state['version'], 'request' => "t-{$kind}", 'fact' => ['code' => "hole:{$hole}:1"]], 200);
+            $copy = $this->api('POST', '/api/jobs/import', (string) $this->send('GET', "/api/jobs/j-{$kind}/file")->getContent(), 201);
+            $names = static fn (array $s): array => [
+                ...array_column($s['facts']['parts'], 'name', 'id'),
+                ...array_column($s['facts']['surfaces'], 'name', 'id'),
+            ];
+            $told = static fn (array $s): string => strtr((string) json_encode([
+                array_column($s['facts']['surfaces'], 'centred_on'),
+                array_map(static fn (array $r): array => [$r['from'], $r['gives']], $s['facts']['reckonings']),
+                $s['facts']['plan'],
+                array_column($s['facts']['ticks'], 'code'),
+            ]), $names($s));
+            self::assertNotSame($state['facts']['parts'][0]['id'], $copy['facts']['parts'][0]['id']);
+            self::assertSame($told($state), $told($copy), $kind);
+        }
+    }
+
     public function test_a_bad_file_is_refused_whole(): void
     {
         foreach (['', 'hello', '{}', '{"format":"oldpart-fit/job"}'] as $text) {
