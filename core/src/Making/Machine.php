@@ -16,6 +16,10 @@ final readonly class Machine implements \JsonSerializable
 
     private const NAME = 80;
 
+    private const FIGURE = 40;
+
+    private const ID = '/^[A-Za-z0-9_-]{1,40}$/D';
+
     /**
      * @param  array<string, string>  $typed  by figure
      * @param  array<string, float|string>  $figures  mm, N, °C, or a word
@@ -39,10 +43,20 @@ final readonly class Machine implements \JsonSerializable
         if ($name === '' || mb_strlen($name) > self::NAME) {
             throw $f->bad('name', 'needs 1 to '.self::NAME.' letters, to tell the machine by.');
         }
+        if (preg_match(self::ID, $f->text('id')) !== 1) {
+            throw $f->bad('id', 'is 1 to 40 letters, figures, - or _.');
+        }
         $unit = $f->choice('unit', Unit::class);
         $typed = array_filter($f->textMap('figures'), static fn (string $t): bool => trim($t) !== '');
         $figures = [];
         foreach ($typed as $field => $text) {
+            if (mb_strlen($text) > self::FIGURE) {
+                throw new BadInput(
+                    'too-long',
+                    $f->bad("figures.{$field}", '')->field,
+                    "{$name}: a figure has room for ".self::FIGURE.' letters. Type the number and its unit alone.',
+                );
+            }
             $figure = $kind->figure($field) ?? throw $f->bad("figures.{$field}", "is not asked of a {$kind->code}.");
             try {
                 $figures[$field] = $figure->read($text, $unit);

@@ -20,7 +20,7 @@ final class MachineTest extends TestCase
     /** @param  array<string, string>  $figures */
     private static function machine(string $kind, array $figures, string $name = 'It', string $unit = 'mm'): Machine
     {
-        return Machine::read(new Fields(['id' => $name, 'kind' => $kind, 'name' => $name, 'unit' => $unit, 'figures' => $figures]));
+        return Machine::read(new Fields(['id' => md5($name), 'kind' => $kind, 'name' => $name, 'unit' => $unit, 'figures' => $figures]));
     }
 
     public function test_figures_as_they_are_typed(): void
@@ -82,7 +82,8 @@ final class MachineTest extends TestCase
     public function test_two_of_one_id_and_machines_of_no_kind_are_refused(): void
     {
         $one = ['id' => 'a', 'kind' => 'torch', 'name' => 'Torch', 'unit' => 'mm', 'figures' => []];
-        foreach ([[$one, $one], [[...$one, 'kind' => 'broom']], [[...$one, 'name' => ' ']]] as $list) {
+        $long = [...$one, 'kind' => 'lathe', 'figures' => ['swing_mm' => implode('+', array_fill(0, 30, '1'))]];
+        foreach ([[$one, $one], [[...$one, 'kind' => 'broom']], [[...$one, 'name' => ' ']], [[...$one, 'id' => 'a/b']], [[...$one, 'id' => '']], [$long]] as $list) {
             try {
                 Machine::list(new Fields(['machines' => $list]), 'machines');
                 self::fail('this must be refused');
