@@ -25,6 +25,7 @@ use Oldpart\Core\Quantity\Unit;
  * @property ?string $dies
  * @property ?string $drills
  * @property ?string $reamers
+ * @property ?string $tool_unit
  * @property ?list<array<string, mixed>> $machines
  */
 final class Shop extends Model
@@ -65,6 +66,12 @@ final class Shop extends Model
             ]);
     }
 
+    /** What bare numbers of its drills and reamers are in: what the shop's unit was when the first was typed. */
+    public function toolUnit(): Unit
+    {
+        return Unit::tryFrom($this->tool_unit ?? $this->unit) ?? Unit::Inch;
+    }
+
     public function facts(): ShopFacts
     {
         return new ShopFacts(
@@ -81,7 +88,7 @@ final class Shop extends Model
             dies: $this->dies ?? '',
             drills: $this->drills ?? '',
             reamers: $this->reamers ?? '',
-            toolUnit: Unit::tryFrom($this->unit) ?? Unit::Inch,
+            toolUnit: $this->toolUnit(),
             machines: Machine::list(new Fields(['machines' => $this->machines ?? []]), 'machines'),
         );
     }

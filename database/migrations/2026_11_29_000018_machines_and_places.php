@@ -18,6 +18,7 @@ return new class extends Migration
             $table->json('machines')->nullable();
             $table->text('drills')->default('');
             $table->text('reamers')->default('');
+            $table->string('tool_unit', 2)->nullable();
         });
         Schema::table('surfaces', function (Blueprint $table): void {
             $table->string('centred_on', 40)->nullable();

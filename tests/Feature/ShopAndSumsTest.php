@@ -74,6 +74,11 @@ final class ShopAndSumsTest extends FeatureTestCase
         self::assertStringContainsString('1/4', $hole());
         self::assertStringContainsString('more is left for what follows', $hole());
         self::assertSame('1/8, 1/4', $this->api('GET', '/api/shop', null, 200)['drills']);
+        // A bare number stays what it was, whatever unit the shop works in later.
+        $this->api('PATCH', '/api/shop', ['drills' => '0.25'], 200);
+        $this->api('PATCH', '/api/shop', ['unit' => 'mm'], 200);
+        self::assertSame('in', $this->api('GET', '/api/shop', null, 200)['tool_unit']);
+        self::assertStringContainsString('6.350', $hole());
     }
 
     public function test_the_catalogue_lists_what_can_be_chosen(): void

@@ -61,7 +61,10 @@ final class ShopController
         foreach (['drills', 'reamers'] as $tools) {
             $typed = $in->textOrNull($tools);
             if ($typed !== null) {
-                $unit = Unit::tryFrom($shop->unit) ?? Unit::Inch;
+                if (trim(($shop->drills ?? '').($shop->reamers ?? '')) === '') {
+                    $shop->tool_unit = $shop->unit;
+                }
+                $unit = $shop->toolUnit();
                 $tools === 'drills' ? HoleTools::read($typed, '', $unit) : HoleTools::read('', $typed, $unit);
                 $shop->setAttribute($tools, self::short($tools, $typed, 3000));
             }
@@ -89,7 +92,7 @@ final class ShopController
     private function shown(Shop $shop): array
     {
         return [
-            ...array_diff_key($shop->facts()->jsonSerialize(), ['instruments' => 0, 'tool_unit' => 0]),
+            ...array_diff_key($shop->facts()->jsonSerialize(), ['instruments' => 0]),
             'unit' => $shop->unit,
         ];
     }

@@ -1721,6 +1721,11 @@ export interface components {
             dies: string;
             drills: string;
             reamers: string;
+            /**
+             * @description what bare numbers of drills and reamers are in
+             * @enum {unknown}
+             */
+            tool_unit: "in" | "mm";
             machines: components["schemas"]["machine"][];
             /** @enum {unknown} */
             unit: "in" | "mm";

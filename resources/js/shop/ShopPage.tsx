@@ -104,14 +104,14 @@ export function ShopPage() {
                     multiline
                 />
                 <TextFact
-                    label={`Drills in the drawer, ${shop.data.unit}`}
+                    label={`Drills in the drawer, ${shop.data.tool_unit}`}
                     value={shop.data.drills}
                     store={(drills) => store({ drills })}
                     helperText="6.8, 8, 1/2, #7, letter F; empty: every usual one"
                     multiline
                 />
                 <TextFact
-                    label={`Reamers in the drawer, ${shop.data.unit}`}
+                    label={`Reamers in the drawer, ${shop.data.tool_unit}`}
                     value={shop.data.reamers}
                     store={(reamers) => store({ reamers })}
                     helperText="10, 1/2, and what one really cuts: 8 mm cuts 8.012 mm"
