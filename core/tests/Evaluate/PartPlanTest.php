@@ -100,6 +100,24 @@ final class PartPlanTest extends TestCase
         self::assertStringContainsString('tail centre', $blank->do->mm, 'a shaft of five diameters wants it');
     }
 
+    /** For four of them: the bar for all, both ways; for one its weight, where the metal is known. */
+    public function test_the_bar_for_a_batch(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $this->job('stepped-shaft')->read('Hub bore', 'three-point', '22.010')->is('Middle', ['size' => $mm('32')]);
+        $notes = fn (): array => array_map(
+            static fn (Note $n): string => "{$n->code}: {$n->say->mm}",
+            array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':blank')))[0]->notes,
+        );
+        self::assertSame([], $notes(), 'nobody said what metal');
+        foreach ($this->facts['parts'] as $i => $part) {
+            $this->facts['parts'][$i]['material'] = 'medium-carbon steel, normalised';
+        }
+        self::assertStringStartsWith('blank-weight: It weighs about', $notes()[0]);
+        $this->facts['take_in']['quantity'] = 4;
+        self::assertMatchesRegularExpression('/^bar: For 4: [\\d.]+ mm of bar \\([\\d.]+ kg\\) sawn one by one; [\\d.]+ mm \\([\\d.]+ kg\\) where/', $notes()[0]);
+    }
+
     public function test_what_is_hardened_is_ground_last(): void
     {
         $this->job('stepped-shaft')->read('Hub bore', 'three-point', '22.010')->is('Left bearing seat', ['treated' => 'case-hardened']);

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Making;
 
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Shapes\PartShape;
 use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Making\Blank;
 use Oldpart\Core\Making\LatheChoice;
 use Oldpart\Core\Making\LatheReach;
 use Oldpart\Core\Making\Machine;
@@ -31,9 +34,6 @@ final readonly class TurnedPlan
 
     /** On the diameter when roughed, and at either face. */
     private const ROUGH_MM = 1.0;
-
-    /** What parting off takes, mm. */
-    private const PARTING_MM = 4.0;
 
     /** What follows the diameters, in order: of which surfaces, what is done, why there, by which rule. */
     private const AFTER = [
@@ -87,6 +87,7 @@ final readonly class TurnedPlan
         private PartShape $shape,
         private PartSteps $steps,
         private array $lathes,
+        private int $pieces,
     ) {
     }
 
@@ -110,7 +111,7 @@ final readonly class TurnedPlan
                 continue;
             }
             $own = new PartSteps($facts, $part, $make, $shaped);
-            $plan = new self($part, $shape, $own, $facts->shop->machinesOf('lathe'));
+            $plan = new self($part, $shape, $own, $facts->shop->machinesOf('lathe'), $facts->takeIn->quantity);
             if ($own->hasNumbers()) {
                 array_push($steps, ...$plan->order($steps === []));
             }
@@ -154,7 +155,8 @@ final readonly class TurnedPlan
         $across = 2 * $profile->largestMm();
         $long = $profile->toMm() - $profile->fromMm();
         $slender = $long / max(1e-6, $across);
-        $sawn = $long + 2 * self::ROUGH_MM + self::PARTING_MM + LatheReach::gripMm($across);
+        $blank = new Blank($across + 2 * self::ROUGH_MM, $long, self::ROUGH_MM, max(1, $this->pieces));
+        $sawn = $blank->sawnMm;
         $lathe = LatheChoice::of($this->lathes, $across + 2 * self::ROUGH_MM, $sawn);
         $holding = match (true) {
             $lathe !== null => " On: {$lathe->lathe->name}.",
@@ -172,8 +174,26 @@ final readonly class TurnedPlan
             ]),
             'Everything that has to run true comes out of one chucking.',
             'one chucking',
-            $lathe->notes ?? [],
+            [...$lathe->notes ?? [], ...$this->bar($blank)],
         );
+    }
+
+    /** @return list<Note> the bar for all pieces, and its weight where the metal is known */
+    private function bar(Blank $blank): array
+    {
+        $density = FoundSurfaces::material($this->part)?->densityKgM3;
+        $weighs = static fn (float $mm): string => $density === null
+            ? ''
+            : ' ('.round($blank->massKg($mm, $density), $blank->massKg($mm, $density) < 10 ? 1 : 0).' kg)';
+
+        return $blank->pieces === 1
+            ? ($density === null ? [] : [Note::info('blank-weight', 'It weighs about'.str_replace(['(', ')'], '', $weighs($blank->sawnMm)).'.')])
+            : [
+                Note::info('bar', Say::with("For {$blank->pieces}: {a} of bar{$weighs($blank->oneByOneMm)} sawn one by one; {b}{$weighs($blank->throughMm)} where it is fed through the spindle and held once.", [
+                    'a' => LengthWriter::about($blank->oneByOneMm),
+                    'b' => LengthWriter::about($blank->throughMm),
+                ])),
+            ];
     }
 
     private function rough(): Step
