@@ -11,6 +11,8 @@ use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Making\Machine;
+use Oldpart\Core\Making\MillReach;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Shape\SurfaceType;
@@ -87,7 +89,7 @@ final readonly class PlatePlan
             if ($order === []) {
                 $order[] = $steps->mates();
             }
-            $order[] = self::blank($steps, $part, $shapes[$part->id] ?? null);
+            $order[] = self::blank($steps, $part, $shapes[$part->id] ?? null, $facts->shop->machinesOf('mill'));
             foreach (self::ORDER as $code => [$types, $do, $why, $rule]) {
                 $step = $steps->step($code, $types, $do, $why, $rule);
                 $order = $step === null ? $order : [...$order, $step];
@@ -99,21 +101,24 @@ final readonly class PlatePlan
         return $order;
     }
 
-    private static function blank(PartSteps $steps, PartFacts $part, ?PartShape $shape): Step
+    /** @param  list<Machine>  $mills */
+    private static function blank(PartSteps $steps, PartFacts $part, ?PartShape $shape, array $mills): Step
     {
         $of = $part->material ?? 'stock';
         $face = $shape?->face();
         [$x1, $y1, $x2, $y2] = $face === null ? [0.0, 0.0, 0.0, 0.0] : $face->bounds();
+        $reach = $x2 > $x1 && $y2 > $y1 ? MillReach::of($mills, $x2 - $x1, $y2 - $y1) : null;
         $by = $x2 > $x1 && $y2 > $y1 ? ', {w} by {h} or more,' : '';
 
         return new Step(
             $steps->code('blank'),
-            Say::with("{$part->name}: saw the blank of {$of} square{$by} with room for the vice.", [
+            Say::with("{$part->name}: saw the blank of {$of} square{$by} with room for the vice.".($reach === null ? '' : " On: {$reach->mill->name}."), [
                 'w' => LengthWriter::about($x2 - $x1 + self::ROOM_MM),
                 'h' => LengthWriter::about($y2 - $y1 + self::ROOM_MM),
             ]),
             'Square stock is held and measured from; what the outline leaves comes off last.',
             'outline after holes',
+            $reach->notes ?? [],
         );
     }
 }
