@@ -65,6 +65,8 @@ Route::get('fits/card', [FitController::class, 'card']);
 Route::post('bearings/find', [FitController::class, 'bearing']);
 Route::get('shop', [ShopController::class, 'show']);
 Route::patch('shop', [ShopController::class, 'update']);
+Route::get('shop/machines', [ShopController::class, 'machines']);
+Route::post('shop/machines', [ShopController::class, 'readMachines']);
 Route::get('catalogue', [CatalogueController::class, 'index']);
 Route::get('kinds', [CatalogueController::class, 'kinds']);
 Route::post('points', [SumController::class, 'points']);

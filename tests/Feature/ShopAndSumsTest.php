@@ -57,6 +57,20 @@ final class ShopAndSumsTest extends FeatureTestCase
         self::assertStringNotContainsString('Short bed', $plan());
     }
 
+    public function test_machines_as_a_table_and_back(): void
+    {
+        $this->seed(DemoShop::class);
+        $csv = (string) $this->send('GET', '/api/shop/machines')->getContent();
+        self::assertStringContainsString('lathe,Lathe,in,"Swing over the bed",13', $csv);
+        $read = $this->api('POST', '/api/shop/machines', ['text' => $csv], 200);
+        self::assertSame([], $read['refused']);
+        $before = $this->api('GET', '/api/shop', null, 200)['machines'];
+        self::assertSame(array_column($before, 'figures'), array_column($read['machines'], 'figures'));
+        $both = $this->api('PATCH', '/api/shop', ['machines' => [...$before, ...$read['machines']]], 200)['machines'];
+        self::assertCount(2 * count($before), $both);
+        self::assertSame('text', $this->api('POST', '/api/shop/machines', ['text' => 'x,y'], 422)['error']['field']);
+    }
+
     /** Drills and reamers of the drawer decide how a hole comes about, in every job; what can't be read is refused. */
     public function test_the_drawer_s_reamers_are_used(): void
     {

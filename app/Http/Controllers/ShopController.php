@@ -8,7 +8,10 @@ use App\Http\Body;
 use App\Models\Shop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\MachinesCsv;
 use Oldpart\Core\Loop\ShimStock;
 use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Making\Machine;
@@ -77,6 +80,24 @@ final class ShopController
         $shop->save();
 
         return new JsonResponse($this->shown($shop));
+    }
+
+    /** The machines as a table. */
+    public function machines(): Response
+    {
+        return new Response(MachinesCsv::write(Shop::here()->facts()->machines), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="machines.csv"',
+        ]);
+    }
+
+    /** A table of machines, to look at before it is taken; nothing is stored. */
+    public function readMachines(Request $request): JsonResponse
+    {
+        $text = Body::of($request)->only(['text'])->text('text');
+        $read = MachinesCsv::read($text, static fn (): string => strtolower((string) Str::ulid()));
+
+        return new JsonResponse(['machines' => $read['machines'], 'refused' => $read['refused']]);
     }
 
     private static function currency(string $text): string

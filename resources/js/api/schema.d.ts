@@ -545,6 +545,24 @@ export interface paths {
         patch: operations["changeShop"];
         trace?: never;
     };
+    "/api/shop/machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The machines of the shop as a table */
+        get: operations["machinesTable"];
+        put?: never;
+        /** A table of machines, to look at; nothing is stored */
+        post: operations["readMachines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments": {
         parameters: {
             query?: never;
@@ -4268,6 +4286,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Shop"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    machinesTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The table */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    readMachines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What could be read of it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        machines: components["schemas"]["machine"][];
+                        refused: {
+                            line: number;
+                            says: string;
+                        }[];
+                    };
                 };
             };
             422: components["responses"]["Refused"];

@@ -10,6 +10,7 @@ import type { Machine, Shop } from '../api/types';
 import { RemoveButton } from '../entry/RemoveButton';
 import { TextFact } from '../entry/TextFact';
 import { Framed } from '../pictures/Framed';
+import { MachinesFile } from './MachinesFile';
 
 type Change = (of: (machines: Machine[]) => Machine[]) => Promise<unknown>;
 
@@ -55,6 +56,7 @@ export function Machines({ shop, change }: { shop: Shop; change: Change }) {
                         </MenuItem>
                     ))}
                 </TextField>
+                <MachinesFile take={(taken) => void change((now) => [...now, ...taken])} />
                 {machines.length === 0 && (
                     <>
                         <Typography color="textSecondary">or begin with the usual ones of</Typography>
