@@ -107,14 +107,14 @@ export function ShopPage() {
                     label={`Drills in the drawer, ${shop.data.tool_unit}`}
                     value={shop.data.drills}
                     store={(drills) => store({ drills })}
-                    helperText="6.8, 8, 1/2, #7, letter F; empty: every usual one"
+                    helperText="6.8 mm, 1/2, #7, letter F; empty: every usual one"
                     multiline
                 />
                 <TextFact
                     label={`Reamers in the drawer, ${shop.data.tool_unit}`}
                     value={shop.data.reamers}
                     store={(reamers) => store({ reamers })}
-                    helperText="10, 1/2, and what one really cuts: 8 mm cuts 8.012 mm"
+                    helperText="10 mm, 1/2, and what one really cuts: 8 mm cuts 8.012 mm"
                     multiline
                 />
                 <TextFact
