@@ -115,11 +115,19 @@ abstract class BrowserTestCase extends TestCase
             "//*[self::button or self::a or @role='button' or @role='radio' or @role='tab'][normalize-space(.)={$quoted} or @aria-label={$quoted} or starts-with(normalize-space(.), ".
             self::quote($name.' ').
             ") or descendant-or-self::*[text()[normalize-space(.)={$quoted}]]]";
+        $this->settled($name, function () use ($xpath, $name): void {
+            $element = $this->find($xpath, "button “{$name}”");
+            $this->page->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+            $element->click();
+        });
+    }
+
+    /** Does it again where what it found was drawn anew just then. */
+    private function settled(string $name, callable $do): void
+    {
         for ($try = 0; $try < 5; $try++) {
             try {
-                $element = $this->find($xpath, "button “{$name}”");
-                $this->page->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
-                $element->click();
+                $do();
 
                 return;
             } catch (StaleElementReferenceException) {
@@ -141,20 +149,22 @@ abstract class BrowserTestCase extends TestCase
 
     protected function fill(string $label, string $text): void
     {
-        $field = $this->field($label);
-        $this->page->executeScript('arguments[0].scrollIntoView({block: "center"})', [$field]);
-        $field->click();
-        $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
-        $field->sendKeys($text);
+        $this->settled($label, function () use ($label): void {
+            $field = $this->field($label);
+            $this->page->executeScript('arguments[0].scrollIntoView({block: "center"})', [$field]);
+            $field->click();
+            $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        });
+        $this->field($label)->sendKeys($text);
     }
 
     protected function choose(string $label, string $option): void
     {
         $quoted = self::quote($label);
-        $this->find(
+        $this->settled($label, fn () => $this->find(
             "//*[@id and normalize-space(.)={$quoted}]/following-sibling::*//*[@role='combobox']",
             "choice “{$label}”",
-        )->click();
+        )->click());
         $element = $this->find(
             "//li[@role='option'][starts-with(normalize-space(.), ".self::quote($option).')]',
             "option “{$option}”",
@@ -168,7 +178,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function tick(string $label): void
     {
-        $this->find('//label[contains(., '.self::quote($label).')]', "box “{$label}”")->click();
+        $this->settled($label, fn () => $this->find('//label[contains(., '.self::quote($label).')]', "box “{$label}”")->click());
     }
 
     protected function keys(string ...$keys): void
