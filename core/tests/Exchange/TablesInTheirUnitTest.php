@@ -6,6 +6,7 @@ namespace Oldpart\Core\Tests\Exchange;
 
 use Oldpart\Core\Exchange\JobTables;
 use Oldpart\Core\Exchange\PartDxf;
+use Oldpart\Core\Exchange\SheetChanges;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Tests\Evaluate\KindJob;
@@ -42,6 +43,18 @@ final class TablesInTheirUnitTest extends TestCase
         }
     }
 
+    /** A later sheet says what is otherwise, and only that. */
+    public function test_a_later_sheet_says_what_changed(): void
+    {
+        $this->job('plain-bush')->read('Housing bore', 'three-point', '32.010')->read('Shaft journal', 'outside-micrometer', '24.990');
+        $before = $this->answers();
+        self::assertSame([], SheetChanges::between($before, $before, Unit::Millimetre));
+        $this->read('Housing bore', 'three-point', '32.030');
+        $changes = SheetChanges::between($before, $this->answers(), Unit::Millimetre);
+        self::assertCount(1, array_filter($changes, static fn (string $c): bool => str_starts_with($c, 'Bush outside: was ')));
+        self::assertSame([], array_filter($changes, static fn (string $c): bool => str_starts_with($c, 'Bush length')));
+    }
+
     /** Above the axis and below it alike: a shaft drawn twice above would be half a shaft. */
     public function test_a_turned_part_lies_on_both_sides_of_its_axis(): void
     {
@@ -53,6 +66,8 @@ final class TablesInTheirUnitTest extends TestCase
         $ys = array_map('floatval', $ys[1]);
         self::assertEqualsWithDelta($shape->profile->largestMm(), max($ys), 1e-3);
         self::assertEqualsWithDelta(-$shape->profile->largestMm(), min($ys), 1e-3);
+        // Each step has its own radius, above and below: the thinnest of this shaft is several millimetres.
+        self::assertSame([], array_filter($ys, static fn (float $y): bool => abs($y) > 0 && abs($y) < 2.0));
     }
 
     /** @return list<list<?string>> */

@@ -16,6 +16,7 @@ final class BlankTest extends TestCase
         // 40 across wants 20 in the jaws; 100 long, 1 off either face, 4 for the cut.
         $one = new Blank(40.0, 100.0, 1.0, 1);
         self::assertEqualsWithDelta(126.0, $one->sawnMm, 1e-9);
+        self::assertEqualsWithDelta(127.0, (new Blank(40.0, 100.0, 1.5, 1))->sawnMm, 1e-9);
         $six = new Blank(40.0, 100.0, 1.0, 6);
         self::assertEqualsWithDelta(6 * (126.0 + 4.0), $six->oneByOneMm, 1e-9);
         self::assertEqualsWithDelta(6 * 106.0 + 20.0, $six->throughMm, 1e-9);

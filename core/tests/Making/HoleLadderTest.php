@@ -29,6 +29,8 @@ final class HoleLadderTest extends TestCase
         $steps = static fn (string $drills, string $reamers): string => implode("\n", array_map(static fn ($s): string => $s->mm, HoleLadder::steps($band, null, HoleTools::read($drills, $reamers, Unit::Millimetre))));
         self::assertStringContainsString('Ream 10 (10.000)', $steps('', '8, 10 cuts 10.012, 12'));
         self::assertStringNotContainsString('nobody said', $steps('', '10'));
+        self::assertStringContainsString('Ream 10 (10.000)', $steps('', '10, 10.004'), 'the smallest that does');
+        self::assertStringContainsString('Ream 10 (10.000)', $steps('', '10.004, 10'));
         self::assertStringContainsString('bore it', $steps('', '10 cuts 10.02'), 'it cuts over');
         self::assertStringContainsString('bore it', $steps('', '8, 12'), 'there is none');
         self::assertStringContainsString('If the drawer has one', $steps('', ''), 'nobody said which there are');
@@ -47,7 +49,7 @@ final class HoleLadderTest extends TestCase
         self::assertEqualsWithDelta([12.7, 0.257 * 25.4, 0.201 * 25.4], [$tools->drillUpTo(20)[1] ?? 0, $tools->drillUpTo(12)[1] ?? 0, $tools->drillUpTo(6)[1] ?? 0], 1e-6);
         self::assertNull($tools->drillUpTo(5));
         self::assertEqualsWithDelta(25.4 * 0.3, HoleTools::read('0.3', '', Unit::Inch)->drillUpTo(10)[1] ?? 0, 1e-9);
-        foreach (['wide', '0', '10 cuts 11', '10 cuts 10.01 cuts 10.02'] as $typed) {
+        foreach (['wide', '0', '10 cuts 11', '10 cuts 9.5', '10 cuts 10.01 cuts 10.02'] as $typed) {
             try {
                 HoleTools::read('', $typed, Unit::Millimetre);
                 self::fail("{$typed} must be refused");
