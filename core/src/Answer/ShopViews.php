@@ -323,7 +323,13 @@ final readonly class ShopViews
     /** @param  non-empty-list<Say>  $lines */
     private static function inOne(array $lines): Say
     {
-        return count($lines) === 1 ? $lines[0] : Say::with('{a}–{b}', ['a' => $lines[1], 'b' => $lines[0]]);
+        return count($lines) === 1
+            ? $lines[0]
+            : Say::with(isset($lines[2]) ? '{a}–{b} {c}' : '{a}–{b}', [
+                'a' => $lines[1],
+                'b' => $lines[0],
+                'c' => $lines[2] ?? Say::plain(''),
+            ]);
     }
 
     /** @param  array{float, float}  $extent */

@@ -17,6 +17,8 @@ final class HoleLadder
     /** Larger holes are bored out of what a drill of this size leaves, mm. */
     private const LARGEST_DRILL_MM = 25.4;
 
+    private const SMALLEST_DRILL_MM = 0.3;
+
     /** A drill needs no pilot up to here; its web is about a fifth of it. */
     private const NO_PILOT_MM = 10.0;
 
@@ -44,10 +46,10 @@ final class HoleLadder
     {
         $tools ??= HoleTools::unsaid();
         $reamer = $tools->reamerFor($finish->lowerMm, $finish->upperMm);
-        $wanted = min(
+        $wanted = max(self::SMALLEST_DRILL_MM, min(
             self::LARGEST_DRILL_MM,
             $reamer === null ? $finish->lowerMm - self::UNDER_BAR_MM : $reamer[1] - self::underReamer($reamer[1]),
-        );
+        ));
         $drill = $tools->drillUpTo($wanted);
         if ($drill === null) {
             return [

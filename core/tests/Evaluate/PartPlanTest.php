@@ -118,6 +118,19 @@ final class PartPlanTest extends TestCase
         self::assertMatchesRegularExpression('/^bar: For 4: [\\d.]+ mm of bar \\([\\d.]+ kg\\) sawn one by one; [\\d.]+ mm \\([\\d.]+ kg\\) where/', $notes()[0]);
     }
 
+    /** A part that only goes on the lathe that holds less: the sizes counted on the other. */
+    public function test_a_lathe_that_holds_less_is_said(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $this->job('stepped-shaft')->read('Hub bore', 'three-point', '22.010')->is('Middle', ['size' => $mm('32')]);
+        $lathe = static fn (string $name, string $swing, string $holds): array => ['id' => $name, 'kind' => 'lathe', 'name' => $name, 'unit' => 'mm', 'figures' => ['swing_mm' => $swing, 'holds_mm' => $holds]];
+        $codes = fn (): array => array_map(static fn (Note $n): string => $n->code, array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':blank')))[0]->notes);
+        $this->facts['shop']['machines'] = [$lathe('fine', '20', '0.01'), $lathe('coarse', '400', '0.05')];
+        self::assertContains('holds-less', $codes());
+        $this->facts['shop']['machines'] = [$lathe('fine', '400', '0.01'), $lathe('coarse', '400', '0.05')];
+        self::assertNotContains('holds-less', $codes());
+    }
+
     public function test_what_is_hardened_is_ground_last(): void
     {
         $this->job('stepped-shaft')->read('Hub bore', 'three-point', '22.010')->is('Left bearing seat', ['treated' => 'case-hardened']);
@@ -154,6 +167,9 @@ final class PartPlanTest extends TestCase
         $datum = array_search('datum', $kinds, true);
         self::assertNotFalse($datum);
         self::assertSame(['datum', 'built'], array_slice($kinds, $datum, 2));
+        foreach ($this->answers()->plan as $step) {
+            self::assertStringNotContainsString('as soon as it cleans up', $step->do->mm, 'its limits say where to stop');
+        }
     }
 
     /**

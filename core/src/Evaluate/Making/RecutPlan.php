@@ -56,7 +56,7 @@ final class RecutPlan
                 );
             }
             $steps = [...$steps, ...array_values(array_filter([
-                $own->step('recut', SurfaceType::cases(), 'Cut {list}; stop as soon as it cleans up all round.', 'Every cut more takes wall that is not there twice.', 'no more than cleans up'),
+                $own->step('recut', SurfaceType::cases(), 'Cut {list}. Where it is not clean all round at its limits, stop, and look at its card before more comes off.', 'Every cut past them takes wall that is not there twice.', 'no more than its limits'),
             ])), ...$own->last()];
         }
 

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\Purpose;
 
 /**
  * Which surfaces of a turned part have to run true to which: all that fit something, to the one among them with the
@@ -60,10 +61,14 @@ final readonly class RunningTrue
         return hypot($surface->x->length->mm ?? 0.0, $surface->y->length->mm ?? 0.0) < 1e-6;
     }
 
+    /** Something rides or sits on it; what only clears need not run true. */
     private static function fits(JobFacts $facts, SurfaceFacts $surface): bool
     {
         foreach ($facts->joints as $joint) {
-            if ($joint->inner === $surface->id || $joint->outer === $surface->id) {
+            if (
+                ($joint->inner === $surface->id || $joint->outer === $surface->id)
+                && Purpose::orNull($joint->purpose)?->ra !== null
+            ) {
                 return true;
             }
         }

@@ -88,6 +88,7 @@ final readonly class TurnedPlan
         private PartSteps $steps,
         private array $lathes,
         private int $pieces,
+        private float $bestHoldsMm,
     ) {
     }
 
@@ -111,7 +112,14 @@ final readonly class TurnedPlan
                 continue;
             }
             $own = new PartSteps($facts, $part, $make, $shaped);
-            $plan = new self($part, $shape, $own, $facts->shop->machinesOf('lathe'), $facts->takeIn->quantity);
+            $plan = new self(
+                part: $part,
+                shape: $shape,
+                steps: $own,
+                lathes: $facts->shop->machinesOf('lathe'),
+                pieces: $facts->takeIn->quantity,
+                bestHoldsMm: $facts->shop->latheHoldsMm,
+            );
             if ($own->hasNumbers()) {
                 array_push($steps, ...$plan->order($steps === []));
             }
@@ -174,8 +182,25 @@ final readonly class TurnedPlan
             ]),
             'Everything that has to run true comes out of one chucking.',
             'one chucking',
-            [...$lathe->notes ?? [], ...$this->bar($blank)],
+            [...$lathe === null ? [] : [...$lathe->notes, ...$this->holds($lathe->lathe)], ...$this->bar($blank)],
         );
+    }
+
+    /**
+     * The sizes count on the best lathe: where the part goes on another, that is said.
+     *
+     * @return list<Note>
+     */
+    private function holds(Machine $lathe): array
+    {
+        $holds = $lathe->figure('holds_mm');
+
+        return $holds === null || $holds <= $this->bestHoldsMm + 1e-9 ? [] : [
+            Note::caution('holds-less', Say::with("{$lathe->name} holds {h}, and the sizes count on {b} of the best one: finish what fits on that, or grind or hone it.", [
+                'h' => LengthWriter::difference($holds),
+                'b' => LengthWriter::difference($this->bestHoldsMm),
+            ])),
+        ];
     }
 
     /** @return list<Note> the bar for all pieces, and its weight where the metal is known */
