@@ -31,6 +31,7 @@ final class PlanTest extends BrowserTestCase
         self::assertSame([$before[2], $before[1], $before[7], $before[6]], [$twice[1], $twice[2], $twice[6], $twice[7]]);
         $this->press('Leave step 1 out');
         $this->stored();
+        self::assertSame('Leave step 1 out', $this->page->switchTo()->activeElement()->getAttribute('aria-label'), 'the hand stays where it was');
         self::assertNotContains($before[0], array_column($this->api('/api/jobs/demo-tedder')['answers']['plan'], 'code'));
         $this->fill('A step of your own', 'Show the old axle to the owner');
         $this->press('Add it');

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { newId } from '../../api/client';
 import type { PlanFacts } from '../../api/types';
 import { useJob } from '../../job/JobContext';
@@ -19,25 +19,32 @@ export function Plan() {
     const { say } = useSettings();
     const [carried, setCarried] = useState<string | null>(null);
     const [own, setOwn] = useState('');
+    const list = useRef<HTMLOListElement>(null);
     const plan = facts.plan ?? NOTHING;
     const codes = answers.plan.map((step) => step.code);
     const store = (of: (now: PlanFacts) => PlanFacts) =>
-        void editHead((now) => {
+        editHead((now) => {
             const next = of(now.plan ?? NOTHING);
             const isEmpty = next.order.length + next.dropped.length + next.own.length === 0;
             return { plan: isEmpty ? null : next };
         });
     // Built on what still waits to be stored: two quick moves both count.
     const move = (code: string, to: (order: string[]) => number) =>
-        store((now) => {
+        void store((now) => {
             const kept = now.order.filter((one) => codes.includes(one));
             const order = [...kept, ...codes.filter((one) => !kept.includes(one))];
             const others = order.filter((one) => one !== code);
             const place = Math.max(0, Math.min(others.length, to(order)));
             return { ...now, order: [...others.slice(0, place), code, ...others.slice(place)] };
         });
+    // What had the focus is gone: it goes to what stands there now.
+    const focus = (at: number) =>
+        requestAnimationFrame(() => {
+            const ways = list.current?.querySelectorAll<HTMLElement>('[aria-label^="Leave step"]') ?? [];
+            ways[Math.max(0, Math.min(ways.length - 1, at))]?.focus();
+        });
     const drop = (code: string) =>
-        store((now) =>
+        void store((now) =>
             now.own.some((step) => step.code === code)
                 ? {
                       ...now,
@@ -45,11 +52,11 @@ export function Plan() {
                       order: now.order.filter((one) => one !== code),
                   }
                 : { ...now, dropped: [...now.dropped.filter((one) => one !== code), code] },
-        );
+        ).then(() => focus(codes.indexOf(code)));
     const add = () => {
         const code = `own-${newId()}`;
         const text = own.trim();
-        store((now) => ({
+        void store((now) => ({
             ...now,
             own: [...now.own, { code, do: text }],
             order: now.order.length > 0 ? [...now.order, code] : [],
@@ -77,7 +84,11 @@ export function Plan() {
             {answers.plan[0]?.rule === 'as quoted' && (
                 <Typography sx={{ mb: 1 }}>As quoted at Take in, in the order it stands there.</Typography>
             )}
-            <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}>
+            <Box
+                component="ol"
+                ref={list}
+                sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}
+            >
                 {answers.plan.map((step, i) => (
                     <PlanStep
                         key={step.code}
@@ -118,12 +129,14 @@ export function Plan() {
                 </Button>
             </Box>
             {plan.dropped.length > 0 && (
-                <LinkButton onClick={() => store((now) => ({ ...now, dropped: [] }))}>
+                <LinkButton
+                    onClick={() => void store((now) => ({ ...now, dropped: [] })).then(() => focus(0))}
+                >
                     Put back what was left out ({plan.dropped.length})
                 </LinkButton>
             )}
             {plan.order.length > 0 && (
-                <LinkButton onClick={() => store((now) => ({ ...now, order: [] }))}>
+                <LinkButton onClick={() => void store((now) => ({ ...now, order: [] })).then(() => focus(0))}>
                     Back to the order that is worked out
                 </LinkButton>
             )}
