@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { newId } from '../../api/client';
 import type { PlanFacts } from '../../api/types';
 import { useJob } from '../../job/JobContext';
@@ -20,6 +20,7 @@ export function Plan() {
     const [carried, setCarried] = useState<string | null>(null);
     const [own, setOwn] = useState('');
     const list = useRef<HTMLOListElement>(null);
+    const lost = useRef<number | null>(null);
     const plan = facts.plan ?? NOTHING;
     const codes = answers.plan.map((step) => step.code);
     const store = (of: (now: PlanFacts) => PlanFacts) =>
@@ -37,14 +38,21 @@ export function Plan() {
             const place = Math.max(0, Math.min(others.length, to(order)));
             return { ...now, order: [...others.slice(0, place), code, ...others.slice(place)] };
         });
-    // What had the focus is gone: it goes to what stands there now.
-    const focus = (at: number) =>
-        requestAnimationFrame(() => {
-            const ways = list.current?.querySelectorAll<HTMLElement>('[aria-label^="Leave step"]') ?? [];
-            ways[Math.max(0, Math.min(ways.length - 1, at))]?.focus();
-        });
+    // What had the focus may be gone once the plan is another: then it goes to what stands there now.
+    useLayoutEffect(() => {
+        if (lost.current === null || document.activeElement !== document.body) {
+            return;
+        }
+        const ways = list.current?.querySelectorAll<HTMLElement>('[aria-label^="Leave step"]') ?? [];
+        ways[Math.max(0, Math.min(ways.length - 1, lost.current))]?.focus();
+        lost.current = null;
+    });
+    const storeFrom = (at: number, of: (now: PlanFacts) => PlanFacts) => {
+        lost.current = at;
+        void store(of);
+    };
     const drop = (code: string) =>
-        void store((now) =>
+        storeFrom(codes.indexOf(code), (now) =>
             now.own.some((step) => step.code === code)
                 ? {
                       ...now,
@@ -52,7 +60,7 @@ export function Plan() {
                       order: now.order.filter((one) => one !== code),
                   }
                 : { ...now, dropped: [...now.dropped.filter((one) => one !== code), code] },
-        ).then(() => focus(codes.indexOf(code)));
+        );
     const add = () => {
         const code = `own-${newId()}`;
         const text = own.trim();
@@ -129,14 +137,12 @@ export function Plan() {
                 </Button>
             </Box>
             {plan.dropped.length > 0 && (
-                <LinkButton
-                    onClick={() => void store((now) => ({ ...now, dropped: [] })).then(() => focus(0))}
-                >
+                <LinkButton onClick={() => storeFrom(0, (now) => ({ ...now, dropped: [] }))}>
                     Put back what was left out ({plan.dropped.length})
                 </LinkButton>
             )}
             {plan.order.length > 0 && (
-                <LinkButton onClick={() => void store((now) => ({ ...now, order: [] })).then(() => focus(0))}>
+                <LinkButton onClick={() => storeFrom(0, (now) => ({ ...now, order: [] }))}>
                     Back to the order that is worked out
                 </LinkButton>
             )}
