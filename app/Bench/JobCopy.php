@@ -37,6 +37,10 @@ final class JobCopy
                 $array['plan'][$which] = array_map($renamed, $array['plan'][$which]);
             }
         }
+        foreach (array_keys($array['batch']['mates'] ?? []) as $i) {
+            $joint = $array['batch']['mates'][$i]['joint'];
+            $array['batch']['mates'][$i]['joint'] = $fresh[$joint] ?? $joint;
+        }
         foreach (FactList::cases() as $list) {
             foreach ($array[$list->value] as &$row) {
                 foreach (self::REFERENCES as $field) {
@@ -104,6 +108,7 @@ final class JobCopy
         );
         $array['shop'] = $shop->jsonSerialize();
         $array['waits'] = null;
+        $array['batch'] = null;
         $array['hand_over'] = ['finished_at' => null, 'next_time' => ''];
         $array['take_in'] = [
             ...$array['take_in'],

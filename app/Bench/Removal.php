@@ -193,6 +193,17 @@ final class Removal
     /** @param  array<string, mixed>  $job */
     private static function refusePressed(array $job, string $joint, string $name): void
     {
+        $mates = array_filter(
+            $job['batch']['mates'] ?? [],
+            static fn (array $mate): bool => $mate['joint'] === $joint,
+        );
+        if ($mates !== []) {
+            throw new BadInput(
+                'kept',
+                'joints',
+                "{$name} has ".count($mates).' mates measured for its batch. Take those off at Make first.',
+            );
+        }
         $count = count(
             array_filter($job[FactList::Pushes->value], static fn (array $p): bool => $p['joint'] === $joint),
         );

@@ -41,6 +41,7 @@ final class Job extends Model
             'quote' => 'array',
             'waits' => 'array',
             'plan' => 'array',
+            'batch' => 'array',
             'version' => 'integer',
             'archived_at' => 'datetime',
             'binned_at' => 'datetime',

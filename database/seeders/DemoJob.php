@@ -149,6 +149,30 @@ final class DemoJob
         return $this;
     }
 
+    /** @param  array<int, string>  $sizes  by number of the piece, as measured when it was done */
+    public function pieces(string $surface, string $instrument, array $sizes): self
+    {
+        foreach ($sizes as $piece => $size) {
+            $this->cut($surface, 'only', $instrument, [[null, $size]]);
+            $this->facts['cuts'][count($this->facts['cuts']) - 1]['piece'] = $piece;
+        }
+
+        return $this;
+    }
+
+    /** @param  array<string, string>  $mates  size by mark */
+    public function mates(string $joint, string $instrument, array $mates, int $piece): self
+    {
+        $of = array_column($this->facts['joints'], 'id', 'name')[$joint];
+        $this->facts['batch'] = ['piece' => $piece, 'every' => 1, 'scrapped' => [], 'mates' => array_map(
+            static fn (string $mark, string $size): array => ['mark' => $mark, 'joint' => $of, 'size' => ['typed' => $size, 'unit' => 'in'], 'instrument' => $instrument],
+            array_keys($mates),
+            array_values($mates),
+        )];
+
+        return $this;
+    }
+
     /** @param  array<string, mixed>  $changes */
     public function joint(string $name, array $changes): self
     {

@@ -36,6 +36,7 @@ final class DemoShop extends Seeder
                 $this->insert($new('demo-printer', 'threaded-insert', 'Proof printing press', 'Insert for the roller bracket')),
                 $this->clock($new('demo-clock', 'lever', 'Tower clock', 'Strike lever')),
                 $this->axle($new('demo-tedder', 'flanged-axle', 'Hay tedder', 'Axle for the land wheel')),
+                $this->batch($new('demo-trolley', 'flanged-axle', 'Timber trolley', 'Six axles, one for each wheel')),
                 $this->boss($new('demo-hoist', 'plain-bush', 'Barn hoist', 'Pulley boss bored for a bought bush')),
                 $this->roller($new('demo-saw', 'plain-bush', 'Log saw, feed roller', 'Bush made first, and the worn hole to it')),
                 $this->pour($new('demo-mill', 'poured-bearing', 'Corn mill, main shaft', 'Split bearing, poured again')),
@@ -135,6 +136,31 @@ final class DemoShop extends Seeder
             ->cut('Flange thickness', 'only', 'calliper', [[null, '0.504']])
             ->cut('Shoulder behind the flange', 'only', 'calliper', [[null, '1.751']])
             ->accepted('Oil guard land', 'the bench', 'The felt of the guard gives 0.02; nothing else runs on it.')
+            ->nothingOpen();
+    }
+
+    /** Six axles, each with a wheel of its own: the register wanders as the tool wears. */
+    private function batch(DemoJob $job): DemoJob
+    {
+        return $job
+            ->takenIn([
+                'failed' => 'The old axles are worn to a taper and the wheels rock.', 'cause' => 'wear', 'does' => 'Carry the wheels of the trolley on the saw’s rails.', 'quantity' => 6,
+                'wanted_by' => '2027-04-30', 'if_it_fails' => 'A wheel comes off at a walk; the load is tied down.', 'gates_answered' => true,
+            ])
+            ->notHere(['Bearing', 'End thread', 'Keyway', 'Wheel hole circle', 'Flange hole circle'])
+            ->materials(['Wheel' => 'grey cast iron, ordinary', 'Axle' => 'medium-carbon steel, normalised'])
+            ->surfaceIs('Flange', ['demand' => ['kind' => 'free', 'plus' => null, 'minus' => null, 'class' => 'm'], 'criticality' => 'as it comes'])
+            ->surfaceIs('Bearing seat', ['name' => 'Axle journal', 'demand' => ['kind' => 'limits', 'plus' => null, 'minus' => ['typed' => '0.002', 'unit' => 'in'], 'class' => null]])
+            ->surfaceIs('Flange thickness', ['demand' => ['kind' => 'free', 'plus' => null, 'minus' => null, 'class' => 'm'], 'criticality' => 'as it comes'])
+            ->noted('drawing', ['Flange' => ['size' => '3', 'at' => '0.5', 'long' => '0.4'], 'Flange thickness' => ['size' => '0.4', 'at' => '0.5', 'long' => '0.4'],
+                'Axle journal' => ['size' => '1.125', 'at' => '0.9', 'long' => '2'], 'Register' => ['at' => '0', 'long' => '0.5'],
+            ], 'in')
+            ->read('Wheel bore', 'three-point', [['mouth', '0', '1.2506'], ['mouth', '90', '1.2507'], ['middle', '0', '1.2506'], ['middle', '90', '1.2506'], ['far end', '0', '1.2507'], ['far end', '90', '1.2506']])
+            ->cut('Register', 'only', 'outside-micrometer', [[null, '1.2740'], ['0.0120', '1.2622'], ['0.0060', '1.2562'], ['0.0062', '1.2500']])
+            ->pieces('Register', 'outside-micrometer', [2 => '1.2501', 3 => '1.2501', 4 => '1.2502', 5 => '1.2503'])
+            ->cut('Axle journal', 'only', 'outside-micrometer', [[null, '1.1500'], ['0.0120', '1.1382'], ['0.0070', '1.1312'], ['0.0072', '1.1240']])
+            ->pieces('Axle journal', 'outside-micrometer', [2 => '1.1239', 3 => '1.1241', 4 => '1.1240', 5 => '1.1241'])
+            ->mates('Wheel on the register', 'three-point', ['A' => '1.2506', 'B' => '1.2509', 'C' => '1.2507', 'D' => '1.2510', 'E' => '1.2508', 'F' => '1.2511'], 6)
             ->nothingOpen();
     }
 

@@ -66,6 +66,27 @@ Local codes and makers’ instructions come first.</div>
 <td class="n">@if($row['made']){{ $say($row['made']) }} ±{{ $say($row['plus_minus']) }}@else – @endif</td><td>{{ $row['verdict_says'] }}@if($row['decided'])<br>{{ $row['decided']['says'] }}@if($row['decided']['at']) · {{ substr($row['decided']['at'], 0, 10) }}@endif @endif</td></tr>
 @endforeach
 </table>
+@if($answers['batch'])
+@php($measured = array_values(array_filter($answers['batch']['pieces'], fn ($one) => $one['sizes'] !== [] || $one['state'] === 'scrap')))
+<h2>The batch</h2>
+<div>{{ $answers['batch']['says'] }} @if($answers['batch']['every'] > 1)One of every {{ $answers['batch']['every'] }} was measured, besides the first and the last.@endif</div>
+<table>
+<tr><th>piece</th><th>sizes</th><th>it is</th></tr>
+@foreach($measured as $one)
+<tr><td>{{ $one['piece'] }}</td><td class="n">{{ implode('; ', array_map(fn ($size) => $size['label'].' '.$say($size['size']).($size['decided'] ? " ({$size['decided']})" : ''), $one['sizes'])) }}</td><td>{{ $one['says'] }}</td></tr>
+@endforeach
+</table>
+@foreach($answers['batch']['mated'] as $mated)
+<h2>{{ $mated['label'] }}: which goes with which</h2>
+<div>Wanted {{ $say($mated['wanted']) }}. {{ $say($mated['says']) }}</div>
+<table>
+<tr><th>mate</th><th>its size</th><th>goes with</th><th>comes to</th></tr>
+@foreach($mated['rows'] as $row)
+<tr><td>{{ $row['mark'] }}</td><td class="n">{{ $say($row['size']) }} {{ $say($row['plus_minus']) }}</td><td>{{ $row['piece'] ? "piece {$row['piece']}" : '–' }}</td><td class="n">{{ $say($row['clearance']) }}</td></tr>
+@endforeach
+</table>
+@endforeach
+@endif
 @foreach($answers['shaped'] as $i => $shape)
 @if($shape['is'])
 <h2>{{ $shape['name'] }}: {{ $say($shape['is']) }}</h2>

@@ -114,7 +114,7 @@ final class DrawingsTest extends FeatureTestCase
         self::assertSame(['inside', 'in'], [$register[5], $register[6]]);
         $holes = (string) $this->get('/api/jobs/demo-blower/tables/holes?unit=mm')->getContent();
         self::assertStringContainsString('"Hub hole circle",1,47,0,0,no,mm', $holes);
-        self::assertStringContainsString('surface,when,dialled', (string) $this->get('/api/jobs/demo-tedder/tables/cuts')->getContent());
+        self::assertStringContainsString('surface,piece,when,dialled', (string) $this->get('/api/jobs/demo-tedder/tables/cuts')->getContent());
         self::assertStringContainsString('1.5749', $this->printed('/api/jobs/demo-tedder/card?unit=in'));
     }
 

@@ -162,7 +162,7 @@ final class SurveyApiTest extends FeatureTestCase
         $this->seed(DemoShop::class);
         $bench = $this->api('GET', '/api/jobs', null, 200);
         $states = array_column($bench['jobs'], 'state', 'id');
-        self::assertSame(['now' => 10, 'waits' => 2, 'done' => 2], $bench['counts']);
+        self::assertSame(['now' => 11, 'waits' => 2, 'done' => 2], $bench['counts']);
         self::assertSame(
             ['waits', 'waits', 'done', 'done'],
             [$states['demo-blower'], $states['demo-printer'], $states['demo-carder'], $states['demo-turbine']],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Answer;
 
+use Oldpart\Core\Evaluate\Batch\BatchRun;
 use Oldpart\Core\Evaluate\Making\AchievedFit;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
@@ -30,6 +31,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
         private array $joints,
         private array $concessions,
         private array $shapes = [],
+        private ?BatchRun $batch = null,
     ) {
     }
 
@@ -58,8 +60,12 @@ final readonly class HandOverAnswer implements \JsonSerializable
         return [
             'sizes' => $sizes,
             'fits' => $fits,
-            'says' => self::verdict($sizes, $fits, $bad, $unsure, $open),
-            'good' => $bad === 0 && $open === 0 && $unsure === 0 && $sizes !== [],
+            'says' => $this->batch === null
+                ? self::verdict($sizes, $fits, $bad, $unsure, $open)
+                : 'Piece 1: '.lcfirst(self::verdict($sizes, $fits, $bad, $unsure, $open))
+                    ." The batch: {$this->batch->says()}",
+            'good' => $bad === 0 && $open === 0 && $unsure === 0 && $sizes !== []
+                && ($this->batch === null || $this->batch->isDone()),
         ];
     }
 
@@ -240,7 +246,9 @@ final readonly class HandOverAnswer implements \JsonSerializable
     /** @return array<string, mixed> */
     private function fit(SizedJoint $answer): array
     {
-        $achieved = $this->isStillCut($answer) ? null : AchievedFit::of($answer, $this->making);
+        $achieved = $this->isStillCut($answer)
+            ? null
+            : $this->batch?->achieved(1, $answer->joint->id) ?? AchievedFit::of($answer, $this->making);
         $wanted = $answer->wantedMm;
         $verdict = AchievedFit::verdict($achieved, $wanted);
         $decided = null;

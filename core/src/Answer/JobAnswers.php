@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Evaluate\Assembly\JobAssembly;
 use Oldpart\Core\Evaluate\Assembly\WholeChance;
+use Oldpart\Core\Evaluate\Batch\BatchRun;
 use Oldpart\Core\Evaluate\Evaluator;
 use Oldpart\Core\Evaluate\Found\JudgedSurface;
 use Oldpart\Core\Evaluate\Gatekeeper;
@@ -89,6 +90,10 @@ final readonly class JobAnswers implements \JsonSerializable
         private KnockOn $knockOn,
         private ?LatheDial $dial,
         private HoleTools $tools,
+        /** Null where there is only one. */
+        public ?BatchAnswer $batch = null,
+        /** @var list<CutProgress> of the piece of a batch that is in hand */
+        private array $inHand = [],
     ) {
     }
 
@@ -113,13 +118,16 @@ final readonly class JobAnswers implements \JsonSerializable
         );
         $survey = JobSurvey::of($facts, $shapes, $surfaces);
         $assembly = JobAssembly::of($facts, $out, $survey);
+        $batch = BatchRun::of($facts, $out->making, $out->joints);
+        $making = $batch === null ? $out->making : $batch->ofPiece(1, $out->making);
         $stages = new Stages(
             facts: $facts,
             surfaces: $surfaces,
             joints: $out->joints,
-            making: $out->making,
+            making: $making,
             plan: $plan,
             assembly: $assembly,
+            batch: $batch,
         );
 
         $clearances = array_map(
@@ -155,9 +163,15 @@ final readonly class JobAnswers implements \JsonSerializable
             ),
             make: $out->make,
             plan: $plan,
-            making: $out->making,
+            making: $making,
             assembly: $assembly,
-            handOver: new HandOverAnswer($out->making, $out->joints, $facts->concessions, $out->shapes),
+            handOver: new HandOverAnswer(
+                making: $making,
+                joints: $out->joints,
+                concessions: $facts->concessions,
+                shapes: $out->shapes,
+                batch: $batch,
+            ),
             survey: $survey,
             quote: JobQuote::of($facts, $survey, $out->joints),
             shapes: $shapes,
@@ -170,6 +184,8 @@ final readonly class JobAnswers implements \JsonSerializable
             knockOn: new KnockOn($facts, $out->shapes),
             dial: LatheDial::of($facts->shop->machinesOf('lathe')),
             tools: $facts->shop->holeTools(),
+            batch: $batch === null ? null : new BatchAnswer($facts, $batch),
+            inHand: $batch === null ? $making : $batch->ofPiece($facts->batch->piece, $out->making),
         );
     }
 
@@ -230,7 +246,13 @@ final readonly class JobAnswers implements \JsonSerializable
             ),
             'clearances' => $this->clearances,
             'mistakes' => array_map(static fn (Mistake $m): MistakeAnswer => new MistakeAnswer($m), $this->mistakes),
-            'make' => $this->make,
+            'make' => $this->batch === null ? $this->make : array_map(
+                static fn (CutProgress $c): MakeEntry => $c->entry->made(
+                    $c->lastSize(),
+                    $c->hasMetalLeft() ? null : $c->verdict?->value,
+                ),
+                $this->inHand,
+            ),
             'plan' => $this->plan,
             'making' => array_map(
                 fn (CutProgress $c): MakingAnswer => new MakingAnswer(
@@ -239,8 +261,9 @@ final readonly class JobAnswers implements \JsonSerializable
                     $this->dial,
                     $this->tools,
                 ),
-                $this->making,
+                $this->inHand,
             ),
+            'batch' => $this->batch,
             'assembly' => new AssemblyAnswer($this->assembly),
             'hand_over' => $this->handOver,
             'survey' => new SurveyAnswer($this->survey, $this->pictures),

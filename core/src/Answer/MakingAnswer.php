@@ -113,6 +113,7 @@ final readonly class MakingAnswer implements \JsonSerializable
             'key' => $this->of->entry->key(),
             'surface' => $this->of->entry->surface->id,
             'phase' => $this->of->entry->phase->value,
+            'piece' => $this->of->piece,
             'label' => $this->of->entry->label,
             'hole' => $this->hole(),
             'touches' => $this->touches,

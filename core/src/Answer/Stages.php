@@ -6,6 +6,7 @@ namespace Oldpart\Core\Answer;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Assembly\JobAssembly;
+use Oldpart\Core\Evaluate\Batch\BatchRun;
 use Oldpart\Core\Evaluate\Found\JudgedSurface;
 use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Evaluate\Making\CutProgress;
@@ -35,6 +36,7 @@ final readonly class Stages
         private array $making,
         private array $plan,
         private JobAssembly $assembly,
+        private ?BatchRun $batch = null,
     ) {
     }
 
@@ -134,7 +136,9 @@ final readonly class Stages
             }
         }
 
-        return new NextStep(Say::plain('Hand it over'), 'hand-over');
+        return $this->isBatchDone()
+            ? new NextStep(Say::plain('Hand it over'), 'hand-over')
+            : new NextStep(Say::plain($this->batch?->next() ?? ''), 'make');
     }
 
     private function takeIn(): StageAnswer
@@ -260,12 +264,18 @@ final readonly class Stages
             'make',
             'Make',
             match (true) {
+                $all > 0 && $made === $all && ! $this->isBatchDone() => "{$this->batch?->good()} of {$this->batch?->wanted()} good",
                 $all > 0 && $made === $all => 'made',
                 $begun === [] => 'not begun',
                 default => "{$made} of {$all} made",
             },
-            $all - $made,
+            $all - $made + ($this->isBatchDone() ? 0 : 1),
         );
+    }
+
+    private function isBatchDone(): bool
+    {
+        return $this->batch === null || $this->batch->isDone();
     }
 
     /** @return list<CutProgress> those that have to come out at something */

@@ -53,10 +53,11 @@ final class JobTables
 
     public static function cuts(JobFacts $facts, Unit $unit): string
     {
-        $lines = [['surface', 'when', 'dialled', 'size after', 'instrument', 'set aside', 'at', 'unit']];
+        $lines = [['surface', 'piece', 'when', 'dialled', 'size after', 'instrument', 'set aside', 'at', 'unit']];
         foreach ($facts->cuts as $cut) {
             $lines[] = [
                 $facts->surface($cut->surface)->name ?? '',
+                (string) $cut->piece,
                 $cut->phase->value,
                 self::number($cut->dialled?->length->mm, $unit),
                 self::number($cut->after->length->mm, $unit),

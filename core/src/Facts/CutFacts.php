@@ -8,7 +8,7 @@ use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Length;
 use Oldpart\Core\Quantity\TypedLength;
 
-/** A line of the cut log: what was dialled (null: only measured) and the size after it. */
+/** A line of the cut log: what was dialled (null: only measured) and the size after it; of a batch, of which piece. */
 final readonly class CutFacts implements \JsonSerializable
 {
     public function __construct(
@@ -21,6 +21,7 @@ final readonly class CutFacts implements \JsonSerializable
         public ?float $partC,
         public ?string $setAside,
         public ?string $at,
+        public int $piece = 1,
     ) {
     }
 
@@ -37,11 +38,17 @@ final readonly class CutFacts implements \JsonSerializable
             partC: null,
             setAside: $this->setAside,
             at: $this->at,
+            piece: $this->piece,
         );
     }
 
     public static function read(Fields $f): self
     {
+        $piece = $f->has('piece') ? $f->whole('piece') : 1;
+        if ($piece < 1 || $piece > BatchFacts::MOST_PIECES) {
+            throw $f->bad('piece', 'must be a whole number from 1 to '.BatchFacts::MOST_PIECES.'.');
+        }
+
         return new self(
             id: $f->text('id'),
             surface: $f->text('surface'),
@@ -52,6 +59,7 @@ final readonly class CutFacts implements \JsonSerializable
             partC: $f->numberOrNull('part_c'),
             setAside: $f->textOrNull('set_aside'),
             at: $f->textOrNull('at'),
+            piece: $piece,
         );
     }
 
@@ -68,6 +76,7 @@ final readonly class CutFacts implements \JsonSerializable
             'part_c' => $this->partC,
             'set_aside' => $this->setAside,
             'at' => $this->at,
+            'piece' => $this->piece,
         ];
     }
 }

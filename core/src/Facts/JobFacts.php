@@ -70,6 +70,7 @@ final readonly class JobFacts implements \JsonSerializable
         /** @var list<ReckoningFacts> */
         public array $reckonings = [],
         public ?PlanFacts $plan = null,
+        public BatchFacts $batch = new BatchFacts(),
     ) {
         $this->surfacesById = array_column($surfaces, null, 'id');
         $counted = [];
@@ -121,6 +122,7 @@ final readonly class JobFacts implements \JsonSerializable
             trials: array_map(TrialFacts::read(...), $f->objects('trials')),
             reckonings: array_map(ReckoningFacts::read(...), $f->objects('reckonings')),
             plan: PlanFacts::read($f->object('plan')),
+            batch: BatchFacts::read($f->object('batch')),
         );
     }
 
@@ -203,6 +205,7 @@ final readonly class JobFacts implements \JsonSerializable
             trials: $this->trials,
             reckonings: $this->reckonings,
             plan: $this->plan,
+            batch: $this->batch,
         );
     }
 
@@ -255,14 +258,18 @@ final readonly class JobFacts implements \JsonSerializable
         return [$surface, ...array_map($surface->dimension(...), Dimension::of($surface->type))];
     }
 
-    /** @return list<CutFacts> those that count, oldest first */
-    public function cutsOf(string $surfaceId, Phase $phase): array
+    /**
+     * @param  int  $piece  of a batch; the first stands for the job
+     * @return list<CutFacts> those that count, oldest first
+     */
+    public function cutsOf(string $surfaceId, Phase $phase, int $piece = 1): array
     {
         return array_values(
             array_filter(
                 $this->cuts,
                 static fn (CutFacts $c): bool => $c->surface === $surfaceId
                     && $c->phase === $phase
+                    && $c->piece === $piece
                     && $c->setAside === null,
             ),
         );
@@ -320,6 +327,9 @@ final readonly class JobFacts implements \JsonSerializable
                 'A number that was wrong',
                 'surface',
             );
+        }
+        foreach ($this->batch->mates as $i => $mate) {
+            $this->need(in_array($mate->joint, $joints, true), "batch.mates.{$i}.joint", "Mate {$mate->mark}", 'joint');
         }
         $loops = array_map(static fn (LoopFacts $l): string => $l->id, $this->loops);
         foreach (['concessions' => $this->concessions, 'trials' => $this->trials] as $list => $things) {
@@ -447,6 +457,7 @@ final readonly class JobFacts implements \JsonSerializable
             'quote' => $this->quote,
             'waits' => $this->waits,
             'plan' => $this->plan === null || $this->plan->isEmpty() ? null : $this->plan,
+            'batch' => $this->batch->isEmpty() ? null : $this->batch,
             'hand_over' => $this->handOver,
         ];
     }

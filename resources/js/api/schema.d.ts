@@ -940,6 +940,7 @@ export interface components {
             make: components["schemas"]["MakeEntry"][];
             plan: components["schemas"]["PlanStep"][];
             making: components["schemas"]["MakingAnswer"][];
+            batch: components["schemas"]["Batch"] | null;
             assembly: components["schemas"]["Assembly"];
             hand_over: components["schemas"]["HandOver"];
             survey: components["schemas"]["Survey"];
@@ -1177,6 +1178,8 @@ export interface components {
             surface: string;
             /** @enum {unknown} */
             phase: "only" | "before" | "after";
+            /** @description of a batch */
+            piece: number;
             /** @description what it upsets when it comes out otherwise */
             touches: components["schemas"]["Say"][];
             /** @description how a bore comes about where there was none */
@@ -1201,6 +1204,38 @@ export interface components {
             working: components["schemas"]["WorkingStep"][];
             picture: components["schemas"]["Drawing"] | null;
         };
+        /** @description the pieces of a batch */
+        Batch: {
+            /** @description the one in hand */
+            piece: number;
+            wanted: number;
+            every: number;
+            says: string;
+            next: string | null;
+            done: boolean;
+            pieces: components["schemas"]["BatchPiece"][];
+            runs: components["schemas"]["BatchSize"][];
+            mated: components["schemas"]["Mated"][];
+        };
+        /** @description which piece goes with which mate */
+        Mated: {
+            joint: string;
+            label: string;
+            wanted: components["schemas"]["Say"];
+            says: components["schemas"]["Say"];
+            rows: {
+                mark: string;
+                size: components["schemas"]["Say"];
+                plus_minus: components["schemas"]["Say"];
+                piece: number | null;
+                clearance: components["schemas"]["Say"] | null;
+                /** @enum {unknown} */
+                verdict: "inside" | "outside" | "cannot-tell" | null;
+                make_lower: components["schemas"]["Say"] | null;
+                make_upper: components["schemas"]["Say"] | null;
+            }[];
+        };
+        BatchFacts: components["schemas"]["batch"];
         Bench: {
             jobs: components["schemas"]["BenchRow"][];
             counts: {
@@ -2115,6 +2150,8 @@ export interface components {
             after: components["schemas"]["typed_length"];
             instrument: string;
             part_c: number | null;
+            /** @description of a batch; 1 where it is not said */
+            piece?: number;
             set_aside: string | null;
             /** Format: date-time */
             at: string | null;
@@ -2228,6 +2265,20 @@ export interface components {
             own: {
                 code: string;
                 do: string;
+            }[];
+        };
+        /** @description How a batch is run */
+        batch: {
+            /** @description the one in hand */
+            piece: number;
+            /** @description of how many one is measured, beside the first and the last */
+            every: number;
+            scrapped: number[];
+            mates: {
+                mark: string;
+                joint: components["schemas"]["id"];
+                size: components["schemas"]["typed_length"];
+                instrument: string;
             }[];
         };
         /** @description How the job ended */
@@ -2361,6 +2412,7 @@ export interface components {
             quote: components["schemas"]["quote"];
             waits: components["schemas"]["waits"] | null;
             plan?: components["schemas"]["plan"] | null;
+            batch?: components["schemas"]["batch"] | null;
             hand_over: components["schemas"]["hand_over"];
             mistakes?: components["schemas"]["mistake"][];
             clearances?: components["schemas"]["clearance"][];
@@ -2610,6 +2662,8 @@ export interface components {
                     after: components["schemas"]["typed_length"];
                     instrument: string;
                     part_c: number | null;
+                    /** @description of a batch; 1 where it is not said */
+                    piece?: number;
                     set_aside: string | null;
                     /** Format: date-time */
                     at: string | null;
@@ -2744,6 +2798,20 @@ export interface components {
                     own: {
                         code: string;
                         do: string;
+                    }[];
+                };
+                /** @description How a batch is run */
+                batch: {
+                    /** @description the one in hand */
+                    piece: number;
+                    /** @description of how many one is measured, beside the first and the last */
+                    every: number;
+                    scrapped: number[];
+                    mates: {
+                        mark: string;
+                        joint: components["schemas"]["id"];
+                        size: components["schemas"]["typed_length"];
+                        instrument: string;
                     }[];
                 };
                 /** @description What the job waits for */
@@ -3137,6 +3205,28 @@ export interface components {
             after: components["schemas"]["Say"];
             took: components["schemas"]["Say"] | null;
             inside: boolean;
+        };
+        BatchPiece: {
+            piece: number;
+            /** @enum {unknown} */
+            state: "good" | "between" | "doubt" | "bad" | "scrap" | "unsure" | "started" | "open";
+            says: string;
+            sizes: {
+                key: string;
+                label: string;
+                size: components["schemas"]["Say"] | null;
+                verdict: components["schemas"]["SizeVerdict"];
+                decided: string | null;
+            }[];
+        };
+        /** @description one size from piece to piece */
+        BatchSize: {
+            key: string;
+            label: string;
+            says: components["schemas"]["Say"];
+            notes: components["schemas"]["Note"][];
+            working: components["schemas"]["WorkingStep"][];
+            picture: components["schemas"]["Drawing"];
         };
         CautionTick: {
             code: string;

@@ -17,7 +17,7 @@ export function Entries() {
     return (
         <>
             <Typography variant="h2" component="h2" sx={{ mb: 0.75 }}>
-                Make card
+                Make card{answers.batch === null ? '' : `, piece ${answers.batch.piece}`}
             </Typography>
             <Notes notes={answers.notes} />
             {answers.make

@@ -31,12 +31,13 @@ final readonly class CutLog
     ) {
     }
 
-    public static function of(JobFacts $facts, SurfaceFacts $surface, Phase $phase): self
+    /** @param  int  $piece  of a batch; the first stands for the job */
+    public static function of(JobFacts $facts, SurfaceFacts $surface, Phase $phase, int $piece = 1): self
     {
         $alpha = FoundSurfaces::material($facts->partOf($surface))->alphaPerK ?? Warmth::STEEL;
 
         return new self(
-            cuts: $facts->cutsOf($surface->id, $phase),
+            cuts: $facts->cutsOf($surface->id, $phase, $piece),
             kind: $surface->kind,
             grows: $surface->grows(),
             warmth: new Warmth($alpha, halfWidthK: FoundSurfaces::TEMPERATURE_UNSURE_K),
@@ -75,6 +76,14 @@ final readonly class CutLog
     public function u95(): float
     {
         return $this->found()->u95Mm ?? 0.0;
+    }
+
+    /** What the gauge of the last size reads to, mm. */
+    public function stepMm(): float
+    {
+        $last = $this->last();
+
+        return $last === null ? 0.0 : $this->tools->named($last->instrument)->resolutionMm;
     }
 
     /** The last size as it was measured; null when nothing is logged. */

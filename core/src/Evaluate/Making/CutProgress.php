@@ -32,13 +32,19 @@ final readonly class CutProgress
         public ?FoundSize $read = null,
         /** What was decided of it, where it is not as asked, or not known. */
         public ?ConcessionFacts $decision = null,
+        /** Of a batch; the first stands for the job. */
+        public int $piece = 1,
     ) {
     }
 
-    public static function of(JobFacts $facts, MakeEntry $entry, ?FoundSize $read = null): self
+    /**
+     * @param  ?FoundSize  $read  as it was read when it was finished: of the first piece of a batch
+     * @param  int  $piece  of a batch; the first stands for the job
+     */
+    public static function of(JobFacts $facts, MakeEntry $entry, ?FoundSize $read = null, int $piece = 1): self
     {
         $read = $entry->phase === Phase::Before ? null : $read;
-        $log = CutLog::of($facts, $entry->surface, $entry->phase);
+        $log = CutLog::of($facts, $entry->surface, $entry->phase, $piece);
         $band = $entry->band;
         $last = $log->last();
         $now = $last === null ? null : $log->atTwenty($last);
@@ -66,6 +72,7 @@ final readonly class CutProgress
             roughMm: $facts->shop->roughCutMm,
             read: $read,
             decision: self::decided($facts, $entry, $last?->id, $verdict, $read !== null || $now !== null),
+            piece: $piece,
         );
     }
 
@@ -118,6 +125,12 @@ final readonly class CutProgress
     public function u95(): float
     {
         return $this->read->u95Mm ?? $this->log->u95();
+    }
+
+    /** What its gauge reads to, mm. */
+    public function stepMm(): float
+    {
+        return $this->log->stepMm();
     }
 
     public function lastSize(): ?Say

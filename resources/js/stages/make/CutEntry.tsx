@@ -16,16 +16,17 @@ import { useSettings } from '../../shell/settings';
 import { TypedField } from '../../entry/TypedField';
 
 /** One line of the cut log: what was dialled, and the size after it. The first line is the size before any cut. */
-export function CutEntry({ making }: { making: MakingAnswer }) {
+export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: () => void }) {
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
     const catalogue = useCatalogue();
     const fits = (catalogue.data?.instruments ?? []).filter((tool) => tool.fits.includes(making.measured_as));
     const last = facts.cuts.filter((c) => c.surface === making.surface).at(-1);
+    const name = making.piece === 1 ? making.key : `${making.key}:${making.piece}`;
     const usual = USUAL_INSTRUMENT[making.measured_as] ?? 'calliper';
     const [tool, setTool] = useState<string | null>(null);
-    const [dialled, setDialled] = useKept(`dialled:${making.key}`, '');
-    const [after, setAfter] = useKept(`after:${making.key}`, '');
+    const [dialled, setDialled] = useKept(`dialled:${name}`, '');
+    const [after, setAfter] = useKept(`after:${name}`, '');
     const [warm, setWarm] = useState('');
     const [refused, setRefused] = useState<{ field: string; says: string } | null>(null);
     const [id, setId] = useState(newId);
@@ -39,6 +40,7 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
     const fact = (typed: string) => ({
         surface: making.surface,
         phase: making.phase,
+        piece: making.piece,
         dialled: first || dialled.trim() === '' ? null : { typed: dialled, unit: typing },
         after: { typed, unit: typing },
         instrument,
@@ -66,12 +68,14 @@ export function CutEntry({ making }: { making: MakingAnswer }) {
         setDialled('');
         setAfter('');
         setRefused(null);
-        save('cuts', sent.id, fact(after)).catch((error: Error & { field?: string }) => {
-            setId(sent.id);
-            setDialled((now) => (now === '' ? sent.dialled : now));
-            setAfter((now) => (now === '' ? sent.after : now));
-            setRefused({ field: error.field ?? '', says: error.message });
-        });
+        save('cuts', sent.id, fact(after))
+            .then(() => logged?.())
+            .catch((error: Error & { field?: string }) => {
+                setId(sent.id);
+                setDialled((now) => (now === '' ? sent.dialled : now));
+                setAfter((now) => (now === '' ? sent.after : now));
+                setRefused({ field: error.field ?? '', says: error.message });
+            });
     };
     return (
         <Box

@@ -14,9 +14,12 @@ import { useSettings } from '../../shell/settings';
 import { sizeKind, Verdict } from '../../shell/Verdict';
 import { Why } from '../../shell/Why';
 import { useKey } from '../../shell/keys';
+import { BatchView } from './BatchView';
 import { CutEntry } from './CutEntry';
 import { CutTable } from './CutTable';
+import { Pieces } from './Pieces';
 import { Places } from './Places';
+import { useOnward } from './useOnward';
 
 /** The cut log: where it stands, what to dial next, inside the band or not. */
 export function Make() {
@@ -49,6 +52,7 @@ export function Make() {
     }
     return (
         <Box sx={{ maxWidth: 1000 }}>
+            <Pieces />
             <ToggleButtonGroup
                 exclusive
                 value={making.key}
@@ -64,7 +68,8 @@ export function Make() {
                     </ToggleButton>
                 ))}
             </ToggleButtonGroup>
-            <Cutting key={making.key} making={making} entry={entry} />
+            <Cutting key={`${making.key}:${making.piece}`} making={making} entry={entry} />
+            <BatchView at={making.key} />
         </Box>
     );
 }
@@ -73,6 +78,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
     const { say } = useSettings();
     const { facts, answers } = useJob();
     const shape = answers.shaped.find((one) => one.surface === entry.surface);
+    const onward = useOnward();
     const picture = making.picture ?? shape?.picture ?? null;
     return (
         <>
@@ -205,7 +211,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                 <Steps title="If it comes out otherwise" steps={making.touches.map(say)} />
             )}
             {shape && <Places shape={shape} />}
-            <CutEntry making={making} />
+            <CutEntry making={making} logged={onward} />
             {entry.band !== null && (
                 <Typography
                     variant="label"

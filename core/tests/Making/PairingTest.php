@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Making;
+
+use Oldpart\Core\Making\Pairing;
+use Oldpart\Core\Quantity\Range;
+use PHPUnit\Framework\TestCase;
+
+/** Pairs worked by hand: taking the best first may leave the last without a mate. */
+final class PairingTest extends TestCase
+{
+    /**
+     * @param  list<float>  $bores
+     * @param  list<float>  $shafts
+     */
+    private static function pair(array $shafts, array $bores, float $doubt = 0.0): Pairing
+    {
+        $clearance = array_map(static fn (float $s): array => array_map(static fn (float $b): float => $b - $s, $bores), $shafts);
+
+        return Pairing::best(
+            $clearance,
+            array_map(static fn (array $row): array => array_fill(0, count($row), $doubt), $clearance),
+            new Range(0.01, 0.03),
+        );
+    }
+
+    public function test_the_best_pair_first_would_lose_the_other(): void
+    {
+        // Shaft 20.000 is nearest to 0.02 in 20.020, but then 20.012 is left with 20.012 and none of the two would do.
+        $pairs = self::pair([20.000, 20.008], [20.020, 20.012]);
+        self::assertSame([[0 => 1, 1 => 0], 2], [$pairs->mates, $pairs->inside]);
+    }
+
+    public function test_all_fit_and_the_middles_win(): void
+    {
+        $pairs = self::pair([20.000, 20.004, 20.008], [20.028, 20.020, 20.024]);
+        self::assertSame([[0 => 1, 1 => 2, 2 => 0], 3], [$pairs->mates, $pairs->inside]);
+    }
+
+    /** As the readings go one of them can't be told: it counts as none that is sure. */
+    public function test_doubt_takes_a_pair_away(): void
+    {
+        self::assertSame(1, self::pair([20.000], [20.011])->inside);
+        self::assertSame(0, self::pair([20.000], [20.011], 0.002)->inside);
+        self::assertSame(0, self::pair([20.000], [20.050])->inside);
+        // One surely as wanted is better than one that may be.
+        self::assertSame([0 => 1], self::pair([20.000], [20.031, 20.020], 0.002)->mates);
+    }
+
+    public function test_more_of_one_side(): void
+    {
+        $pairs = self::pair([20.0, 20.1, 20.2], [20.22]);
+        self::assertSame([[2 => 0], 1], [$pairs->mates, $pairs->inside]);
+    }
+}

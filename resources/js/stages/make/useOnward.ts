@@ -1,0 +1,13 @@
+import { useKept } from '../../entry/useKept';
+import { useBatch } from './useBatch';
+
+/** One size over the whole batch: the next piece is in hand as soon as one is logged, where that is wanted. */
+export function useGoesOn() {
+    return useKept('batch-goes-on', false);
+}
+
+export function useOnward() {
+    const [goesOn] = useGoesOn();
+    const { change } = useBatch();
+    return goesOn ? () => void change((now) => ({ piece: now.piece + 1 })) : undefined;
+}
