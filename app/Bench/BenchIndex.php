@@ -9,6 +9,8 @@ use App\Models\IndexedJob;
 use App\Models\IndexedSurface;
 use App\Models\Job;
 use App\Models\Reading;
+use App\Models\Shop;
+use App\Models\TakenOff;
 use Illuminate\Support\Facades\DB;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Facts\JobFacts;
@@ -49,6 +51,7 @@ final class BenchIndex
                 'words' => self::words($facts),
             ],
         );
+        TakenOff::keep($facts, Shop::here()->learns_since);
         IndexedSurface::query()->where('job_id', $job->id)->delete();
         $rows = [];
         foreach ($facts->surfaces as $surface) {

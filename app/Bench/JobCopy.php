@@ -37,6 +37,10 @@ final class JobCopy
                 $array['plan'][$which] = array_map($renamed, $array['plan'][$which]);
             }
         }
+        $remarks = (array) ($array['plan']['remarks'] ?? []);
+        if ($remarks !== []) {
+            $array['plan']['remarks'] = array_combine(array_map($renamed, array_keys($remarks)), array_values($remarks));
+        }
         foreach (array_keys($array['batch']['mates'] ?? []) as $i) {
             $joint = $array['batch']['mates'][$i]['joint'];
             $array['batch']['mates'][$i]['joint'] = $fresh[$joint] ?? $joint;

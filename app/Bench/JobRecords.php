@@ -10,6 +10,7 @@ use App\Models\Shop;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\TakeOffFacts;
 use Oldpart\Core\Measure\Instrument;
 
 /** Records to facts and back. */
@@ -18,12 +19,17 @@ final class JobRecords
     private const HEAD = ['machine', 'part', 'kind', 'unit', 'take_in', 'shop', 'quote', 'waits', 'plan', 'batch', 'hand_over'];
 
     /** What is the shop's and kept with no job, beside its instruments. */
-    private const TOOLS = ['machines', 'drills', 'reamers', 'tool_unit'];
+    private const TOOLS = ['machines', 'drills', 'reamers', 'tool_unit', 'take_offs'];
 
     /** @return array<string, mixed> */
     private static function tools(Shop $shop): array
     {
-        return array_intersect_key($shop->facts()->jsonSerialize(), array_flip(self::TOOLS));
+        $facts = $shop->facts();
+
+        return [
+            ...array_intersect_key($facts->jsonSerialize(), array_flip(self::TOOLS)),
+            'take_offs' => array_map(static fn (TakeOffFacts $t): array => $t->jsonSerialize(), $facts->takeOffs),
+        ];
     }
 
     /** @return array<string, mixed> the job as its file has it */

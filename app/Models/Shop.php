@@ -27,6 +27,8 @@ use Oldpart\Core\Quantity\Unit;
  * @property ?string $reamers
  * @property ?string $tool_unit
  * @property ?list<array<string, mixed>> $machines
+ * @property ?list<array<string, mixed>> $recipes
+ * @property ?string $learns_since  of what was cut before, nothing is learned
  */
 final class Shop extends Model
 {
@@ -46,6 +48,7 @@ final class Shop extends Model
             'press_n' => 'float',
             'rate_per_h' => 'float',
             'machines' => 'array',
+            'recipes' => 'array',
         ];
     }
 
@@ -89,6 +92,7 @@ final class Shop extends Model
             drills: $this->drills ?? '',
             reamers: $this->reamers ?? '',
             toolUnit: $this->toolUnit(),
+            takeOffs: TakenOff::learned(),
             machines: Machine::list(new Fields(['machines' => $this->machines ?? []]), 'machines'),
         );
     }

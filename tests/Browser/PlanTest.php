@@ -100,4 +100,66 @@ final class PlanTest extends BrowserTestCase
         $this->press('Move step 4 up');
         $this->sees('Nothing can be set up any more once the metal is in');
     }
+
+    /** A recipe of the shop is changed, put into an order of work, and steps of one's own become another. */
+    public function test_a_recipe_is_changed_and_put_in(): void
+    {
+        $this->visit('/shop');
+        $this->press('Shrink a ring on');
+        $this->fill('Its steps, one a line', "Warm the ring to 180 °C\nDrop it on against the stop");
+        $this->waitFor(
+            fn (): bool => ($this->api('/api/shop')['recipes'][0]['steps'] ?? []) === ['Warm the ring to 180 °C', 'Drop it on against the stop'],
+            'the recipe was not stored',
+        );
+        $this->fill('Name of the recipe', ' ');
+        $this->sees('it is what the recipe is found by');
+        self::assertSame('Shrink a ring on', $this->api('/api/shop')['recipes'][0]['name'], 'what can’t be is not stored');
+        $this->visit('/job/demo-tedder/plan');
+        $this->choose('Put in a recipe', 'Shrink a ring on');
+        $this->sees('Warm the ring to 180 °C', 'Drop it on against the stop');
+        $this->stored();
+        $own = $this->api('/api/jobs/demo-tedder')['facts']['plan']['own'];
+        self::assertSame(['Warm the ring to 180 °C', 'Drop it on against the stop'], array_column($own, 'do'));
+        // Words of one's own step are changed, and something is written at a step that is worked out.
+        $last = count($this->api('/api/jobs/demo-tedder')['answers']['plan']);
+        $this->press("Write at step {$last}");
+        $this->fill("Words of step {$last}", 'Drop it on, letters up');
+        $this->press('Write at step 3');
+        $this->fill('To mind at step 3', 'The bar is bent at one end');
+        $this->stored();
+        $this->waitFor(
+            fn (): bool => array_column($this->api('/api/jobs/demo-tedder')['answers']['plan'][2]['notes'], 'text', 'code')['remark'] === 'The bar is bent at one end',
+            'the remark was not stored',
+        );
+        $this->press('Keep my own steps as a recipe');
+        $this->fill('Name of the recipe', 'Our tyre');
+        $this->press('Keep it');
+        $this->sees('Kept: it stands under Shop');
+        self::assertSame(['Warm the ring to 180 °C', 'Drop it on, letters up'], $this->api('/api/shop')['recipes'][1]['steps']);
+    }
+
+    /** What earlier cuts took off is said under Shop, and forgotten with one tap. */
+    public function test_what_was_learned_is_said_and_forgotten(): void
+    {
+        $this->visit('/shop');
+        $this->sees('Learned from the cut log', 'earlier cuts in like metal took off');
+        $this->press('Forget it: the tool or the lathe is another');
+        $this->seesNot('Learned from the cut log');
+        self::assertSame([], $this->api('/api/shop')['learned']);
+    }
+
+    /** Cut too far: what it does, the ways out, and the decision, in one place. */
+    public function test_a_size_cut_too_far(): void
+    {
+        $this->visit('/job/demo-tedder/make');
+        $this->press('Register');
+        $this->fill('Size after the cut', '1.5700'.WebDriverKeys::ENTER);
+        $this->sees('Too small by', 'What now?', 'not as wanted', 'Make it again');
+        $this->press('accepted as it is');
+        $this->fill('Who', 'the bench');
+        $this->fill('Why', 'the wheel is bushed next week');
+        $this->press('accepted as it is');
+        $this->seesNot('What now?');
+        self::assertSame('the wheel is bushed next week', array_column($this->api('/api/jobs/demo-tedder')['facts']['concessions'], 'why')[1]);
+    }
 }

@@ -58,10 +58,11 @@ final class PatchTest extends FeatureTestCase
         $this->seed(DemoShop::class);
         $state = $this->api('GET', '/api/jobs/demo-tedder', null, 200);
         $codes = array_column($state['answers']['plan'], 'code');
-        $plan = ['order' => array_reverse($codes), 'dropped' => [], 'own' => [['code' => 'own-1', 'do' => 'Ask.']]];
+        $plan = ['order' => array_reverse($codes), 'dropped' => [], 'own' => [['code' => 'own-1', 'do' => 'Ask.']], 'remarks' => [$codes[1] => 'Mind the crack.']];
         $state = $this->api('PATCH', '/api/jobs/demo-tedder', ['version' => $state['version'], 'request' => 'p-1', 'fact' => ['plan' => $plan]], 200);
         self::assertContains('out-of-order', array_column(array_merge(...array_column($state['answers']['plan'], 'notes')), 'code'));
         self::assertSame('Ask.', array_column($state['answers']['plan'], null, 'code')['own-1']['do']['in']);
+        self::assertContains('Mind the crack.', array_column(array_column($state['answers']['plan'], null, 'code')[$codes[1]]['notes'], 'text'));
         $wrong = $this->api('PATCH', '/api/jobs/demo-tedder', ['version' => $state['version'], 'request' => 'p-2', 'fact' => ['plan' => [...$plan, 'own' => [['code' => 'own-1', 'do' => '']]]]], 422);
         self::assertStringStartsWith('plan.own.0', $wrong['error']['field']);
         $state = $this->api('POST', '/api/jobs/demo-tedder/undo', ['version' => $state['version'], 'request' => 'p-3'], 200);

@@ -16,6 +16,7 @@ use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Making\Machine;
 use Oldpart\Core\Making\MachineFigure;
 use Oldpart\Core\Making\MachineKind;
+use Oldpart\Core\Making\Recipe;
 use Oldpart\Core\Making\Treatment;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -99,6 +100,7 @@ final class CatalogueController
                     $shop['machines'],
                 ),
             ], Machine::usual()),
+            'usual_recipes' => Recipe::usual(),
             'metal_tests' => MaterialTests::all(),
             'causes' => array_map(
                 static fn (Cause $c): array => ['code' => $c->value, 'says' => $c->advice()],

@@ -6,15 +6,18 @@ namespace App\Http\Controllers;
 
 use App\Http\Body;
 use App\Models\Shop;
+use App\Models\TakenOff;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Evaluate\Making\Learned;
 use Oldpart\Core\Exchange\MachinesCsv;
 use Oldpart\Core\Loop\ShimStock;
 use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Making\Machine;
+use Oldpart\Core\Making\Recipe;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Thread\ThreadTools;
 
@@ -36,7 +39,7 @@ final class ShopController
 
     public function update(Request $request): JsonResponse
     {
-        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', 'drills', 'reamers', 'machines', ...array_keys(self::RANGES)]);
+        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', 'drills', 'reamers', 'machines', 'recipes', 'forget', ...array_keys(self::RANGES)]);
         $shop = Shop::here();
         foreach (self::RANGES as $field => [$least, $most]) {
             $value = $in->numberOrNull($field);
@@ -76,6 +79,16 @@ final class ShopController
             $machines = Machine::list($in, 'machines');
             $shop->machines = array_map(static fn (Machine $m): array => $m->jsonSerialize(), $machines);
         }
+        if ($in->has('recipes')) {
+            $shop->recipes = array_map(
+                static fn (Recipe $r): array => $r->jsonSerialize(),
+                Recipe::list($in, 'recipes'),
+            );
+        }
+        if ($in->flag('forget')) {
+            $shop->learns_since = now()->toIso8601ZuluString();
+            TakenOff::forget();
+        }
         $shop->unit = $in->has('unit') ? $in->choice('unit', Unit::class)->value : $shop->unit;
         $shop->save();
 
@@ -112,9 +125,13 @@ final class ShopController
     /** @return array<string, mixed> */
     private function shown(Shop $shop): array
     {
+        $facts = $shop->facts();
+
         return [
-            ...array_diff_key($shop->facts()->jsonSerialize(), ['instruments' => 0]),
+            ...array_diff_key($facts->jsonSerialize(), ['instruments' => 0]),
             'unit' => $shop->unit,
+            'recipes' => $shop->recipes ?? [],
+            'learned' => Learned::inWords($facts->takeOffs),
         ];
     }
 

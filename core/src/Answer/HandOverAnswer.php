@@ -43,7 +43,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
             $this->making,
             static fn (CutProgress $c): bool => $c->entry->band !== null || ! $c->entry->surface->type->isEdge(),
         );
-        $sizes = [...array_map($this->size(...), array_values($asked)), ...$this->dimensions()];
+        $sizes = [...array_map(self::size(...), array_values($asked)), ...$this->dimensions()];
         $fits = array_map($this->fit(...), $this->joints);
         $count = static fn (array $rows, string ...$verdicts): int => count(
             array_filter($rows, static fn (array $r): bool => in_array($r['verdict'], $verdicts, true)),
@@ -108,8 +108,8 @@ final readonly class HandOverAnswer implements \JsonSerializable
         };
     }
 
-    /** @return array<string, mixed> */
-    private function size(CutProgress $making): array
+    /** @return array<string, mixed> a size as made, beside what was asked */
+    public static function size(CutProgress $making): array
     {
         $band = $making->entry->band;
         $made = $making->sizeMm();

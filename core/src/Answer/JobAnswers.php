@@ -19,6 +19,7 @@ use Oldpart\Core\Evaluate\Making\KnockOn;
 use Oldpart\Core\Evaluate\Making\MakeCard;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Making\MakePlan;
+use Oldpart\Core\Evaluate\Making\ToolNeeds;
 use Oldpart\Core\Evaluate\Mechanics\HeldBy;
 use Oldpart\Core\Evaluate\Mechanics\HotAndCold;
 use Oldpart\Core\Evaluate\Mechanics\JointThread;
@@ -39,6 +40,7 @@ use Oldpart\Core\Facts\MistakeFacts;
 use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Making\LatheDial;
 use Oldpart\Core\Making\Step;
+use Oldpart\Core\Remedy\Deviation;
 use Oldpart\Core\Remedy\JointHelp;
 use Oldpart\Core\Remedy\JointWays;
 use Oldpart\Core\Remedy\Mistake;
@@ -94,6 +96,8 @@ final readonly class JobAnswers implements \JsonSerializable
         public ?BatchAnswer $batch = null,
         /** @var list<CutProgress> of the piece of a batch that is in hand */
         private array $inHand = [],
+        /** @var array<string, Deviation> by what is cut: what was cut too far */
+        private array $deviations = [],
     ) {
     }
 
@@ -120,6 +124,7 @@ final readonly class JobAnswers implements \JsonSerializable
         $assembly = JobAssembly::of($facts, $out, $survey);
         $batch = BatchRun::of($facts, $out->making, $out->joints);
         $making = $batch === null ? $out->making : $batch->ofPiece(1, $out->making);
+        $inHand = $batch === null ? $making : $batch->ofPiece($facts->batch->piece, $out->making);
         $stages = new Stages(
             facts: $facts,
             surfaces: $surfaces,
@@ -173,7 +178,7 @@ final readonly class JobAnswers implements \JsonSerializable
                 batch: $batch,
             ),
             survey: $survey,
-            quote: JobQuote::of($facts, $survey, $out->joints),
+            quote: JobQuote::of($facts, $survey, $out->joints, ToolNeeds::of($facts, $out->make, $out->shapes)->buy),
             shapes: $shapes,
             pictures: new JobPictures($shapes),
             notes: Gatekeeper::notes($facts->takeIn),
@@ -185,7 +190,8 @@ final readonly class JobAnswers implements \JsonSerializable
             dial: LatheDial::of($facts->shop->machinesOf('lathe')),
             tools: $facts->shop->holeTools(),
             batch: $batch === null ? null : new BatchAnswer($facts, $batch),
-            inHand: $batch === null ? $making : $batch->ofPiece($facts->batch->piece, $out->making),
+            inHand: $inHand,
+            deviations: $shown ? self::deviations($facts, $out, $inHand) : [],
         );
     }
 
@@ -210,6 +216,20 @@ final readonly class JobAnswers implements \JsonSerializable
             ),
             $out->joints,
         );
+    }
+
+    /**
+     * @param  list<CutProgress>  $making
+     * @return array<string, Deviation> by what is cut
+     */
+    private static function deviations(JobFacts $facts, Outcome $out, array $making): array
+    {
+        $deviations = [];
+        foreach ($making as $cut) {
+            $deviations[$cut->entry->key()] = Deviation::of($facts, $out, $cut);
+        }
+
+        return array_filter($deviations);
     }
 
     private static function bothCut(JobFacts $facts, JointFacts $joint): bool
@@ -260,6 +280,7 @@ final readonly class JobAnswers implements \JsonSerializable
                     $this->knockOn->of($c->entry->surface),
                     $this->dial,
                     $this->tools,
+                    $this->deviations[$c->entry->key()] ?? null,
                 ),
                 $this->inHand,
             ),

@@ -15,6 +15,7 @@ use Oldpart\Core\Making\PlannedCut;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Picture\CutPicture;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Remedy\Deviation;
 use Oldpart\Core\Shape\SurfaceType;
 
 /** Cutting one surface as it is shown. */
@@ -29,6 +30,8 @@ final readonly class MakingAnswer implements \JsonSerializable
         public array $touches = [],
         private ?LatheDial $dial = null,
         private ?HoleTools $tools = null,
+        /** What it does that it was cut too far; null where it was not. */
+        private ?Deviation $deviation = null,
     ) {
     }
 
@@ -127,6 +130,10 @@ final readonly class MakingAnswer implements \JsonSerializable
             'dial_lines' => $this->lines(),
             'left' => $next === null ? null : LengthWriter::size(abs($next->leftMm)),
             'cuts' => $next === null ? null : $next->cuts,
+            'deviation' => $this->deviation === null ? null : [
+                ...$this->deviation->jsonSerialize(),
+                'row' => HandOverAnswer::size($this->of),
+            ],
             'plan' => $next === null
                     ? []
                     : array_map(

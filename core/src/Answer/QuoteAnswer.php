@@ -29,6 +29,7 @@ final readonly class QuoteAnswer implements \JsonSerializable
             'labour' => $money($this->of->quote->labour),
             'bought_in' => $money($this->of->quote->costs),
             'factor' => $this->of->quote->factor,
+            'to_buy' => $this->of->toBuy,
             'risks' => $this->of->risks,
             'amounts' => (object) array_map($money, $this->of->amounts),
             'advised' => $this->of->advised->verdict->value,

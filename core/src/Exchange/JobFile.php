@@ -158,6 +158,10 @@ final class JobFile
             }
         }
 
+        if (($job->plan ?? null) instanceof \stdClass && ($job->plan->remarks ?? null) === []) {
+            $job->plan->remarks = (object) [];
+        }
+
         $reckonings = is_array($job->reckonings ?? null) ? $job->reckonings : [];
         $rounds = array_merge(...array_map(
             static fn (mixed $r): array => $r instanceof \stdClass && is_array($r->rounds ?? null) ? $r->rounds : [],

@@ -46,6 +46,8 @@ final readonly class ShopFacts implements \JsonSerializable
         public string $drills = '',
         public string $reamers = '',
         public Unit $toolUnit = Unit::Millimetre,
+        /** @var list<TakeOffFacts> what earlier cuts took off for what was dialled: of other jobs, so not written with this one */
+        public array $takeOffs = [],
     ) {
         $this->instruments = $instruments ?? InstrumentSet::typical();
         $holds = $this->figures('lathe', 'holds_mm');
@@ -95,6 +97,7 @@ final readonly class ShopFacts implements \JsonSerializable
             drills: $f->textOrNull('drills') ?? '',
             reamers: $f->textOrNull('reamers') ?? '',
             toolUnit: $f->choiceOrNull('tool_unit', Unit::class) ?? Unit::Millimetre,
+            takeOffs: array_map(TakeOffFacts::read(...), $f->objects('take_offs')),
         );
     }
 

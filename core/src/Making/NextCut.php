@@ -51,6 +51,7 @@ final readonly class NextCut implements \JsonSerializable
      * @param  float  $nowMm  the size now, above 0
      * @param  float  $roughMm  the roughing cut on diameter, above 0
      * @param  list<Cut>  $history  earlier cuts on this surface, oldest first
+     * @param  ?TakeOff  $learned  what earlier cuts of the kind took off: for the first here
      *
      * Source: common practice of the trade.
      *
@@ -63,6 +64,7 @@ final readonly class NextCut implements \JsonSerializable
         float $roughMm,
         array $history = [],
         Aim $aim = Aim::MetalLeft,
+        ?TakeOff $learned = null,
     ): self {
         self::need($nowMm > 0 && is_finite($nowMm), 'now_mm', 'Give the size the part has now, above zero.');
         self::need($roughMm > 0 && is_finite($roughMm), 'rough_mm', 'The roughing cut must be above zero.');
@@ -76,7 +78,7 @@ final readonly class NextCut implements \JsonSerializable
         $bore = $kind === SurfaceKind::Bore;
         $aimMm = $aim->in($target, $kind);
         $left = $bore ? $aimMm - $nowMm : $nowMm - $aimMm;
-        [$ratio, $ratioSays, $notes] = self::ratio($history);
+        [$ratio, $ratioSays, $notes] = self::ratio($history, $learned);
         if ($target->holds($nowMm)) {
             return self::inside($bore, $target, $nowMm, $left, $notes);
         }
@@ -169,15 +171,17 @@ final readonly class NextCut implements \JsonSerializable
      * @param  list<Cut>  $history
      * @return array{float, string, list<Note>}
      */
-    private static function ratio(array $history): array
+    private static function ratio(array $history, ?TakeOff $learned): array
     {
         $counted = array_values(array_filter($history, static fn (Cut $c): bool => $c->dialledMm > 0));
         if ($counted === []) {
-            return [1.0, 'no cut measured yet', []];
+            return $learned === null
+                ? [1.0, 'no cut measured yet', []]
+                : [$learned->mean, 'earlier cuts', [Note::info('learned', "{$learned->says()}: the dial allows for it.")]];
         }
         $last = $counted[count($counted) - 1];
         $ratio = $last->removedMm / $last->dialledMm;
-        if (abs($ratio - 2) < 0.25 || abs($ratio - 0.5) < 0.08) {
+        if (self::isTwice($ratio)) {
             $says =
                 $ratio > 1
                     ? 'Twice what was dialled came off: this dial reads the radius.'
@@ -189,7 +193,7 @@ final readonly class NextCut implements \JsonSerializable
                 [Note::caution('dial-radius', $says.' Dial and size here are on the diameter.')],
             ];
         }
-        if ($ratio < self::RATIO_LEAST || $ratio > self::RATIO_MOST) {
+        if (! self::isLikely($ratio)) {
             return [
                 1.0,
                 'the last cut is not believed',
@@ -268,6 +272,17 @@ final readonly class NextCut implements \JsonSerializable
                 ),
             ]),
         );
+    }
+
+    /** A tool that springs, not a slip, and not a dial that reads the radius. */
+    public static function isLikely(float $ratio): bool
+    {
+        return ! self::isTwice($ratio) && $ratio >= self::RATIO_LEAST && $ratio <= self::RATIO_MOST;
+    }
+
+    private static function isTwice(float $ratio): bool
+    {
+        return abs($ratio - 2) < 0.25 || abs($ratio - 0.5) < 0.08;
     }
 
     private static function need(bool $holds, string $field, string $sentence): void

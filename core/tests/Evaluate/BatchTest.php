@@ -5,56 +5,26 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Evaluate;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Answer\JobAnswers;
-use Oldpart\Core\Facts\JobFacts;
 use PHPUnit\Framework\TestCase;
 
 /** Pieces of a batch: first the first, then every n-th, what wanders, what goes with what. Sizes are invented. */
 final class BatchTest extends TestCase
 {
-    use KindJob;
+    private SampleAxle $axle;
 
     private function axles(int $quantity = 6): self
     {
-        $this->job('flanged-axle');
-        $keep = static fn (array $rows, string ...$names): array => array_values(
-            array_filter($rows, static fn (array $r): bool => in_array($r['name'], $names, true)),
-        );
-        $this->facts['parts'] = $keep($this->facts['parts'], 'Wheel', 'Axle');
-        $this->facts['surfaces'] = $keep($this->facts['surfaces'], 'Wheel bore', 'Register');
-        $this->facts['joints'] = $keep($this->facts['joints'], 'Wheel on the register');
-        $this->facts['loops'] = $this->facts['clearances'] = $this->facts['reckonings'] = [];
-        $this->facts['take_in']['quantity'] = $quantity;
-        $this->facts['joints'][0] = [...$this->facts['joints'][0], ...self::wants('0.010', '0.040')];
-        foreach (['mouth', 'middle', 'far end'] as $station) {
-            foreach (['0', '90'] as $angle) {
-                $this->read('Wheel bore', 'three-point', '40.000');
-                $last = count($this->facts['readings']) - 1;
-                $this->facts['readings'][$last] = [...$this->facts['readings'][$last], 'station' => $station, 'angle' => $angle];
-            }
-        }
+        $this->axle = new SampleAxle();
+        $this->axle->facts['take_in']['quantity'] = $quantity;
 
         return $this;
-    }
-
-    /** @return array<string, mixed> */
-    private static function wants(string $least, string $most): array
-    {
-        return [
-            'reason' => 'a trial',
-            'least' => ['typed' => $least, 'unit' => 'mm'], 'most' => ['typed' => $most, 'unit' => 'mm'],
-        ];
     }
 
     /** @param  array<int, string>  $sizes  by number of the piece */
     private function made(array $sizes): self
     {
         foreach ($sizes as $piece => $size) {
-            $this->facts['cuts'][] = [
-                'id' => "cut-{$piece}-".count($this->facts['cuts']), 'surface' => $this->id('Register'), 'phase' => 'only', 'dialled' => null,
-                'after' => ['typed' => $size, 'unit' => 'mm'], 'instrument' => 'outside-micrometer', 'part_c' => null,
-                'set_aside' => null, 'at' => null, 'piece' => $piece,
-            ];
+            $this->axle->cut($size, $piece);
         }
 
         return $this;
@@ -63,7 +33,7 @@ final class BatchTest extends TestCase
     /** @param  array<string, mixed>  $batch */
     private function batch(array $batch): self
     {
-        $this->facts['batch'] = ['piece' => 1, 'every' => 1, 'scrapped' => [], 'mates' => [], ...$batch];
+        $this->axle->facts['batch'] = ['piece' => 1, 'every' => 1, 'scrapped' => [], 'mates' => [], ...$batch];
 
         return $this;
     }
@@ -71,9 +41,7 @@ final class BatchTest extends TestCase
     /** @return array<string, mixed> */
     private function answers(): array
     {
-        $facts = JobFacts::fromArray($this->facts);
-
-        return json_decode(json_encode(JobAnswers::of($facts), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
+        return $this->axle->answers();
     }
 
     /** @return list<string> */
@@ -163,7 +131,7 @@ final class BatchTest extends TestCase
         self::assertStringContainsString('deeper', $codes['batch-drift'], 'it grows: more has to come off');
         self::assertArrayHasKey('batch-signal', $codes, 'six steadily up');
         // After the last piece nobody minds any more.
-        $this->facts['take_in']['quantity'] = 6;
+        $this->axle->facts['take_in']['quantity'] = 6;
         self::assertArrayNotHasKey('batch-drift', array_column($this->answers()['batch']['runs'][0]['notes'], 'text', 'code'));
     }
 
@@ -180,7 +148,7 @@ final class BatchTest extends TestCase
     public function test_each_piece_to_its_mate(): void
     {
         $mate = fn (string $mark, string $size): array => [
-            'mark' => $mark, 'joint' => $this->facts['joints'][0]['id'], 'instrument' => 'three-point',
+            'mark' => $mark, 'joint' => $this->axle->facts['joints'][0]['id'], 'instrument' => 'three-point',
             'size' => ['typed' => $size, 'unit' => 'mm'],
         ];
         $this->axles(2);
@@ -208,7 +176,7 @@ final class BatchTest extends TestCase
         self::assertSame(['inside', 'inside'], [$over['sizes'][0]['verdict'], $over['fits'][0]['verdict']]);
         self::assertStringContainsString('For B of', $this->answers()['make'][0]['remarks'][0]['mm']);
         // A scrapped piece goes with none.
-        $this->facts['batch']['scrapped'] = [2];
+        $this->axle->facts['batch']['scrapped'] = [2];
         self::assertSame([null, 1], array_column($this->answers()['batch']['mated'][0]['rows'], 'piece'));
     }
 
@@ -218,16 +186,16 @@ final class BatchTest extends TestCase
         foreach ([['piece' => 0], ['every' => 0], ['piece' => 1001], ['mates' => [$mate]]] as $bad) {
             try {
                 $this->axles()->batch($bad);
-                JobFacts::fromArray($this->facts);
+                $this->axle->build();
                 self::fail('taken: '.json_encode($bad));
             } catch (BadInput $refused) {
                 self::assertStringStartsWith('batch.', $refused->field);
             }
         }
         $this->axles();
-        $twice = [...$mate, 'joint' => $this->facts['joints'][0]['id']];
+        $twice = [...$mate, 'joint' => $this->axle->facts['joints'][0]['id']];
         $this->batch(['mates' => [$twice, $twice]]);
         $this->expectExceptionMessage('two mates of one mark');
-        JobFacts::fromArray($this->facts);
+        $this->axle->build();
     }
 }

@@ -16,7 +16,7 @@ use Oldpart\Core\Quantity\Unit;
 trait KindJob
 {
     /** @var array<string, mixed> */
-    private array $facts = [];
+    public array $facts = [];
 
     private int $next = 0;
 

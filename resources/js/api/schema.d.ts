@@ -1187,6 +1187,7 @@ export interface components {
             label: string;
             /** @enum {unknown} */
             measured_as: "bore" | "shaft" | "length";
+            deviation: components["schemas"]["Deviation"] | null;
             now: components["schemas"]["Say"] | null;
             /** @enum {unknown} */
             state: "none" | "cut" | "inside" | "past";
@@ -1630,6 +1631,11 @@ export interface components {
             bought_in: string;
             factor: number;
             risks: components["schemas"]["Risk"][];
+            /** @description what the drawer lacks for it */
+            to_buy: {
+                code: string;
+                says: components["schemas"]["Say"];
+            }[];
             amounts: {
                 [key: string]: string;
             };
@@ -1684,6 +1690,7 @@ export interface components {
                     words: string[];
                 }[];
             }[];
+            usual_recipes: components["schemas"]["Recipe"][];
             usual_shops: {
                 code: string;
                 name: string;
@@ -1780,6 +1787,9 @@ export interface components {
              */
             tool_unit: "in" | "mm";
             machines: components["schemas"]["machine"][];
+            recipes: components["schemas"]["Recipe"][];
+            /** @description what earlier cuts took off for what was dialled */
+            learned: string[];
             /** @enum {unknown} */
             unit: "in" | "mm";
         };
@@ -2003,12 +2013,19 @@ export interface components {
             taps?: string;
             /** @description Dies in the drawer, such as M6, 1/4 UNC */
             dies?: string;
+            /** @description What earlier cuts of the shop took off for what was dialled */
+            take_offs?: {
+                metal: string;
+                inside: boolean;
+                slender: boolean;
+                ratios: number[];
+            }[];
             /** @description Drills in the drawer, such as 6.8, 1/2, #7 */
             drills?: string;
             /** @description Reamers in the drawer, such as 10, 1/2, 8 cuts 8.012 */
             reamers?: string;
             tool_unit?: components["schemas"]["unit"];
-            /** @description Machines of the shop, each figure as typed */
+            /** @description Machines and tools of the shop, each figure as typed */
             machines?: components["schemas"]["machine"][];
             /** @description Instruments of the shop that are not as in the table of typical ones */
             instruments?: components["schemas"]["instrument"][];
@@ -2262,6 +2279,10 @@ export interface components {
         plan: {
             order: string[];
             dropped: string[];
+            /** @description what a person has to say at a step, by its code */
+            remarks?: {
+                [key: string]: string;
+            };
             own: {
                 code: string;
                 do: string;
@@ -2473,12 +2494,19 @@ export interface components {
                     taps?: string;
                     /** @description Dies in the drawer, such as M6, 1/4 UNC */
                     dies?: string;
+                    /** @description What earlier cuts of the shop took off for what was dialled */
+                    take_offs?: {
+                        metal: string;
+                        inside: boolean;
+                        slender: boolean;
+                        ratios: number[];
+                    }[];
                     /** @description Drills in the drawer, such as 6.8, 1/2, #7 */
                     drills?: string;
                     /** @description Reamers in the drawer, such as 10, 1/2, 8 cuts 8.012 */
                     reamers?: string;
                     tool_unit?: components["schemas"]["unit"];
-                    /** @description Machines of the shop, each figure as typed */
+                    /** @description Machines and tools of the shop, each figure as typed */
                     machines?: components["schemas"]["machine"][];
                     /** @description Instruments of the shop that are not as in the table of typical ones */
                     instruments?: components["schemas"]["instrument"][];
@@ -2795,6 +2823,10 @@ export interface components {
                 plan: {
                     order: string[];
                     dropped: string[];
+                    /** @description what a person has to say at a step, by its code */
+                    remarks?: {
+                        [key: string]: string;
+                    };
                     own: {
                         code: string;
                         do: string;
@@ -3194,6 +3226,56 @@ export interface components {
         };
         /** @enum {unknown} */
         SizeVerdict: "inside" | "cannot-tell" | "above" | "below" | null;
+        Decided: {
+            id: string;
+            /** @enum {unknown} */
+            decision: "accepted" | "by others" | "not measured";
+            says: string;
+            at: string | null;
+        };
+        DecisionChoice: {
+            /** @enum {unknown} */
+            decision: "accepted" | "by others" | "not measured";
+            says: string;
+        };
+        MadeSize: {
+            key: string;
+            surface: string;
+            /** @enum {unknown} */
+            phase: "only" | "before" | "after";
+            /** @description its last cut */
+            cut: string | null;
+            decided: components["schemas"]["Decided"] | null;
+            choices: components["schemas"]["DecisionChoice"][];
+            goto: {
+                stage: string;
+                surface: string | null;
+            };
+            label: string;
+            lower: components["schemas"]["Say"] | null;
+            upper: components["schemas"]["Say"] | null;
+            made: components["schemas"]["Say"] | null;
+            plus_minus: components["schemas"]["Say"] | null;
+            /** @enum {unknown} */
+            verdict: "inside" | "cannot-tell" | "above" | "below" | "free" | null;
+            verdict_says: string;
+        };
+        /** @description what it does that a size was cut too far, and what can be done */
+        Deviation: {
+            off: components["schemas"]["Say"];
+            hits: {
+                name: string;
+                says: components["schemas"]["Say"];
+                ok: boolean;
+            }[];
+            ways: {
+                code: string;
+                says: components["schemas"]["Say"];
+                stage: string | null;
+                at: string | null;
+            }[];
+            row: components["schemas"]["MadeSize"];
+        };
         PlannedCut: {
             /** @enum {unknown} */
             kind: "rough" | "finish" | "spring";
@@ -3259,40 +3341,6 @@ export interface components {
             cautions: components["schemas"]["CautionTick"][];
             force: components["schemas"]["Force"] | null;
             picture: components["schemas"]["Drawing"] | null;
-        };
-        Decided: {
-            id: string;
-            /** @enum {unknown} */
-            decision: "accepted" | "by others" | "not measured";
-            says: string;
-            at: string | null;
-        };
-        DecisionChoice: {
-            /** @enum {unknown} */
-            decision: "accepted" | "by others" | "not measured";
-            says: string;
-        };
-        MadeSize: {
-            key: string;
-            surface: string;
-            /** @enum {unknown} */
-            phase: "only" | "before" | "after";
-            /** @description its last cut */
-            cut: string | null;
-            decided: components["schemas"]["Decided"] | null;
-            choices: components["schemas"]["DecisionChoice"][];
-            goto: {
-                stage: string;
-                surface: string | null;
-            };
-            label: string;
-            lower: components["schemas"]["Say"] | null;
-            upper: components["schemas"]["Say"] | null;
-            made: components["schemas"]["Say"] | null;
-            plus_minus: components["schemas"]["Say"] | null;
-            /** @enum {unknown} */
-            verdict: "inside" | "cannot-tell" | "above" | "below" | "free" | null;
-            verdict_says: string;
         };
         MadeFit: {
             joint: string;
@@ -3370,6 +3418,11 @@ export interface components {
              */
             origin?: "plan" | "bought" | "there";
         }[];
+        Recipe: {
+            id: string;
+            name: string;
+            steps: string[];
+        };
         FitMember: {
             class: string;
             lower: components["schemas"]["Say"];
@@ -4363,6 +4416,9 @@ export interface operations {
                     drills?: string;
                     reamers?: string;
                     machines?: components["schemas"]["machine"][];
+                    recipes?: components["schemas"]["Recipe"][];
+                    /** @description what was learned of cuts up to now */
+                    forget?: boolean;
                     /** @enum {unknown} */
                     unit?: "in" | "mm";
                 };

@@ -39,6 +39,7 @@ export type Waits = Schemas['Waits'];
 export type PlanFacts = Schemas['Plan'];
 export type PlanStep = Schemas['PlanStep'];
 export type Machine = Shop['machines'][number];
+export type Recipe = Shop['recipes'][number];
 export type Kind = Schemas['Kinds']['kinds'][number];
 export type FitAdvice = Schemas['FitAdvice'];
 export type JointWay = Schemas['JointWay'];

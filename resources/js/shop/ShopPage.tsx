@@ -4,19 +4,21 @@ import { useQueryClient } from '@tanstack/react-query';
 import { client, orRefuse, outlives } from '../api/client';
 import { useShop } from '../api/queries';
 import { useRef } from 'react';
-import type { Machine, Shop } from '../api/types';
+import type { Machine, Recipe, Shop } from '../api/types';
 import { BenchStrip } from '../bench/BenchStrip';
 import { NumberFact } from '../entry/NumberFact';
 import { TextFact } from '../entry/TextFact';
 import { Frame } from '../shell/Frame';
 import { Instruments } from './Instruments';
+import { LinkButton } from '../shell/LinkButton';
 import { Machines } from './Machines';
+import { Recipes } from './Recipes';
 
 /** The shop's own limits; a new job starts with them. */
 export function ShopPage() {
     const shop = useShop();
     const queries = useQueryClient();
-    const store = async (changes: Partial<Shop>) => {
+    const store = async (changes: Partial<Shop> & { forget?: boolean }) => {
         queries.setQueryData(
             ['shop'],
             orRefuse(await client.PATCH('/api/shop', { ...outlives, body: changes })),
@@ -24,16 +26,20 @@ export function ShopPage() {
     };
     const queue = useRef<Promise<unknown>>(Promise.resolve());
     // One after the other, each on what the one before left: two figures typed fast are both kept.
-    const change = (of: (machines: Machine[]) => Machine[]) => {
+    const change = (of: (now: Shop) => Partial<Shop>) => {
         const next = queue.current
             .catch(() => undefined)
             .then(() => {
                 const now = queries.getQueryData<Shop>(['shop']);
-                return now === undefined ? undefined : store({ machines: of(now.machines) });
+                return now === undefined ? undefined : store(of(now));
             });
         queue.current = next;
         return next;
     };
+    const changeMachines = (of: (machines: Machine[]) => Machine[]) =>
+        change((now) => ({ machines: of(now.machines) }));
+    const changeRecipes = (of: (recipes: Recipe[]) => Recipe[]) =>
+        change((now) => ({ recipes: of(now.recipes) }));
     if (!shop.data) {
         return null;
     }
@@ -124,9 +130,29 @@ export function ShopPage() {
                 />
             </Box>
             <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
-                Machines
+                Machines and tools
             </Typography>
-            <Machines shop={shop.data} change={change} />
+            <Machines shop={shop.data} change={changeMachines} />
+            <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
+                Recipes
+            </Typography>
+            <Recipes recipes={shop.data.recipes} change={changeRecipes} />
+            {shop.data.learned.length > 0 && (
+                <Box component="section" aria-label="Learned from the cut log" sx={{ mt: 3 }}>
+                    <Typography variant="h2" sx={{ mb: 0.5 }}>
+                        Learned from the cut log
+                    </Typography>
+                    <Typography color="textSecondary" sx={{ mb: 1 }}>
+                        The first dial of a surface goes by it, and says so.
+                    </Typography>
+                    {shop.data.learned.map((says) => (
+                        <Typography key={says}>{says}</Typography>
+                    ))}
+                    <LinkButton onClick={() => void store({ forget: true })}>
+                        Forget it: the tool or the lathe is another
+                    </LinkButton>
+                </Box>
+            )}
             <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
                 Instruments
             </Typography>

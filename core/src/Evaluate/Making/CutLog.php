@@ -9,6 +9,7 @@ use Oldpart\Core\Facts\CutFacts;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Making\Cut;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\InstrumentSet;
 use Oldpart\Core\Measure\Reading;
@@ -76,6 +77,21 @@ final readonly class CutLog
     public function u95(): float
     {
         return $this->found()->u95Mm ?? 0.0;
+    }
+
+    /** @return list<array{CutFacts, Cut}> what was dialled and what came off, both on diameter, oldest first */
+    public function taken(): array
+    {
+        $taken = [];
+        $sizes = $this->sizes();
+        $sign = $this->grows ? 1 : -1;
+        foreach ($this->cuts as $i => $cut) {
+            if ($i > 0 && $cut->dialled !== null) {
+                $taken[] = [$cut, new Cut($cut->dialled->length->mm, $sign * ($sizes[$i] - $sizes[$i - 1]))];
+            }
+        }
+
+        return $taken;
     }
 
     /** What the gauge of the last size reads to, mm. */

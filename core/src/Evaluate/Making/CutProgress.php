@@ -10,7 +10,6 @@ use Oldpart\Core\Facts\ConcessionFacts;
 use Oldpart\Core\Facts\Decision;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
-use Oldpart\Core\Making\Cut;
 use Oldpart\Core\Making\CutKind;
 use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\NextCut;
@@ -65,8 +64,9 @@ final readonly class CutProgress
                     target: $band,
                     nowMm: $now,
                     roughMm: $facts->shop->roughCutMm,
-                    history: self::history($entry, $log),
+                    history: array_column($log->taken(), 1),
                     aim: $entry->aim(),
+                    learned: Learned::forSurface($facts, $entry->surface),
                 ),
             verdict: $verdict,
             roughMm: $facts->shop->roughCutMm,
@@ -138,21 +138,6 @@ final readonly class CutProgress
         $mm = $this->sizeMm();
 
         return $mm === null ? null : LengthWriter::size($mm);
-    }
-
-    /** @return list<Cut> */
-    private static function history(MakeEntry $entry, CutLog $log): array
-    {
-        $history = [];
-        $sizes = $log->sizes();
-        $sign = $entry->surface->grows() ? 1 : -1;
-        foreach ($log->cuts as $i => $cut) {
-            if ($i > 0 && $cut->dialled !== null) {
-                $history[] = new Cut($cut->dialled->length->mm, $sign * ($sizes[$i] - $sizes[$i - 1]));
-            }
-        }
-
-        return $history;
     }
 
     /** @return list<float> the sizes to come by the cuts planned, mm */

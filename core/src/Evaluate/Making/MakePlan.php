@@ -37,6 +37,7 @@ final readonly class MakePlan
         array $shapes,
     ): array {
         $steps = self::workedOut($facts, $joints, $card, make: $make, shaped: $shaped, shapes: $shapes);
+        $steps = ToolNeeds::of($facts, $make, $shaped)->on($steps);
 
         return PlanOrder::of($steps, $facts->plan ?? PlanFacts::read(null));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Making;
 
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Facts\PlanFacts;
 use Oldpart\Core\Making\PlanRules;
@@ -31,7 +32,12 @@ final class PlanOrder
             static fn (Step $s): bool => ! in_array($s->code, $plan->dropped, true),
         ));
 
-        return PlanRules::on($plan->order === [] ? $steps : self::moved($steps, $plan->order));
+        return PlanRules::on(array_map(
+            static fn (Step $s): Step => isset($plan->remarks[$s->code])
+                ? $s->noting([Note::info('remark', $plan->remarks[$s->code])])
+                : $s,
+            $plan->order === [] ? $steps : self::moved($steps, $plan->order),
+        ));
     }
 
     /**

@@ -50,11 +50,16 @@ final readonly class JobQuote
          */
         public array $amounts,
         private JobSurvey $survey,
+        /** @var list<array{code: string, says: Say}> what the drawer lacks */
+        public array $toBuy = [],
     ) {
     }
 
-    /** @param  list<SizedJoint>  $joints */
-    public static function of(JobFacts $facts, JobSurvey $survey, array $joints): self
+    /**
+     * @param  list<SizedJoint>  $joints
+     * @param  list<array{code: string, says: Say}>  $toBuy  what the drawer lacks
+     */
+    public static function of(JobFacts $facts, JobSurvey $survey, array $joints, array $toBuy = []): self
     {
         $risks = self::risks($facts, $survey, $joints);
         $amounts = [];
@@ -95,6 +100,7 @@ final readonly class JobQuote
             ),
             amounts: $amounts,
             survey: $survey,
+            toBuy: $toBuy,
         );
     }
 

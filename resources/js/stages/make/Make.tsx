@@ -19,6 +19,7 @@ import { CutEntry } from './CutEntry';
 import { CutTable } from './CutTable';
 import { Pieces } from './Pieces';
 import { Places } from './Places';
+import { TooFar } from './TooFar';
 import { useOnward } from './useOnward';
 
 /** The cut log: where it stands, what to dial next, inside the band or not. */
@@ -188,6 +189,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                     )}
                 </Framed>
             </Box>
+            {making.deviation && <TooFar deviation={making.deviation} />}
             {entry.more.length > 0 && (
                 <Box component="dl" sx={{ m: 0, mt: 1, display: 'flex', flexWrap: 'wrap', columnGap: 3 }}>
                     {entry.more.map((number) => (

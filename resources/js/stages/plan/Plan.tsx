@@ -8,10 +8,11 @@ import type { PlanFacts } from '../../api/types';
 import { useJob } from '../../job/JobContext';
 import { LinkButton } from '../../shell/LinkButton';
 import { useSettings } from '../../shell/settings';
+import { PlanRecipes } from './PlanRecipes';
 import { PlanStep } from './PlanStep';
 import { Times } from './Times';
 
-const NOTHING: PlanFacts = { order: [], dropped: [], own: [] };
+const NOTHING: PlanFacts = { order: [], dropped: [], own: [], remarks: {} };
 
 /** The order of work, each step with the reason it stands there; moved, left out and added to as the person wants. */
 export function Plan() {
@@ -26,7 +27,9 @@ export function Plan() {
     const store = (of: (now: PlanFacts) => PlanFacts) =>
         editHead((now) => {
             const next = of(now.plan ?? NOTHING);
-            const isEmpty = next.order.length + next.dropped.length + next.own.length === 0;
+            const isEmpty =
+                next.order.length + next.dropped.length + next.own.length === 0 &&
+                Object.keys(next.remarks ?? {}).length === 0;
             return { plan: isEmpty ? null : next };
         });
     // Built on what still waits to be stored: two quick moves both count.
@@ -61,16 +64,26 @@ export function Plan() {
                   }
                 : { ...now, dropped: [...now.dropped.filter((one) => one !== code), code] },
         );
-    const add = () => {
-        const code = `own-${newId()}`;
-        const text = own.trim();
+    const add = (texts: string[]) => {
+        const steps = texts.map((text) => ({ code: `own-${newId()}`, do: text }));
         void store((now) => ({
             ...now,
-            own: [...now.own, { code, do: text }],
-            order: now.order.length > 0 ? [...now.order, code] : [],
+            own: [...now.own, ...steps],
+            order: now.order.length > 0 ? [...now.order, ...steps.map((step) => step.code)] : [],
         }));
-        setOwn('');
     };
+    const remark = (code: string, text: string) =>
+        store((now) => {
+            const rest = Object.fromEntries(Object.entries(now.remarks ?? {}).filter(([of]) => of !== code));
+            return { ...now, remarks: text.trim() === '' ? rest : { ...rest, [code]: text } };
+        });
+    const reword = (code: string, text: string) =>
+        text.trim() === ''
+            ? Promise.reject(new Error('A step needs words. Leave it out with × where it is not needed.'))
+            : store((now) => ({
+                  ...now,
+                  own: now.own.map((step) => (step.code === code ? { ...step, do: text } : step)),
+              }));
     if (answers.plan.length === 0 && facts.plan == null) {
         return (
             <Box>
@@ -114,6 +127,10 @@ export function Plan() {
                         up={() => move(step.code, (order) => order.indexOf(step.code) - 1)}
                         down={() => move(step.code, (order) => order.indexOf(step.code) + 1)}
                         drop={() => drop(step.code)}
+                        own={plan.own.find((one) => one.code === step.code)?.do ?? null}
+                        reword={(text) => reword(step.code, text)}
+                        remark={plan.remarks?.[step.code] ?? ''}
+                        say={(text) => remark(step.code, text)}
                     />
                 ))}
             </Box>
@@ -121,7 +138,8 @@ export function Plan() {
                 component="form"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    add();
+                    add([own.trim()]);
+                    setOwn('');
                 }}
                 sx={{ display: 'flex', gap: 1.5, my: 1.5, flexWrap: 'wrap' }}
             >
@@ -136,6 +154,7 @@ export function Plan() {
                     Add it
                 </Button>
             </Box>
+            <PlanRecipes own={plan.own.map((step) => step.do)} put={add} />
             {plan.dropped.length > 0 && (
                 <LinkButton onClick={() => storeFrom(0, (now) => ({ ...now, dropped: [] }))}>
                     Put back what was left out ({plan.dropped.length})

@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import type { PlanStep as Step } from '../../api/types';
+import { TextFact } from '../../entry/TextFact';
 import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 
@@ -19,6 +21,10 @@ export function PlanStep({
     up,
     down,
     drop,
+    own,
+    reword,
+    remark,
+    say: noted,
 }: {
     step: Step;
     number: number;
@@ -29,9 +35,16 @@ export function PlanStep({
     up: () => void;
     down: () => void;
     drop: () => void;
+    /** Its words where it is a step of the person's own. */
+    own: string | null;
+    reword: (text: string) => Promise<unknown>;
+    /** What the person has to say at it. */
+    remark: string;
+    say: (text: string) => Promise<unknown>;
 }) {
     const { say } = useSettings();
     const name = `step ${number}`;
+    const [writing, setWriting] = useState(false);
     return (
         <Box
             component="li"
@@ -63,8 +76,31 @@ export function PlanStep({
                     {step.why}
                 </Typography>
                 <Notes notes={step.notes} />
+                {writing && (
+                    <Box sx={{ display: 'grid', gap: 1, my: 1 }}>
+                        {own !== null && (
+                            <TextFact label={`Words of ${name}`} value={own} store={reword} multiline />
+                        )}
+                        <TextFact
+                            autoFocus
+                            label={`To mind at ${name}`}
+                            value={remark}
+                            store={noted}
+                            multiline
+                            slotProps={{ htmlInput: { maxLength: 1000 } }}
+                        />
+                    </Box>
+                )}
             </Box>
             <Box sx={{ display: 'flex', alignItems: 'start' }}>
+                <IconButton
+                    sx={TAP}
+                    aria-label={`Write at ${name}`}
+                    aria-expanded={writing}
+                    onClick={() => setWriting(!writing)}
+                >
+                    ✎
+                </IconButton>
                 <IconButton sx={TAP} aria-label={`Move ${name} up`} disabled={number === 1} onClick={up}>
                     ↑
                 </IconButton>

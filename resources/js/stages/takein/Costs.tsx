@@ -9,12 +9,15 @@ import { NumberFact } from '../../entry/NumberFact';
 import { RemoveButton } from '../../entry/RemoveButton';
 import { TextFact } from '../../entry/TextFact';
 import { useJob } from '../../job/JobContext';
+import { LinkButton } from '../../shell/LinkButton';
+import { useSettings } from '../../shell/settings';
 
 const KINDS: Cost['kind'][] = ['material', 'outside work', 'consumables', 'tool to buy'];
 
 /** What has to be bought: material by weight or by the piece, outside work, tools. */
 export function Costs() {
     const { facts, save, answers } = useJob();
+    const { say } = useSettings();
     return (
         <Box component="section" aria-label="To buy" sx={{ mt: 2.5 }}>
             <Typography variant="h2" sx={{ mb: 1.25 }}>
@@ -25,6 +28,26 @@ export function Costs() {
                     <CostRow key={cost.id} cost={cost} comes={answers.quote.amounts[cost.id] ?? ''} />
                 ))}
             </Box>
+            {answers.quote.to_buy
+                .filter(
+                    (one) => !facts.costs.some((cost) => cost.id === `buy-${one.code.replaceAll(':', '-')}`),
+                )
+                .map((one) => (
+                    <Box key={one.code} sx={{ borderLeft: 5, borderColor: 'found.main', pl: 1.25, my: 1 }}>
+                        <Typography variant="body2">{say(one.says)}</Typography>
+                        <LinkButton
+                            onClick={() =>
+                                void save('costs', `buy-${one.code.replaceAll(':', '-')}`, {
+                                    kind: 'tool to buy',
+                                    name: say(one.says).split(/[:.]/)[0] ?? 'A tool',
+                                    amount: 0,
+                                })
+                            }
+                        >
+                            Into what has to be bought
+                        </LinkButton>
+                    </Box>
+                ))}
             <Button
                 variant="outlined"
                 color="inherit"

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Evaluate;
+
+use Oldpart\Core\Answer\JobAnswers;
+use PHPUnit\Framework\TestCase;
+
+/** A size cut too far: what it does to what it meets, and the ways out. Clearances are worked by hand. */
+final class DeviationTest extends TestCase
+{
+    /** A register of 39.96 to 39.99 in a bore of 40.000, turned to a size. */
+    private function turned(string $size, string $purpose = 'hand-fit', ?string $metal = 'low-carbon steel, cold drawn'): SampleAxle
+    {
+        return (new SampleAxle($purpose, $metal))->cut($size);
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function deviation(SampleAxle $axle): ?array
+    {
+        return $axle->answers()['making'][0]['deviation'];
+    }
+
+    public function test_what_is_inside_or_can_still_be_cut_is_none(): void
+    {
+        self::assertNull(self::deviation($this->turned('39.975')));
+        self::assertNull(self::deviation($this->turned('40.100')), 'there is metal on it');
+    }
+
+    public function test_what_it_does_and_the_ways_out(): void
+    {
+        $deviation = self::deviation($this->turned('39.900'));
+        self::assertNotNull($deviation);
+        // 40.000 less 39.900 is 0.100 clear, where 0.010 to 0.040 was wanted.
+        self::assertSame('Wheel on the register', $deviation['hits'][0]['name']);
+        self::assertFalse($deviation['hits'][0]['ok']);
+        self::assertMatchesRegularExpression('/^0\.09\d to 0\.10\d clear, wanted 0\.010 to 0\.040 clear/', $deviation['hits'][0]['says']['mm']);
+        $ways = array_column($deviation['ways'], null, 'code');
+        self::assertStringContainsString('works in', $ways['accept']['says']['mm']);
+        // A wheel of 39.910 to 39.940 would fit, and the one that is there has 40.000: no cut makes a bore smaller.
+        self::assertArrayNotHasKey('other-side', $ways);
+        foreach (['knurl', 'plate', 'weld', 'sleeve-shaft', 'remake'] as $way) {
+            self::assertArrayHasKey($way, $ways);
+        }
+        self::assertArrayNotHasKey('sleeve-bore', $ways);
+        self::assertSame('accept', array_key_last($ways), 'what hardly works comes last');
+        self::assertSame('accepted', $deviation['row']['choices'][0]['decision']);
+    }
+
+    /** Knurling is for little, and for nothing that turns; cast iron is not welded up, plated it may be. */
+    public function test_only_ways_that_do(): void
+    {
+        $codes = static fn (SampleAxle $axle): array => array_column(self::deviation($axle)['ways'] ?? [], 'code');
+        self::assertNotContains('knurl', $codes($this->turned('39.500')), 'half a millimetre is too much');
+        self::assertNotContains('plate', $codes($this->turned('39.500')));
+        self::assertNotContains('knurl', $codes($this->turned('39.900', 'free-running')));
+        self::assertNotContains('weld', $codes($this->turned('39.900', 'hand-fit', 'leaded tin bronze (bearing)')));
+        self::assertContains('plate', $codes($this->turned('39.900', 'hand-fit', 'leaded tin bronze (bearing)')));
+        self::assertNotContains('plate', $codes($this->turned('39.900', 'hand-fit', null)), 'of what metal it is nobody said');
+        self::assertContains('weld', $codes($this->turned('39.900', 'hand-fit', 'medium-carbon steel, normalised')));
+    }
+
+    /** Where somebody decided, it is said and no longer asked. */
+    public function test_what_was_decided_is_not_asked_again(): void
+    {
+        $axle = $this->turned('39.900');
+        $cut = $axle->facts['cuts'][0];
+        $axle->facts['concessions'][] = [
+            'id' => 'd', 'surface' => $cut['surface'], 'phase' => 'only', 'joint' => null, 'loop' => null, 'cut' => $cut['id'],
+            'decision' => 'accepted', 'by' => 'the bench', 'why' => 'a felt ring takes it up', 'at' => null,
+        ];
+        self::assertNull(self::deviation($axle));
+    }
+
+    /** The bush is made first, 30 with 0.02 either way, and comes out at 29.950: the hole that is bored to it follows. */
+    public function test_the_other_side_follows(): void
+    {
+        $job = SampleJob::measured()->joint('Bush in housing', ['first' => 'inner'])
+            ->change('Housing bore', ['condition' => 'worn', 'work' => 'cut'])
+            ->change('Bush outside', ['size' => ['typed' => '30.1', 'unit' => 'mm'], 'demand' => [
+                'kind' => 'limits', 'plus' => ['typed' => '0.02', 'unit' => 'mm'], 'minus' => ['typed' => '0.02', 'unit' => 'mm'], 'class' => null,
+            ]])->cut('Bush outside', 'only', null, '30.050');
+        $answers = json_decode(json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
+        $made = array_column($answers['making'], null, 'label')['Bush outside'];
+        $ways = array_column($made['deviation']['ways'], null, 'code');
+        self::assertSame('size', $ways['other-side']['stage']);
+        self::assertMatchesRegularExpression('/Housing bore is made to it and follows: 30\.0\d\d … 30\.0\d\d/', $ways['other-side']['says']['mm']);
+    }
+
+    /** It makes another fit as it is: 0.020 clear is a running one. */
+    public function test_another_fit_that_it_makes(): void
+    {
+        $axle = new SampleAxle('hand-fit', 'low-carbon steel, cold drawn', false);
+        $deviation = self::deviation($axle->cut('39.958'));
+        self::assertNotNull($deviation);
+        $others = array_filter($deviation['ways'], static fn (array $way): bool => $way['code'] === 'other-fit');
+        foreach ($others as $way) {
+            self::assertSame('size', $way['stage']);
+        }
+        self::assertInstanceOf(JobAnswers::class, JobAnswers::of($axle->build()));
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Evaluate;
+
+use Oldpart\Core\Evaluate\Making\Learned;
+use Oldpart\Core\Facts\JobFacts;
+use PHPUnit\Framework\TestCase;
+
+/** What the drawer has for the work, what it lacks, what earlier cuts say, what a person writes at a step. */
+final class DrawerTest extends TestCase
+{
+    use KindJob;
+
+    /** @param  array<string, string>  $figures */
+    private function tool(string $kind, string $name, array $figures): void
+    {
+        $this->facts['shop']['machines'][] = ['id' => md5($name), 'kind' => $kind, 'name' => $name, 'unit' => 'mm', 'figures' => $figures];
+    }
+
+    private function spacer(): self
+    {
+        $this->job('spacer');
+        $names = array_column($this->facts['surfaces'], 'name', 'kind');
+        $this->facts['surfaces'] = array_map(static fn (array $s): array => match ($s['kind']) {
+            'bore' => [...$s, 'size' => ['typed' => '20.4', 'unit' => 'mm'], 'long' => ['typed' => '60', 'unit' => 'mm'], 'at' => ['typed' => '0', 'unit' => 'mm'],
+                'demand' => ['kind' => 'limits', 'plus' => ['typed' => '0.05', 'unit' => 'mm'], 'minus' => null, 'class' => null]],
+            default => $s,
+        }, $this->facts['surfaces']);
+        $this->facts['joints'] = [];
+        self::assertArrayHasKey('bore', $names);
+
+        return $this;
+    }
+
+    /** @return list<string> codes of the notes at the step that bores */
+    private function atTheBore(): array
+    {
+        foreach ($this->answers()->plan as $step) {
+            if (preg_match('/:(bores|finish-bore)$/', $step->code) === 1) {
+                return array_column($step->notes, 'code');
+            }
+        }
+        self::fail('nothing is bored');
+    }
+
+    /** @return list<string> */
+    private function toBuy(): array
+    {
+        return array_map(static fn (array $one): string => $one['says']->mm, $this->answers()->quote->toBuy);
+    }
+
+    public function test_nobody_said_what_bars_there_are(): void
+    {
+        $this->spacer();
+        self::assertSame([[], []], [$this->atTheBore(), $this->toBuy()]);
+        $this->tool('bar', 'half said', ['thick_mm' => '12']);
+        self::assertSame([[], []], [$this->atTheBore(), $this->toBuy()]);
+    }
+
+    /** 20.4 wide, 60 deep: no thicker than three quarters of it, 15.3, and 65 out. */
+    public function test_a_bar_that_reaches_and_one_that_does_not(): void
+    {
+        $this->spacer()->tool('bar', 'short', ['thick_mm' => '14', 'reach_mm' => '60']);
+        self::assertSame(['buy'], $this->atTheBore());
+        self::assertStringContainsString('15.3', $this->toBuy()[0]);
+        self::assertStringContainsString('65', $this->toBuy()[0]);
+        $this->tool('bar', 'long', ['thick_mm' => '14', 'reach_mm' => '80']);
+        self::assertSame([['bar', 'chatters'], []], [$this->atTheBore(), $this->toBuy()]);
+    }
+
+    public function test_a_remark_stands_at_its_step(): void
+    {
+        $this->spacer();
+        $code = $this->answers()->plan[1]->code;
+        $this->facts['plan'] = ['order' => [], 'dropped' => [], 'own' => [], 'remarks' => [$code => 'Mind the crack.', 'gone' => 'x']];
+        $plan = $this->answers()->plan;
+        self::assertSame('Mind the crack.', array_column($plan[1]->notes, 'say', 'code')['remark']->mm);
+        self::assertSame([], array_filter($plan[0]->notes, static fn ($n): bool => $n->code === 'remark'));
+    }
+
+    /** By hand: 0.5 dialled and 0.45 off is 0.9; inside and outside are kept apart. */
+    public function test_what_a_job_has_to_say_to_later_ones(): void
+    {
+        $this->spacer();
+        $surfaces = array_column($this->facts['surfaces'], 'id', 'kind');
+        $this->facts['parts'] = array_map(static fn (array $p): array => [...$p, 'material' => 'low-carbon steel, cold drawn'], $this->facts['parts']);
+        foreach ([['bore', null, '19'], ['bore', '0.5', '19.45'], ['bore', '0.5', '19.89'], ['shaft', null, '40'], ['shaft', '1', '39.2']] as $i => [$kind, $dialled, $after]) {
+            $this->facts['cuts'][] = [
+                'id' => "c{$i}", 'surface' => $surfaces[$kind], 'phase' => 'only', 'dialled' => $dialled === null ? null : ['typed' => $dialled, 'unit' => 'mm'],
+                'after' => ['typed' => $after, 'unit' => 'mm'], 'instrument' => 'outside-micrometer', 'part_c' => null, 'set_aside' => null, 'at' => "2026-11-0{$i}T10:00:00Z",
+            ];
+        }
+        $said = static fn (?string $since, JobFacts $facts): array => array_map(
+            static fn ($t): array => [$t->metal, $t->inside, $t->ratios],
+            Learned::ofJob($facts, $since),
+        );
+        $facts = JobFacts::fromArray($this->facts);
+        self::assertSame([['steel', true, [0.9, 0.88]], ['steel', false, [0.8]]], $said(null, $facts));
+        self::assertSame([['steel', true, [0.88]], ['steel', false, [0.8]]], $said('2026-11-02T00:00:00Z', $facts));
+        self::assertSame([], $said('2026-12-01T00:00:00Z', $facts));
+        // A job that comes after goes by it on its first cut inside, and not outside: one cut is too few.
+        $kind = static fn (bool $inside, array $ratios): array => ['metal' => 'steel', 'inside' => $inside, 'slender' => false, 'ratios' => $ratios];
+        $this->facts['shop']['take_offs'] = [$kind(true, [0.9, 0.88, 0.9]), $kind(true, [0.9]), $kind(false, [0.8])];
+        $facts = JobFacts::fromArray($this->facts);
+        $bore = $facts->surface($surfaces['bore']);
+        self::assertNotNull($bore);
+        // 60 deep and 20.4 wide is less than three times its width.
+        self::assertSame(4, Learned::forSurface($facts, $bore)?->count);
+        $outside = $facts->surface($surfaces['shaft']);
+        self::assertNotNull($outside);
+        self::assertNull(Learned::forSurface($facts, $outside), 'one cut is too few');
+    }
+
+    public function test_the_words_of_what_was_learned(): void
+    {
+        $this->spacer();
+        $kind = static fn (bool $slender, array $ratios): array => ['metal' => 'bronze', 'inside' => false, 'slender' => $slender, 'ratios' => $ratios];
+        $this->facts['shop']['take_offs'] = [$kind(false, [0.9, 0.9]), $kind(true, [0.7]), $kind(false, [0.9, 0.9])];
+        $words = Learned::inWords(JobFacts::fromArray($this->facts)->shop->takeOffs);
+        self::assertSame('bronze, outside: 4 earlier cuts in like metal took off 0.90 of what was dialled, 0.90 to 0.90 in 95 of 100', $words[0]);
+        self::assertSame('bronze, outside, long and thin: 1 cuts, too few to go by', $words[1]);
+    }
+}
