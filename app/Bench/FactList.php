@@ -139,7 +139,7 @@ enum FactList: string
                 'fit' => null,
                 'first' => null,
             ],
-            self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null, 'piece' => 1],
+            self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null, 'piece' => 1, 'clean' => true],
             self::Ticks => ['at' => null, 'remark' => null],
             self::Pushes => ['at' => null],
             self::Loops => ['least' => null, 'most' => null, 'lengths' => [], 'plane' => false],

@@ -19,7 +19,7 @@ final class JobRecords
     private const HEAD = ['machine', 'part', 'kind', 'unit', 'take_in', 'shop', 'quote', 'waits', 'plan', 'batch', 'hand_over'];
 
     /** What is the shop's and kept with no job, beside its instruments. */
-    private const TOOLS = ['machines', 'drills', 'reamers', 'tool_unit', 'take_offs'];
+    private const TOOLS = ['machines', 'drills', 'reamers', 'tool_unit', 'polishes_last', 'take_offs'];
 
     /** @return array<string, mixed> */
     private static function tools(Shop $shop): array

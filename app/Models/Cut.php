@@ -9,6 +9,6 @@ final class Cut extends FactModel
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['dialled' => 'array', 'after' => 'array', 'part_c' => 'float', 'piece' => 'integer'];
+        return ['dialled' => 'array', 'after' => 'array', 'part_c' => 'float', 'piece' => 'integer', 'clean' => 'boolean'];
     }
 }

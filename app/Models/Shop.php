@@ -28,6 +28,7 @@ use Oldpart\Core\Quantity\Unit;
  * @property ?string $tool_unit
  * @property ?list<array<string, mixed>> $machines
  * @property ?list<array<string, mixed>> $recipes
+ * @property ?bool $polishes_last
  * @property ?string $learns_since  of what was cut before, nothing is learned
  */
 final class Shop extends Model
@@ -49,6 +50,7 @@ final class Shop extends Model
             'rate_per_h' => 'float',
             'machines' => 'array',
             'recipes' => 'array',
+            'polishes_last' => 'boolean',
         ];
     }
 
@@ -93,6 +95,7 @@ final class Shop extends Model
             reamers: $this->reamers ?? '',
             toolUnit: $this->toolUnit(),
             takeOffs: TakenOff::learned(),
+            polishesLast: $this->polishes_last ?? false,
             machines: Machine::list(new Fields(['machines' => $this->machines ?? []]), 'machines'),
         );
     }

@@ -13,6 +13,7 @@ return new class extends Migration
     {
         Schema::table('cuts', function (Blueprint $table): void {
             $table->integer('piece')->default(1);
+            $table->boolean('clean')->default(true);
         });
         Schema::table('jobs', function (Blueprint $table): void {
             $table->json('batch')->nullable();

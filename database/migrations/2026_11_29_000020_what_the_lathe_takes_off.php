@@ -22,6 +22,7 @@ return new class extends Migration
         Schema::table('shops', function (Blueprint $table): void {
             $table->string('learns_since', 40)->nullable();
             $table->json('recipes')->nullable();
+            $table->boolean('polishes_last')->default(false);
         });
     }
 };

@@ -223,7 +223,8 @@ final class LostNothingTest extends BrowserTestCase
         $kept = (array) $this->page->executeScript(
             'return Object.keys(localStorage).filter((key) => key.startsWith("oldpart-fit-unsaved:"))',
         );
-        self::assertCount(2, $kept, 'each under a key of its own');
+        self::assertContains('oldpart-fit-unsaved:other-window', $kept, 'what the other window keeps is left alone');
+        self::assertGreaterThanOrEqual(2, count($kept), 'each under a key of its own');
         $this->rig->serve();
         $this->page->navigate()->refresh();
         $this->waitFor(

@@ -25,7 +25,7 @@ final class WholeWayTest extends BrowserTestCase
         $this->sees('What came in', 'Hop press, lifting shaft');
         $job = $this->jobId();
         $this->fill('What failed', 'Bore worn bell-mouthed');
-        $this->fill('How many', '2');
+        $this->fill('How many', '1');
         $this->press('None of these');
         $this->stored();
         $this->sees('none of these');

@@ -20,7 +20,7 @@ final class ContractTest extends TestCase
             'press_n' => 1,
             'rate_per_h' => 40,
             'currency' => '€',
-            'shims' => '', 'taps' => '', 'dies' => '', 'drills' => '', 'reamers' => '', 'tool_unit' => 'in', 'machines' => [], 'recipes' => [], 'learned' => [],
+            'shims' => '', 'taps' => '', 'dies' => '', 'drills' => '', 'reamers' => '', 'tool_unit' => 'in', 'machines' => [], 'recipes' => [], 'learned' => [], 'polishes_last' => false,
             'unit' => 'in',
         ];
         self::assertNull($contract->wrong('GET', '/api/shop', 200, (string) json_encode($shop)));

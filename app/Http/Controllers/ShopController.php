@@ -39,7 +39,7 @@ final class ShopController
 
     public function update(Request $request): JsonResponse
     {
-        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', 'drills', 'reamers', 'machines', 'recipes', 'forget', ...array_keys(self::RANGES)]);
+        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', 'drills', 'reamers', 'machines', 'recipes', 'forget', 'polishes_last', ...array_keys(self::RANGES)]);
         $shop = Shop::here();
         foreach (self::RANGES as $field => [$least, $most]) {
             $value = $in->numberOrNull($field);
@@ -85,6 +85,7 @@ final class ShopController
                 Recipe::list($in, 'recipes'),
             );
         }
+        $shop->polishes_last = $in->flagOrNull('polishes_last') ?? $shop->polishes_last ?? false;
         if ($in->flag('forget')) {
             $shop->learns_since = now()->toIso8601ZuluString();
             TakenOff::forget();

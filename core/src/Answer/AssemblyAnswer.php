@@ -23,7 +23,10 @@ final readonly class AssemblyAnswer implements \JsonSerializable
     {
         return [
             'steps' => array_map(
-                fn (Step $s): array => [...$s->jsonSerialize(), 'ticked' => $this->of->facts->isTicked($s->code)],
+                fn (Step $s): array => [
+                    ...array_diff_key($s->jsonSerialize(), ['how' => 0]),
+                    'ticked' => $this->of->facts->isTicked($s->code),
+                ],
                 $this->of->steps,
             ),
             'cautions' => array_map(

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Answer;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Making\CutKind;
 use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\HoleLadder;
 use Oldpart\Core\Making\HoleTools;
@@ -38,12 +39,26 @@ final readonly class MakingAnswer implements \JsonSerializable
     /** What is dialled in the lathe's own lines; null where it is not cut round, or the dial is not known. */
     private function lines(): ?Say
     {
-        $next = $this->of->next;
+        $dialled = $this->dialMm();
         $type = $this->of->entry->surface->type;
 
-        return $this->dial === null || $next?->state !== CutState::Cut || ! ($type->isOutside() || $type->isInside())
+        return $this->dial === null || $dialled === null || ! ($type->isOutside() || $type->isInside())
             ? null
-            : $this->dial->says($next->dialMm);
+            : $this->dial->says($dialled);
+    }
+
+    /** Nothing is dialled any more. */
+    private function isPolished(): bool
+    {
+        return ($this->of->next?->plan[0]->kind ?? null) === CutKind::Polish;
+    }
+
+    /** What is dialled next, mm; null where nothing is. */
+    private function dialMm(): ?float
+    {
+        $next = $this->of->next;
+
+        return $next?->state !== CutState::Cut || $this->isPolished() ? null : $next->dialMm;
     }
 
     private function says(): Say
@@ -68,7 +83,12 @@ final readonly class MakingAnswer implements \JsonSerializable
                     : 'Stop: inside, but near a limit.',
             ),
             CutState::Past => Say::plain('Past the band.'),
-            CutState::Cut => Say::with('Dial {d} on the diameter.', ['d' => LengthWriter::difference($next->dialMm)]),
+            CutState::Cut => $this->isPolished() ? Say::with(
+                $this->of->entry->surface->grows()
+                    ? 'Hone or lap off the last {d}, measuring in between.'
+                    : 'Polish off the last {d} with emery on a flat stick, measuring in between.',
+                ['d' => LengthWriter::difference($next->plan[0]->takeMm)],
+            ) : Say::with('Dial {d} on the diameter.', ['d' => LengthWriter::difference($next->dialMm)]),
         };
     }
 
@@ -111,6 +131,7 @@ final readonly class MakingAnswer implements \JsonSerializable
         $sizes = $this->of->log->sizes();
         $now = $sizes === [] ? null : $sizes[count($sizes) - 1];
         $next = $this->of->next;
+        $dialled = $this->dialMm();
 
         return [
             'key' => $this->of->entry->key(),
@@ -125,8 +146,8 @@ final readonly class MakingAnswer implements \JsonSerializable
             'state' => $next->state->value ?? 'none',
             'verdict' => $this->of->verdict?->value,
             'says' => $this->says(),
-            'dial' => $next === null || $next->state !== CutState::Cut ? null : LengthWriter::size($next->dialMm),
-            'dial_per_side' => $next === null || $next->state !== CutState::Cut ? null : LengthWriter::size($next->dialMm / 2),
+            'dial' => $dialled === null ? null : LengthWriter::size($dialled),
+            'dial_per_side' => $dialled === null ? null : LengthWriter::size($dialled / 2),
             'dial_lines' => $this->lines(),
             'left' => $next === null ? null : LengthWriter::size(abs($next->leftMm)),
             'cuts' => $next === null ? null : $next->cuts,
@@ -139,7 +160,7 @@ final readonly class MakingAnswer implements \JsonSerializable
                     : array_map(
                         static fn (PlannedCut $c): array => [
                             'kind' => $c->kind,
-                            'dial' => LengthWriter::size($c->dialMm),
+                            'dial' => LengthWriter::size($c->kind === CutKind::Polish ? $c->takeMm : $c->dialMm),
                         ],
                         $next->plan,
                     ),

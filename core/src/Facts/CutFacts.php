@@ -22,6 +22,8 @@ final readonly class CutFacts implements \JsonSerializable
         public ?string $setAside,
         public ?string $at,
         public int $piece = 1,
+        /** It is clean all round: until then no size counts. */
+        public bool $clean = true,
     ) {
     }
 
@@ -39,6 +41,7 @@ final readonly class CutFacts implements \JsonSerializable
             setAside: $this->setAside,
             at: $this->at,
             piece: $this->piece,
+            clean: $this->clean,
         );
     }
 
@@ -60,6 +63,7 @@ final readonly class CutFacts implements \JsonSerializable
             setAside: $f->textOrNull('set_aside'),
             at: $f->textOrNull('at'),
             piece: $piece,
+            clean: $f->flagOrNull('clean') ?? true,
         );
     }
 
@@ -77,6 +81,7 @@ final readonly class CutFacts implements \JsonSerializable
             'set_aside' => $this->setAside,
             'at' => $this->at,
             'piece' => $this->piece,
+            'clean' => $this->clean,
         ];
     }
 }

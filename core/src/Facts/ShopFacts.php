@@ -48,6 +48,8 @@ final readonly class ShopFacts implements \JsonSerializable
         public Unit $toolUnit = Unit::Millimetre,
         /** @var list<TakeOffFacts> what earlier cuts took off for what was dialled: of other jobs, so not written with this one */
         public array $takeOffs = [],
+        /** The last half thou is polished or honed, where others take two equal cuts and a spring pass. */
+        public bool $polishesLast = false,
     ) {
         $this->instruments = $instruments ?? InstrumentSet::typical();
         $holds = $this->figures('lathe', 'holds_mm');
@@ -98,6 +100,7 @@ final readonly class ShopFacts implements \JsonSerializable
             reamers: $f->textOrNull('reamers') ?? '',
             toolUnit: $f->choiceOrNull('tool_unit', Unit::class) ?? Unit::Millimetre,
             takeOffs: array_map(TakeOffFacts::read(...), $f->objects('take_offs')),
+            polishesLast: $f->flag('polishes_last'),
         );
     }
 
@@ -118,6 +121,7 @@ final readonly class ShopFacts implements \JsonSerializable
             'drills' => $this->drills,
             'reamers' => $this->reamers,
             'tool_unit' => $this->toolUnit->value,
+            'polishes_last' => $this->polishesLast,
             'machines' => array_map(static fn (Machine $m): array => $m->jsonSerialize(), $this->machines),
             'instruments' => array_map(
                 static fn (Instrument $i): array => $i->jsonSerialize(),

@@ -10,4 +10,6 @@ enum CutKind: string
     case Rough = 'rough';
     case Finish = 'finish';
     case Spring = 'spring';
+    /** By emery, or with a hone: nothing is dialled. */
+    case Polish = 'polish';
 }

@@ -22,6 +22,12 @@ final readonly class NextCut implements \JsonSerializable
 
     private const RATIO_MOST = 1.6;
 
+    /** What the other school leaves for emery or a hone, on diameter, mm: half a thou. Common practice. */
+    private const POLISHED_MM = 0.0127;
+
+    /** A cut that is in hand when so little is left takes it away: on diameter, mm. Common practice. */
+    private const LAST_MM = 0.005;
+
     /** More roughing cuts than this are not listed one by one: the size or its unit is likely a slip. */
     private const MANY = 40;
 
@@ -44,7 +50,8 @@ final readonly class NextCut implements \JsonSerializable
 
     /**
      * Roughing at the chosen depth until two cuts are left, then two equal ones at the same feed so that the spring
-     * repeats, the second corrected by what the first took; then a spring pass with nothing dialled.
+     * repeats, the second corrected by what the first took; then a spring pass with nothing dialled. Or, the other
+     * school, up to the last half thou, and that with emery or a hone.
      *
      * @param  SurfaceKind  $kind  a bore grows, anything else shrinks
      * @param  Band  $target  mm
@@ -52,6 +59,7 @@ final readonly class NextCut implements \JsonSerializable
      * @param  float  $roughMm  the roughing cut on diameter, above 0
      * @param  list<Cut>  $history  earlier cuts on this surface, oldest first
      * @param  ?TakeOff  $learned  what earlier cuts of the kind took off: for the first here
+     * @param  bool  $polished  the last of it is polished or honed, not cut
      *
      * Source: common practice of the trade.
      *
@@ -65,6 +73,7 @@ final readonly class NextCut implements \JsonSerializable
         array $history = [],
         Aim $aim = Aim::MetalLeft,
         ?TakeOff $learned = null,
+        bool $polished = false,
     ): self {
         self::need($nowMm > 0 && is_finite($nowMm), 'now_mm', 'Give the size the part has now, above zero.');
         self::need($roughMm > 0 && is_finite($roughMm), 'rough_mm', 'The roughing cut must be above zero.');
@@ -94,11 +103,12 @@ final readonly class NextCut implements \JsonSerializable
             );
         }
         $plan = [];
-        foreach (self::takes($left, $roughMm, $history) as [$take, $what]) {
-            $plan[] = new PlannedCut($take, $take / $ratio, $what);
+        $takes = $polished
+            ? self::takesToPolish($left, $roughMm)
+            : [...self::takes($left, $roughMm, $history), [0.0, CutKind::Spring]];
+        foreach ($takes as [$take, $what]) {
+            $plan[] = new PlannedCut($take, $what === CutKind::Polish ? 0.0 : $take / $ratio, $what);
         }
-        $plan[] = new PlannedCut(0.0, 0.0, CutKind::Spring);
-
         $unlisted = max(0, self::roughing($left, $roughMm) - self::MANY);
 
         return new self(
@@ -159,6 +169,22 @@ final readonly class NextCut implements \JsonSerializable
         ];
     }
 
+    /** @return list<array{float, CutKind}> */
+    private static function takesToPolish(float $left, float $rough): array
+    {
+        $cut = $left - self::POLISHED_MM;
+        if ($cut <= self::LAST_MM) {
+            return [[$left, CutKind::Polish]];
+        }
+        $roughing = max(0, (int) ceil($cut / $rough - 1e-9) - 1);
+
+        return [
+            ...array_fill(0, min($roughing, self::MANY), [$rough, CutKind::Rough]),
+            [$cut - $roughing * $rough, CutKind::Finish],
+            [self::POLISHED_MM, CutKind::Polish],
+        ];
+    }
+
     /** Roughing cuts before the last two. */
     private static function roughing(float $left, float $rough): int
     {
@@ -215,9 +241,11 @@ final readonly class NextCut implements \JsonSerializable
         $metal = $bore ? $target->upperMm - $nowMm : $nowMm - $target->lowerMm;
         $notes[] = Note::info(
             'inside',
-            Say::with('Stop: inside the band. {metal} could still come off before it is lost.', [
-                'metal' => LengthWriter::atMost($metal),
-            ]),
+            Say::with($metal < self::LAST_MM
+                ? 'Stop: inside the band, and one more cut would lose it: {metal} is left of it.'
+                : 'Stop: inside the band. {metal} could still come off before it is lost.', [
+                    'metal' => LengthWriter::atMost($metal),
+                ]),
         );
 
         return new self(

@@ -10,13 +10,17 @@ use Oldpart\Core\Advice\Say;
 /** One operation of a plan, with the reason it stands where it stands. */
 final readonly class Step implements \JsonSerializable
 {
-    /** @param  list<Note>  $notes  what this shop has to mind at it */
+    /**
+     * @param  list<Note>  $notes  what this shop has to mind at it
+     * @param  list<array{name: string, says: Say}>  $how  how it is held, with what it is cut, how fast
+     */
     public function __construct(
         public string $code,
         public Say $do,
         public string $why,
         public string $rule,
         public array $notes = [],
+        public array $how = [],
     ) {
     }
 
@@ -25,10 +29,32 @@ final readonly class Step implements \JsonSerializable
     {
         return $notes === []
             ? $this
-            : new self($this->code, $this->do, $this->why, $this->rule, [...$this->notes, ...$notes]);
+            : $this->with([...$this->notes, ...$notes], $this->how);
     }
 
-    /** @return array{code: string, do: Say, why: string, rule: string, notes: list<Note>} */
+    /** @param  list<array{name: string, says: Say}>  $how */
+    public function how(array $how): self
+    {
+        return $this->with($this->notes, $how);
+    }
+
+    /**
+     * @param  list<Note>  $notes
+     * @param  list<array{name: string, says: Say}>  $how
+     */
+    private function with(array $notes, array $how): self
+    {
+        return new self(
+            code: $this->code,
+            do: $this->do,
+            why: $this->why,
+            rule: $this->rule,
+            notes: $notes,
+            how: $how,
+        );
+    }
+
+    /** @return array{code: string, do: Say, why: string, rule: string, notes: list<Note>, how: list<array{name: string, says: Say}>} */
     public function jsonSerialize(): array
     {
         return [
@@ -37,6 +63,7 @@ final readonly class Step implements \JsonSerializable
             'why' => $this->why,
             'rule' => $this->rule,
             'notes' => $this->notes,
+            'how' => $this->how,
         ];
     }
 }

@@ -127,7 +127,7 @@ final readonly class Thread
 
     private static function plain(string $text): string
     {
-        return strtolower((string) preg_replace(['/\s+|no\./i', '/[×*]/u'], ['', 'x'], $text));
+        return strtolower((string) preg_replace(['/\s+|#|no\./i', '/[×*]/u'], ['', 'x'], $text));
     }
 
     /** What is to be minded of its family; empty: nothing. */

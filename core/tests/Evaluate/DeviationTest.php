@@ -100,4 +100,21 @@ final class DeviationTest extends TestCase
         }
         self::assertInstanceOf(JobAnswers::class, JobAnswers::of($axle->build()));
     }
+
+    /** What is not clean all round is not accepted, however it reads; cut on it may be. */
+    public function test_what_is_not_clean_is_not_accepted(): void
+    {
+        $axle = $this->turned('39.975');
+        $axle->facts['cuts'][0]['clean'] = false;
+        $making = $axle->answers()['making'][0];
+        self::assertSame('cannot-tell', $making['verdict']);
+        self::assertContains('not-clean', array_column($making['notes'], 'code'));
+        self::assertFalse($axle->answers()['hand_over']['good']);
+        $axle->facts['cuts'][0]['after']['typed'] = '40.200';
+        $making = $axle->answers()['making'][0];
+        self::assertSame('cut', $making['state']);
+        self::assertStringContainsString('Cut on', array_column($making['notes'], 'text', 'code')['not-clean']);
+        $axle->facts['cuts'][0]['after']['typed'] = '39.900';
+        self::assertSame('below', $axle->answers()['making'][0]['verdict'], 'too far is too far');
+    }
 }

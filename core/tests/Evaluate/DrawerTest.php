@@ -70,6 +70,44 @@ final class DrawerTest extends TestCase
         self::assertSame([['bar', 'chatters'], []], [$this->atTheBore(), $this->toBuy()]);
     }
 
+    /** The spacer as laid out is 40 across: 42 of bar; a tube up to what its bore leaves. */
+    public function test_the_rack(): void
+    {
+        $this->spacer();
+        $this->facts['parts'] = array_map(static fn (array $p): array => [...$p, 'material' => 'low-carbon steel, cold drawn'], $this->facts['parts']);
+        $notes = fn (): array => array_column(array_merge(...array_map(
+            static fn ($step): array => str_ends_with($step->code, ':blank') ? $step->notes : [],
+            $this->answers()->plan,
+        )), 'say', 'code');
+        self::assertArrayNotHasKey('buy', $notes(), 'nobody said what is on it');
+        $this->tool('stock', 'thin bar', ['metal' => 'steel', 'across_mm' => '30']);
+        self::assertStringContainsString('Nothing on the rack does', $notes()['buy']->mm);
+        self::assertCount(1, $this->toBuy());
+        $this->tool('stock', 'bronze bar', ['metal' => 'bronze', 'across_mm' => '60']);
+        self::assertArrayHasKey('buy', $notes(), 'of another metal');
+        $this->tool('stock', 'thick bar', ['metal' => 'steel', 'across_mm' => '120', 'long_mm' => '1000']);
+        self::assertStringContainsString('thick bar', $notes()['stock']->mm);
+        $this->tool('stock', 'nearer bar', ['metal' => 'steel', 'across_mm' => '100', 'long_mm' => '1000']);
+        self::assertStringContainsString('nearer bar', $notes()['stock']->mm);
+        $this->tool('stock', 'short bar', ['metal' => 'steel', 'across_mm' => '90', 'long_mm' => '20']);
+        self::assertStringContainsString('nearer bar', $notes()['stock']->mm, 'the other is too short');
+        self::assertSame([], $this->toBuy());
+    }
+
+    public function test_a_mandrel_and_a_grinder(): void
+    {
+        $this->spacer();
+        $this->tool('arbor', 'expanding mandrel', ['from_mm' => '19', 'to_mm' => '22']);
+        $of = fn (string $kind): array => array_merge(...array_map(
+            static fn ($step): array => str_ends_with($step->code, ":{$kind}") ? $step->notes : [],
+            $this->answers()->plan,
+        ));
+        self::assertStringContainsString('expanding mandrel holds its', array_column($of('lengths'), 'say', 'code')['arbor']->mm);
+        $this->facts['shop']['machines'] = [];
+        $this->tool('arbor', 'small mandrel', ['from_mm' => '10', 'to_mm' => '18']);
+        self::assertStringContainsString('No mandrel of the drawer', array_column($of('lengths'), 'say', 'code')['arbor']->mm);
+    }
+
     public function test_a_remark_stands_at_its_step(): void
     {
         $this->spacer();

@@ -94,6 +94,8 @@ final class JointWaysTest extends TestCase
         $ways = self::ways(self::measured('60')->joint('Bush in housing', ['needs_torque_nm' => 200.0]));
         self::assertFalse($ways['light-press']->feasible);
         self::assertStringContainsString('N·m at worst', self::against($ways['light-press']));
+        // Half as much again as is asked: 300 N·m.
+        self::assertStringContainsString('300.0 is asked with the factor', self::against($ways['light-press']));
         self::assertTrue($ways['light-press-pin']->feasible);
         self::assertTrue($ways['key']->feasible);
     }

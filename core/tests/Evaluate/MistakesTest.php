@@ -189,6 +189,9 @@ final class MistakesTest extends TestCase
                     'at' => null,
                 ],
             ];
+            // Set up once and run once: 90 minutes, at 40 an hour.
+            $job->facts['operations'] = [['id' => 'o', 'name' => 'All of it', 'setup_min' => 30, 'run_min' => 60]];
+            $job->facts['shop']['rate_per_h'] = 40;
             $mistake = self::answers($job)['mistakes'][0];
             self::assertSame(
                 ['30.000', '30.100', '0.100 mm larger than was believed'],
@@ -208,7 +211,7 @@ final class MistakesTest extends TestCase
                 self::assertStringStartsWith('Cut “Bush outside” again', $mistake['ways'][0]['do']['mm']);
             } else {
                 self::assertStringStartsWith($says, $mistake['ways'][0]['do']['mm']);
-                self::assertStringContainsString('a new piece', $mistake['ways'][0]['costs']);
+                self::assertStringContainsString('a new piece: about 90 min, € 60 and the metal', $mistake['ways'][0]['costs']);
             }
             self::assertTrue($mistake['ways'][0]['enough']);
         }

@@ -189,7 +189,7 @@ final class SurveyTest extends TestCase
         self::assertSame('The felt of the guard gives 0.02; nothing else runs on it.', $facts->concessions[0]->why);
         $written = JobFile::toArray($facts);
         // Said of shapes since; nothing was said of them then.
-        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null, 'centred_on' => null], 'readings' => ['what' => ''], 'parts' => ['both_hands' => false], 'operations' => ['spent_min' => null, 'running_since' => null], 'cuts' => ['piece' => 1]] as $list => $since) {
+        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null, 'centred_on' => null], 'readings' => ['what' => ''], 'parts' => ['both_hands' => false], 'operations' => ['spent_min' => null, 'running_since' => null], 'cuts' => ['piece' => 1, 'clean' => true]] as $list => $since) {
             foreach ($written[$list] as $i => $row) {
                 self::assertEquals($since, array_intersect_key($row, $since));
                 $written[$list][$i] = array_diff_key($row, $since);
@@ -197,7 +197,7 @@ final class SurveyTest extends TestCase
         }
         self::assertSame(['', ''], [$written['shop']['taps'], $written['shop']['dies']]);
         self::assertSame([[], '', '', 'mm'], [$written['shop']['machines'], $written['shop']['drills'], $written['shop']['reamers'], $written['shop']['tool_unit']]);
-        $since = array_flip(['taps', 'dies', 'machines', 'drills', 'reamers', 'tool_unit']);
+        $since = array_flip(['taps', 'dies', 'machines', 'drills', 'reamers', 'tool_unit', 'polishes_last']);
         $written['shop'] = array_diff_key($written['shop'], $since);
         self::assertSame([[], null, null], [$written['reckonings'], $written['plan'], $written['batch']], 'these came later');
         unset($written['reckonings'], $written['plan'], $written['batch']);
@@ -214,7 +214,7 @@ final class SurveyTest extends TestCase
         self::assertSame([[], []], [$facts->concessions, $facts->trials]);
         $new = JobFile::toArray($facts);
         self::assertSame(3, $new['version']);
-        foreach (['surfaces' => ['work', 'sure', 'shape', 'treated', 'hardness', 'centred_on'], 'readings' => ['state', 'what'], 'joints' => ['first'], 'cuts' => ['piece'], 'parts' => ['both_hands']] as $list => $fresh) {
+        foreach (['surfaces' => ['work', 'sure', 'shape', 'treated', 'hardness', 'centred_on'], 'readings' => ['state', 'what'], 'joints' => ['first'], 'cuts' => ['piece', 'clean'], 'parts' => ['both_hands']] as $list => $fresh) {
             $kept = array_map(static fn (array $row): array => array_diff_key($row, array_flip($fresh)), $new[$list]);
             self::assertEquals($old[$list], $kept, $list);
         }

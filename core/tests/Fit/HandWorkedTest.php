@@ -101,6 +101,13 @@ final class HandWorkedTest extends TestCase
         FitWish::read('0.1 to 10.1 mm loose at 40 mm', Unit::Millimetre);
     }
 
+    public function test_tight_as_well(): void
+    {
+        FitWish::read('9.8 to 9.9 mm tight at 40 mm', Unit::Millimetre);
+        $this->expectException(BadInput::class);
+        FitWish::read('10.2 mm tight to 1 mm loose at 40 mm', Unit::Millimetre);
+    }
+
     /** K stops at grade 8 from 3 to 500 mm, not below (ISO 286-1, table 3). */
     public function test_where_k_of_a_hole_is_given(): void
     {

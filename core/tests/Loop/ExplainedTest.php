@@ -33,6 +33,7 @@ final class ExplainedTest extends TestCase
         self::assertEqualsWithDelta(0.02, $why->byMm, 1e-9);
         self::assertEqualsWithDelta(9 / 14, $why->share, 1e-9);
         self::assertTrue($why->withinDoubt);
+        self::assertStringEndsWith('0.080 mm − 0.100 mm = −0.020 mm', $why->working->steps[0]->numbers->mm);
         self::assertFalse(Explained::of(self::stack(), 0.05)->withinDoubt, '0.05 is more than it may be off');
     }
 

@@ -104,5 +104,8 @@ final class HoleLadderTest extends TestCase
             StandardSize::reamers(25.4 * 0.2488, 25.4 * 0.2512),
         ));
         self::assertSame([], StandardSize::reamers(21.65, 21.66));
+        // Over and under sets end at half an inch.
+        self::assertNotSame([], StandardSize::reamers(25.4 * 0.5009, 25.4 * 0.5011));
+        self::assertSame([], StandardSize::reamers(25.4 * 0.5634, 25.4 * 0.5636));
     }
 }

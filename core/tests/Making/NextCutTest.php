@@ -171,4 +171,24 @@ final class NextCutTest extends TestCase
         self::assertSame(10000, $next->cuts);
         self::assertLessThan(60, count($next->plan));
     }
+
+    /** The other school, by hand: 0.5 off in rough cuts of 0.2, the last half thou with emery. */
+    public function test_the_last_of_it_is_polished(): void
+    {
+        $band = new Band(19.98, 20.0);
+        $next = NextCut::toward(SurfaceKind::Shaft, $band, 20.5, 0.2, polished: true);
+        self::assertSame(['rough', 'rough', 'finish', 'polish'], array_map(static fn ($c): string => $c->kind->value, $next->plan));
+        self::assertEqualsWithDelta([0.2, 0.2, 0.1 - 0.0127, 0.0127], array_map(static fn ($c): float => $c->takeMm, $next->plan), 1e-9);
+        self::assertSame(0.0, $next->plan[3]->dialMm);
+        $last = NextCut::toward(SurfaceKind::Shaft, $band, 20.012, 0.2, polished: true);
+        self::assertSame([['polish', 0.012, 0.0]], array_map(static fn ($c): array => [$c->kind->value, round($c->takeMm, 6), $c->dialMm], $last->plan));
+    }
+
+    /** Four thousandths of a millimetre are left of the band: no cut is so fine. */
+    public function test_one_more_would_lose_it(): void
+    {
+        $says = static fn (float $now): string => NextCut::toward(SurfaceKind::Shaft, new Band(19.98, 20.0), $now, 0.2)->notes[0]->say->mm;
+        self::assertStringContainsString('one more cut would lose it', $says(19.984));
+        self::assertStringNotContainsString('one more cut would lose it', $says(19.986));
+    }
 }

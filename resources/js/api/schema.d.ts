@@ -1787,6 +1787,8 @@ export interface components {
              */
             tool_unit: "in" | "mm";
             machines: components["schemas"]["machine"][];
+            /** @description the last half thou is polished or honed, not cut */
+            polishes_last: boolean;
             recipes: components["schemas"]["Recipe"][];
             /** @description what earlier cuts took off for what was dialled */
             learned: string[];
@@ -1817,6 +1819,7 @@ export interface components {
             why: string;
             rule: string;
             notes: components["schemas"]["Note"][];
+            how: components["schemas"]["StepHow"][];
         };
         Plan: components["schemas"]["plan"];
         Waits: components["schemas"]["waits"];
@@ -2013,6 +2016,8 @@ export interface components {
             taps?: string;
             /** @description Dies in the drawer, such as M6, 1/4 UNC */
             dies?: string;
+            /** @description The last half thou is polished or honed, where others take two equal cuts and a spring pass */
+            polishes_last?: boolean;
             /** @description What earlier cuts of the shop took off for what was dialled */
             take_offs?: {
                 metal: string;
@@ -2169,6 +2174,8 @@ export interface components {
             part_c: number | null;
             /** @description of a batch; 1 where it is not said */
             piece?: number;
+            /** @description it is clean all round: until then no size counts */
+            clean?: boolean;
             set_aside: string | null;
             /** Format: date-time */
             at: string | null;
@@ -2494,6 +2501,8 @@ export interface components {
                     taps?: string;
                     /** @description Dies in the drawer, such as M6, 1/4 UNC */
                     dies?: string;
+                    /** @description The last half thou is polished or honed, where others take two equal cuts and a spring pass */
+                    polishes_last?: boolean;
                     /** @description What earlier cuts of the shop took off for what was dialled */
                     take_offs?: {
                         metal: string;
@@ -2692,6 +2701,8 @@ export interface components {
                     part_c: number | null;
                     /** @description of a batch; 1 where it is not said */
                     piece?: number;
+                    /** @description it is clean all round: until then no size counts */
+                    clean?: boolean;
                     set_aside: string | null;
                     /** Format: date-time */
                     at: string | null;
@@ -3226,6 +3237,11 @@ export interface components {
         };
         /** @enum {unknown} */
         SizeVerdict: "inside" | "cannot-tell" | "above" | "below" | null;
+        /** @description how a step is held, with what it is cut, how fast */
+        StepHow: {
+            name: string;
+            says: components["schemas"]["Say"];
+        };
         Decided: {
             id: string;
             /** @enum {unknown} */
@@ -3278,7 +3294,7 @@ export interface components {
         };
         PlannedCut: {
             /** @enum {unknown} */
-            kind: "rough" | "finish" | "spring";
+            kind: "rough" | "finish" | "spring" | "polish";
             dial: components["schemas"]["Say"];
         };
         CutRow: {
@@ -4416,6 +4432,7 @@ export interface operations {
                     drills?: string;
                     reamers?: string;
                     machines?: components["schemas"]["machine"][];
+                    polishes_last?: boolean;
                     recipes?: components["schemas"]["Recipe"][];
                     /** @description what was learned of cuts up to now */
                     forget?: boolean;

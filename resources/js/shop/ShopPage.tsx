@@ -1,4 +1,6 @@
 import Box from '@mui/material/Box';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { client, orRefuse, outlives } from '../api/client';
@@ -122,6 +124,15 @@ export function ShopPage() {
                     store={(reamers) => store({ reamers })}
                     helperText="10 mm, 1/2, and what one really cuts: 8 mm cuts 8.012 mm"
                     multiline
+                />
+                <FormControlLabel
+                    control={
+                        <Switch
+                            checked={shop.data.polishes_last}
+                            onChange={(_, polishes_last) => void store({ polishes_last })}
+                        />
+                    }
+                    label="Cut to the last half thou and polish or hone that; off: two equal last cuts and a spring pass"
                 />
                 <TextFact
                     label="Currency"

@@ -7,10 +7,10 @@ namespace Oldpart\Core\Evaluate\Making;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Facts\ConcessionFacts;
+use Oldpart\Core\Facts\CutFacts;
 use Oldpart\Core\Facts\Decision;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
-use Oldpart\Core\Making\CutKind;
 use Oldpart\Core\Making\CutState;
 use Oldpart\Core\Making\NextCut;
 use Oldpart\Core\Measure\Acceptance;
@@ -50,7 +50,7 @@ final readonly class CutProgress
         $verdict = match (true) {
             $band === null => null,
             $read !== null => self::worst($read, $band),
-            $now !== null => Acceptance::of($now, $log->u95(), $band),
+            $now !== null => self::ofLast($last, Acceptance::of($now, $log->u95(), $band)),
             default => null,
         };
 
@@ -67,6 +67,7 @@ final readonly class CutProgress
                     history: array_column($log->taken(), 1),
                     aim: $entry->aim(),
                     learned: Learned::forSurface($facts, $entry->surface),
+                    polished: $facts->shop->polishesLast,
                 ),
             verdict: $verdict,
             roughMm: $facts->shop->roughCutMm,
@@ -97,6 +98,12 @@ final readonly class CutProgress
         }
 
         return $standing;
+    }
+
+    /** Where it is not clean all round, what was read is not the size of all of it. */
+    private static function ofLast(?CutFacts $last, Acceptance $verdict): Acceptance
+    {
+        return $last?->clean === false && $verdict === Acceptance::Inside ? Acceptance::CannotTell : $verdict;
     }
 
     /** Of its smallest and its largest spot the one that is worse. */
@@ -150,7 +157,7 @@ final readonly class CutProgress
         $planned = [];
         $size = $sizes[count($sizes) - 1];
         foreach ($this->next->plan as $cut) {
-            if ($cut->kind !== CutKind::Spring) {
+            if ($cut->takeMm > 0) {
                 $size += ($this->entry->surface->grows() ? 1 : -1) * $cut->takeMm;
                 $planned[] = $size;
             }
@@ -176,7 +183,11 @@ final readonly class CutProgress
                 ),
             );
         }
-        if ($this->verdict === Acceptance::CannotTell) {
+        if ($this->log->last()?->clean === false && $this->read === null) {
+            $notes[] = Note::stop('not-clean', $this->hasMetalLeft()
+                ? 'Not clean all round yet: no size counts until it is. Cut on, and look again before the last cut.'
+                : 'Not clean all round, and nothing is left to cut: it was worn or cast deeper than its limits. Build it up, sleeve it, or make it anew.');
+        } elseif ($this->verdict === Acceptance::CannotTell) {
             $notes[] = Note::caution(
                 'cannot-tell',
                 Say::with(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Making;
 
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Shapes\PartShape;
@@ -13,7 +14,9 @@ use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\OperationFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\PlanFacts;
+use Oldpart\Core\Making\Blank;
 use Oldpart\Core\Making\BushOrder;
+use Oldpart\Core\Making\LatheChoice;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
@@ -21,6 +24,9 @@ use Oldpart\Core\Quantity\Band;
 /** In what order it is made: worked out for a bush and for turned parts, else the operations as quoted. */
 final readonly class MakePlan
 {
+    /** On the diameter of what is turned from the bar, mm. Common practice. */
+    private const ROUGH_MM = 2.0;
+
     /**
      * @param  list<SizedJoint>  $joints
      * @param  list<MakeEntry>  $make
@@ -37,7 +43,8 @@ final readonly class MakePlan
         array $shapes,
     ): array {
         $steps = self::workedOut($facts, $joints, $card, make: $make, shaped: $shaped, shapes: $shapes);
-        $steps = ToolNeeds::of($facts, $make, $shaped)->on($steps);
+        $steps = ToolNeeds::of($facts, $make, $shaped, $shapes)->on($steps);
+        $steps = array_map((new StepHow($facts, $make))->on(...), $steps);
 
         return PlanOrder::of($steps, $facts->plan ?? PlanFacts::read(null));
     }
@@ -73,7 +80,7 @@ final readonly class MakePlan
                 }
             }
 
-            return BushOrder::of(
+            return self::onLathe($facts, $outside, $length, BushOrder::of(
                 outside: $outside,
                 boreBefore: $before,
                 boreAfter: $after,
@@ -81,7 +88,7 @@ final readonly class MakePlan
                 finishInPlace: $held->canBeTight() && $card->finishInPlace($bore, $running, $held),
                 sintered: $card->isPorous($bore),
                 bonded: ! $held->canBeTight(),
-            );
+            ));
         }
 
         $kind = Kind::orNull($facts->kind);
@@ -97,6 +104,26 @@ final readonly class MakePlan
             : RecipePlan::of($facts, $kind, $make, $shaped, $parts);
 
         return $order === [] ? self::operations($facts) : $order;
+    }
+
+    /**
+     * The lathe of the shop that takes the bush, said where its blank is sawn.
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private static function onLathe(JobFacts $facts, Band $outside, Band $length, array $steps): array
+    {
+        $across = $outside->upperMm + self::ROUGH_MM;
+        $blank = new Blank($across, $length->upperMm, self::ROUGH_MM / 2, max(1, $facts->takeIn->quantity));
+        $choice = LatheChoice::of($facts->shop->machinesOf('lathe'), $across, $blank->sawnMm);
+
+        return $choice === null ? $steps : array_map(
+            static fn (Step $s): Step => $s->code === 'blank'
+                ? $s->noting([Note::info('lathe', "On: {$choice->lathe->name}."), ...$choice->notes])
+                : $s,
+            $steps,
+        );
     }
 
     /** @return list<Step> the operations as quoted, where no order is worked out for the kind */

@@ -6,13 +6,21 @@ namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
+use Oldpart\Core\Evaluate\Shapes\PartShape;
+use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Making\Blank;
 use Oldpart\Core\Making\BoringBar;
 use Oldpart\Core\Making\Machine;
 use Oldpart\Core\Making\Step;
+use Oldpart\Core\Making\StockChoice;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Shape\Cell;
 use Oldpart\Core\Shape\SurfaceType;
 
 /** What the work needs of the drawer: said at its step, and to buy where the drawer does not have it. */
@@ -23,10 +31,20 @@ final readonly class ToolNeeds
         'bore' => ['bores', 'finish-bore', 'rough-bore', 'finish-bore-in-place', 'recut'],
         'slot' => ['keyways', 'slots', 'recut'],
         'thread' => ['threads', 'recut'],
+        'blank' => ['blank'],
+        'lengths' => ['lengths'],
+        'outside' => ['outsides', 'finish-outside', 'recut'],
+        'holes' => ['holes'],
     ];
 
     /** Beyond these a bar is not used, but a drill or the mill; mm. Common practice. */
     private const LEAST_BORED_MM = 6.0;
+
+    /** On the diameter of what is turned from the bar, mm. Common practice. */
+    private const ROUGH_MM = 2.0;
+
+    /** What is left on the diameter for the grinder, mm. Common practice. */
+    private const GRIND_MM = 0.25;
 
     /**
      * @param  array<string, list<Note>>  $notes  by code of the kind of surface and its part
@@ -39,8 +57,9 @@ final readonly class ToolNeeds
     /**
      * @param  list<MakeEntry>  $make
      * @param  list<ShapedSurface>  $shaped
+     * @param  array<string, PartShape>  $shapes  by part
      */
-    public static function of(JobFacts $facts, array $make, array $shaped): self
+    public static function of(JobFacts $facts, array $make, array $shaped, array $shapes = []): self
     {
         $notes = [];
         $buy = [];
@@ -48,6 +67,8 @@ final readonly class ToolNeeds
             [$kind, $found] = match (true) {
                 $entry->phase === Phase::After && $entry->surface->work === null => ['', []],
                 $entry->surface->type === SurfaceType::Bore => ['bore', self::bar($facts, $entry)],
+                $entry->surface->type === SurfaceType::Shaft => ['outside', self::grinder($facts, $entry)],
+                $entry->surface->type === SurfaceType::HolePattern => ['holes', self::drill($facts, $entry)],
                 $entry->surface->type->isSlot() => ['slot', self::cutter($facts, $entry)],
                 default => ['', []],
             };
@@ -63,6 +84,19 @@ final readonly class ToolNeeds
             if ($note !== null) {
                 $notes["{$shape->surface->part}:thread"][] = $note;
                 $buy[] = ['code' => "{$shape->surface->id}:thread", 'says' => $note->say];
+            }
+        }
+
+        foreach ($facts->parts as $part) {
+            $note = isset($shapes[$part->id]) ? self::stock($facts, $part, $shapes[$part->id]) : null;
+            if ($note !== null) {
+                $notes["{$part->id}:blank"][] = $note;
+                if ($note->code === 'buy') {
+                    $buy[] = ['code' => "{$part->id}:stock", 'says' => $note->say];
+                }
+            }
+            foreach (self::arbor($facts, $part, $make) as $note) {
+                $notes["{$part->id}:lengths"][] = $note;
             }
         }
 
@@ -149,6 +183,99 @@ final readonly class ToolNeeds
         }
 
         return null;
+    }
+
+    /** A bar or tube of the rack that the part comes out of; nothing where nobody said what is on it. */
+    private static function stock(JobFacts $facts, PartFacts $part, PartShape $shape): ?Note
+    {
+        $metal = FoundSurfaces::material($part)?->family;
+        $rack = $facts->shop->machinesOf('stock');
+        $isTurned = $part->origin === Origin::Make && $part->form === Form::Turned && ! $shape->profile->isEmpty();
+        if ($metal === null || ! $isTurned || ! StockChoice::isSaid($rack, $metal)) {
+            return null;
+        }
+        $across = 2 * $shape->profile->largestMm() + self::ROUGH_MM;
+        $blank = new Blank(
+            $across,
+            $shape->profile->toMm() - $shape->profile->fromMm(),
+            self::ROUGH_MM / 2,
+            max(1, $facts->takeIn->quantity),
+        );
+        $hollow = $shape->walls->cells === [] ? 0.0 : 2 * min(array_map(
+            static fn (Cell $c): float => min($c->innerStartMm, $c->innerEndMm),
+            $shape->walls->cells,
+        )) - self::ROUGH_MM;
+        $choice = StockChoice::of($rack, $metal, $across, max(0.0, $hollow), $blank->throughMm);
+        $values = ['d' => LengthWriter::sizeInWords($across), 'l' => LengthWriter::sizeInWords($blank->throughMm)];
+
+        return $choice === null
+            ? Note::caution('buy', Say::with("Nothing on the rack does: {$part->name} takes {$metal} of {d} or more, {l} of it.", $values))
+            : Note::info('stock', Say::with("From the rack: {$choice->stock->name}; {l} of it. See that it is {$part->material}, not only {$metal}.", $values));
+    }
+
+    /**
+     * What it goes on to be faced on its second side.
+     *
+     * @param  list<MakeEntry>  $make
+     * @return list<Note>
+     */
+    private static function arbor(JobFacts $facts, PartFacts $part, array $make): array
+    {
+        $arbors = self::known($facts, 'arbor', 'from_mm', 'to_mm');
+        foreach ($arbors === [] ? [] : $make as $entry) {
+            $band = $entry->band;
+            if ($entry->surface->part !== $part->id || $entry->surface->type !== SurfaceType::Bore || $band === null) {
+                continue;
+            }
+            foreach ($arbors as $arbor) {
+                if ($arbor->figure('from_mm') <= $band->lowerMm && $arbor->figure('to_mm') >= $band->upperMm) {
+                    return [Note::info('arbor', "{$arbor->name} holds its ".lcfirst($entry->surface->name).'.')];
+                }
+            }
+
+            return [Note::info('arbor', 'No mandrel of the drawer holds its '.lcfirst($entry->surface->name).': turn one in place, and leave it in the chuck until the part is done.')];
+        }
+
+        return [];
+    }
+
+    /** @return list<Note> where the lathe does not hold it and a grinder of the shop does */
+    private static function grinder(JobFacts $facts, MakeEntry $entry): array
+    {
+        $width = $entry->band?->widthMm();
+        if ($width === null || $width >= $facts->shop->latheHoldsMm) {
+            return [];
+        }
+        foreach (self::known($facts, 'grinder', 'holds_mm') as $grinder) {
+            if ($grinder->figure('holds_mm') <= $width) {
+                return [Note::info('grinder', Say::with(
+                    "{$entry->label}: narrower than the lathe holds; {$grinder->name} holds {h}. Leave {s} on it for that.",
+                    [
+                        'h' => LengthWriter::difference((float) $grinder->figure('holds_mm')),
+                        's' => LengthWriter::difference(self::GRIND_MM),
+                    ],
+                ))];
+            }
+        }
+
+        return [];
+    }
+
+    /** @return list<Note> a hole larger than any drilling machine of the shop drills */
+    private static function drill(JobFacts $facts, MakeEntry $entry): array
+    {
+        $hole = $entry->surface->size2?->length->mm;
+        $largest = array_map(
+            static fn (Machine $m): float => (float) $m->figure('drill_mm'),
+            self::known($facts, 'drill', 'drill_mm'),
+        );
+
+        return $hole === null || $largest === [] || $hole <= max($largest) ? [] : [
+            Note::caution('drill', Say::with("{$entry->label}: holes of {d}, and the drilling machine takes {m}. On the mill, or drill {m} and bore them.", [
+                'd' => LengthWriter::sizeInWords($hole),
+                'm' => LengthWriter::sizeInWords(max($largest)),
+            ])),
+        ];
     }
 
     /** @return list<Machine> those of a kind of which all that is asked for is known */

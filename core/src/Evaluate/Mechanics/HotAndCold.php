@@ -14,6 +14,8 @@ use Oldpart\Core\Joint\PressAdvice;
 use Oldpart\Core\Joint\PressFit;
 use Oldpart\Core\Joint\Roughness;
 use Oldpart\Core\Joint\Shrink;
+use Oldpart\Core\Making\HeatReach;
+use Oldpart\Core\Making\Machine;
 use Oldpart\Core\Picture\InUsePicture;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -25,11 +27,16 @@ final readonly class HotAndCold implements \JsonSerializable
         private Shrink $shrink,
         private ?Chance $chance,
         private float $roomC,
+        /** @var list<Machine> of the shop */
+        private array $machines,
     ) {
     }
 
-    /** Null where there is no press, or its materials' expansion is not known. */
-    public static function of(SizedJoint $answer, float $roomC): ?self
+    /**
+     * @param  list<Machine>  $machines  of the shop: its ovens and freezers
+     * @return ?self null where there is no press, or its materials' expansion is not known
+     */
+    public static function of(SizedJoint $answer, float $roomC, array $machines = []): ?self
     {
         $press = $answer->press;
         if (
@@ -63,7 +70,7 @@ final readonly class HotAndCold implements \JsonSerializable
             return null;
         }
 
-        return new self($press, $shrink, $chance, $roomC);
+        return new self($press, $shrink, $chance, $roomC, $machines);
     }
 
     /** @return array<string, mixed> */
@@ -113,7 +120,12 @@ final readonly class HotAndCold implements \JsonSerializable
                 'inner_bore_mm' => $fit->innerBoreMm,
             ],
             'room_c' => $this->roomC,
-            'notes' => $this->shrink->notes,
+            'notes' => [...$this->shrink->notes, ...HeatReach::notes(
+                $this->machines,
+                $this->shrink->heatOuterToC,
+                $this->shrink->chillInnerToC,
+                $fit->outerOdMm,
+            )],
             'working' => $this->shrink->working,
         ];
     }

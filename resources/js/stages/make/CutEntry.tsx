@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useRef, useState } from 'react';
@@ -28,6 +30,7 @@ export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: ()
     const [dialled, setDialled] = useKept(`dialled:${name}`, '');
     const [after, setAfter] = useKept(`after:${name}`, '');
     const [warm, setWarm] = useState('');
+    const [clean, setClean] = useState(true);
     const [refused, setRefused] = useState<{ field: string; says: string } | null>(null);
     const [id, setId] = useState(newId);
     const size = useRef<HTMLInputElement>(null);
@@ -41,6 +44,7 @@ export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: ()
         surface: making.surface,
         phase: making.phase,
         piece: making.piece,
+        clean,
         dialled: first || dialled.trim() === '' ? null : { typed: dialled, unit: typing },
         after: { typed, unit: typing },
         instrument,
@@ -68,6 +72,7 @@ export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: ()
         setDialled('');
         setAfter('');
         setRefused(null);
+        setClean(true);
         save('cuts', sent.id, fact(after))
             .then(() => logged?.())
             .catch((error: Error & { field?: string }) => {
@@ -134,6 +139,11 @@ export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: ()
             <Button type="submit" variant="contained">
                 Log it
             </Button>
+            <FormControlLabel
+                control={<Checkbox checked={!clean} onChange={(_, not) => setClean(!not)} />}
+                label="Not clean all round yet"
+                sx={{ gridColumn: '1 / -1', mt: -1.5 }}
+            />
         </Box>
     );
 }

@@ -172,7 +172,13 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                             Then:{' '}
                             {making.plan
                                 .slice(1, 5)
-                                .map((cut) => (cut.kind === 'spring' ? 'a spring pass' : say(cut.dial)))
+                                .map((cut) =>
+                                    cut.kind === 'spring'
+                                        ? 'a spring pass'
+                                        : cut.kind === 'polish'
+                                          ? `${say(cut.dial)} by polishing`
+                                          : say(cut.dial),
+                                )
                                 .join(', ')}
                         </Typography>
                     )}

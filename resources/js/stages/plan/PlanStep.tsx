@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import type { PlanStep as Step } from '../../api/types';
 import { TextFact } from '../../entry/TextFact';
+import { LinkButton } from '../../shell/LinkButton';
 import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 
@@ -45,6 +46,7 @@ export function PlanStep({
     const { say } = useSettings();
     const name = `step ${number}`;
     const [writing, setWriting] = useState(false);
+    const [how, setHow] = useState(false);
     return (
         <Box
             component="li"
@@ -76,6 +78,35 @@ export function PlanStep({
                     {step.why}
                 </Typography>
                 <Notes notes={step.notes} />
+                {step.how.length > 0 && (
+                    <LinkButton size="small" aria-expanded={how} onClick={() => setHow(!how)}>
+                        How it is held and cut
+                    </LinkButton>
+                )}
+                {how && (
+                    <Box
+                        component="dl"
+                        sx={{
+                            m: 0,
+                            mb: 1,
+                            display: 'grid',
+                            gridTemplateColumns: 'auto 1fr',
+                            columnGap: 1.5,
+                            rowGap: 0.25,
+                        }}
+                    >
+                        {step.how.map((one) => (
+                            <Fragment key={one.name}>
+                                <Typography component="dt" variant="body2" color="textSecondary">
+                                    {one.name}
+                                </Typography>
+                                <Typography component="dd" variant="body2" sx={{ m: 0 }}>
+                                    {say(one.says)}
+                                </Typography>
+                            </Fragment>
+                        ))}
+                    </Box>
+                )}
                 {writing && (
                     <Box sx={{ display: 'grid', gap: 1, my: 1 }}>
                         {own !== null && (
