@@ -162,4 +162,15 @@ final class PlanTest extends BrowserTestCase
         $this->seesNot('What now?');
         self::assertSame('the wheel is bushed next week', array_column($this->api('/api/jobs/demo-tedder')['facts']['concessions'], 'why')[1]);
     }
+
+    /** A taper by trial: 0.120 out of 1 in 7.991 is 0.0150 on the diameter, by hand. */
+    public function test_a_taper_by_how_far_it_stands_out(): void
+    {
+        $this->visit('/job/demo-blower/make');
+        $this->press('Hub taper');
+        $this->fill('Stands out now', '0.120');
+        $this->sees('Take 0.0150 in more on the diameter, 0.0075 in by the cross slide.');
+        $this->fill('Is to stand out', '0.200');
+        $this->sees('It goes in further than wanted already');
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -39,6 +40,10 @@ final class TaperTrialSum implements Sum
         return [
             'infeed_mm' => $diameter / 2,
             'diameter_mm' => $diameter,
+            'steps' => $diameter <= 0 ? [] : [Say::with('Take {d} more on the diameter, {i} by the cross slide.', [
+                'd' => LengthWriter::difference($diameter),
+                'i' => LengthWriter::difference($diameter / 2),
+            ])],
             'notes' => $diameter < 0
                 ? [Note::stop('too-far', 'It goes in further than wanted already: nothing that is taken off brings it back.')]
                 : [],

@@ -108,6 +108,18 @@ final class DrawerTest extends TestCase
         self::assertStringContainsString('No mandrel of the drawer', array_column($of('lengths'), 'say', 'code')['arbor']->mm);
     }
 
+    /** No part for the lathe is made on the lathe that lies in pieces. */
+    public function test_the_machine_that_is_needed_to_make_it(): void
+    {
+        $this->spacer()->tool('lathe', 'Long bed', []);
+        $first = fn (): array => array_column($this->answers()->plan[0]->notes, 'code');
+        self::assertNotContains('itself', $first());
+        $this->facts['machine'] = 'Tailstock of the long bed, clamp';
+        self::assertContains('itself', $first());
+        $this->facts['machine'] = 'Long bedding plough';
+        self::assertNotContains('itself', $first(), 'only part of a word');
+    }
+
     public function test_a_remark_stands_at_its_step(): void
     {
         $this->spacer();

@@ -1147,6 +1147,8 @@ export interface components {
             cut: boolean;
             /** @description nothing is fitted to it */
             edge: boolean;
+            /** @description of a taper: one in so many on the diameter */
+            one_in: number | null;
             is: components["schemas"]["Say"] | null;
             missing: components["schemas"]["Say"] | null;
             candidates: {

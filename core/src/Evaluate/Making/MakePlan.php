@@ -45,6 +45,10 @@ final readonly class MakePlan
         $steps = self::workedOut($facts, $joints, $card, make: $make, shaped: $shaped, shapes: $shapes);
         $steps = ToolNeeds::of($facts, $make, $shaped, $shapes)->on($steps);
         $steps = array_map((new StepHow($facts, $make))->on(...), $steps);
+        $needed = self::itself($facts);
+        if ($needed !== null && $steps !== []) {
+            $steps[0] = $steps[0]->noting([$needed]);
+        }
 
         return PlanOrder::of($steps, $facts->plan ?? PlanFacts::read(null));
     }
@@ -104,6 +108,23 @@ final readonly class MakePlan
             : RecipePlan::of($facts, $kind, $make, $shaped, $parts);
 
         return $order === [] ? self::operations($facts) : $order;
+    }
+
+    /** The machine that is repaired may be the one the part is made on. */
+    private static function itself(JobFacts $facts): ?Note
+    {
+        foreach ($facts->shop->machines as $machine) {
+            // A word such as mill stands for much else.
+            $isNamed = $machine->kind === 'lathe' || str_contains($machine->name, ' ');
+            if ($isNamed && preg_match('/\b'.preg_quote($machine->name, '/').'\b/iu', $facts->machine) === 1) {
+                return Note::caution(
+                    'itself',
+                    "{$machine->name} may be the very machine this is made on: make all of the part, and what is needed to hold it, before you take it apart; or keep the old one running until then.",
+                );
+            }
+        }
+
+        return null;
     }
 
     /**

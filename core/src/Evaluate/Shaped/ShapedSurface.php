@@ -99,6 +99,8 @@ final readonly class ShapedSurface implements \JsonSerializable
             'picture' => $this->picture,
             'working' => $this->working,
             'places' => $this->places,
+            // Of a taper: one in so many, to cut it by how far it still stands out.
+            'one_in' => $this->onDiameter === null || $this->onDiameter <= 0 ? null : 1 / $this->onDiameter,
         ];
     }
 }

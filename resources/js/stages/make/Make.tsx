@@ -19,6 +19,7 @@ import { CutEntry } from './CutEntry';
 import { CutTable } from './CutTable';
 import { Pieces } from './Pieces';
 import { Places } from './Places';
+import { StandsOut } from './StandsOut';
 import { TooFar } from './TooFar';
 import { useOnward } from './useOnward';
 
@@ -219,6 +220,9 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                 <Steps title="If it comes out otherwise" steps={making.touches.map(say)} />
             )}
             {shape && <Places shape={shape} />}
+            {shape?.cut && shape.one_in !== null && (
+                <StandsOut surface={shape.surface} oneIn={shape.one_in} />
+            )}
             <CutEntry making={making} logged={onward} />
             {entry.band !== null && (
                 <Typography
