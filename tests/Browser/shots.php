@@ -30,7 +30,7 @@ $views = [
     'pour' => ['/job/demo-mill/size?at=demo-mill-the-pour', 'Mandrel', false],
     'sums' => ['/sums?sum=run-out', 'Run-out, two places', false],
     'plan' => ['/job/demo-carder/plan', 'Order of work', false],
-    'make' => ['/job/demo-carder/make', 'Bush outside', false],
+    'make' => ['/job/demo-trolley/make', 'The batch', false],
     'assemble' => ['/job/demo-carder/assemble', 'Put it together', false],
     'hand-over' => ['/job/demo-tedder/hand-over', 'As built', false],
     'shape-night' => ['/job/demo-blower/size?at=demo-blower-8', 'Across its mouth', true],

@@ -120,6 +120,18 @@ final class DrawerTest extends TestCase
         self::assertNotContains('itself', $first(), 'only part of a word');
     }
 
+    public function test_of_several_one_is_tried_first(): void
+    {
+        $this->spacer();
+        $notes = fn (): array => array_column(array_merge(...array_map(static fn ($s): array => $s->notes, $this->answers()->plan)), 'say', 'code');
+        $this->facts['take_in']['quantity'] = 2;
+        self::assertArrayNotHasKey('trial-piece', $notes());
+        $this->facts['take_in']['quantity'] = 3;
+        self::assertStringContainsString('then every one', $notes()['trial-piece']->mm);
+        $this->facts['batch'] = ['piece' => 1, 'every' => 4, 'scrapped' => [], 'mates' => []];
+        self::assertStringContainsString('one of every 4', $notes()['trial-piece']->mm);
+    }
+
     public function test_a_remark_stands_at_its_step(): void
     {
         $this->spacer();

@@ -27,6 +27,9 @@ final readonly class MakePlan
     /** On the diameter of what is turned from the bar, mm. Common practice. */
     private const ROUGH_MM = 2.0;
 
+    /** From so many on a trial piece saves more than it costs. Common practice. */
+    private const BATCH = 3;
+
     /**
      * @param  list<SizedJoint>  $joints
      * @param  list<MakeEntry>  $make
@@ -45,6 +48,7 @@ final readonly class MakePlan
         $steps = self::workedOut($facts, $joints, $card, make: $make, shaped: $shaped, shapes: $shapes);
         $steps = ToolNeeds::of($facts, $make, $shaped, $shapes)->on($steps);
         $steps = array_map((new StepHow($facts, $make))->on(...), $steps);
+        $steps = self::forSeveral($facts, $steps);
         $needed = self::itself($facts);
         if ($needed !== null && $steps !== []) {
             $steps[0] = $steps[0]->noting([$needed]);
@@ -108,6 +112,28 @@ final readonly class MakePlan
             : RecipePlan::of($facts, $kind, $make, $shaped, $parts);
 
         return $order === [] ? self::operations($facts) : $order;
+    }
+
+    /**
+     * Of several, one is tried first.
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private static function forSeveral(JobFacts $facts, array $steps): array
+    {
+        foreach ($facts->takeIn->quantity < self::BATCH ? [] : $steps as $i => $step) {
+            if (preg_match('/(^|:)(rough|square)$/', $step->code) === 1) {
+                $every = $facts->batch->every;
+                $steps[$i] = $step->noting([Note::info(
+                    'trial-piece',
+                    'A trial piece in soft metal or scrap first: it sets the stops. Then the first one, measured all over, before the second is begun; then '
+                        .($every === 1 ? 'every one.' : "one of every {$every}, and the last."),
+                )]);
+            }
+        }
+
+        return array_values($steps);
     }
 
     /** The machine that is repaired may be the one the part is made on. */
