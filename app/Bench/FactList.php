@@ -140,7 +140,7 @@ enum FactList: string
                 'first' => null,
             ],
             self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null, 'piece' => 1, 'clean' => true],
-            self::Ticks => ['at' => null, 'remark' => null],
+            self::Ticks => ['at' => null, 'remark' => null, 'failed' => false],
             self::Pushes => ['at' => null],
             self::Loops => ['least' => null, 'most' => null, 'lengths' => [], 'plane' => false],
             self::Mistakes => [

@@ -41,6 +41,17 @@ final class JobCopy
         if ($remarks !== []) {
             $array['plan']['remarks'] = array_combine(array_map($renamed, array_keys($remarks)), array_values($remarks));
         }
+        foreach (['strip' => ['part'], 'conditions' => ['part', 'other']] as $list => $fields) {
+            foreach (array_keys($array['assembly'][$list] ?? []) as $i) {
+                foreach ($fields as $field) {
+                    $of = $array['assembly'][$list][$i][$field];
+                    $array['assembly'][$list][$i][$field] = $fresh[$of] ?? $of;
+                }
+            }
+        }
+        if (is_array($array['assembly'] ?? null)) {
+            $array['assembly']['order'] = array_map($renamed, $array['assembly']['order']);
+        }
         foreach (array_keys($array['batch']['mates'] ?? []) as $i) {
             $joint = $array['batch']['mates'][$i]['joint'];
             $array['batch']['mates'][$i]['joint'] = $fresh[$joint] ?? $joint;
@@ -113,6 +124,12 @@ final class JobCopy
         $array['shop'] = $shop->jsonSerialize();
         $array['waits'] = null;
         $array['batch'] = null;
+        if (is_array($array['assembly'] ?? null)) {
+            $array['assembly'] = [...$array['assembly'], 'strip' => [], 'runs' => [], 'checks' => array_map(
+                static fn (array $check): array => [...$check, 'found' => '', 'note' => ''],
+                $array['assembly']['checks'],
+            )];
+        }
         $array['hand_over'] = ['finished_at' => null, 'next_time' => ''];
         $array['take_in'] = [
             ...$array['take_in'],

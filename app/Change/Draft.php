@@ -112,7 +112,7 @@ final class Draft
     {
         foreach ($fact as $field => $value) {
             if (
-                ! in_array($field, ['machine', 'part', 'unit', 'take_in', 'shop', 'quote', 'waits', 'plan', 'batch', 'hand_over'], true)
+                ! in_array($field, ['machine', 'part', 'unit', 'take_in', 'shop', 'quote', 'waits', 'plan', 'batch', 'assembly', 'hand_over'], true)
             ) {
                 throw new BadInput('unknown-key', $field, "“{$field}” of a job can't be changed.");
             }

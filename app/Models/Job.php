@@ -42,6 +42,7 @@ final class Job extends Model
             'waits' => 'array',
             'plan' => 'array',
             'batch' => 'array',
+            'assembly' => 'array',
             'version' => 'integer',
             'archived_at' => 'datetime',
             'binned_at' => 'datetime',

@@ -9,6 +9,6 @@ final class Tick extends FactModel
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return [];
+        return ['failed' => 'boolean'];
     }
 }

@@ -173,6 +173,31 @@ final class DemoJob
         return $this;
     }
 
+    /**
+     * How it came apart, and what the order has to keep to; parts by their names.
+     *
+     * @param  list<array<string, mixed>>  $strip
+     * @param  list<array{string, string, string, string}>  $conditions  this part, what, that part, because
+     * @param  array<string, mixed>  $more
+     */
+    public function cameApart(array $strip, array $conditions, array $more = []): self
+    {
+        $parts = array_column($this->facts['parts'], 'id', 'name');
+        $this->facts['assembly'] = [
+            'strip' => array_map(static fn (array $off): array => [
+                'how' => 'by hand', 'force_n' => null, 'heat_c' => null, 'depth' => null, 'mark' => '', 'bag' => '', 'note' => '',
+                ...$off, 'part' => $parts[$off['name']],
+            ], $strip),
+            'conditions' => array_map(fn (array $c): array => [
+                'id' => $this->newId(), 'part' => $parts[$c[0]], 'kind' => $c[1], 'other' => $parts[$c[2]], 'note' => $c[3],
+            ], $conditions),
+            'order' => [], 'checks' => [], 'runs' => [], 'limit_c' => null,
+            ...$more,
+        ];
+
+        return $this;
+    }
+
     /** @param  array<string, mixed>  $changes */
     public function joint(string $name, array $changes): self
     {

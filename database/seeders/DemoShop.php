@@ -235,6 +235,16 @@ final class DemoShop extends Seeder
             ->cut('Bush bore', 'before', 'three-point', [[null, '1.2080'], ['0.020', '1.2277'], ['0.0116', '1.2390'], ['0.0119', '1.2507']])
             ->cut('Bush bore', 'after', 'three-point', [[null, '1.2503']])
             ->cut('Bush length', 'only', 'calliper', [[null, '2.000']])
+            ->cameApart(
+                [['name' => 'Shaft', 'how' => 'drawn', 'mark' => 'key up, dot on the end face', 'note' => 'came out toward the belt'], ['name' => 'Bush', 'how' => 'pressed', 'force_n' => 14000, 'bag' => '3', 'note' => 'worn through on one side']],
+                [['Bush', 'before', 'Shaft', 'it carries it']],
+                ['limit_c' => 60, 'runs' => array_map(static fn (array $run): array => ['minute' => $run[0], 'rpm' => $run[1], 'celsius' => $run[2], 'note' => $run[3]], [
+                    [0, 30, 18.5, ''], [5, 30, 22, 'quiet'], [15, 60, 27, ''], [30, 90, 33, 'a little oil at the end'], [45, 90, 33.5, ''],
+                ]), 'checks' => [
+                    ['id' => 'demo-carder-float', 'name' => 'End float of the roller', 'unit' => 'in', 'least' => '0.004', 'most' => '0.010', 'found' => '0.007', 'note' => ''],
+                    ['id' => 'demo-carder-hand', 'name' => 'Torque to turn it', 'unit' => 'N·m', 'least' => '', 'most' => '2', 'found' => '1.2', 'note' => 'even all round'],
+                ]],
+            )
             ->ticked(['press-shatter', 'press-straight', 'press-support', 'iron-dust', 'chamfer', 'clean', 'size-check', 'guide', 'press', 'flush', 'check-bore', 'check-turns', 'check-oil'])
             ->nothingOpen()
             ->handedOver('2026-11-12T16:10:00Z', 'Cut the oil groove before parting off: the bush was awkward to hold afterwards.');

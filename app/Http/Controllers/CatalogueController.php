@@ -22,6 +22,7 @@ use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Safety\Gate;
 use Oldpart\Core\Shape\SurfaceType;
+use Oldpart\Core\Thread\Tightening;
 
 final class CatalogueController
 {
@@ -101,6 +102,7 @@ final class CatalogueController
                 ),
             ], Machine::usual()),
             'usual_recipes' => Recipe::usual(),
+            'bolt_classes' => Tightening::classes(),
             'metal_tests' => MaterialTests::all(),
             'causes' => array_map(
                 static fn (Cause $c): array => ['code' => $c->value, 'says' => $c->advice()],

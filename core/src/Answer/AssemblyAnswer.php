@@ -22,10 +22,12 @@ final readonly class AssemblyAnswer implements \JsonSerializable
     public function jsonSerialize(): array
     {
         return [
+            'together' => new TogetherAnswer($this->of),
             'steps' => array_map(
                 fn (Step $s): array => [
                     ...array_diff_key($s->jsonSerialize(), ['how' => 0]),
                     'ticked' => $this->of->facts->isTicked($s->code),
+                    'failed' => $this->of->facts->failed($s->code),
                 ],
                 $this->of->steps,
             ),

@@ -60,6 +60,11 @@ final readonly class Stages
         if ($this->isFinished()) {
             return new NextStep(Say::plain('Handed over'), 'hand-over');
         }
+        foreach ($this->facts->ticks as $tick) {
+            if ($tick->failed) {
+                return new NextStep(Say::plain("Back to Make: {$tick->remark}"), 'make');
+            }
+        }
         $unmeasured = $this->unmeasured();
         $repeat = $this->toRepeat();
 

@@ -25,6 +25,9 @@ final readonly class FasteningFacts implements \JsonSerializable
         public ?float $tightenNm,
         public ?float $halfAngleDeg,
         public ?string $material,
+        /** The mark on a screw’s head, by its code in data/bolt-classes.json; and how it turns: dry, oiled, paste. */
+        public ?string $grade = null,
+        public ?string $turns = null,
     ) {
     }
 
@@ -45,6 +48,8 @@ final readonly class FasteningFacts implements \JsonSerializable
             tightenNm: $f->numberOrNull('tighten_nm'),
             halfAngleDeg: $f->numberOrNull('half_angle_deg'),
             material: $f->textOrNull('material'),
+            grade: $f->textOrNull('grade'),
+            turns: $f->textOrNull('turns'),
         );
     }
 
@@ -61,6 +66,8 @@ final readonly class FasteningFacts implements \JsonSerializable
             'tighten_nm' => $this->tightenNm,
             'half_angle_deg' => $this->halfAngleDeg,
             'material' => $this->material,
+            'grade' => $this->grade,
+            'turns' => $this->turns,
         ];
     }
 }

@@ -71,6 +71,7 @@ final readonly class JobFacts implements \JsonSerializable
         public array $reckonings = [],
         public ?PlanFacts $plan = null,
         public BatchFacts $batch = new BatchFacts(),
+        public AssemblyFacts $assembly = new AssemblyFacts(),
     ) {
         $this->surfacesById = array_column($surfaces, null, 'id');
         $counted = [];
@@ -123,6 +124,7 @@ final readonly class JobFacts implements \JsonSerializable
             reckonings: array_map(ReckoningFacts::read(...), $f->objects('reckonings')),
             plan: PlanFacts::read($f->object('plan')),
             batch: BatchFacts::read($f->object('batch')),
+            assembly: AssemblyFacts::read($f->object('assembly')),
         );
     }
 
@@ -206,6 +208,7 @@ final readonly class JobFacts implements \JsonSerializable
             reckonings: $this->reckonings,
             plan: $this->plan,
             batch: $this->batch,
+            assembly: $this->assembly,
         );
     }
 
@@ -277,7 +280,10 @@ final readonly class JobFacts implements \JsonSerializable
 
     public function isTicked(string $code): bool
     {
-        return array_filter($this->ticks, static fn (TickFacts $t): bool => $t->code === $code) !== [];
+        return array_filter(
+            $this->ticks,
+            static fn (TickFacts $t): bool => $t->code === $code && ! $t->failed,
+        ) !== [];
     }
 
     /** One of another kind of surface stays with the record: what a surface is may be said anew after it was read. */
@@ -405,6 +411,18 @@ final readonly class JobFacts implements \JsonSerializable
         return array_values(array_filter($this->pushes, static fn (PushFacts $p): bool => $p->joint === $joint));
     }
 
+    /** Why a step that was done is not right; null where nobody said so. */
+    public function failed(string $code): ?string
+    {
+        foreach ($this->ticks as $tick) {
+            if ($tick->code === $code && $tick->failed) {
+                return $tick->remark;
+            }
+        }
+
+        return null;
+    }
+
     /** When something was ticked; null where it was not. */
     public function tickedAt(string $code): ?string
     {
@@ -458,6 +476,7 @@ final readonly class JobFacts implements \JsonSerializable
             'waits' => $this->waits,
             'plan' => $this->plan === null || $this->plan->isEmpty() ? null : $this->plan,
             'batch' => $this->batch->isEmpty() ? null : $this->batch,
+            'assembly' => $this->assembly->isEmpty() ? null : $this->assembly,
             'hand_over' => $this->handOver,
         ];
     }

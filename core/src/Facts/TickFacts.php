@@ -6,16 +6,32 @@ namespace Oldpart\Core\Facts;
 
 use Oldpart\Core\Quantity\Fields;
 
-/** A caution, a step or a check that was ticked. */
+/** A caution, a step or a check that was ticked; or one that failed, with the reason. */
 final readonly class TickFacts implements \JsonSerializable
 {
-    public function __construct(public string $id, public string $code, public ?string $at, public ?string $remark)
-    {
+    public function __construct(
+        public string $id,
+        public string $code,
+        public ?string $at,
+        public ?string $remark,
+        public bool $failed = false,
+    ) {
     }
 
     public static function read(Fields $f): self
     {
-        return new self($f->text('id'), $f->text('code'), $f->textOrNull('at'), $f->textOrNull('remark'));
+        $tick = new self(
+            $f->text('id'),
+            $f->text('code'),
+            $f->textOrNull('at'),
+            $f->textOrNull('remark'),
+            $f->flag('failed'),
+        );
+        if ($tick->failed && trim($tick->remark ?? '') === '') {
+            throw $f->bad('remark', 'is empty: say what was wrong.');
+        }
+
+        return $tick;
     }
 
     /** @return array<string, mixed> */
@@ -26,6 +42,7 @@ final readonly class TickFacts implements \JsonSerializable
             'code' => $this->code,
             'at' => $this->at,
             'remark' => $this->remark,
+            'failed' => $this->failed,
         ];
     }
 }

@@ -48,6 +48,7 @@ final class Sums
             new ThreeWireSum(),
             new ThreadStrengthSum(),
             new ScrewHoleSum(),
+            new TightenSum(),
             new GearSpanSum(),
             new GearSum(),
             new SprocketSum(),

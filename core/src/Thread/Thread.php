@@ -76,6 +76,20 @@ final readonly class Thread
         );
     }
 
+    /** The coarse metric or unified one of an outside, as 10 mm is M10 and 3/8 in is 3/8-16 UNC; null for no such. */
+    public static function coarse(float $majorMm): ?self
+    {
+        /** @var list<array{string, string, float, float, float}> $rows */
+        $rows = Table::read('thread-families')['rows'];
+        foreach ($rows as [$label, $family, $major]) {
+            if (in_array($family, ['ISO coarse', 'UNC'], true) && abs($major - $majorMm) < 0.02) {
+                return self::named($label);
+            }
+        }
+
+        return null;
+    }
+
     /** The metric one of this outside and pitch, as M10 is 10×1.5. */
     private static function listed(float $majorMm, float $pitchMm, bool $left): ?self
     {

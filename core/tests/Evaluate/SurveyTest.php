@@ -189,7 +189,7 @@ final class SurveyTest extends TestCase
         self::assertSame('The felt of the guard gives 0.02; nothing else runs on it.', $facts->concessions[0]->why);
         $written = JobFile::toArray($facts);
         // Said of shapes since; nothing was said of them then.
-        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null, 'centred_on' => null], 'readings' => ['what' => ''], 'parts' => ['both_hands' => false], 'operations' => ['spent_min' => null, 'running_since' => null], 'cuts' => ['piece' => 1, 'clean' => true]] as $list => $since) {
+        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null, 'centred_on' => null], 'readings' => ['what' => ''], 'parts' => ['both_hands' => false], 'operations' => ['spent_min' => null, 'running_since' => null], 'cuts' => ['piece' => 1, 'clean' => true], 'ticks' => ['failed' => false]] as $list => $since) {
             foreach ($written[$list] as $i => $row) {
                 self::assertEquals($since, array_intersect_key($row, $since));
                 $written[$list][$i] = array_diff_key($row, $since);
@@ -199,8 +199,8 @@ final class SurveyTest extends TestCase
         self::assertSame([[], '', '', 'mm'], [$written['shop']['machines'], $written['shop']['drills'], $written['shop']['reamers'], $written['shop']['tool_unit']]);
         $since = array_flip(['taps', 'dies', 'machines', 'drills', 'reamers', 'tool_unit', 'polishes_last']);
         $written['shop'] = array_diff_key($written['shop'], $since);
-        self::assertSame([[], null, null], [$written['reckonings'], $written['plan'], $written['batch']], 'these came later');
-        unset($written['reckonings'], $written['plan'], $written['batch']);
+        self::assertSame([[], null, null, null], [$written['reckonings'], $written['plan'], $written['batch'], $written['assembly']], 'these came later');
+        unset($written['reckonings'], $written['plan'], $written['batch'], $written['assembly']);
         self::assertEquals(json_decode($text, true, 64, JSON_THROW_ON_ERROR), $written);
     }
 

@@ -25,7 +25,7 @@ final class PicturesTest extends TestCase
     /** Lists, tables and single numbers have nothing to draw. */
     private const WITHOUT = [
         'length', 'lathe-reach', 'from-picture', 'fitting-reach', 'readings', 'nominal', 'unit-vote', 'cooling', 'iso-fit', 'inch-fit', 'size-to-mate', 'fit-at', 'aim',
-        'bearing-seat', 'plain-bearing', 'press', 'shrink', 'loop', 'next-cut', 'thread-identify', 'tap-drill', 'thread-strength',
+        'bearing-seat', 'plain-bearing', 'press', 'shrink', 'loop', 'next-cut', 'thread-identify', 'tap-drill', 'thread-strength', 'tighten',
         'gear-span', 'gear', 'sprocket', 'belt-pulley', 'dividing', 'bolt-hole', 'balance-hole', 'run-out-budget', 'half-turn', 'tilt-shim', 'stock-at-both-ends', 'two-castings', 'balance', 'speed', 'scale',
     ];
 

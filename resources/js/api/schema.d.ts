@@ -1238,6 +1238,43 @@ export interface components {
                 make_upper: components["schemas"]["Say"] | null;
             }[];
         };
+        /** @description the order of assembly, the checks after it, the first run */
+        Together: {
+            /** @description what the force says by which each part came off, in that order */
+            came_off: (components["schemas"]["Say"] | null)[];
+            /** @description somebody said how it came apart or what has to be kept to */
+            ordered: boolean;
+            items: {
+                code: string;
+                name: string;
+                how: components["schemas"]["Say"][];
+                notes: components["schemas"]["Note"][];
+                ticked: boolean;
+                failed: string | null;
+            }[];
+            notes: components["schemas"]["Note"][];
+            conditions: {
+                id: string;
+                says: string;
+            }[];
+            checks: {
+                id: string;
+                /** @enum {unknown} */
+                verdict: "good" | "bad" | "found" | "open";
+            }[];
+            offers: {
+                name: string;
+                unit: string;
+                least: string;
+                most: string;
+            }[];
+            run: {
+                says: components["schemas"]["Say"];
+                good: boolean;
+                picture: components["schemas"]["Drawing"];
+            } | null;
+        };
+        AssemblyFacts: components["schemas"]["assembly"];
         BatchFacts: components["schemas"]["batch"];
         Bench: {
             jobs: components["schemas"]["BenchRow"][];
@@ -1443,6 +1480,7 @@ export interface components {
         /** @description what holds a joint beside its fit, and what of it all counts */
         HeldBy: {
             rows: {
+                tighten: components["schemas"]["Say"] | null;
                 holds: string | null;
                 along: string | null;
                 gives: string;
@@ -1691,6 +1729,10 @@ export interface components {
                     length: boolean;
                     words: string[];
                 }[];
+            }[];
+            bolt_classes: {
+                code: string;
+                name: string;
             }[];
             usual_recipes: components["schemas"]["Recipe"][];
             usual_shops: {
@@ -1970,6 +2012,13 @@ export interface components {
             inner_warmer_k: number;
         };
         fastening: {
+            /**
+             * @description the mark on the head of a screw
+             * @enum {unknown}
+             */
+            grade?: "unmarked" | "4.6" | "5.6" | "8.8" | "10.9" | "12.9" | "sae-2" | "sae-5" | "sae-8" | "a2-70" | null;
+            /** @enum {unknown} */
+            turns?: "dry" | "oiled" | "paste" | null;
             /** @enum {unknown} */
             kind: "key" | "cross-pin" | "dowels" | "set-screws" | "bolts" | "weld" | "taper-bush" | "knurl" | "compound";
             size: components["schemas"]["typed_length"] | null;
@@ -2188,6 +2237,8 @@ export interface components {
             code: string;
             /** Format: date-time */
             at: string | null;
+            /** @description it was done and is not right; the remark says why */
+            failed?: boolean;
             remark: string | null;
         };
         /** @description Lengths that add up to a gap */
@@ -2310,6 +2361,46 @@ export interface components {
                 size: components["schemas"]["typed_length"];
                 instrument: string;
             }[];
+        };
+        /** @description How it came apart, its order, its checks, its first run */
+        assembly: {
+            strip: {
+                part: string;
+                name: string;
+                /** @enum {unknown} */
+                how: "by hand" | "unscrewed" | "drawn" | "pressed" | "drifted" | "heated" | "cut off" | "came broken";
+                force_n: number | null;
+                heat_c: number | null;
+                depth: components["schemas"]["typed_length"] | null;
+                mark: string;
+                bag: string;
+                note: string;
+            }[];
+            conditions: {
+                id: components["schemas"]["id"];
+                /** @enum {unknown} */
+                kind: "before" | "blocks" | "loose until" | "covers";
+                part: string;
+                other: string;
+                note: string;
+            }[];
+            order: string[];
+            checks: {
+                id: components["schemas"]["id"];
+                name: string;
+                unit: string;
+                least: string;
+                most: string;
+                found: string;
+                note: string;
+            }[];
+            runs: {
+                minute: number;
+                rpm: number | null;
+                celsius: number | null;
+                note: string;
+            }[];
+            limit_c: number | null;
         };
         /** @description How the job ended */
         hand_over: {
@@ -2443,6 +2534,7 @@ export interface components {
             waits: components["schemas"]["waits"] | null;
             plan?: components["schemas"]["plan"] | null;
             batch?: components["schemas"]["batch"] | null;
+            assembly?: components["schemas"]["assembly"] | null;
             hand_over: components["schemas"]["hand_over"];
             mistakes?: components["schemas"]["mistake"][];
             clearances?: components["schemas"]["clearance"][];
@@ -2755,6 +2847,8 @@ export interface components {
                     code: string;
                     /** Format: date-time */
                     at: string | null;
+                    /** @description it was done and is not right; the remark says why */
+                    failed?: boolean;
                     remark: string | null;
                 };
                 /** @description How the job ended */
@@ -2845,6 +2939,46 @@ export interface components {
                         do: string;
                     }[];
                 };
+                /** @description How it came apart, its order, its checks, its first run */
+                assembly: {
+                    strip: {
+                        part: string;
+                        name: string;
+                        /** @enum {unknown} */
+                        how: "by hand" | "unscrewed" | "drawn" | "pressed" | "drifted" | "heated" | "cut off" | "came broken";
+                        force_n: number | null;
+                        heat_c: number | null;
+                        depth: components["schemas"]["typed_length"] | null;
+                        mark: string;
+                        bag: string;
+                        note: string;
+                    }[];
+                    conditions: {
+                        id: components["schemas"]["id"];
+                        /** @enum {unknown} */
+                        kind: "before" | "blocks" | "loose until" | "covers";
+                        part: string;
+                        other: string;
+                        note: string;
+                    }[];
+                    order: string[];
+                    checks: {
+                        id: components["schemas"]["id"];
+                        name: string;
+                        unit: string;
+                        least: string;
+                        most: string;
+                        found: string;
+                        note: string;
+                    }[];
+                    runs: {
+                        minute: number;
+                        rpm: number | null;
+                        celsius: number | null;
+                        note: string;
+                    }[];
+                    limit_c: number | null;
+                };
                 /** @description How a batch is run */
                 batch: {
                     /** @description the one in hand */
@@ -2918,6 +3052,13 @@ export interface components {
                     least: components["schemas"]["typed_length"] | null;
                 };
                 fastening: {
+                    /**
+                     * @description the mark on the head of a screw
+                     * @enum {unknown}
+                     */
+                    grade?: "unmarked" | "4.6" | "5.6" | "8.8" | "10.9" | "12.9" | "sae-2" | "sae-5" | "sae-8" | "a2-70" | null;
+                    /** @enum {unknown} */
+                    turns?: "dry" | "oiled" | "paste" | null;
                     /** @enum {unknown} */
                     kind: "key" | "cross-pin" | "dowels" | "set-screws" | "bolts" | "weld" | "taper-bush" | "knurl" | "compound";
                     size: components["schemas"]["typed_length"] | null;
@@ -3340,6 +3481,8 @@ export interface components {
             rule: string;
             notes: components["schemas"]["Note"][];
             ticked: boolean;
+            /** @description why it is not right */
+            failed: string | null;
         };
         Force: {
             least: string;
@@ -3348,6 +3491,7 @@ export interface components {
             enough: boolean;
         };
         Assembly: {
+            together: components["schemas"]["Together"];
             /** @description how long a bond cures; empty where nothing is bonded */
             curing: {
                 name: string;

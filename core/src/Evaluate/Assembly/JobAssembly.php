@@ -4,19 +4,25 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Assembly;
 
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Shapes\JobSurvey;
 use Oldpart\Core\Evaluate\Shapes\JudgedPart;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Facts\CameOff;
+use Oldpart\Core\Facts\CheckFacts;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\StripFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\ShapeJoint;
 use Oldpart\Core\Joint\Press;
+use Oldpart\Core\Joint\PressLog;
 use Oldpart\Core\Making\BondAssembly;
 use Oldpart\Core\Making\PressAssembly;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Making\TaperAssembly;
 use Oldpart\Core\Making\TrialAssembly;
+use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Safety\Caution;
 
 /** Putting the job together: cautions to tick, steps, the force to expect, checks after. */
@@ -34,6 +40,9 @@ final readonly class JobAssembly
         public ?SizedJoint $tight,
         public ?Rehearsal $rehearsal,
         public bool $bonded,
+        public AssemblyOrder $order,
+        /** @var list<?Say> what the force says by which each part came off, in that order */
+        public array $cameOff = [],
     ) {
     }
 
@@ -67,6 +76,11 @@ final readonly class JobAssembly
             tight: $tight,
             rehearsal: $tight === null ? null : Rehearsal::of($facts, $tight),
             bonded: $bonded,
+            order: AssemblyOrder::of($facts, $joints, $out->withheld),
+            cameOff: array_map(
+                static fn (StripFacts $s): ?Say => self::tells($facts, $joints, $s, $out->withheld),
+                $facts->assembly->strip,
+            ),
         );
     }
 
@@ -97,6 +111,34 @@ final readonly class JobAssembly
         return $steps === [] ? TrialAssembly::steps() : array_values(array_column($steps, null, 'code'));
     }
 
+    /**
+     * The force it was pressed or drawn off by is evidence of how tight the old fit was.
+     *
+     * @param  list<SizedJoint>  $joints
+     */
+    private static function tells(JobFacts $facts, array $joints, StripFacts $off, bool $withheld): ?Say
+    {
+        $byForce = in_array($off->how, [CameOff::Pressed, CameOff::Drawn], true);
+        $force = $off->forceN ?? 0.0;
+        foreach ($withheld || ! $byForce || $force <= 0 ? [] : $joints as $joint) {
+            $parts = [$facts->surface($joint->joint->inner)?->part, $facts->surface($joint->joint->outer)?->part];
+            $implied = $joint->press === null || ! in_array($off->part, $parts, true)
+                ? null
+                : (new PressLog($joint->press))->impliedMm(
+                    $off->depth->length->mm ?? $joint->press->fit->lengthMm,
+                    $force,
+                );
+            if ($implied !== null) {
+                return Say::with("By that force it sat {a} to {b} tight in “{$joint->joint->name}”, if it did not rust or gall: then it was less.", [
+                    'a' => LengthWriter::atMost($implied->min),
+                    'b' => LengthWriter::atLeast($implied->max),
+                ]);
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<Caution> all that are printed: of putting it together, and of the heat and cold chosen */
     public function allCautions(): array
     {
@@ -105,11 +147,21 @@ final readonly class JobAssembly
 
     public function open(): int
     {
-        return count(
-            array_filter(
-                [...$this->steps, ...$this->cautions],
-                fn (Step|Caution $s): bool => ! $this->facts->isTicked($s->code),
-            ),
+        $codes = array_map(
+            static fn (Step|Caution|AssemblyItem $s): string => $s->code,
+            [...$this->steps, ...$this->cautions, ...$this->isOrdered() ? $this->order->items : []],
         );
+        $bad = array_filter(
+            $this->facts->assembly->checks,
+            static fn (CheckFacts $c): bool => in_array($c->verdict(), ['bad', 'open'], true),
+        );
+
+        return count(array_filter($codes, fn (string $code): bool => ! $this->facts->isTicked($code))) + count($bad);
+    }
+
+    /** Somebody said how it came apart, or what its order has to keep to. */
+    public function isOrdered(): bool
+    {
+        return $this->facts->assembly->strip !== [] || $this->facts->assembly->conditions !== [];
     }
 }

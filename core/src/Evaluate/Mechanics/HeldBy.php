@@ -18,6 +18,8 @@ use Oldpart\Core\Joint\PressAdvice;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Figure;
+use Oldpart\Core\Thread\Thread;
+use Oldpart\Core\Thread\Tightening;
 
 /**
  * What holds a joint beside its fit, and what of all that is counted: the strongest alone, as the others come in only
@@ -41,7 +43,7 @@ final readonly class HeldBy implements \JsonSerializable
     ];
 
     /**
-     * @param  list<array{kind: FasteningKind, held: ?Fastening, blocked: ?string}>  $rows
+     * @param  list<array{kind: FasteningKind, held: ?Fastening, blocked: ?string, tighten?: ?Say}>  $rows
      */
     private function __construct(private array $rows, private ?float $pressNm, private ?float $needsNm)
     {
@@ -84,15 +86,28 @@ final readonly class HeldBy implements \JsonSerializable
         return new self($rows, $answer->press?->holdTorqueNm->min, $joint->needsTorqueNm);
     }
 
+    /** How hard a screw of its mark is tightened; null where that, or its thread, is not known. */
+    public static function tightening(FasteningFacts $f): ?Tightening
+    {
+        $thread = $f->size === null || $f->grade === null ? null : Thread::coarse($f->size->length->mm);
+        try {
+            return $thread === null ? null : Tightening::of($thread, (string) $f->grade, $f->turns ?? 'dry');
+        } catch (BadInput) {
+            return null;
+        }
+    }
+
     /**
      * @param  list<?float>  $yields  of the inner and the outer part, MPa; of a brittle metal its strength in tension
-     * @return array{kind: FasteningKind, held: ?Fastening, blocked: ?string}
+     * @return array{kind: FasteningKind, held: ?Fastening, blocked: ?string, tighten?: ?Say}
      */
     private static function row(FasteningFacts $f, ?float $shaft, array $yields, float $hottestC): array
     {
         $own = Material::named($f->material ?? self::USUAL, 'material')->yieldMpa;
         $weakest = $yields[0] === null || $yields[1] === null ? null : min($yields[0], $yields[1]);
         $kind = $f->kind;
+        // With the torque a screw takes at its least: what it holds is never promised of a better one.
+        $tighten = $f->tightenNm ?? self::tightening($f)?->torqueNm->min;
         $missing = array_keys(
             array_filter([
                 'the size of the joint' => $shaft === null
@@ -109,7 +124,7 @@ final readonly class HeldBy implements \JsonSerializable
                 'its length' => $f->long === null
                     && in_array($kind, [FasteningKind::Key, FasteningKind::Compound], true),
                 'the circle they stand on' => $f->circle === null && $kind === FasteningKind::Bolts,
-                'how tight each is' => $f->tightenNm === null
+                'how tight each is, or the mark on its head' => $tighten === null
                     && in_array(
                         $kind,
                         [FasteningKind::SetScrews, FasteningKind::Bolts, FasteningKind::TaperBush],
@@ -143,12 +158,12 @@ final readonly class HeldBy implements \JsonSerializable
                     sideMpa: $weakest === null ? null : min($own ?? INF, $weakest),
                     deepMm: $f->circle === null ? null : $f->long?->length->mm,
                 ),
-                FasteningKind::SetScrews => Fastening::setScrews($d, $size, $f->count, $f->tightenNm ?? 0.0),
+                FasteningKind::SetScrews => Fastening::setScrews($d, $size, $f->count, $tighten ?? 0.0),
                 FasteningKind::Bolts => Fastening::bolts(
                     $f->circle->length->mm ?? 0.0,
                     $size,
                     $f->count,
-                    $f->tightenNm ?? 0.0,
+                    $tighten ?? 0.0,
                 ),
                 FasteningKind::Weld => Fastening::weld($d, $size, $f->count, $weakest ?? 0.0),
                 FasteningKind::TaperBush => Fastening::taperBush(
@@ -156,7 +171,7 @@ final readonly class HeldBy implements \JsonSerializable
                     $f->halfAngleDeg ?? 0.0,
                     $size,
                     $f->count,
-                    $f->tightenNm ?? 0.0,
+                    $tighten ?? 0.0,
                 ),
                 FasteningKind::Knurl => Fastening::knurl(),
                 FasteningKind::Compound => Fastening::compound($d, $f->long->length->mm ?? 0.0, $hottestC),
@@ -165,7 +180,12 @@ final readonly class HeldBy implements \JsonSerializable
             return ['kind' => $kind, 'held' => null, 'blocked' => $bad->getMessage()];
         }
 
-        return ['kind' => $kind, 'held' => $held, 'blocked' => null];
+        return [
+            'kind' => $kind,
+            'held' => $held,
+            'blocked' => null,
+            'tighten' => $f->tightenNm === null ? self::tightening($f)?->torque() : null,
+        ];
     }
 
     /** @param  non-empty-list<string>  $names  the strongest first */
@@ -222,6 +242,7 @@ final readonly class HeldBy implements \JsonSerializable
         return [
             'rows' => array_map(
                 static fn (array $row): array => [
+                    'tighten' => $row['tighten'] ?? null,
                     'holds' => $row['held']?->torqueNm === null ? null : Figure::torqueAtLeast($row['held']->torqueNm),
                     'along' => $row['held']?->axialN === null ? null : Figure::forceAtLeast($row['held']->axialN),
                     'gives' => $row['held']->gives ?? '',

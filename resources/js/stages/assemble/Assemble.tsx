@@ -8,8 +8,12 @@ import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { useSettings } from '../../shell/settings';
 import { Verdict } from '../../shell/Verdict';
+import { AfterChecks } from './AfterChecks';
 import { Cautions } from './Cautions';
 import { Curing } from './Curing';
+import { Failed } from './Failed';
+import { FirstRun } from './FirstRun';
+import { InOrder } from './InOrder';
 import { PressLog } from './PressLog';
 import { Rehearse } from './Rehearse';
 
@@ -28,8 +32,13 @@ export function Assemble() {
     const presses = assembly.steps.some((step) => step.rule === 'press');
     const turn = (code: string, on: boolean) => {
         const tick = facts.ticks.find((t) => t.code === code);
-        if (on && !tick) {
-            void save('ticks', newId(), { code, at: new Date().toISOString() });
+        if (on) {
+            void save('ticks', tick?.id ?? newId(), {
+                code,
+                at: new Date().toISOString(),
+                failed: false,
+                remark: null,
+            });
         } else if (!on && tick) {
             void save('ticks', tick.id, null);
         }
@@ -91,6 +100,7 @@ export function Assemble() {
                     </Framed>
                 )}
             </Box>
+            <InOrder turn={turn} />
             {GROUPS.filter(([rule]) => assembly.steps.some((step) => step.rule === rule)).map(
                 ([rule, title]) => (
                     <Box key={rule} component="section" sx={{ mt: 2 }}>
@@ -100,35 +110,49 @@ export function Assemble() {
                         {assembly.steps
                             .filter((step) => step.rule === rule)
                             .map((step) => (
-                                <FormControlLabel
+                                <Box
                                     key={step.code}
                                     sx={{
-                                        display: 'flex',
-                                        alignItems: 'flex-start',
                                         borderBottom: 1,
                                         borderColor: 'divider',
-                                        mr: 0,
-                                        py: 0.5,
+                                        display: 'flex',
+                                        flexWrap: 'wrap',
+                                        alignItems: 'start',
                                     }}
-                                    control={
-                                        <Checkbox
-                                            checked={step.ticked}
-                                            onChange={(_, on) => turn(step.code, on)}
-                                        />
-                                    }
-                                    label={
-                                        <Box sx={{ pt: 0.9 }}>
-                                            <Typography sx={{ fontWeight: 600 }}>{say(step.do)}</Typography>
-                                            <Typography variant="body2" color="textSecondary">
-                                                {step.why}
-                                            </Typography>
-                                        </Box>
-                                    }
-                                />
+                                >
+                                    <FormControlLabel
+                                        sx={{
+                                            display: 'flex',
+                                            alignItems: 'flex-start',
+                                            flex: '1 1 60%',
+                                            mr: 0,
+                                            py: 0.5,
+                                        }}
+                                        control={
+                                            <Checkbox
+                                                checked={step.ticked}
+                                                onChange={(_, on) => turn(step.code, on)}
+                                            />
+                                        }
+                                        label={
+                                            <Box sx={{ pt: 0.9 }}>
+                                                <Typography sx={{ fontWeight: 600 }}>
+                                                    {say(step.do)}
+                                                </Typography>
+                                                <Typography variant="body2" color="textSecondary">
+                                                    {step.why}
+                                                </Typography>
+                                            </Box>
+                                        }
+                                    />
+                                    <Failed code={step.code} name={say(step.do)} failed={step.failed} />
+                                </Box>
                             ))}
                     </Box>
                 ),
             )}
+            <AfterChecks />
+            <FirstRun />
             {assembly.curing.length > 0 && <Curing times={assembly.curing} />}
             {assembly.pressing && <PressLog pressing={assembly.pressing} />}
             {assembly.rehearsal && <Rehearse rehearsal={assembly.rehearsal} turn={turn} />}

@@ -24,7 +24,7 @@ export function Row({
     change: (part: Partial<Fastening>) => Promise<unknown>;
     remove: () => Promise<unknown>;
 }) {
-    const { typing } = useSettings();
+    const { typing, say } = useSettings();
     const catalogue = useCatalogue();
     const kind = KINDS[fastening.kind];
     return (
@@ -37,6 +37,11 @@ export function Row({
                 <Typography sx={{ fontWeight: 650 }}>{kind.name}</Typography>
                 {row?.holds && <Typography>holds {row.holds}</Typography>}
                 {row?.along && <Typography>along the axis {row.along}</Typography>}
+                {row?.tighten && (
+                    <Typography color="make" sx={{ fontWeight: 650 }}>
+                        tighten to {say(row.tighten)}
+                    </Typography>
+                )}
                 {row?.gives !== '' && <Typography color="textSecondary">{row?.gives} first</Typography>}
                 {row?.blocked && <Typography color="overlap">{row.blocked}</Typography>}
                 <Button
@@ -78,6 +83,44 @@ export function Row({
                         value={fastening.tighten_nm}
                         store={(tighten_nm) => change({ tighten_nm })}
                     />
+                )}
+                {kind.tighten && fastening.tighten_nm === null && (
+                    <>
+                        <TextField
+                            select
+                            label="Mark on its head"
+                            value={fastening.grade ?? ''}
+                            onChange={(event) =>
+                                void change({
+                                    grade:
+                                        event.target.value === ''
+                                            ? null
+                                            : (event.target.value as Fastening['grade']),
+                                })
+                            }
+                        >
+                            <MenuItem value="">not said</MenuItem>
+                            {catalogue.data?.bolt_classes.map((one) => (
+                                <MenuItem key={one.code} value={one.code}>
+                                    {one.name}
+                                </MenuItem>
+                            ))}
+                        </TextField>
+                        <TextField
+                            select
+                            label="Turns"
+                            value={fastening.turns ?? 'dry'}
+                            onChange={(event) =>
+                                void change({ turns: event.target.value as Fastening['turns'] })
+                            }
+                        >
+                            {['dry', 'oiled', 'paste'].map((one) => (
+                                <MenuItem key={one} value={one}>
+                                    {one}
+                                </MenuItem>
+                            ))}
+                        </TextField>
+                    </>
                 )}
                 {kind.angle && (
                     <NumberFact

@@ -5,6 +5,7 @@ import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
 import { Notes } from '../../shell/Notes';
+import { CameApart } from './CameApart';
 import { Evidence } from './Evidence';
 import { Joints } from './Joints';
 import { Materials } from './Materials';
@@ -74,6 +75,7 @@ export function Together() {
                 </Box>
                 <Evidence />
             </Box>
+            <CameApart />
             <Photos />
         </>
     );

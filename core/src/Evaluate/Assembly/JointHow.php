@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Evaluate\Assembly;
+
+use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Mechanics\HeldBy;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Facts\FasteningFacts;
+use Oldpart\Core\Joint\FasteningKind;
+use Oldpart\Core\Picture\Words;
+use Oldpart\Core\Quantity\Figure;
+
+/** How a joint goes together, with the numbers of its own fit. Common practice of the trade. */
+final class JointHow
+{
+    private const SCREWS = ['set-screws' => 'set screws', 'bolts' => 'bolts', 'taper-bush' => 'screws of the split bush'];
+
+    public static function of(SizedJoint $joint, bool $withheld): Say
+    {
+        $name = "“{$joint->joint->name}”";
+        $press = $withheld ? null : $joint->press;
+        $fit = $withheld ? null : $joint->pairMm ?? $joint->wantedMm;
+        $range = $fit === null ? '' : ' ({r})';
+        $values = ['r' => $fit === null ? Say::plain('') : Words::range($fit)];
+
+        return match (true) {
+            $joint->purpose->shape !== null => Say::plain("{$name}: {$joint->purpose->name}; dry and clean, seat it, look that it bears."),
+            $joint->purpose->isLength => Say::with("{$name}: by its length{$range}; feel it once it is in.", $values),
+            $joint->purpose->bonds => Say::with("{$name}: bond{$range}; degrease both, no oil near it, turn it in, hold it until it is set. Wipe off what comes out toward what slides.", $values),
+            $press !== null => Say::with(
+                "{$name}: press{$range}, ".Figure::forceAtLeast($press->pressForceLeastN).' to '.Figure::forceUpTo($press->pressForceN)
+                    .' at full depth. Stuck part-way: stop, press it out the way it came, or warm the outer part; so far in it holds in proportion.',
+                $values,
+            ),
+            $joint->canBeTight() => Say::with("{$name}: press or tap{$range}, straight, on a guide.", $values),
+            $joint->purpose->runs => Say::with("{$name}: slide it in by hand{$range}, oiled; it turns freely all round.", $values),
+            default => Say::with("{$name}: by hand{$range}, clean, a film of oil.", $values),
+        };
+    }
+
+    /**
+     * @param  list<FasteningFacts>  $screws
+     * @return list<Say>
+     */
+    public static function tightened(array $screws): array
+    {
+        return array_map(static function (FasteningFacts $f): Say {
+            $tight = HeldBy::tightening($f);
+            $name = self::SCREWS[$f->kind->value] ?? 'screws';
+            $isRing = $f->count > 2 && $f->kind === FasteningKind::Bolts;
+            $crosswise = $isRing ? ', opposite ones in turn, in three rounds' : '';
+
+            return match (true) {
+                $f->tightenNm !== null => Say::with("The {$f->count} {$name}: {t}{$crosswise}.", ['t' => self::torque($f->tightenNm)]),
+                $tight !== null => Say::with("The {$f->count} {$name}, {$tight->thread->label} {$tight->class}, ".($f->turns ?? 'dry').": {t}{$crosswise}.", ['t' => $tight->torque()]),
+                default => Say::plain("The {$f->count} {$name}: how hard is not known: say the mark on the head under Size{$crosswise}."),
+            };
+        }, $screws);
+    }
+
+    private static function torque(float $nm): Say
+    {
+        [$metric, $inch] = [number_format($nm, $nm < 10 ? 1 : 0), number_format(0.737562 * $nm, $nm < 10 ? 1 : 0)];
+
+        return new Say("{$inch} lb·ft", "{$metric} N·m", "{$metric} N·m ({$inch} lb·ft)");
+    }
+}
