@@ -130,7 +130,7 @@ final class JobCopy
                 $array['assembly']['checks'],
             )];
         }
-        $array['hand_over'] = ['finished_at' => null, 'next_time' => ''];
+        $array['hand_over'] = ['finished_at' => null, 'next_time' => '', 'service_on' => null];
         $array['take_in'] = [
             ...$array['take_in'],
             'wanted_by' => null,

@@ -36,6 +36,15 @@ final class Calendar
             $event->add('DTSTART', $day->format('Ymd'), ['VALUE' => 'DATE']);
             $calendar->add($event);
         }
+        if ($facts->handOver->serviceOn !== null) {
+            $event = $calendar->createComponent('VEVENT', [
+                'UID' => "{$facts->id}-service@oldpart-fit.invalid",
+                'SUMMARY' => "{$name}: look at it again",
+                'DESCRIPTION' => $facts->handOver->nextTime,
+            ]);
+            $event->add('DTSTART', CarbonImmutable::parse($facts->handOver->serviceOn)->format('Ymd'), ['VALUE' => 'DATE']);
+            $calendar->add($event);
+        }
         foreach ($checks as $code => $last) {
             if (! $facts->shop->instruments->has($code)) {
                 continue;

@@ -198,6 +198,11 @@ final class DemoJob
         return $this;
     }
 
+    public function allIn(): self
+    {
+        return $this->ticked(array_values(array_map(static fn (array $part): string => "in:{$part['id']}", $this->facts['parts'])));
+    }
+
     /** @param  array<string, mixed>  $changes */
     public function joint(string $name, array $changes): self
     {

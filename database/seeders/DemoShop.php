@@ -245,6 +245,7 @@ final class DemoShop extends Seeder
                     ['id' => 'demo-carder-hand', 'name' => 'Torque to turn it', 'unit' => 'N·m', 'least' => '', 'most' => '2', 'found' => '1.2', 'note' => 'even all round'],
                 ]],
             )
+            ->allIn()
             ->ticked(['press-shatter', 'press-straight', 'press-support', 'iron-dust', 'chamfer', 'clean', 'size-check', 'guide', 'press', 'flush', 'check-bore', 'check-turns', 'check-oil'])
             ->nothingOpen()
             ->handedOver('2026-11-12T16:10:00Z', 'Cut the oil groove before parting off: the bush was awkward to hold afterwards.');

@@ -182,6 +182,43 @@ Local codes and makers’ instructions come first.</div>
 <h2>Cautions</h2>
 <ul>@foreach($answers['survey']['hints'] as $hint)<li>{{ $say($hint['say']) }}</li>@endforeach @foreach($notes as $note)<li><b>{{ $note['say'] }}</b></li>@endforeach @foreach($cautions as $caution)<li>{{ $caution->says }}</li>@endforeach
 <li>Local codes, makers’ instructions and licensed practice come before this sheet.</li></ul>
+@php($assembly = $facts->assembly)
+@if($assembly->strip !== [])
+<h2>As it came apart</h2>
+<ol style="margin:2pt 0 0 14pt;padding:0">
+@foreach($assembly->strip as $i => $off)
+<li>{{ implode(', ', array_filter([$off->name, $off->how->value, $off->forceN === null ? '' : number_format($off->forceN).' N', $off->heatC === null ? '' : number_format($off->heatC).' °C', $off->depth === null ? '' : 'sat '.$off->depth->typed.' '.$off->depth->unit->value.' deep', $off->mark === '' ? '' : "marked {$off->mark}", $off->bag === '' ? '' : "bag {$off->bag}", $off->note])) }}@if($answers['assembly']['together']['came_off'][$i]). {{ $say($answers['assembly']['together']['came_off'][$i]) }}@endif</li>
+@endforeach
+</ol>
+@endif
+@if($answers['assembly']['together']['ordered'])
+<h2>Order of assembly</h2>
+<ol style="margin:2pt 0 0 14pt;padding:0">
+@foreach($answers['assembly']['together']['items'] as $item)
+<li><b>{{ $item['name'] }}</b>@foreach($item['how'] as $how) {{ $say($how) }}@endforeach @if($item['ticked'])✓@endif @if($item['failed'])<b>Not right: {{ $item['failed'] }}</b>@endif</li>
+@endforeach
+</ol>
+@endif
+@if($assembly->checks !== [])
+<h2>Measured after</h2>
+<table>
+<tr><th>check</th><th>wanted</th><th>found</th><th>verdict</th></tr>
+@foreach($assembly->checks as $check)
+<tr><td>{{ $check->name }}</td><td class="n">{{ trim(($check->least === '' ? '' : "from {$check->least}").($check->most === '' ? '' : " to {$check->most}")." {$check->unit}") }}</td><td class="n">{{ $check->found === '' ? '–' : trim("{$check->found} {$check->unit}") }}</td><td>{{ ['good' => 'as wanted', 'bad' => 'not as wanted', 'found' => 'found', 'open' => 'not done'][$check->verdict()] }}@if($check->note !== ''). {{ $check->note }}@endif</td></tr>
+@endforeach
+</table>
+@endif
+@if($assembly->runs !== [])
+<h2>First run</h2>
+@if($answers['assembly']['together']['run'])<div>{{ $say($answers['assembly']['together']['run']['says']) }}@if($assembly->limitC !== null) No warmer than {{ number_format($assembly->limitC) }} °C was wanted.@endif</div>@endif
+<table>
+<tr><th>after</th><th>at</th><th>warm</th><th>seen, heard</th></tr>
+@foreach($assembly->runs as $run)
+<tr><td class="n">{{ number_format($run->minute) }} min</td><td class="n">{{ $run->rpm === null ? '' : number_format($run->rpm).' rev/min' }}</td><td class="n">{{ $run->celsius === null ? '' : number_format($run->celsius, 1).' °C' }}</td><td>{{ $run->note }}</td></tr>
+@endforeach
+</table>
+@endif
+@if($facts->handOver->serviceOn)<h2>To be looked at again</h2><div>{{ $facts->handOver->serviceOn }}</div>@endif
 @if($facts->handOver->nextTime !== '')<h2>Next time</h2><div>{{ $facts->handOver->nextTime }}</div>@endif
 </body>
 </html>

@@ -72,7 +72,7 @@ final readonly class TogetherAnswer implements \JsonSerializable
             'least' => $l->least === null ? '' : $l->least->typed,
             'most' => $l->most === null ? '' : $l->most->typed,
         ], $facts->loops);
-        foreach (['Turns by hand, all round' => '', 'Run-out by the indicator' => $facts->unit->value, 'Torque to turn it' => 'N·m', 'Drips a minute' => 'drips/min', 'Flow' => 'l/min', 'Guards back on' => ''] as $name => $unit) {
+        foreach (['Turns by hand, all round' => '', 'Run-out by the indicator' => $facts->unit->value, 'Torque to turn it' => 'N·m', 'Drips a minute' => 'drips/min', 'Flow' => 'l/min', 'Restraints of transport taken out' => '', 'Guards back on' => ''] as $name => $unit) {
             $offers[] = ['name' => $name, 'unit' => $unit, 'least' => '', 'most' => ''];
         }
         $known = array_map(static fn (CheckFacts $c): string => $c->name, $facts->assembly->checks);

@@ -33,6 +33,12 @@ final class BondAssembly
                 'prepare',
             ),
             new Step(
+                'key-face',
+                Say::plain('Key both faces with coarse emery, across the way it would turn; a smooth one holds half as much.'),
+                'A bond holds on what is rough and bright.',
+                'prepare',
+            ),
+            new Step(
                 'degrease',
                 Say::plain(
                     'Degrease both with a clean solvent and let them dry; no oil, no fingers. A primer where the metal is passive.',
@@ -55,10 +61,28 @@ final class BondAssembly
                 'bond',
             ),
             new Step(
+                'clamp',
+                Say::plain('Hold it so that it can’t slide or sink: a stop, a clamp, level. Warm it only as far as its sheet allows.'),
+                'It creeps before it sets, and sets where it crept to.',
+                'bond',
+            ),
+            new Step(
                 'cure',
                 Say::plain('Leave it alone until it has cured, by its sheet and the shop’s temperature.'),
                 'Moved while it cures it holds nothing; cold makes it slow.',
                 'bond',
+            ),
+            new Step(
+                'scrape',
+                Say::plain('Scrape off what stands proud; where it has drawn in, clean and fill a second time.'),
+                'A hollow at the mouth is where it lets go first.',
+                'bond',
+            ),
+            new Step(
+                'bond-test',
+                Say::plain('Try it by hand before it is loaded: it does not twist, and rings the same all round when tapped.'),
+                'What lets go on the bench would have let go in use.',
+                'check',
             ),
             ...$turns
                 ? [

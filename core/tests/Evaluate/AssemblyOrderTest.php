@@ -95,6 +95,10 @@ final class AssemblyOrderTest extends TestCase
         // M8 8.8, 36.6 mm² · 580 · 0.75 = 15.9 kN; 0.13 to 0.17 of 8 mm: 17 to 22 N·m.
         self::assertStringContainsString('17 to 22 N·m', $together['items'][2]['how'][0]['mm']);
         self::assertStringContainsString('opposite ones in turn', $together['items'][2]['how'][0]['mm']);
+        self::assertCount(1, $together['items'][2]['how']);
+        $job = $screwed();
+        $job->facts['joints'][0]['held'][] = [...$job->facts['joints'][0]['held'][0], 'kind' => 'dowels'];
+        self::assertStringContainsString('Dowels:', self::together($job)['items'][2]['how'][1]['mm']);
         $together = self::together($screwed(), ['conditions' => [['Bush', 'loose until', 'Shaft']]]);
         self::assertSame(['Housing: stands ready', 'Bush', 'Shaft', $tighten], self::names($together));
         $together = self::together($screwed(), ['order' => ['Housing', 'Shaft', 'Bush'], 'conditions' => [['Shaft', 'covers', 'Bush']]]);

@@ -99,11 +99,11 @@ final class HeldByTest extends TestCase
         $ask = static fn (array $held): string => (string) self::of([$held])['rows'][0]['blocked'];
         self::assertSame('Still to say: its width, its height, its length.', $ask(['kind' => 'key']));
         self::assertSame(
-            'Still to say: its diameter, the circle they stand on, how tight each is.',
+            'Still to say: its diameter, the circle they stand on, how tight each is (or the mark on its head).',
             $ask(['kind' => 'bolts']),
         );
         self::assertSame(
-            'Still to say: its diameter, how tight each is, half the angle of its taper.',
+            'Still to say: its diameter, how tight each is (or the mark on its head), half the angle of its taper.',
             $ask(['kind' => 'taper-bush']),
         );
         self::assertStringContainsString('above zero', $ask(['kind' => 'cross-pin', 'size' => self::mm('0')]));

@@ -197,6 +197,8 @@ final class SurveyTest extends TestCase
         }
         self::assertSame(['', ''], [$written['shop']['taps'], $written['shop']['dies']]);
         self::assertSame([[], '', '', 'mm'], [$written['shop']['machines'], $written['shop']['drills'], $written['shop']['reamers'], $written['shop']['tool_unit']]);
+        self::assertNull($written['hand_over']['service_on']);
+        unset($written['hand_over']['service_on']);
         $since = array_flip(['taps', 'dies', 'machines', 'drills', 'reamers', 'tool_unit', 'polishes_last']);
         $written['shop'] = array_diff_key($written['shop'], $since);
         self::assertSame([[], null, null, null], [$written['reckonings'], $written['plan'], $written['batch'], $written['assembly']], 'these came later');

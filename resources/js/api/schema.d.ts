@@ -865,6 +865,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job}/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        /** What was written at the end of earlier jobs of the same kind */
+        get: operations["lessons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/{name}/typed": {
         parameters: {
             query?: never;
@@ -2406,6 +2425,8 @@ export interface components {
         hand_over: {
             /** Format: date-time */
             finished_at: string | null;
+            /** @description the day it is to be looked at again */
+            service_on?: string | null;
             next_time: string;
         };
         /** @description A number that was wrong, kept beside the right one with the reason */
@@ -2855,6 +2876,8 @@ export interface components {
                 hand_over: {
                     /** Format: date-time */
                     finished_at: string | null;
+                    /** @description the day it is to be looked at again */
+                    service_on?: string | null;
                     next_time: string;
                 };
                 /** @description Somebody named took responsibility */
@@ -5174,6 +5197,36 @@ export interface operations {
                 };
             };
             422: components["responses"]["Refused"];
+        };
+    };
+    lessons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The latest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        lessons: {
+                            job: string;
+                            name: string;
+                            at: string | null;
+                            says: string;
+                        }[];
+                    };
+                };
+            };
+            404: components["responses"]["Refused"];
         };
     };
     runTypedSum: {

@@ -57,7 +57,7 @@ final readonly class AssemblyOrder
                 $items[] = new AssemblyItem(
                     $code,
                     "Tighten “{$joint->joint->name}”",
-                    JointHow::tightened(self::screws($joint)),
+                    JointHow::tightened(self::screws($joint), self::isDowelled($joint)),
                 );
 
                 continue;
@@ -254,6 +254,14 @@ final readonly class AssemblyOrder
                 true,
             ),
         ));
+    }
+
+    private static function isDowelled(SizedJoint $joint): bool
+    {
+        return array_filter(
+            $joint->joint->held,
+            static fn (FasteningFacts $f): bool => $f->kind === FasteningKind::Dowels,
+        ) !== [];
     }
 
     /** @return list<string> */

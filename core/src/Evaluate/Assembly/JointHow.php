@@ -42,11 +42,12 @@ final class JointHow
 
     /**
      * @param  list<FasteningFacts>  $screws
+     * @param  bool  $dowelled  dowels keep it in its place as well
      * @return list<Say>
      */
-    public static function tightened(array $screws): array
+    public static function tightened(array $screws, bool $dowelled = false): array
     {
-        return array_map(static function (FasteningFacts $f): Say {
+        $says = array_map(static function (FasteningFacts $f): Say {
             $tight = HeldBy::tightening($f);
             $name = self::SCREWS[$f->kind->value] ?? 'screws';
             $isRing = $f->count > 2 && $f->kind === FasteningKind::Bolts;
@@ -58,6 +59,10 @@ final class JointHow
                 default => Say::plain("The {$f->count} {$name}: how hard is not known: say the mark on the head under Size{$crosswise}."),
             };
         }, $screws);
+
+        return $dowelled
+            ? [...$says, Say::plain('Dowels: where it is set true by hand, tighten first, then ream for them and drive them; where they locate it, drive them first and tighten on them.')]
+            : $says;
     }
 
     private static function torque(float $nm): Say

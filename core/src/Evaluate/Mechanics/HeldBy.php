@@ -124,7 +124,7 @@ final readonly class HeldBy implements \JsonSerializable
                 'its length' => $f->long === null
                     && in_array($kind, [FasteningKind::Key, FasteningKind::Compound], true),
                 'the circle they stand on' => $f->circle === null && $kind === FasteningKind::Bolts,
-                'how tight each is, or the mark on its head' => $tighten === null
+                'how tight each is (or the mark on its head)' => $tighten === null
                     && in_array(
                         $kind,
                         [FasteningKind::SetScrews, FasteningKind::Bolts, FasteningKind::TaperBush],

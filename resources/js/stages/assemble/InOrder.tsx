@@ -109,7 +109,7 @@ export function InOrder({ turn }: { turn: (code: string, on: boolean) => void })
                                     </IconButton>
                                 </Box>
                             )}
-                            <Box sx={{ gridColumn: '3 / -1', display: 'flex', flexWrap: 'wrap' }}>
+                            <Box sx={{ gridColumn: '3 / -1', display: 'flex', flexWrap: 'wrap', mt: -0.75 }}>
                                 <Failed code={item.code} name={item.name} failed={item.failed} />
                             </Box>
                         </Box>

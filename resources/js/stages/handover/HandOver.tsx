@@ -120,6 +120,23 @@ export function HandOver() {
                     store={(next_time) => save(null, '', { hand_over: { next_time } })}
                 />
             </Box>
+            <Box sx={{ mt: 1.5, display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start' }}>
+                <Box sx={{ width: 240 }}>
+                    <TextFact
+                        label="Look at it again on"
+                        value={facts.hand_over.service_on ?? ''}
+                        helperText="year-month-day; in the calendar file too"
+                        store={(text) =>
+                            save(null, '', {
+                                hand_over: { service_on: text.trim() === '' ? null : text.trim() },
+                            })
+                        }
+                    />
+                </Box>
+                {answers.quote.times.says && (
+                    <Typography sx={{ pt: 1 }}>It took {answers.quote.times.says}</Typography>
+                )}
+            </Box>
             <Box sx={{ display: 'flex', gap: 1.25, mt: 2, flexWrap: 'wrap', alignItems: 'center' }}>
                 {finished === null ? (
                     <Button

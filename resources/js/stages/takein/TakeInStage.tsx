@@ -12,6 +12,7 @@ import { useJob } from '../../job/JobContext';
 import { Notes } from '../../shell/Notes';
 import { Gates } from './Gates';
 import { QuoteView } from './QuoteView';
+import { LastTime } from './LastTime';
 import { Waiting } from './Waiting';
 
 /** What came in, who is hurt if it fails, and whether to take it. */
@@ -136,6 +137,7 @@ function WhatCameIn() {
                     store={(surroundings) => store({ surroundings })}
                 />
             </Box>
+            <LastTime />
             <Gates />
             <Box
                 sx={{
