@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Loops\SolvedLoop;
+use Oldpart\Core\Evaluate\Making\AchievedFit;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
@@ -20,7 +21,6 @@ use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
-use Oldpart\Core\Quantity\Range;
 
 /**
  * A size that was cut too far: what that does to everything it meets, and what can be done: take it as it is, let the
@@ -89,7 +89,7 @@ final readonly class Deviation implements \JsonSerializable
     /** @return array{name: string, says: Say, ok: bool}|null */
     private static function joint(SizedJoint $joint, float $size, float $u95): ?array
     {
-        $achieved = self::achieved($joint, $size, $u95);
+        $achieved = AchievedFit::inMate($joint, $size, $u95);
         $wanted = $joint->wantedMm;
         if ($achieved === null || $wanted === null) {
             return null;
@@ -100,23 +100,6 @@ final readonly class Deviation implements \JsonSerializable
             'says' => Say::with('{a}, wanted {w}', ['a' => Words::range($achieved), 'w' => Words::range($wanted)]),
             'ok' => $achieved->min >= $wanted->min && $achieved->max <= $wanted->max,
         ];
-    }
-
-    /** Clearance it has in its mate, with both doubts, mm; null where that was not measured. */
-    private static function achieved(SizedJoint $joint, float $size, float $u95): ?Range
-    {
-        $mate = $joint->mateFound;
-        if ($mate === null) {
-            return null;
-        }
-        $u = hypot($u95, $joint->isTight() ? $mate->sureMeanMm() : $mate->sureMm());
-        [$small, $large] = $joint->isTight()
-            ? [$mate->meanMm, $mate->meanMm]
-            : [$mate->smallestMm(), $mate->largestMm()];
-
-        return $joint->makesInner()
-            ? new Range($small - $size - $u, $large - $size + $u)
-            : new Range($size - $large - $u, $size - $small + $u);
     }
 
     /** @return list<array{name: string, says: Say, ok: bool}> the gaps it stands in */
@@ -188,7 +171,7 @@ final readonly class Deviation implements \JsonSerializable
     {
         $ways = [];
         foreach ($joints as $joint) {
-            $achieved = self::achieved($joint, $size, $u95);
+            $achieved = AchievedFit::inMate($joint, $size, $u95);
             if ($achieved === null) {
                 continue;
             }

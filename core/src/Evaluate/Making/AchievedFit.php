@@ -36,6 +36,14 @@ final class AchievedFit
                 ? null
                 : new Range($clearance - hypot($doubt, $other[1]), $clearance + hypot($doubt, $other[1]));
         }
+
+        return self::inMate($joint, $size, $doubt);
+    }
+
+    /** Clearance of a size in the mate that was found, with both doubts, mm; null where it was not found. */
+    public static function inMate(SizedJoint $joint, float $size, float $doubt): ?Range
+    {
+        $found = $joint->mateFound;
         if ($found === null) {
             return null;
         }

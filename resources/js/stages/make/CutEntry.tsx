@@ -2,13 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useRef, useState } from 'react';
 import { newId } from '../../api/client';
-import { useCatalogue } from '../../api/queries';
 import type { MakingAnswer } from '../../api/types';
 import { readNumber } from '../../entry/number';
+import { ReadWith } from '../../entry/ReadWith';
 import { USUAL_INSTRUMENT } from '../../entry/usualInstrument';
 import { useKept } from '../../entry/useKept';
 import { ofField, type Understood } from '../../entry/understood';
@@ -21,8 +20,6 @@ import { TypedField } from '../../entry/TypedField';
 export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: () => void }) {
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
-    const catalogue = useCatalogue();
-    const fits = (catalogue.data?.instruments ?? []).filter((tool) => tool.fits.includes(making.measured_as));
     const last = facts.cuts.filter((c) => c.surface === making.surface).at(-1);
     const name = making.piece === 1 ? making.key : `${making.key}:${making.piece}`;
     const usual = USUAL_INSTRUMENT[making.measured_as] ?? 'calliper';
@@ -118,18 +115,7 @@ export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: ()
                 understood={understoodAfter}
                 refused={refused !== null && !refused.field.endsWith('dialled') ? refused.says : null}
             />
-            <TextField
-                select
-                label="Read with"
-                value={fits.some((f) => f.code === instrument) ? instrument : ''}
-                onChange={(event) => setTool(event.target.value)}
-            >
-                {fits.map((f) => (
-                    <MenuItem key={f.code} value={f.code}>
-                        {f.name}
-                    </MenuItem>
-                ))}
-            </TextField>
+            <ReadWith label="Read with" reads={making.measured_as} value={instrument} choose={setTool} />
             <TextField
                 label="Part, °C"
                 value={warm}

@@ -13,6 +13,7 @@ import { useCatalogue } from '../../api/queries';
 import type { Batch, Joint, Mated } from '../../api/types';
 import { TypedField } from '../../entry/TypedField';
 import { useKept } from '../../entry/useKept';
+import { ReadWith } from '../../entry/ReadWith';
 import { USUAL_INSTRUMENT } from '../../entry/usualInstrument';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
@@ -197,18 +198,7 @@ function AddMate({ joints }: { joints: Joint[] }) {
                 understood={understood}
                 refused={refused}
             />
-            <TextField
-                select
-                label="Mate read with"
-                value={fits.some((f) => f.code === instrument) ? instrument : ''}
-                onChange={(event) => setTool(event.target.value)}
-            >
-                {fits.map((f) => (
-                    <MenuItem key={f.code} value={f.code}>
-                        {f.name}
-                    </MenuItem>
-                ))}
-            </TextField>
+            <ReadWith label="Mate read with" reads={read} value={instrument} choose={setTool} />
             <Button type="submit" variant="outlined" color="inherit">
                 Add the mate
             </Button>
