@@ -62,7 +62,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
             'fits' => $fits,
             'says' => $this->batch === null
                 ? self::verdict($sizes, $fits, $bad, $unsure, $open)
-                : 'Piece 1: '.lcfirst(self::verdict($sizes, $fits, $bad, $unsure, $open))
+                : "Piece {$this->batch->first()}: ".lcfirst(self::verdict($sizes, $fits, $bad, $unsure, $open))
                     ." The batch: {$this->batch->says()}",
             'good' => $bad === 0 && $open === 0 && $unsure === 0 && $sizes !== []
                 && ($this->batch === null || $this->batch->isDone()),
@@ -246,9 +246,8 @@ final readonly class HandOverAnswer implements \JsonSerializable
     /** @return array<string, mixed> */
     private function fit(SizedJoint $answer): array
     {
-        $achieved = $this->isStillCut($answer)
-            ? null
-            : $this->batch?->achieved(1, $answer->joint->id) ?? AchievedFit::of($answer, $this->making);
+        $own = $this->batch?->achieved($this->batch->first(), $answer->joint->id);
+        $achieved = $this->isStillCut($answer) ? null : $own ?? AchievedFit::of($answer, $this->making);
         $wanted = $answer->wantedMm;
         $verdict = AchievedFit::verdict($achieved, $wanted);
         $decided = null;

@@ -123,7 +123,7 @@ final readonly class JobAnswers implements \JsonSerializable
         $survey = JobSurvey::of($facts, $shapes, $surfaces);
         $assembly = JobAssembly::of($facts, $out, $survey);
         $batch = BatchRun::of($facts, $out->making, $out->joints);
-        $making = $batch === null ? $out->making : $batch->ofPiece(1, $out->making);
+        $making = $batch === null ? $out->making : $batch->ofPiece($batch->first(), $out->making);
         $inHand = $batch === null ? $making : $batch->ofPiece($facts->batch->piece, $out->making);
         $stages = new Stages(
             facts: $facts,

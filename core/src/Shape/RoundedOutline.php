@@ -12,6 +12,12 @@ use Oldpart\Core\Advice\BadInput;
  */
 final readonly class RoundedOutline
 {
+    /** A radius below that is a sharp corner, mm. */
+    private const SHARP_MM = 1e-6;
+
+    /** Two sides that lie on one another enclose nothing to round, rad. */
+    private const FOLDED = 1e-6;
+
     /** Two radii that meet on a side may be over it by what the figures were rounded by, mm. */
     private const ROUNDED_MM = 0.001;
 
@@ -51,7 +57,9 @@ final readonly class RoundedOutline
                 throw new BadInput('radius', "corners.{$i}.radius_mm", 'A radius is zero or more.');
             }
             $between = acos(max(-1.0, min(1.0, $ax * $bx + $ay * $by)));
-            $take = $corner['r'] === 0.0 || $between > M_PI - 1e-6 ? 0.0 : $corner['r'] / tan($between / 2);
+            // Sharper than any file, or straight on: nothing to round.
+            $isSharp = $corner['r'] < self::SHARP_MM || $between > M_PI - 1e-6 || $between < self::FOLDED;
+            $take = $isSharp ? 0.0 : $corner['r'] / tan($between / 2);
             $takes[$i] = $take;
             // Twice the area, by the shoelace; what each arc takes from it or gives follows.
             $area += $corner['x'] * $after['y'] - $after['x'] * $corner['y'];

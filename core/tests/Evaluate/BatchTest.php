@@ -100,6 +100,20 @@ final class BatchTest extends TestCase
         self::assertTrue($answers['hand_over']['good']);
     }
 
+    /** Where the first is scrap, the next that is not stands for the job. */
+    public function test_the_first_is_scrap(): void
+    {
+        $this->axles(2)->made([1 => '39.900', 2 => '39.975'])->batch(['scrapped' => [1]]);
+        $answers = $this->answers();
+        self::assertStringStartsWith('Piece 2: made', $answers['hand_over']['says']);
+        self::assertSame('inside', $answers['hand_over']['sizes'][0]['verdict']);
+        self::assertFalse($answers['hand_over']['good'], 'one is still missing');
+        $this->made([3 => '39.976']);
+        self::assertTrue($this->answers()['hand_over']['good']);
+        $this->axles(3)->batch(['scrapped' => [1]]);
+        self::assertStringContainsString('all of piece 2 before the next', $this->answers()['batch']['next']);
+    }
+
     public function test_too_near_a_limit_is_said(): void
     {
         // 40 µm clear of 40.000 at most, less what both readings hide: 39.963 is nowhere surely.

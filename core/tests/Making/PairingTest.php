@@ -49,6 +49,15 @@ final class PairingTest extends TestCase
         self::assertSame([0 => 1], self::pair([20.000], [20.031, 20.020], 0.002)->mates);
     }
 
+    /** One far off anyhow is no reason to spoil a pair that fits: the middle counts for less than a pair as wanted. */
+    public function test_one_that_is_lost_spoils_no_other(): void
+    {
+        // 19.5 fits nothing. With it in 20.020 the other would be nearer the middle, and one pair fits either way; 19.98
+        // in 20.009 fits just so, in 20.020 it does not.
+        $pairs = self::pair([19.5, 19.980], [20.009, 20.020]);
+        self::assertSame([[0 => 1, 1 => 0], 1], [$pairs->mates, $pairs->inside]);
+    }
+
     public function test_more_of_one_side(): void
     {
         $pairs = self::pair([20.0, 20.1, 20.2], [20.22]);

@@ -119,4 +119,17 @@ final class RoundedOutlineTest extends TestCase
         self::assertSame(['reference'], $notes(['slots' => [$slot(50, 40, 150, 40), $slot(50, 60, 150, 60)]]));
         self::assertSame(['density', 'reference'], $notes(['thick_mm' => 10]));
     }
+
+    /** A radius that no file makes is a sharp corner, however long its sides are. */
+    public function test_a_radius_of_next_to_nothing(): void
+    {
+        foreach ([0.0, 1e-300, 1e-9] as $radius) {
+            $outline = new RoundedOutline([
+                ['x' => 0.0, 'y' => 0.0, 'r' => 0.0],
+                ['x' => 120.0, 'y' => 0.0, 'r' => 0.0],
+                ['x' => 0.0, 'y' => 6e10, 'r' => $radius],
+            ]);
+            self::assertEqualsWithDelta(120 * 6e10 / 2, $outline->areaMm2, 1.0);
+        }
+    }
 }

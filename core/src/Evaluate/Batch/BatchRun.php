@@ -178,6 +178,18 @@ final readonly class BatchRun
         return $piece === $pieces || ($piece - 1) % $facts->batch->every === 0;
     }
 
+    /** The piece that stands for the job where it is handed over: the first that is not scrap. */
+    public function first(): int
+    {
+        foreach ($this->states as $piece => $state) {
+            if ($state !== PieceState::Scrap) {
+                return $piece;
+            }
+        }
+
+        return 1;
+    }
+
     /**
      * What is cut of a piece, each to the mate it goes with where those are measured one by one.
      *
@@ -292,9 +304,9 @@ final readonly class BatchRun
         if ($this->isDone()) {
             return null;
         }
-        $first = $this->states[1];
-        if (! $first->counts() && $first !== PieceState::Scrap) {
-            return 'First-off: make and measure all of piece 1 before the second is begun.';
+        $first = $this->first();
+        if (! $this->states[$first]->counts() && $first < count($this->states)) {
+            return "First-off: make and measure all of piece {$first} before the next is begun.";
         }
         foreach (self::FIRST as $state) {
             $piece = array_search($state, $this->states, true);

@@ -5,7 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useRef, useState } from 'react';
 import { newId } from '../../api/client';
-import type { MakingAnswer } from '../../api/types';
+import type { JobState, MakingAnswer } from '../../api/types';
 import { readNumber } from '../../entry/number';
 import { ReadWith } from '../../entry/ReadWith';
 import { USUAL_INSTRUMENT } from '../../entry/usualInstrument';
@@ -17,7 +17,7 @@ import { useSettings } from '../../shell/settings';
 import { TypedField } from '../../entry/TypedField';
 
 /** One line of the cut log: what was dialled, and the size after it. The first line is the size before any cut. */
-export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: () => void }) {
+export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: (state: JobState) => void }) {
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
     const last = facts.cuts.filter((c) => c.surface === making.surface).at(-1);
@@ -71,7 +71,7 @@ export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: ()
         setRefused(null);
         setClean(true);
         save('cuts', sent.id, fact(after))
-            .then(() => logged?.())
+            .then((state) => logged?.(state))
             .catch((error: Error & { field?: string }) => {
                 setId(sent.id);
                 setDialled((now) => (now === '' ? sent.dialled : now));

@@ -80,7 +80,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
     const { say } = useSettings();
     const { facts, answers } = useJob();
     const shape = answers.shaped.find((one) => one.surface === entry.surface);
-    const onward = useOnward();
+    const onward = useOnward(making.key);
     const picture = making.picture ?? shape?.picture ?? null;
     return (
         <>

@@ -27,6 +27,27 @@ const TONE: Record<Batch['pieces'][number]['state'], string> = {
     open: 'text.secondary',
 };
 
+/** More than that in a row nobody looks through. */
+const MANY = 48;
+
+/** All of a small batch; of a large one the first, what needs a hand, and those round the one in hand. */
+function inView(batch: Batch): number[] {
+    // One to spare can be begun at once.
+    const all = [...batch.pieces.map((one) => one.piece), batch.pieces.length + 1];
+    if (all.length <= MANY) {
+        return all;
+    }
+    const next = batch.pieces.find((one) => one.state === 'open')?.piece ?? all.length;
+    return all.filter(
+        (piece) =>
+            piece === 1 ||
+            piece === all.length ||
+            Math.abs(piece - batch.piece) <= 6 ||
+            Math.abs(piece - next) <= 3 ||
+            ['bad', 'doubt', 'unsure', 'started'].includes(batch.pieces[piece - 1]?.state ?? ''),
+    );
+}
+
 /** The pieces of a batch in a row: which is in hand, which are good, what comes next. */
 export function Pieces() {
     const { answers } = useJob();
@@ -35,8 +56,7 @@ export function Pieces() {
     if (batch === null) {
         return null;
     }
-    // One to spare can be begun at once.
-    const shown = [...batch.pieces.map((one) => one.piece), batch.pieces.length + 1];
+    const shown = inView(batch);
     return (
         <Box component="section" aria-label="Pieces of the batch" sx={{ mb: 1 }}>
             <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>

@@ -1,3 +1,4 @@
+import type { JobState } from '../../api/types';
 import { useKept } from '../../entry/useKept';
 import { useBatch } from './useBatch';
 
@@ -6,8 +7,15 @@ export function useGoesOn() {
     return useKept('batch-goes-on', false);
 }
 
-export function useOnward() {
+export function useOnward(key: string) {
     const [goesOn] = useGoesOn();
     const { change } = useBatch();
-    return goesOn ? () => void change((now) => ({ piece: now.piece + 1 })) : undefined;
+    return goesOn
+        ? (state: JobState) => {
+              // One that still has metal on it stays in hand.
+              if (state.answers.making.find((one) => one.key === key)?.state !== 'cut') {
+                  void change((now) => ({ piece: now.piece + 1 }));
+              }
+          }
+        : undefined;
 }
