@@ -100,4 +100,19 @@ final class BatchApiTest extends FeatureTestCase
         self::assertSame([], $ratios());
         self::assertSame([], $this->api('GET', '/api/shop', null, 200)['learned']);
     }
+
+    /** Figures in the shop's own unit, or in the one they are typed with; what can't be read changes nothing. */
+    public function test_figures_of_the_shop_as_typed(): void
+    {
+        $shop = $this->api('PATCH', '/api/shop', ['unit' => 'in', 'typed' => ['rough_cut_mm' => '0.02', 'press_n' => '2 tons']], 200);
+        self::assertEqualsWithDelta(0.508, $shop['rough_cut_mm'], 1e-9);
+        // NIST SP 811: the ton-force of 2240 lb is 9964.016 N.
+        self::assertEqualsWithDelta(19928.03, $shop['press_n'], 0.01);
+        self::assertSame(['0.02', '19.928 kN'], [$shop['in_fields']['rough_cut_mm'], $shop['in_fields']['press_n']]);
+        self::assertEqualsWithDelta(0.5, $this->api('PATCH', '/api/shop', ['typed' => ['rough_cut_mm' => '0.5 mm']], 200)['rough_cut_mm'], 1e-9);
+        foreach (['rough_cut_mm' => 'much', 'press_n' => '9 stone', 'name' => 'x', 'lathe_holds_mm' => '9'] as $field => $text) {
+            $this->api('PATCH', '/api/shop', ['typed' => [$field => $text]], 422);
+        }
+        self::assertEqualsWithDelta(0.5, $this->api('GET', '/api/shop', null, 200)['rough_cut_mm'], 1e-9);
+    }
 }

@@ -17,7 +17,9 @@ use Oldpart\Core\Exchange\MachinesCsv;
 use Oldpart\Core\Loop\ShimStock;
 use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Making\Machine;
+use Oldpart\Core\Making\MachineFigure;
 use Oldpart\Core\Making\Recipe;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Unit;
 use Oldpart\Core\Thread\ThreadTools;
 
@@ -32,6 +34,12 @@ final class ShopController
         'rate_per_h' => [0, 1e5],
     ];
 
+    private const TYPED = [
+        'lathe_holds_mm' => ['label' => 'The lathe holds', 'is' => 'length'],
+        'rough_cut_mm' => ['label' => 'Usual roughing cut', 'is' => 'length'],
+        'press_n' => ['label' => 'The press gives', 'is' => 'force'],
+    ];
+
     public function show(): JsonResponse
     {
         return new JsonResponse($this->shown(Shop::here()));
@@ -39,10 +47,11 @@ final class ShopController
 
     public function update(Request $request): JsonResponse
     {
-        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', 'drills', 'reamers', 'machines', 'recipes', 'forget', 'polishes_last', ...array_keys(self::RANGES)]);
+        $in = Body::of($request)->only(['name', 'unit', 'currency', 'shims', 'taps', 'dies', 'drills', 'reamers', 'machines', 'recipes', 'forget', 'polishes_last', 'typed', ...array_keys(self::RANGES)]);
         $shop = Shop::here();
+        $typed = self::typed($in, Unit::tryFrom($shop->unit) ?? Unit::Inch);
         foreach (self::RANGES as $field => [$least, $most]) {
-            $value = $in->numberOrNull($field);
+            $value = $typed[$field] ?? $in->numberOrNull($field);
             if ($value !== null && ($value < $least || $value > $most)) {
                 throw new BadInput('out-of-range', $field, "This must be from {$least} to {$most}.");
             }
@@ -114,6 +123,36 @@ final class ShopController
         return new JsonResponse(['machines' => $read['machines'], 'refused' => $read['refused']]);
     }
 
+    /**
+     * Figures as a person typed them, in the shop's unit or the one they say; a force with its own.
+     *
+     * @return array<string, float> mm, N
+     */
+    private static function typed(Fields $in, Unit $unit): array
+    {
+        $figures = [];
+        foreach ($in->textMap('typed') as $field => $text) {
+            $is = self::TYPED[$field] ?? throw new BadInput('unknown-key', "typed.{$field}", "“{$field}” is not typed here.");
+            $read = MachineFigure::of(['field' => $field, 'label' => $is['label'], 'is' => $is['is']])->read($text, $unit);
+            $figures[$field] = is_float($read) ? $read : 0.0;
+        }
+
+        return $figures;
+    }
+
+    /** @return array<string, string> the same as they stand in the fields */
+    private static function inFields(Shop $shop): array
+    {
+        $inch = $shop->unit === Unit::Inch->value;
+        $length = static fn (float $mm): string => rtrim(rtrim(number_format($inch ? $mm / 25.4 : $mm, $inch ? 5 : 4, '.', ''), '0'), '.');
+
+        return [
+            'lathe_holds_mm' => $length($shop->lathe_holds_mm),
+            'rough_cut_mm' => $length($shop->rough_cut_mm),
+            'press_n' => rtrim(rtrim(number_format($shop->press_n / 1000, 3, '.', ''), '0'), '.').' kN',
+        ];
+    }
+
     private static function currency(string $text): string
     {
         $text = trim($text);
@@ -131,6 +170,7 @@ final class ShopController
         return [
             ...array_diff_key($facts->jsonSerialize(), ['instruments' => 0]),
             'unit' => $shop->unit,
+            'in_fields' => self::inFields($shop),
             'recipes' => $shop->recipes ?? [],
             'learned' => Learned::inWords($facts->takeOffs),
         ];

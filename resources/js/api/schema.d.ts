@@ -1850,6 +1850,12 @@ export interface components {
              */
             tool_unit: "in" | "mm";
             machines: components["schemas"]["machine"][];
+            /** @description figures as they stand in fields, in the shop’s unit */
+            in_fields: {
+                lathe_holds_mm: string;
+                rough_cut_mm: string;
+                press_n: string;
+            };
             /** @description the last half thou is polished or honed, not cut */
             polishes_last: boolean;
             recipes: components["schemas"]["Recipe"][];
@@ -4602,6 +4608,10 @@ export interface operations {
                     reamers?: string;
                     machines?: components["schemas"]["machine"][];
                     polishes_last?: boolean;
+                    /** @description lathe_holds_mm, rough_cut_mm, press_n as a person typed them */
+                    typed?: {
+                        [key: string]: string;
+                    };
                     recipes?: components["schemas"]["Recipe"][];
                     /** @description what was learned of cuts up to now */
                     forget?: boolean;

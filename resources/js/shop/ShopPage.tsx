@@ -20,7 +20,7 @@ import { Recipes } from './Recipes';
 export function ShopPage() {
     const shop = useShop();
     const queries = useQueryClient();
-    const store = async (changes: Partial<Shop> & { forget?: boolean }) => {
+    const store = async (changes: Partial<Shop> & { forget?: boolean; typed?: Record<string, string> }) => {
         queries.setQueryData(
             ['shop'],
             orRefuse(await client.PATCH('/api/shop', { ...outlives, body: changes })),
@@ -65,25 +65,23 @@ export function ShopPage() {
                     store={(v) => store({ temperature_c: v ?? 20 })}
                 />
                 {!says('lathe', 'holds_mm') && (
-                    <NumberFact
-                        label="The lathe holds, on diameter, mm"
-                        value={shop.data.lathe_holds_mm}
-                        store={(v) => store({ lathe_holds_mm: v ?? 0.0127 })}
-                        helperText="0.0127 mm is half a thou"
+                    <TextFact
+                        label={`The lathe holds, on diameter, ${shop.data.unit}`}
+                        value={shop.data.in_fields.lathe_holds_mm}
+                        store={(text) => store({ typed: { lathe_holds_mm: text } })}
                     />
                 )}
-                <NumberFact
-                    label="Usual roughing cut, on diameter, mm"
-                    value={shop.data.rough_cut_mm}
-                    store={(v) => store({ rough_cut_mm: v ?? 0.508 })}
-                    helperText="0.508 mm is twenty thou"
+                <TextFact
+                    label={`Usual roughing cut, on diameter, ${shop.data.unit}`}
+                    value={shop.data.in_fields.rough_cut_mm}
+                    store={(text) => store({ typed: { rough_cut_mm: text } })}
                 />
                 {!says('press', 'force_n') && (
-                    <NumberFact
-                        label="The press gives, N"
-                        value={shop.data.press_n}
-                        store={(v) => store({ press_n: v ?? 0 })}
-                        helperText="a hand lever press gives about 9000 N"
+                    <TextFact
+                        label="The press gives"
+                        value={shop.data.in_fields.press_n}
+                        store={(text) => store({ typed: { press_n: text } })}
+                        helperText="9 kN, 20 t, 20 tons; a hand lever press gives about 9 kN"
                     />
                 )}
                 <NumberFact
