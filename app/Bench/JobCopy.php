@@ -125,7 +125,7 @@ final class JobCopy
         $array['waits'] = null;
         $array['batch'] = null;
         if (is_array($array['assembly'] ?? null)) {
-            $array['assembly'] = [...$array['assembly'], 'strip' => [], 'runs' => [], 'checks' => array_map(
+            $array['assembly'] = [...$array['assembly'], 'strip' => [], 'runs' => [], 'setbacks' => [], 'checks' => array_map(
                 static fn (array $check): array => [...$check, 'found' => '', 'note' => ''],
                 $array['assembly']['checks'],
             )];

@@ -199,6 +199,10 @@ Local codes and makers’ instructions come first.</div>
 @endforeach
 </ol>
 @endif
+@if($assembly->setbacks !== [])
+<h2>What went wrong on the way</h2>
+<ul style="margin:2pt 0 0 14pt;padding:0">@foreach($assembly->setbacks as $one)<li>{{ $one->at === null ? '' : substr($one->at, 0, 10).': ' }}{{ rtrim($one->step, '.') }}: {{ $one->why }}</li>@endforeach</ul>
+@endif
 @if($assembly->checks !== [])
 <h2>Measured after</h2>
 <table>

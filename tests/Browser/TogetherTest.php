@@ -39,7 +39,8 @@ final class TogetherTest extends BrowserTestCase
         $this->stored();
         self::assertSame('Back to Make: It stuck half way and leans', $this->api('/api/jobs/demo-cider')['answers']['next']['says']['mm']);
         $this->press('It is mended: to do again');
-        $this->seesNot('It stuck half way and leans');
+        $this->seesNot('Not right: It stuck half way and leans');
+        $this->sees('What went wrong on the way', 'It stuck half way and leans');
         // A flow through a way, wanted and found.
         $this->press('+ Flow');
         $this->fill('At least, l/min', '2');
@@ -61,6 +62,37 @@ final class TogetherTest extends BrowserTestCase
         $this->sees('Too warm');
         $this->stored();
         self::assertStringContainsString('%PDF', (string) file_get_contents($this->rig->url.'/api/jobs/demo-cider/sheet?unit=in&paper=a4'));
+    }
+
+    /** A ring between two machines: bolts, dowels, and a lifting eye that has to be reached while it can be. */
+    public function test_a_ring_with_bolts_dowels_and_a_lifting_eye(): void
+    {
+        $state = $this->newJob('ring-coupling');
+        $id = $state['facts']['id'];
+        $parts = array_column($state['facts']['parts'], 'id', 'name');
+        $names = array_keys($parts);
+        $joint = array_values(array_filter($state['facts']['joints'], static fn (array $j): bool => $j['purpose'] === 'bolted'))[0];
+        $bolt = [
+            'kind' => 'bolts', 'size' => ['typed' => '10 mm', 'unit' => 'mm'], 'size2' => null, 'long' => null, 'circle' => ['typed' => '320 mm', 'unit' => 'mm'],
+            'count' => 8, 'tighten_nm' => null, 'half_angle_deg' => null, 'material' => null, 'grade' => '8.8', 'turns' => 'oiled',
+        ];
+        $this->change($id, 'PUT', "/joints/{$joint['id']}", ['held' => [$bolt, [...$bolt, 'kind' => 'dowels', 'count' => 2]]]);
+        $this->visit("/job/{$id}/assemble");
+        // M10 8.8: 58 mm² · 580 · 0.75 = 25.2 kN; 0.13 to 0.17 of 10 mm: 33 to 43 N·m, 24 to 32 lb·ft.
+        $this->sees("Tighten “{$joint['name']}”", '24 to 32 lb·ft', 'opposite ones in turn', 'Dowels: where it is set true by hand');
+        $ring = array_values(array_filter($names, static fn (string $n): bool => str_contains(strtolower($n), 'ring')))[0];
+        $other = array_values(array_filter($names, static fn (string $n): bool => $n !== $ring))[0];
+        $this->condition($ring, 'has to be reached', $other);
+        $this->sees('has to be reached (hand, spanner, crane) before there is');
+        $order = array_column($this->api("/api/jobs/{$id}")['answers']['assembly']['together']['items'], 'code');
+        self::assertLessThan(array_search("in:{$parts[$other]}", $order, true), array_search("in:{$parts[$ring]}", $order, true));
+        // Moved against it, it says why it stays.
+        $item = array_column($this->api("/api/jobs/{$id}")['answers']['assembly']['together']['items'], 'name', 'code')["in:{$parts[$ring]}"];
+        for ($n = count($names); $n > 1; $n--) {
+            $this->page->executeScript('document.querySelector(arguments[0])?.click()', ["[aria-label='Later: {$item}']"]);
+        }
+        $this->stored();
+        $this->sees('Not quite as it was moved');
     }
 
     /** A stranger who takes in a like job reads what the last one taught. */

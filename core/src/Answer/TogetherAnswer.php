@@ -41,6 +41,7 @@ final readonly class TogetherAnswer implements \JsonSerializable
                 'failed' => $facts->failed($i->code),
             ], $this->of->order->items),
             'came_off' => $this->of->cameOff,
+            'setbacks' => $facts->assembly->setbacks,
             'notes' => $this->of->order->notes,
             'conditions' => array_map(self::condition(...), $facts->assembly->conditions),
             'checks' => array_map(static fn (CheckFacts $c): array => [
@@ -60,6 +61,7 @@ final readonly class TogetherAnswer implements \JsonSerializable
             ConditionKind::Blocks => 'once in, blocks the way of',
             ConditionKind::Loose => 'has its screws loose until there is',
             ConditionKind::Covers => 'covers the screws of',
+            ConditionKind::Reached => 'has to be reached (hand, spanner, crane) before there is',
         }];
     }
 

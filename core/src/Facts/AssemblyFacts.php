@@ -29,6 +29,8 @@ final readonly class AssemblyFacts implements \JsonSerializable
         public array $runs = [],
         /** No warmer than that in the first run, °C; null: not said. */
         public ?float $limitC = null,
+        /** @var list<SetbackFacts> what was done and was not right: kept when it is mended */
+        public array $setbacks = [],
     ) {
     }
 
@@ -37,7 +39,7 @@ final readonly class AssemblyFacts implements \JsonSerializable
         if ($f === null) {
             return new self();
         }
-        foreach (['strip', 'conditions', 'checks', 'runs'] as $field) {
+        foreach (['strip', 'conditions', 'checks', 'runs', 'setbacks'] as $field) {
             if (count($f->objects($field)) > self::MOST) {
                 throw $f->bad($field, 'has more than '.self::MOST.' entries.');
             }
@@ -50,6 +52,7 @@ final readonly class AssemblyFacts implements \JsonSerializable
             checks: array_map(CheckFacts::read(...), $f->objects('checks')),
             runs: array_map(RunFacts::read(...), $f->objects('runs')),
             limitC: $f->numberOrNull('limit_c'),
+            setbacks: array_map(SetbackFacts::read(...), $f->objects('setbacks')),
         );
     }
 
@@ -68,6 +71,7 @@ final readonly class AssemblyFacts implements \JsonSerializable
             'checks' => $this->checks,
             'runs' => $this->runs,
             'limit_c' => $this->limitC,
+            'setbacks' => $this->setbacks,
         ];
     }
 }

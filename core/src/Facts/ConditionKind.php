@@ -16,6 +16,9 @@ enum ConditionKind: string
     /** Its screws stay loose until the other is in: the other aligns it. */
     case Loose = 'loose until';
 
+    /** A hand, a spanner or a crane has to get at it: before the other is in its way. */
+    case Reached = 'reached before';
+
     /** It covers the screws of the other: those are tightened first. */
     case Covers = 'covers';
 }

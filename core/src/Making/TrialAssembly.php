@@ -9,8 +9,11 @@ use Oldpart\Core\Advice\Say;
 /** Putting together what is not pressed, and what to check after. Source: common practice of the trade. */
 final class TrialAssembly
 {
-    /** @return list<Step> */
-    public static function steps(): array
+    /**
+     * @param  bool  $turns  something turns in it afterwards
+     * @return list<Step>
+     */
+    public static function steps(bool $turns = true): array
     {
         return [
             new Step(
@@ -49,12 +52,23 @@ final class TrialAssembly
                 'One side first pulls it off its seat.',
                 'trial',
             ),
-            new Step(
-                'check-turns',
-                Say::plain('Turn it by hand through a full turn: no tight spot.'),
-                'A tight spot now is a hot spot later.',
-                'check',
-            ),
+            ...$turns
+                ? [
+                    new Step(
+                        'check-turns',
+                        Say::plain('Turn it by hand through a full turn: no tight spot.'),
+                        'A tight spot now is a hot spot later.',
+                        'check',
+                    ),
+                ]
+                : [
+                    new Step(
+                        'check-sits',
+                        Say::plain('Pull and twist it by hand: it sits, and nothing moves that is not meant to.'),
+                        'What is loose by hand is looser under load.',
+                        'check',
+                    ),
+                ],
         ];
     }
 }

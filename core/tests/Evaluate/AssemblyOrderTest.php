@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Facts\AssemblyFacts;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Making\TrialAssembly;
 use Oldpart\Core\Quantity\Fields;
 use PHPUnit\Framework\TestCase;
 
@@ -105,6 +106,45 @@ final class AssemblyOrderTest extends TestCase
         self::assertSame(['Housing: stands ready', 'Bush', $tighten, 'Shaft'], self::names($together));
     }
 
+    /** A spanner has to get at the screws of the bush before the shaft is in its way. */
+    public function test_what_has_to_be_reached(): void
+    {
+        $job = SampleJob::measured()->joint('Bush in housing', ['held' => [[
+            'kind' => 'set-screws', 'size' => ['typed' => '6', 'unit' => 'mm'], 'size2' => null, 'long' => null, 'circle' => null,
+            'count' => 2, 'tighten_nm' => 8, 'half_angle_deg' => null, 'material' => null,
+        ]]]);
+        $together = self::together($job, ['order' => ['Housing', 'Shaft', 'Bush'], 'conditions' => [['Bush', 'reached before', 'Shaft', 'spanner']]]);
+        self::assertSame(['Housing: stands ready', 'Bush', 'Tighten “Bush in housing”', 'Shaft'], self::names($together));
+        self::assertStringContainsString('8.0 N·m', $together['items'][2]['how'][0]['mm']);
+    }
+
+    /** Each joint by its own fit: what it is pressed with, to what it may be warmed, what else holds it. */
+    public function test_how_each_joint_goes_together(): void
+    {
+        $key = [
+            'kind' => 'key', 'size' => ['typed' => '6', 'unit' => 'mm'], 'size2' => ['typed' => '6', 'unit' => 'mm'], 'long' => ['typed' => '20', 'unit' => 'mm'],
+            'circle' => null, 'count' => 1, 'tighten_nm' => null, 'half_angle_deg' => null, 'material' => null,
+        ];
+        $how = static fn (SampleJob $job): string => implode(' ', array_column(self::together($job)['items'][1]['how'], 'mm'));
+        $pressed = $how(SampleJob::measured()->finished()->joint('Bush in housing', ['purpose' => 'heavy-press', 'held' => [$key]]));
+        self::assertStringContainsString('at full depth, where it holds', $pressed);
+        self::assertStringContainsString('half way in half of that', $pressed);
+        self::assertMatchesRegularExpression('/Without a press: the outer part warmed to \d+ °C|It may not be heated/', $pressed);
+        self::assertStringContainsString('The key first', $pressed);
+        $bonded = $how(SampleJob::measured()->joint('Bush in housing', ['purpose' => 'bonded']));
+        self::assertStringContainsString('no oil near it', $bonded);
+        self::assertStringNotContainsString('at full depth', $bonded);
+    }
+
+    /** Nothing turns in a lever on its pin: nobody is told to turn it. */
+    public function test_it_is_turned_only_where_something_turns(): void
+    {
+        $codes = static fn (bool $turns): array => array_map(static fn ($s): string => $s->code, TrialAssembly::steps($turns));
+        self::assertContains('check-turns', $codes(true));
+        self::assertNotContains('check-turns', $codes(false));
+        self::assertContains('check-sits', $codes(false));
+    }
+
     /** F = μ p π d l turned round: what the press log itself says of a force at full depth. */
     public function test_what_the_force_tells_of_the_old_fit(): void
     {
@@ -159,6 +199,8 @@ final class AssemblyOrderTest extends TestCase
         $answers = JobAnswers::of($job->build());
         self::assertSame('Back to Make: The bush rocks in its hole.', $answers->next->says->mm);
         self::assertFalse($job->build()->isTicked('clean'));
+        $job->facts['assembly'] = ['setbacks' => [['step' => 'Clean both.', 'why' => 'It rocks.', 'at' => null]]];
+        self::assertSame('It rocks.', $job->build()->assembly->setbacks[0]->why);
         $job->facts['ticks'][0]['remark'] = ' ';
         $this->expectException(BadInput::class);
         JobFacts::fromArray($job->facts);

@@ -1259,6 +1259,12 @@ export interface components {
         };
         /** @description the order of assembly, the checks after it, the first run */
         Together: {
+            /** @description what was done and was not right */
+            setbacks: {
+                step: string;
+                why: string;
+                at: string | null;
+            }[];
             /** @description what the force says by which each part came off, in that order */
             came_off: (components["schemas"]["Say"] | null)[];
             /** @description somebody said how it came apart or what has to be kept to */
@@ -2404,7 +2410,7 @@ export interface components {
             conditions: {
                 id: components["schemas"]["id"];
                 /** @enum {unknown} */
-                kind: "before" | "blocks" | "loose until" | "covers";
+                kind: "before" | "blocks" | "loose until" | "covers" | "reached before";
                 part: string;
                 other: string;
                 note: string;
@@ -2424,6 +2430,12 @@ export interface components {
                 rpm: number | null;
                 celsius: number | null;
                 note: string;
+            }[];
+            setbacks?: {
+                step: string;
+                why: string;
+                /** Format: date-time */
+                at: string | null;
             }[];
             limit_c: number | null;
         };
@@ -2985,7 +2997,7 @@ export interface components {
                     conditions: {
                         id: components["schemas"]["id"];
                         /** @enum {unknown} */
-                        kind: "before" | "blocks" | "loose until" | "covers";
+                        kind: "before" | "blocks" | "loose until" | "covers" | "reached before";
                         part: string;
                         other: string;
                         note: string;
@@ -3005,6 +3017,12 @@ export interface components {
                         rpm: number | null;
                         celsius: number | null;
                         note: string;
+                    }[];
+                    setbacks?: {
+                        step: string;
+                        why: string;
+                        /** Format: date-time */
+                        at: string | null;
                     }[];
                     limit_c: number | null;
                 };

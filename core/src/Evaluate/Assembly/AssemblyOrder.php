@@ -23,7 +23,7 @@ use Oldpart\Core\Making\Precedence;
 final readonly class AssemblyOrder
 {
     /** What one condition weighs against another: what can't be is kept longest. */
-    private const WEIGHTS = ['blocks' => 4, 'covers' => 3, 'before' => 2, 'loose until' => 1];
+    private const WEIGHTS = ['blocks' => 4, 'covers' => 3, 'reached before' => 3, 'before' => 2, 'loose until' => 1];
 
     /**
      * @param  list<AssemblyItem>  $items
@@ -74,7 +74,10 @@ final readonly class AssemblyOrder
             $items[] = new AssemblyItem(
                 $code,
                 $in === [] ? "{$part->name}: stands ready" : $part->name,
-                array_values(array_map(static fn (SizedJoint $j) => JointHow::of($j, $withheld), $with)),
+                array_merge(...array_map(
+                    static fn (SizedJoint $j): array => JointHow::all($j, $withheld, $facts->shop->temperatureC),
+                    $with,
+                )),
             );
             $in[] = $part->id;
         }
@@ -205,6 +208,16 @@ final readonly class AssemblyOrder
         return match ($one->kind) {
             ConditionKind::Before => [$make("in:{$one->part}", "in:{$one->other}", "“{$part}” goes in before “{$other}”")],
             ConditionKind::Blocks => [$make("in:{$one->other}", "in:{$one->part}", "“{$part}” blocks the way of “{$other}”")],
+            ConditionKind::Reached => [
+                $make("in:{$one->part}", "in:{$one->other}", "“{$part}” has to be reached before “{$other}” is in"),
+                ...array_map(
+                    static fn (SizedJoint $j): Precedence => $make("tighten:{$j->joint->id}", "in:{$one->other}", "the screws of “{$part}” have to be reached before “{$other}” is in"),
+                    array_values(array_filter(
+                        $of($one->part),
+                        static fn (SizedJoint $j): bool => ! in_array($one->other, self::partsOf($facts, $j), true),
+                    )),
+                ),
+            ],
             ConditionKind::Loose => array_map(
                 static fn (SizedJoint $j): Precedence => $make("in:{$one->other}", "tighten:{$j->joint->id}", "the screws of “{$part}” stay loose until “{$other}” is in"),
                 $of($one->part),

@@ -108,7 +108,7 @@ final readonly class JobAssembly
         ];
 
         // A step that two ways share is ticked once; what is degreased for a bond is not oiled.
-        return $steps === [] ? TrialAssembly::steps() : array_values(array_column($steps, null, 'code'));
+        return $steps === [] ? TrialAssembly::steps($turns) : array_values(array_column($steps, null, 'code'));
     }
 
     /**

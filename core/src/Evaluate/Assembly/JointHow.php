@@ -6,6 +6,7 @@ namespace Oldpart\Core\Evaluate\Assembly;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Mechanics\HeldBy;
+use Oldpart\Core\Evaluate\Mechanics\HotAndCold;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\FasteningFacts;
 use Oldpart\Core\Joint\FasteningKind;
@@ -15,13 +16,45 @@ use Oldpart\Core\Quantity\Figure;
 /** How a joint goes together, with the numbers of its own fit. Common practice of the trade. */
 final class JointHow
 {
+    /** What holds a joint beside its fit, as it is put in. */
+    private const HELD = [
+        'key' => 'The key first, fitted to its sides, clear on top; then the other part over it.',
+        'cross-pin' => 'The pin last: drill and ream through both as they stand, drive it, stake its ends.',
+        'dowels' => 'Dowels: ream in place, oil them, drive them flush; two of them opposite for balance.',
+        'weld' => 'Tack at four places, opposite ones in turn, look that it still runs true, then weld short runs; let it cool by itself.',
+        'compound' => 'The compound goes on wet as it is pressed, on a knurl or a groove: a smooth one wipes it off.',
+        'knurl' => 'The knurl goes in straight and once: drawn out it holds no more.',
+    ];
+
     private const SCREWS = ['set-screws' => 'set screws', 'bolts' => 'bolts', 'taper-bush' => 'screws of the split bush'];
 
-    public static function of(SizedJoint $joint, bool $withheld): Say
+    /**
+     * @param  float  $roomC  of the shop
+     * @return list<Say>
+     */
+    public static function all(SizedJoint $joint, bool $withheld, float $roomC): array
+    {
+        $hot = $withheld ? null : HotAndCold::of($joint, $roomC)?->together();
+        $lines = [self::of($joint, $withheld), ...$hot === null ? [] : [$hot]];
+        foreach ($joint->joint->held as $held) {
+            $says = self::HELD[$held->kind->value] ?? '';
+            if ($says !== '') {
+                $lines[] = Say::plain($says);
+            }
+        }
+
+        return $lines;
+    }
+
+    private static function of(SizedJoint $joint, bool $withheld): Say
     {
         $name = "“{$joint->joint->name}”";
         $press = $withheld ? null : $joint->press;
         $fit = $withheld ? null : $joint->pairMm ?? $joint->wantedMm;
+        $torque = $press?->holdTorqueNm->min ?? 0.0;
+        $holds = $torque > 0
+            ? ', where it holds '.Figure::torqueAtLeast($torque).' at worst, and half way in half of that'
+            : '';
         $range = $fit === null ? '' : ' ({r})';
         $values = ['r' => $fit === null ? Say::plain('') : Words::range($fit)];
 
@@ -31,7 +64,7 @@ final class JointHow
             $joint->purpose->bonds => Say::with("{$name}: bond{$range}; degrease both, no oil near it, turn it in, hold it until it is set. Wipe off what comes out toward what slides.", $values),
             $press !== null => Say::with(
                 "{$name}: press{$range}, ".Figure::forceAtLeast($press->pressForceLeastN).' to '.Figure::forceUpTo($press->pressForceN)
-                    .' at full depth. Stuck part-way: stop, press it out the way it came, or warm the outer part; so far in it holds in proportion.',
+                    ." at full depth{$holds}. Stuck part-way: stop, press it out the way it came, or warm the outer part: that spoils a compound.",
                 $values,
             ),
             $joint->canBeTight() => Say::with("{$name}: press or tap{$range}, straight, on a guide.", $values),

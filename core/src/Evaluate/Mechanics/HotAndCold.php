@@ -130,6 +130,23 @@ final readonly class HotAndCold implements \JsonSerializable
         ];
     }
 
+    /** To what one of the two is brought so that it drops in, in one sentence; null where neither may be. */
+    public function together(): ?Say
+    {
+        $heat = number_format(ceil($this->shrink->heatOuterToC));
+        $chill = $this->shrink->chillInnerToC === null
+            ? ''
+            : ', or the inner one chilled to '.str_replace('-', '−', number_format(floor($this->shrink->chillInnerToC))).' °C';
+
+        return $this->shrink->heatAllowed === false && $chill === ''
+            ? null
+            : Say::with(($this->shrink->heatAllowed === false
+                ? 'It may not be heated as far as it would take'
+                : "Without a press: the outer part warmed to {$heat} °C").$chill.', with {room} to spare; in one go, no second try.', [
+                    'room' => LengthWriter::difference($this->shrink->clearanceMm),
+                ]);
+    }
+
     /** What is sure to be there at 20 °C at the loosest spot, mm. */
     private function sureMm(): float
     {

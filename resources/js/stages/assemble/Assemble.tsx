@@ -16,6 +16,7 @@ import { FirstRun } from './FirstRun';
 import { InOrder } from './InOrder';
 import { PressLog } from './PressLog';
 import { Rehearse } from './Rehearse';
+import { Setbacks } from './Setbacks';
 
 const GROUPS: [string, string][] = [
     ['prepare', 'Before'],
@@ -151,6 +152,7 @@ export function Assemble() {
                     </Box>
                 ),
             )}
+            <Setbacks />
             <AfterChecks />
             <FirstRun />
             {assembly.curing.length > 0 && <Curing times={assembly.curing} />}

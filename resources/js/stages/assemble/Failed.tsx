@@ -6,10 +6,12 @@ import { useState } from 'react';
 import { newId } from '../../api/client';
 import { useJob } from '../../job/JobContext';
 import { LinkButton } from '../../shell/LinkButton';
+import { useAssembly } from './useAssembly';
 
 /** A step that was done and is not right: the reason is kept, and the job goes back to Make with it. */
 export function Failed({ code, name, failed }: { code: string; name: string; failed: string | null }) {
     const { facts, save } = useJob();
+    const { change } = useAssembly();
     const [writing, setWriting] = useState(false);
     const [why, setWhy] = useState('');
     const tick = facts.ticks.find((one) => one.code === code);
@@ -45,12 +47,15 @@ export function Failed({ code, name, failed }: { code: string; name: string; fai
                 if (why.trim() === '') {
                     return;
                 }
-                void save('ticks', tick?.id ?? newId(), {
-                    code,
-                    failed: true,
-                    remark: why.trim(),
-                    at: new Date().toISOString(),
-                }).then(() => setWriting(false));
+                const at = new Date().toISOString();
+                const said = why.trim();
+                // The record stays when it is mended.
+                void change((now) => ({
+                    setbacks: [...(now.setbacks ?? []), { step: name, why: said, at }],
+                }));
+                void save('ticks', tick?.id ?? newId(), { code, failed: true, remark: said, at }).then(() =>
+                    setWriting(false),
+                );
             }}
             sx={{ display: 'flex', gap: 1, my: 0.5, flexWrap: 'wrap', flexBasis: '100%' }}
         >

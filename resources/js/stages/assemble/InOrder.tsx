@@ -22,6 +22,7 @@ const KINDS: { code: Condition['kind']; says: string }[] = [
     { code: 'blocks', says: 'once in, blocks the way of' },
     { code: 'loose until', says: 'has its screws loose until there is' },
     { code: 'covers', says: 'covers the screws of' },
+    { code: 'reached before', says: 'has to be reached (hand, spanner, crane) before there is' },
 ];
 
 /** What goes in after what, each with how its joints go together; moved, and held against the conditions. */

@@ -8,6 +8,7 @@ const NOTHING: AssemblyFacts = {
     checks: [],
     runs: [],
     limit_c: null,
+    setbacks: [],
 };
 
 /** How it came apart and goes together, and a way to change it. */
