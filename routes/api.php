@@ -67,6 +67,8 @@ Route::get('fits/card', [FitController::class, 'card']);
 Route::post('bearings/find', [FitController::class, 'bearing']);
 Route::get('shop', [ShopController::class, 'show']);
 Route::patch('shop', [ShopController::class, 'update']);
+Route::post('shop/own', [ShopController::class, 'own']);
+Route::post('shop/demo', [ShopController::class, 'demo']);
 Route::get('shop/machines', [ShopController::class, 'machines']);
 Route::post('shop/machines', [ShopController::class, 'readMachines']);
 Route::get('catalogue', [CatalogueController::class, 'index']);

@@ -51,7 +51,8 @@ final class BenchIndex
                 'words' => self::words($facts),
             ],
         );
-        TakenOff::keep($facts, Shop::here()->learns_since);
+        // What lies in the bin teaches nothing.
+        $job->binned_at === null ? TakenOff::keep($facts, Shop::here()->learns_since) : TakenOff::drop($job->id);
         IndexedSurface::query()->where('job_id', $job->id)->delete();
         $rows = [];
         foreach ($facts->surfaces as $surface) {

@@ -29,6 +29,8 @@ use Oldpart\Core\Quantity\Unit;
  * @property ?list<array<string, mixed>> $machines
  * @property ?list<array<string, mixed>> $recipes
  * @property ?bool $polishes_last
+ * @property ?bool $demo
+ * @property ?array{jobs: array<string, string>, shop: array<string, mixed>} $demo_before  what it was before somebody began their own
  * @property ?string $learns_since  of what was cut before, nothing is learned
  */
 final class Shop extends Model
@@ -50,6 +52,8 @@ final class Shop extends Model
             'rate_per_h' => 'float',
             'machines' => 'array',
             'recipes' => 'array',
+            'demo' => 'boolean',
+            'demo_before' => 'array',
             'polishes_last' => 'boolean',
         ];
     }

@@ -36,10 +36,15 @@ final class TakenOff extends Model
 
     public static function keep(JobFacts $facts, ?string $since): void
     {
-        self::query()->where('job_id', $facts->id)->delete();
+        self::drop($facts->id);
         foreach (Learned::ofJob($facts, $since) as $learned) {
             self::query()->create(['job_id' => $facts->id, ...$learned->jsonSerialize()]);
         }
+    }
+
+    public static function drop(string $job): void
+    {
+        self::query()->where('job_id', $job)->delete();
     }
 
     /** @return list<TakeOffFacts> oldest first */

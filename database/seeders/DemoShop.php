@@ -23,7 +23,7 @@ final class DemoShop extends Seeder
             Shop::query()->delete();
             $shop = Shop::query()->create([
                 'id' => 'shop', 'name' => 'Culvert Lane Workshop', 'temperature_c' => 18.5, 'shims' => '0.05 x4, 0.1 x4, 0.2 x2, 0.5 x2', 'lathe_holds_mm' => 0.0127,
-                'rough_cut_mm' => 0.508, 'press_n' => 20000.0, 'rate_per_h' => 38.0, 'currency' => '€', 'unit' => 'in', 'machines' => self::machines(),
+                'rough_cut_mm' => 0.508, 'press_n' => 20000.0, 'rate_per_h' => 38.0, 'currency' => '€', 'unit' => 'in', 'machines' => self::machines(), 'demo' => true,
             ])->facts();
             $new = static fn (string $id, string $kind, string $machine, string $part): DemoJob => new DemoJob($id, $kind, $machine, $part, $shop);
             foreach ([

@@ -115,4 +115,25 @@ final class BatchApiTest extends FeatureTestCase
         }
         self::assertEqualsWithDelta(0.5, $this->api('GET', '/api/shop', null, 200)['rough_cut_mm'], 1e-9);
     }
+
+    /** One's own shop is begun empty, and the demo comes back as it was. */
+    public function test_from_the_demo_to_ones_own_and_back(): void
+    {
+        $this->seed(DemoShop::class);
+        $demo = $this->api('GET', '/api/shop', null, 200);
+        self::assertTrue($demo['demo']);
+        $jobs = $this->api('GET', '/api/jobs', null, 200)['jobs'];
+        foreach ([['name' => ' ', 'unit' => 'in'], ['name' => 'Mine', 'unit' => 'ell'], ['name' => 'Mine', 'unit' => 'mm', 'usual' => 'palace']] as $wrong) {
+            $this->api('POST', '/api/shop/own', $wrong, 422);
+        }
+        self::assertCount(count($jobs), $this->api('GET', '/api/jobs', null, 200)['jobs'], 'what is refused moves nothing');
+        $own = $this->api('POST', '/api/shop/own', ['name' => 'Mine', 'unit' => 'mm', 'usual' => 'shed'], 200);
+        self::assertSame([false, true, 'Mine', 'mm', 3, []], [$own['demo'], $own['from_demo'], $own['name'], $own['unit'], count($own['machines']), $own['learned']]);
+        self::assertSame([], $this->api('GET', '/api/jobs', null, 200)['jobs']);
+        $this->api('POST', '/api/shop/own', ['name' => 'Again', 'unit' => 'mm'], 422);
+        $back = $this->api('POST', '/api/shop/demo', [], 200);
+        self::assertSame([$demo['name'], $demo['machines']], [$back['name'], $back['machines']]);
+        self::assertSame(array_column($jobs, 'id'), array_column($this->api('GET', '/api/jobs', null, 200)['jobs'], 'id'));
+        $this->api('POST', '/api/shop/demo', [], 422);
+    }
 }

@@ -20,7 +20,7 @@ final class ContractTest extends TestCase
             'press_n' => 1,
             'rate_per_h' => 40,
             'currency' => '€',
-            'shims' => '', 'taps' => '', 'dies' => '', 'drills' => '', 'reamers' => '', 'tool_unit' => 'in', 'machines' => [], 'recipes' => [], 'learned' => [], 'polishes_last' => false, 'in_fields' => ['lathe_holds_mm' => '0.01', 'rough_cut_mm' => '0.5', 'press_n' => '1 N'],
+            'shims' => '', 'taps' => '', 'dies' => '', 'drills' => '', 'reamers' => '', 'tool_unit' => 'in', 'machines' => [], 'recipes' => [], 'learned' => [], 'polishes_last' => false, 'demo' => false, 'from_demo' => false, 'in_fields' => ['lathe_holds_mm' => '0.01', 'rough_cut_mm' => '0.5', 'press_n' => '1 N'],
             'unit' => 'in',
         ];
         self::assertNull($contract->wrong('GET', '/api/shop', 200, (string) json_encode($shop)));

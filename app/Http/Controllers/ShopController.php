@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bench\OwnShop;
 use App\Http\Body;
 use App\Models\Shop;
 use App\Models\TakenOff;
@@ -105,6 +106,20 @@ final class ShopController
         return new JsonResponse($this->shown($shop));
     }
 
+    /** From the demo shop to one's own. */
+    public function own(Request $request, OwnShop $own): JsonResponse
+    {
+        $in = Body::of($request)->only(['name', 'unit', 'usual']);
+
+        return new JsonResponse($this->shown($own->begin($in->text('name'), $in->choice('unit', Unit::class), $in->textOrNull('usual') ?? '')));
+    }
+
+    /** And back to it. */
+    public function demo(OwnShop $own): JsonResponse
+    {
+        return new JsonResponse($this->shown($own->back()));
+    }
+
     /** The machines as a table. */
     public function machines(): Response
     {
@@ -170,6 +185,8 @@ final class ShopController
         return [
             ...array_diff_key($facts->jsonSerialize(), ['instruments' => 0]),
             'unit' => $shop->unit,
+            'demo' => (bool) $shop->demo,
+            'from_demo' => $shop->demo_before !== null,
             'in_fields' => self::inFields($shop),
             'recipes' => $shop->recipes ?? [],
             'learned' => Learned::inWords($facts->takeOffs),

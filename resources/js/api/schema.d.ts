@@ -545,6 +545,40 @@ export interface paths {
         patch: operations["changeShop"];
         trace?: never;
     };
+    "/api/shop/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** From the demo shop to one's own; its jobs go to the bin */
+        post: operations["beginOwnShop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shop/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Back to the demo shop, as it was */
+        post: operations["backToDemo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shop/machines": {
         parameters: {
             query?: never;
@@ -1856,6 +1890,10 @@ export interface components {
              */
             tool_unit: "in" | "mm";
             machines: components["schemas"]["machine"][];
+            /** @description it is the demo shop */
+            demo: boolean;
+            /** @description there is a demo shop to go back to */
+            from_demo: boolean;
             /** @description figures as they stand in fields, in the shop’s unit */
             in_fields: {
                 lathe_holds_mm: string;
@@ -4636,6 +4674,62 @@ export interface operations {
                     /** @enum {unknown} */
                     unit?: "in" | "mm";
                 };
+            };
+        };
+        responses: {
+            /** @description The shop */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shop"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    beginOwnShop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
+                    /** @description whose machines to begin with */
+                    usual?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The shop */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shop"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    backToDemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
             };
         };
         responses: {

@@ -13,6 +13,7 @@ import { useBench, useShop } from '../api/queries';
 import type { BenchRow, JobFacts, Shelf } from '../api/types';
 import { Frame } from '../shell/Frame';
 import { BenchStrip } from './BenchStrip';
+import { FirstStart } from './FirstStart';
 import { NewJob } from './NewJob';
 import { Group } from './BenchGroup';
 
@@ -136,6 +137,9 @@ export function Bench() {
                     What are you making?
                 </Button>
             </Box>
+            {here === 'bench' && shop.data && (
+                <FirstStart shop={shop.data} empty={bench.data !== undefined && rows.length === 0} />
+            )}
             {refused !== null && (
                 <Alert severity="error" variant="outlined" onClose={() => setRefused(null)} sx={{ mb: 1.5 }}>
                     {refused}
