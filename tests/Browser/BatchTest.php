@@ -27,7 +27,7 @@ final class BatchTest extends BrowserTestCase
         $batch = $this->api('/api/jobs/demo-trolley')['answers']['batch'];
         $sixth = array_column($batch['pieces'][5]['sizes'], null, 'label')['Register'];
         self::assertSame('1.2504', $sixth['size']['in']);
-        $this->press('Scrap piece 6');
+        $this->press('Scrap it: piece 6');
         $this->sees('1 scrap', 'It is no scrap');
         $this->stored();
         self::assertSame('scrap', $this->api('/api/jobs/demo-trolley')['answers']['batch']['pieces'][5]['state']);

@@ -24,6 +24,8 @@ final class HabitsTest extends BrowserTestCase
         '/job/demo-pump/take-in',
         '/job/demo-blower/take-in?view=quote',
         '/job/demo-carder/survey',
+        '/job/demo-trolley/make',
+        '/job/demo-trolley/plan',
         '/job/demo-cider/survey?at=demo-cider-3',
         '/job/demo-clock/survey?at=demo-clock-3',
         '/job/demo-drill/measure',

@@ -140,7 +140,7 @@ final class JointsTest extends BrowserTestCase
         $this->change($id, 'PUT', "/joints/{$joint}", ['purpose' => 'bonded']);
         $this->visit("/job/{$id}/size?at={$joint}");
         $this->choose('What else holds it', 'set screws');
-        $this->sees('Still to say: its diameter, how tight each is.');
+        $this->sees('Still to say: its diameter, how tight each is (or the mark on its head).');
         $this->stored();
         $this->rig->pullThePlug();
         $this->fill('Thread ⌀', '1/4');
@@ -169,7 +169,7 @@ final class JointsTest extends BrowserTestCase
         $this->change($id, 'PUT', "/joints/{$joint}", ['purpose' => 'bonded', 'needs_torque_nm' => 20]);
         $this->visit("/job/{$id}/size?at={$joint}");
         $this->choose('What else holds it', 'set screws');
-        $this->sees('Still to say: its diameter, how tight each is.');
+        $this->sees('Still to say: its diameter, how tight each is (or the mark on its head).');
         $this->fill('Thread ⌀', '1/4');
         $this->keys(WebDriverKeys::ENTER);
         $this->fill('How many', '2');

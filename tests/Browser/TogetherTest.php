@@ -29,7 +29,7 @@ final class TogetherTest extends BrowserTestCase
         self::assertSame(['Housing: stands ready', 'Shaft', 'Flanged bush'], $names($this->api('/api/jobs/demo-cider')));
         $this->condition('Shaft', 'once in, blocks the way of', 'Flanged bush');
         $this->sees('This can’t all be', 'What gives way most easily is');
-        $this->press('Take out: Shaft before Flanged bush');
+        $this->press('Take it out: Shaft before Flanged bush');
         $this->seesNot('This can’t all be');
         // A step that is not right sends it back, with the reason, and the reason is kept.
         $this->press('Not right: Flanged bush');

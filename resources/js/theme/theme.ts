@@ -143,6 +143,16 @@ export const theme = createTheme({
         MuiDialog: { defaultProps: { transitionDuration: 0 } },
         MuiDrawer: { defaultProps: { transitionDuration: 0 } },
         MuiCollapse: { defaultProps: { timeout: 0 } },
+        // What is said below a field that waits has to be read all the same.
+        MuiFormHelperText: {
+            styleOverrides: {
+                root: ({ theme }) => ({
+                    '&.Mui-disabled': {
+                        color: theme.vars?.palette.text.secondary ?? theme.palette.text.secondary,
+                    },
+                }),
+            },
+        },
         MuiButtonBase: {
             defaultProps: { disableRipple: true },
             styleOverrides: { root: { fontFamily: text } },

@@ -84,7 +84,7 @@ export function FirstRun() {
                     </Typography>
                     <LinkButton
                         size="small"
-                        aria-label={`Take out what was seen at ${row.minute} min`}
+                        aria-label={`Take it out: seen at ${row.minute} min`}
                         onClick={() =>
                             void change((now) => ({ runs: now.runs.filter((_, i) => i !== row.at) }))
                         }

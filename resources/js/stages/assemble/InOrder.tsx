@@ -163,7 +163,7 @@ function Conditions() {
                     </Typography>
                     <LinkButton
                         size="small"
-                        aria-label={`Take out: ${name(one.part)} ${one.kind} ${name(one.other)}`}
+                        aria-label={`Take it out: ${name(one.part)} ${one.kind} ${name(one.other)}`}
                         onClick={() =>
                             void change((now) => ({
                                 conditions: now.conditions.filter((c) => c.id !== one.id),

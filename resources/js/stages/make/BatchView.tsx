@@ -137,8 +137,8 @@ function PieceTable({ batch }: { batch: Batch }) {
                                     size="small"
                                     aria-label={
                                         facts.scrapped.includes(one.piece)
-                                            ? `Piece ${one.piece} is no scrap`
-                                            : `Scrap piece ${one.piece}`
+                                            ? `It is no scrap: piece ${one.piece}`
+                                            : `Scrap it: piece ${one.piece}`
                                     }
                                     onClick={() => scrap(one.piece, !facts.scrapped.includes(one.piece))}
                                 >

@@ -156,7 +156,11 @@ function One({
                 >
                     ↓
                 </IconButton>
-                <LinkButton aria-expanded={open} aria-label={`How ${off.name} came off`} onClick={toggle}>
+                <LinkButton
+                    aria-expanded={open}
+                    aria-label={open ? `Close: ${off.name}` : `How ${off.name} came off`}
+                    onClick={toggle}
+                >
                     {open ? 'Close' : 'How'}
                 </LinkButton>
             </Box>
