@@ -41,11 +41,11 @@ final class JobCopy
         if ($remarks !== []) {
             $array['plan']['remarks'] = array_combine(array_map($renamed, array_keys($remarks)), array_values($remarks));
         }
-        foreach (['strip' => ['part'], 'conditions' => ['part', 'other']] as $list => $fields) {
+        foreach (['strip' => ['part', 'photo'], 'conditions' => ['part', 'other']] as $list => $fields) {
             foreach (array_keys($array['assembly'][$list] ?? []) as $i) {
                 foreach ($fields as $field) {
-                    $of = $array['assembly'][$list][$i][$field];
-                    $array['assembly'][$list][$i][$field] = $fresh[$of] ?? $of;
+                    $of = $array['assembly'][$list][$i][$field] ?? null;
+                    $array['assembly'][$list][$i][$field] = $of === null ? null : $fresh[$of] ?? $of;
                 }
             }
         }

@@ -95,6 +95,30 @@ final class TogetherTest extends BrowserTestCase
         $this->sees('Not quite as it was moved');
     }
 
+    /** A bearing, its circlip behind it, and a cover over both. */
+    public function test_a_bearing_stack_with_a_circlip(): void
+    {
+        $state = $this->newJob('flanged-axle');
+        $id = $state['facts']['id'];
+        foreach (['Circlip', 'Cover'] as $name) {
+            $this->change($id, 'PUT', '/parts/p-'.strtolower($name), ['name' => $name, 'origin' => 'bought']);
+        }
+        $this->visit("/job/{$id}/assemble");
+        $this->sees('In this order', 'Bearing', 'Circlip', 'Cover');
+        $this->condition('Bearing', 'goes in before', 'Circlip');
+        $this->condition('Cover', 'once in, blocks the way of', 'Circlip');
+        $names = array_map(
+            static fn (array $item): string => explode(':', $item['name'])[0],
+            $this->api("/api/jobs/{$id}")['answers']['assembly']['together']['items'],
+        );
+        $place = static fn (string $name): int => (int) array_search($name, $names, true);
+        self::assertLessThan($place('Circlip'), $place('Bearing'));
+        self::assertLessThan($place('Cover'), $place('Circlip'));
+        // The cover first would shut the circlip out: that ring is named.
+        $this->condition('Cover', 'goes in before', 'Bearing');
+        $this->sees('This can’t all be', '“Cover” goes in before “Bearing”');
+    }
+
     /** A stranger who takes in a like job reads what the last one taught. */
     public function test_last_time(): void
     {

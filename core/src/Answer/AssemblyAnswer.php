@@ -6,6 +6,7 @@ namespace Oldpart\Core\Answer;
 
 use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Evaluate\Assembly\JobAssembly;
+use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Picture\ForcePicture;
 use Oldpart\Core\Quantity\Figure;
@@ -41,6 +42,10 @@ final readonly class AssemblyAnswer implements \JsonSerializable
             ),
             'curing' => $this->of->bonded ? Table::rows('curing-times') : [],
             'pressing' => $this->of->tight === null ? null : PressingAnswer::of($this->of->facts, $this->of->tight),
+            'also_pressing' => array_values(array_filter(array_map(
+                fn (SizedJoint $j): ?PressingAnswer => PressingAnswer::of($this->of->facts, $j),
+                $this->of->alsoTight,
+            ))),
             'rehearsal' => $this->of->rehearsal === null ? null : new RehearsalAnswer($this->of->rehearsal, $this->of->facts),
             'force' => $this->of->press === null
                     ? null

@@ -23,6 +23,8 @@ final readonly class StripFacts implements \JsonSerializable
         public string $mark,
         public string $bag,
         public string $note,
+        /** A photograph of the job that shows its mark, or how it lay. */
+        public ?string $photo = null,
     ) {
     }
 
@@ -43,6 +45,7 @@ final readonly class StripFacts implements \JsonSerializable
             mark: $f->label('mark'),
             bag: $f->label('bag'),
             note: $f->label('note'),
+            photo: $f->textOrNull('photo'),
         );
     }
 
@@ -59,6 +62,7 @@ final readonly class StripFacts implements \JsonSerializable
             'mark' => $this->mark,
             'bag' => $this->bag,
             'note' => $this->note,
+            'photo' => $this->photo,
         ];
     }
 }

@@ -2443,6 +2443,8 @@ export interface components {
                 depth: components["schemas"]["typed_length"] | null;
                 mark: string;
                 bag: string;
+                /** @description a photograph that shows its mark */
+                photo?: string | null;
                 note: string;
             }[];
             conditions: {
@@ -3030,6 +3032,8 @@ export interface components {
                         depth: components["schemas"]["typed_length"] | null;
                         mark: string;
                         bag: string;
+                        /** @description a photograph that shows its mark */
+                        photo?: string | null;
                         note: string;
                     }[];
                     conditions: {
@@ -3576,6 +3580,8 @@ export interface components {
             enough: boolean;
         };
         Assembly: {
+            /** @description the other joints that are pressed */
+            also_pressing: components["schemas"]["Pressing"][];
             together: components["schemas"]["Together"];
             /** @description how long a bond cures; empty where nothing is bonded */
             curing: {

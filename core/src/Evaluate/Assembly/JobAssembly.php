@@ -43,6 +43,8 @@ final readonly class JobAssembly
         public AssemblyOrder $order,
         /** @var list<?Say> what the force says by which each part came off, in that order */
         public array $cameOff = [],
+        /** @var list<SizedJoint> those that are pressed, beside the first */
+        public array $alsoTight = [],
     ) {
     }
 
@@ -55,7 +57,8 @@ final readonly class JobAssembly
                 static fn (SizedJoint $j): bool => $j->isSized() && $j->canBeTight() && ! $j->purpose->isLength,
             ) !== [];
         $bonded = array_filter($joints, static fn (SizedJoint $j): bool => $j->isSized() && $j->purpose->bonds) !== [];
-        $tight = array_values(array_filter($joints, static fn (SizedJoint $j): bool => $j->press !== null))[0] ?? null;
+        $allTight = array_values(array_filter($joints, static fn (SizedJoint $j): bool => $j->press !== null));
+        $tight = $allTight[0] ?? null;
         $press = $tight?->press;
         $shown = $out->withheld ? null : $press;
         $heavy = array_filter($survey->parts, static fn (JudgedPart $p): bool => $p->isHeavy()) !== [];
@@ -77,6 +80,7 @@ final readonly class JobAssembly
             rehearsal: $tight === null ? null : Rehearsal::of($facts, $tight),
             bonded: $bonded,
             order: AssemblyOrder::of($facts, $joints, $out->withheld),
+            alsoTight: array_slice($allTight, 1),
             cameOff: array_map(
                 static fn (StripFacts $s): ?Say => self::tells($facts, $joints, $s, $out->withheld),
                 $facts->assembly->strip,

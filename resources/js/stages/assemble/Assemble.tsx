@@ -156,7 +156,11 @@ export function Assemble() {
             <AfterChecks />
             <FirstRun />
             {assembly.curing.length > 0 && <Curing times={assembly.curing} />}
-            {assembly.pressing && <PressLog pressing={assembly.pressing} />}
+            {[...(assembly.pressing ? [assembly.pressing] : []), ...assembly.also_pressing].map(
+                (pressing) => (
+                    <PressLog key={pressing.joint} pressing={pressing} />
+                ),
+            )}
             {assembly.rehearsal && <Rehearse rehearsal={assembly.rehearsal} turn={turn} />}
         </Box>
     );

@@ -49,7 +49,7 @@ export function PressLog({ pressing }: { pressing: Pressing }) {
         );
     };
     return (
-        <Box component="section" aria-label="Pressing log" sx={{ mt: 2 }}>
+        <Box component="section" aria-label={`Pressing log: ${pressing.name}`} sx={{ mt: 2 }}>
             <Typography variant="h2" sx={{ borderBottom: 1, borderColor: 'divider', pb: 0.5, mb: 1 }}>
                 As it goes in: {pressing.name}
             </Typography>

@@ -50,6 +50,7 @@ export function CameApart() {
             mark: '',
             bag: '',
             note: '',
+            photo: null,
         };
         void change((now) => ({ strip: [...now.strip, off] }));
     };
@@ -104,8 +105,9 @@ function One({
     toggle: () => void;
 }) {
     const { typing, say } = useSettings();
-    const { answers } = useJob();
+    const { answers, facts } = useJob();
     const { change } = useAssembly();
+    const shown = facts.photos.findIndex((one) => one.id === off.photo);
     const tells = answers.assembly.together.came_off[at] ?? null;
     const mend = (part: Partial<Off>) =>
         change((now) => ({ strip: now.strip.map((one, i) => (i === at ? { ...one, ...part } : one)) }));
@@ -124,6 +126,7 @@ function One({
         off.depth === null ? '' : `sat ${typedText(off.depth, typing)} ${typing} deep`,
         off.mark === '' ? '' : `marked ${off.mark}`,
         off.bag === '' ? '' : `bag ${off.bag}`,
+        shown < 0 ? '' : `shown on ${facts.photos[shown]?.note || `photograph ${shown + 1}`}`,
         off.note,
     ].filter((one) => one !== '');
     return (
@@ -210,6 +213,23 @@ function One({
                     />
                     <TextFact label="Match mark" value={off.mark} store={(mark) => mend({ mark })} />
                     <TextFact label="Bag or tag" value={off.bag} store={(bag) => mend({ bag })} />
+                    {facts.photos.length > 0 && (
+                        <TextField
+                            select
+                            label="Shown on"
+                            value={facts.photos.some((one) => one.id === off.photo) ? off.photo : ''}
+                            onChange={(event) =>
+                                void mend({ photo: event.target.value === '' ? null : event.target.value })
+                            }
+                        >
+                            <MenuItem value="">no photograph</MenuItem>
+                            {facts.photos.map((one, i) => (
+                                <MenuItem key={one.id} value={one.id}>
+                                    {one.note === '' ? `photograph ${i + 1}` : one.note}
+                                </MenuItem>
+                            ))}
+                        </TextField>
+                    )}
                     <TextFact
                         label="What broke, which way round"
                         value={off.note}
