@@ -45,8 +45,7 @@ final class Rig
         $this->url = "http://127.0.0.1:{$this->port}";
         $this->layOutShop();
         $this->serve();
-        $this->processes[] = $this->spawn(['chromedriver', "--port={$this->driverPort}", '--silent'], []);
-        self::waitFor($this->driverPort);
+        $this->startDriver();
     }
 
     public function database(): string
@@ -113,6 +112,40 @@ final class Rig
 
     public function browser(int $width = 1280, int $height = 800): RemoteWebDriver
     {
+        $driver = $this->session($width, $height);
+        $inside = $driver->executeScript(
+            'return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]',
+        );
+        $driver->manage()->window()->setSize(new WebDriverDimension($width + $inside[0], $height + $inside[1]));
+
+        return $driver;
+    }
+
+    /** A browser that does not come up on a busy machine is asked for again: of a fresh driver, in a fresh profile. */
+    private function session(int $width, int $height): RemoteWebDriver
+    {
+        for ($try = 1; ; $try++) {
+            try {
+                return RemoteWebDriver::create("http://127.0.0.1:{$this->driverPort}", $this->wanted($width, $height), 30000, 60000);
+            } catch (\TypeError|WebDriverException $e) {
+                if ($try === 4) {
+                    throw $e;
+                }
+                sleep($try);
+                $this->driverPort = self::freePort();
+                $this->startDriver();
+            }
+        }
+    }
+
+    private function startDriver(): void
+    {
+        $this->processes[] = $this->spawn(['chromedriver', "--port={$this->driverPort}", '--silent'], []);
+        self::waitFor($this->driverPort);
+    }
+
+    private function wanted(int $width, int $height): DesiredCapabilities
+    {
         $options = new ChromeOptions();
         $options->addArguments([
             '--headless=new',
@@ -136,28 +169,8 @@ final class Rig
         $wanted = DesiredCapabilities::chrome();
         $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
         $wanted->setCapability('goog:loggingPrefs', ['performance' => 'ALL', 'browser' => 'ALL']);
-        $driver = $this->session($wanted);
-        $inside = $driver->executeScript(
-            'return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]',
-        );
-        $driver->manage()->window()->setSize(new WebDriverDimension($width + $inside[0], $height + $inside[1]));
 
-        return $driver;
-    }
-
-    /** A browser that does not come up on a busy machine is asked for once or twice more. */
-    private function session(DesiredCapabilities $wanted): RemoteWebDriver
-    {
-        for ($try = 1; ; $try++) {
-            try {
-                return RemoteWebDriver::create("http://127.0.0.1:{$this->driverPort}", $wanted, 30000, 60000);
-            } catch (\TypeError|WebDriverException $e) {
-                if ($try === 3) {
-                    throw $e;
-                }
-                sleep($try);
-            }
-        }
+        return $wanted;
     }
 
     public function close(): void
