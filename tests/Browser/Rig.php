@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
-use Facebook\WebDriver\Exception\WebDriverException;
+use Facebook\WebDriver\Exception\PhpWebDriverExceptionInterface;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverDimension;
@@ -127,7 +127,7 @@ final class Rig
         for ($try = 1; ; $try++) {
             try {
                 return RemoteWebDriver::create("http://127.0.0.1:{$this->driverPort}", $this->wanted($width, $height), 30000, 60000);
-            } catch (\TypeError|WebDriverException $e) {
+            } catch (\TypeError|PhpWebDriverExceptionInterface $e) {
                 if ($try === 4) {
                     throw $e;
                 }
