@@ -9,6 +9,7 @@ use Oldpart\Core\Evaluate\Batch\BatchRun;
 use Oldpart\Core\Evaluate\Batch\MatedPieces;
 use Oldpart\Core\Evaluate\Batch\PieceState;
 use Oldpart\Core\Evaluate\Batch\SurfaceRun;
+use Oldpart\Core\Evaluate\Making\AchievedFit;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Picture\RunPicture;
@@ -87,16 +88,13 @@ final readonly class BatchAnswer implements \JsonSerializable
             $piece = $of->pieceFor($k);
             $clearance = $piece === null ? null : $of->clearance($piece, $k);
             $made = $of->madeFor($k);
-            $fits = $clearance !== null && $clearance->min >= $of->wanted->min && $clearance->max <= $of->wanted->max;
-            $out = $clearance !== null
-                && ($clearance->min > $of->wanted->max || $clearance->max < $of->wanted->min);
             $rows[] = [
                 'mark' => $mate->mark,
                 'size' => LengthWriter::size($of->found[$k]->meanMm),
                 'plus_minus' => Say::with('±{u}', ['u' => LengthWriter::plusMinus($of->found[$k]->sureMm())]),
                 'piece' => $piece === null ? null : $of->pieces[$piece],
                 'clearance' => $clearance === null ? null : Words::range($clearance),
-                'verdict' => $clearance === null ? null : ($fits ? 'inside' : ($out ? 'outside' : 'cannot-tell')),
+                'verdict' => AchievedFit::verdict($clearance, $of->wanted),
                 'make_lower' => $made === null ? null : LengthWriter::lower($made),
                 'make_upper' => $made === null ? null : LengthWriter::upper($made),
             ];

@@ -6,21 +6,18 @@ namespace Oldpart\Core\Answer;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Assembly\AssemblyItem;
+use Oldpart\Core\Evaluate\Assembly\FirstRun;
 use Oldpart\Core\Evaluate\Assembly\JobAssembly;
 use Oldpart\Core\Facts\CheckFacts;
 use Oldpart\Core\Facts\ConditionKind;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\LoopFacts;
 use Oldpart\Core\Facts\PartCondition;
-use Oldpart\Core\Facts\RunFacts;
 use Oldpart\Core\Picture\RunInPicture;
 
 /** The order of assembly, the checks after it and the first run, as they are shown. */
 final readonly class TogetherAnswer implements \JsonSerializable
 {
-    /** Warmer by so much in one step than in the one before: it does not settle. Common practice. */
-    private const RISES_C = 1.0;
-
     public function __construct(private JobAssembly $of)
     {
     }
@@ -49,7 +46,7 @@ final readonly class TogetherAnswer implements \JsonSerializable
                 'verdict' => $c->verdict(),
             ], $facts->assembly->checks),
             'offers' => self::offers($facts),
-            'run' => $this->run($facts),
+            'run' => self::run(FirstRun::of($facts)),
         ];
     }
 
@@ -83,34 +80,12 @@ final readonly class TogetherAnswer implements \JsonSerializable
     }
 
     /** @return ?array{says: Say, good: bool, picture: mixed} */
-    private function run(JobFacts $facts): ?array
+    private static function run(?FirstRun $run): ?array
     {
-        $points = array_values(array_filter(
-            $facts->assembly->runs,
-            static fn (RunFacts $r): bool => $r->celsius !== null,
-        ));
-        if ($points === []) {
-            return null;
-        }
-        usort($points, static fn (RunFacts $a, RunFacts $b): int => $a->minute <=> $b->minute);
-        $warm = array_map(static fn (RunFacts $r): float => (float) $r->celsius, $points);
-        $limit = $facts->assembly->limitC;
-        $last = count($warm) - 1;
-        $over = $limit !== null && max($warm) > $limit;
-        $rises = $last > 0 && $warm[$last] - $warm[$last - 1] > self::RISES_C;
-
-        return [
-            'says' => Say::plain(match (true) {
-                $over => 'Too warm: stop it, let it cool, look for what rubs before it runs again.',
-                $rises => 'Still getting warmer: go on at this speed until it settles, then the next.',
-                $last === 0 => 'One reading: the next says whether it settles.',
-                default => 'It has settled'.($limit === null ? '.' : ', and below what is allowed.'),
-            }),
-            'good' => ! $over && ! $rises && $last > 0,
-            'picture' => RunInPicture::draw(
-                array_map(static fn (RunFacts $r): array => [$r->minute, (float) $r->celsius], $points),
-                $limit,
-            ),
+        return $run === null ? null : [
+            'says' => Say::plain($run->says()),
+            'good' => $run->isGood(),
+            'picture' => RunInPicture::draw($run->points, $run->limitC),
         ];
     }
 }

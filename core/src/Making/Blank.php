@@ -9,6 +9,9 @@ use Oldpart\Core\Advice\BadInput;
 /** The round stock that a batch is cut from; mm, kg. Common practice. */
 final readonly class Blank
 {
+    /** More than the finished part, on the diameter of what is turned from it. Common practice. */
+    public const ROUGH_MM = 2.0;
+
     /** Of each piece: what the saw or the parting tool takes. */
     private const KERF_MM = 4.0;
 

@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Quantity;
 
+use Oldpart\Core\Advice\Say;
+
 /** Numbers in words that promise something: "at least" is never rounded up, "up to" never down. */
 final class Figure
 {
     private const SLACK = 1e-9;
+
+    /** In one N·m. Source: NIST SP 811. */
+    private const LB_FT = 0.737562;
 
     public static function atLeast(float $value, int $places = 0): string
     {
@@ -28,6 +33,25 @@ final class Figure
     public static function torqueUpTo(float $nm): string
     {
         return self::upTo($nm, $nm < 10 ? 1 : 0).' N·m';
+    }
+
+    /**
+     * A torque to tighten with, N·m: “38 to 46 N·m (28 to 34 lb·ft)”. Rounded to what a wrench is read to: one place
+     * below 10.
+     */
+    public static function torque(Range $nm): Say
+    {
+        [$metric, $inch] = [self::span($nm), self::span($nm->times(self::LB_FT))];
+
+        return new Say("{$inch} lb·ft", "{$metric} N·m", "{$metric} N·m ({$inch} lb·ft)");
+    }
+
+    private static function span(Range $of): string
+    {
+        $places = $of->max < 10 ? 1 : 0;
+        [$least, $most] = [number_format($of->min, $places), number_format($of->max, $places)];
+
+        return $least === $most ? $most : "{$least} to {$most}";
     }
 
     public static function forceAtLeast(float $newton): string

@@ -98,7 +98,7 @@ final readonly class Deviation implements \JsonSerializable
         return [
             'name' => $joint->joint->name,
             'says' => Say::with('{a}, wanted {w}', ['a' => Words::range($achieved), 'w' => Words::range($wanted)]),
-            'ok' => $achieved->min >= $wanted->min && $achieved->max <= $wanted->max,
+            'ok' => AchievedFit::verdict($achieved, $wanted) === 'inside',
         ];
     }
 

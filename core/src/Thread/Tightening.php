@@ -10,6 +10,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Advice\Working;
 use Oldpart\Core\Advice\WorkingStep;
 use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Quantity\Range;
 
 /**
@@ -83,9 +84,7 @@ final readonly class Tightening
     /** “38 to 46 N·m (28 to 34 lb·ft)” */
     public function torque(): Say
     {
-        [$nm, $lb] = [self::span($this->torqueNm), self::span($this->torqueNm->times(0.737562))];
-
-        return new Say("{$lb} lb·ft", "{$nm} N·m", "{$nm} N·m ({$lb} lb·ft)");
+        return Figure::torque($this->torqueNm);
     }
 
     /** What it pulls with, from what a torque wrench leaves open, N. */
@@ -128,14 +127,6 @@ final readonly class Tightening
                 'common practice',
             ),
         ]);
-    }
-
-    /** Two figures: no wrench is read closer. */
-    private static function span(Range $of): string
-    {
-        $places = $of->max < 10 ? 1 : 0;
-
-        return number_format($of->min, $places).' to '.number_format($of->max, $places);
     }
 
     /** @return array<string, mixed> */

@@ -188,6 +188,16 @@ final class AssemblyOrderTest extends TestCase
         self::assertStringContainsString('Still getting warmer', $run([[0, 20], [10, 35]], 80.0)['says']['mm']);
         // Written down later, it is put in its place.
         self::assertStringContainsString('It has settled', $run([[20, 45.5], [0, 20], [10, 45]], 80.0)['says']['mm']);
+        // Read minute by minute a steep rise looks flat: it is settled over ten minutes only. Common practice.
+        $steep = [[0, 20], [10, 30], ...array_map(static fn (int $m): array => [10 + $m, 30 + 0.8 * $m], range(1, 8))];
+        self::assertStringContainsString('Still getting warmer, by 16.4 °C within 18 min', $run($steep, 80.0)['says']['mm']);
+        self::assertFalse($run($steep, 80.0)['good']);
+        self::assertStringContainsString('Too soon to say: 4 min', $run([[0, 20], [4, 20.5]], null)['says']['mm']);
+        self::assertFalse($run([[0, 20], [4, 20.5]], null)['good']);
+        self::assertStringContainsString('45.0 to 45.5 °C in 10 min', $run([[20, 45.5], [0, 20], [10, 45]], 80.0)['says']['mm']);
+        self::assertTrue($run([[20, 45.5], [0, 20], [10, 45]], 80.0)['good']);
+        self::assertTrue($run([[0, 20], [10, 21]], 21.0)['good'], 'a degree in ten minutes is settled, the limit itself is allowed');
+        self::assertFalse($run([[0, 20]], null)['good']);
         self::assertStringContainsString('Too warm', $run([[0, 20], [10, 81]], 80.0)['says']['mm']);
         self::assertFalse($run([[0, 20], [10, 81]], 80.0)['good']);
     }

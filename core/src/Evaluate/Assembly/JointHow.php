@@ -12,6 +12,7 @@ use Oldpart\Core\Facts\FasteningFacts;
 use Oldpart\Core\Joint\FasteningKind;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\Figure;
+use Oldpart\Core\Quantity\Range;
 
 /** How a joint goes together, with the numbers of its own fit. Common practice of the trade. */
 final class JointHow
@@ -87,7 +88,7 @@ final class JointHow
             $crosswise = $isRing ? ', opposite ones in turn, in three rounds' : '';
 
             return match (true) {
-                $f->tightenNm !== null => Say::with("The {$f->count} {$name}: {t}{$crosswise}.", ['t' => self::torque($f->tightenNm)]),
+                $f->tightenNm !== null => Say::with("The {$f->count} {$name}: {t}{$crosswise}.", ['t' => Figure::torque(new Range($f->tightenNm, $f->tightenNm))]),
                 $tight !== null => Say::with("The {$f->count} {$name}, {$tight->thread->label} {$tight->class}, ".($f->turns ?? 'dry').": {t}{$crosswise}.", ['t' => $tight->torque()]),
                 default => Say::plain("The {$f->count} {$name}: how hard is not known: say the mark on the head under Size{$crosswise}."),
             };
@@ -96,12 +97,5 @@ final class JointHow
         return $dowelled
             ? [...$says, Say::plain('Dowels: where it is set true by hand, tighten first, then ream for them and drive them; where they locate it, drive them first and tighten on them.')]
             : $says;
-    }
-
-    private static function torque(float $nm): Say
-    {
-        [$metric, $inch] = [number_format($nm, $nm < 10 ? 1 : 0), number_format(0.737562 * $nm, $nm < 10 ? 1 : 0)];
-
-        return new Say("{$inch} lb·ft", "{$metric} N·m", "{$metric} N·m ({$inch} lb·ft)");
     }
 }

@@ -79,12 +79,7 @@ final readonly class MatedPieces
                 }
             }
         }
-        $clearance = static function (CutProgress $cut, FoundSize $mate) use ($joint): Range {
-            $gap = ($joint->makesInner() ? 1 : -1) * ($mate->meanMm - (float) $cut->sizeMm());
-            $by = hypot($cut->u95(), $mate->sureMm());
-
-            return new Range($gap - $by, $gap + $by);
-        };
+        $clearance = static fn (CutProgress $cut, FoundSize $mate): Range => self::between($joint, $cut, $mate);
         $wanted = $joint->wantedMm;
         // One that goes into none of them yet is still being cut, or lost: it takes no mate away from the others.
         $fits = array_filter($cuts, static fn (CutProgress $cut): bool => array_filter(
@@ -141,12 +136,21 @@ final readonly class MatedPieces
         return $entry->surface->id === $this->joint->make?->id && $entry->phase !== Phase::Before;
     }
 
-    /** Clearance of a piece in a mate with the doubt of both, mm. */
+    /**
+     * Clearance of a piece in a mate, with both doubts in quadrature, mm. Source: JCGM 100.
+     *
+     * @param  int  $piece  place among the pieces
+     * @param  int  $mate  place among the mates
+     */
     public function clearance(int $piece, int $mate): Range
     {
-        $gap = $this->found[$mate]->meanMm - (float) $this->cuts[$piece]->sizeMm();
-        $gap = $this->joint->makesInner() ? $gap : -$gap;
-        $by = hypot($this->cuts[$piece]->u95(), $this->found[$mate]->sureMm());
+        return self::between($this->joint, $this->cuts[$piece], $this->found[$mate]);
+    }
+
+    private static function between(SizedJoint $joint, CutProgress $cut, FoundSize $mate): Range
+    {
+        $gap = ($joint->makesInner() ? 1 : -1) * ($mate->meanMm - (float) $cut->sizeMm());
+        $by = hypot($cut->u95(), $mate->sureMm());
 
         return new Range($gap - $by, $gap + $by);
     }

@@ -24,9 +24,6 @@ use Oldpart\Core\Quantity\Band;
 /** In what order it is made: worked out for a bush and for turned parts, else the operations as quoted. */
 final readonly class MakePlan
 {
-    /** On the diameter of what is turned from the bar, mm. Common practice. */
-    private const ROUGH_MM = 2.0;
-
     /** From so many on a trial piece saves more than it costs. Common practice. */
     private const BATCH = 3;
 
@@ -161,8 +158,8 @@ final readonly class MakePlan
      */
     private static function onLathe(JobFacts $facts, Band $outside, Band $length, array $steps): array
     {
-        $across = $outside->upperMm + self::ROUGH_MM;
-        $blank = new Blank($across, $length->upperMm, self::ROUGH_MM / 2, max(1, $facts->takeIn->quantity));
+        $across = $outside->upperMm + Blank::ROUGH_MM;
+        $blank = new Blank($across, $length->upperMm, Blank::ROUGH_MM / 2, max(1, $facts->takeIn->quantity));
         $choice = LatheChoice::of($facts->shop->machinesOf('lathe'), $across, $blank->sawnMm);
 
         return $choice === null ? $steps : array_map(

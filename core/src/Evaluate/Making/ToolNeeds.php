@@ -40,9 +40,6 @@ final readonly class ToolNeeds
     /** Beyond these a bar is not used, but a drill or the mill; mm. Common practice. */
     private const LEAST_BORED_MM = 6.0;
 
-    /** On the diameter of what is turned from the bar, mm. Common practice. */
-    private const ROUGH_MM = 2.0;
-
     /** What is left on the diameter for the grinder, mm. Common practice. */
     private const GRIND_MM = 0.25;
 
@@ -194,17 +191,17 @@ final readonly class ToolNeeds
         if ($metal === null || ! $isTurned || ! StockChoice::isSaid($rack, $metal)) {
             return null;
         }
-        $across = 2 * $shape->profile->largestMm() + self::ROUGH_MM;
+        $across = 2 * $shape->profile->largestMm() + Blank::ROUGH_MM;
         $blank = new Blank(
             $across,
             $shape->profile->toMm() - $shape->profile->fromMm(),
-            self::ROUGH_MM / 2,
+            Blank::ROUGH_MM / 2,
             max(1, $facts->takeIn->quantity),
         );
         $hollow = $shape->walls->cells === [] ? 0.0 : 2 * min(array_map(
             static fn (Cell $c): float => min($c->innerStartMm, $c->innerEndMm),
             $shape->walls->cells,
-        )) - self::ROUGH_MM;
+        )) - Blank::ROUGH_MM;
         $choice = StockChoice::of($rack, $metal, $across, max(0.0, $hollow), $blank->throughMm);
         $values = ['d' => LengthWriter::sizeInWords($across), 'l' => LengthWriter::sizeInWords($blank->throughMm)];
 

@@ -32,7 +32,7 @@ final readonly class TurnedPlan
     /** A wall thinner than this share of its outside springs under the jaws. */
     private const THIN = 0.1;
 
-    /** On the diameter when roughed, and at either face. */
+    /** Left on the diameter when roughed, mm. */
     private const ROUGH_MM = 1.0;
 
     /** What follows the diameters, in order: of which surfaces, what is done, why there, by which rule. */
@@ -163,9 +163,9 @@ final readonly class TurnedPlan
         $across = 2 * $profile->largestMm();
         $long = $profile->toMm() - $profile->fromMm();
         $slender = $long / max(1e-6, $across);
-        $blank = new Blank($across + 2 * self::ROUGH_MM, $long, self::ROUGH_MM, max(1, $this->pieces));
+        $blank = new Blank($across + Blank::ROUGH_MM, $long, Blank::ROUGH_MM / 2, max(1, $this->pieces));
         $sawn = $blank->sawnMm;
-        $lathe = LatheChoice::of($this->lathes, $across + 2 * self::ROUGH_MM, $sawn);
+        $lathe = LatheChoice::of($this->lathes, $across + Blank::ROUGH_MM, $sawn);
         $holding = match (true) {
             $lathe !== null => " On: {$lathe->lathe->name}.",
             $slender > LatheReach::WITH_TAIL => ' Between centres with a steady: it would spring from the tool.',
@@ -177,7 +177,7 @@ final readonly class TurnedPlan
             $this->steps->code('blank'),
             Say::with("{$this->part->name}: saw {m} of {d} or more, {l} long: the part, both faces, parting, and what the jaws hold.{$holding}", [
                 'm' => $this->part->material ?? 'stock',
-                'd' => LengthWriter::about($across + 2 * self::ROUGH_MM),
+                'd' => LengthWriter::about($across + Blank::ROUGH_MM),
                 'l' => LengthWriter::about($sawn),
             ]),
             'Everything that has to run true comes out of one chucking.',
