@@ -21,9 +21,19 @@ final class FirstStartTest extends BrowserTestCase
         $this->press('Open my shop');
         $this->sees('This is your own shop', 'Weir Yard');
         $this->seesNot('Timber trolley');
+        $this->keyboardStandsAt('This is your own shop');
         $shop = $this->api('/api/shop');
         self::assertSame(['mm', 'Bench lathe'], [$shop['unit'], $shop['machines'][0]['name']]);
         $this->press('Back to the demo shop');
         $this->sees('This is the demo shop', 'Timber trolley');
+        $this->keyboardStandsAt('This is the demo shop');
+    }
+
+    private function keyboardStandsAt(string $text): void
+    {
+        $this->page->wait(5)->until(
+            fn (): bool => str_starts_with($this->page->switchTo()->activeElement()->getText(), $text),
+            "The keyboard does not stand at “{$text}”.",
+        );
     }
 }

@@ -8,7 +8,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { client, orRefuse } from '../api/client';
 import { useCatalogue } from '../api/queries';
 import type { Shop, Unit } from '../api/types';
@@ -19,6 +19,15 @@ export function FirstStart({ shop, empty }: { shop: Shop; empty: boolean }) {
     const queries = useQueryClient();
     const [asking, setAsking] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
+    // What was pressed is gone with the shop it stood in: the keyboard goes on from what is said of the new one.
+    const said = useRef<HTMLElement>(null);
+    const before = useRef(shop.demo);
+    useEffect(() => {
+        if (before.current !== shop.demo && said.current) {
+            before.current = shop.demo;
+            said.current.focus();
+        }
+    }, [shop.demo, empty]);
     const take = async (next: Promise<Shop>) => {
         try {
             queries.setQueryData(['shop'], await next);
@@ -38,7 +47,9 @@ export function FirstStart({ shop, empty }: { shop: Shop; empty: boolean }) {
                 sx={{ borderLeft: 5, borderColor: 'strong.main', pl: 1.5, mb: 1.5 }}
             >
                 <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-                    <Typography>This is the demo shop: its jobs are invented, try anything.</Typography>
+                    <Typography ref={said} tabIndex={-1}>
+                        This is the demo shop: its jobs are invented, try anything.
+                    </Typography>
                     <Button variant="outlined" color="inherit" onClick={() => setAsking(true)}>
                         Begin my own shop
                     </Button>
@@ -57,7 +68,7 @@ export function FirstStart({ shop, empty }: { shop: Shop; empty: boolean }) {
     }
     return shop.from_demo && empty ? (
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mb: 1.5 }}>
-            <Typography>
+            <Typography ref={said} tabIndex={-1}>
                 This is your own shop. Tell it more of itself under Shop whenever you like.
             </Typography>
             <LinkButton onClick={() => void take(back())}>Back to the demo shop</LinkButton>
