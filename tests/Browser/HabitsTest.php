@@ -308,19 +308,32 @@ final class HabitsTest extends BrowserTestCase
         self::assertSame('nuz 4?', $this->api('/api/jobs/demo-drill')['facts']['take_in']['does']);
     }
 
-    /** @return iterable<string, array{int, int}> */
+    /** What stands there in words and is not there to be read: cut off by its own box. */
+    private const CUT_OFF = <<<'JS'
+        return [...document.querySelectorAll('body *')].filter((e) => {
+            const s = getComputedStyle(e);
+            return [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim() !== '')
+                && !e.closest('svg, [aria-hidden=true]') && s.visibility !== 'hidden' && s.clip === 'auto'
+                && e.clientWidth > 2 && s.overflowX !== 'visible' && e.scrollWidth > e.clientWidth + 1;
+        }).map((e) => e.textContent.trim().slice(0, 60));
+        JS;
+
+    /** @return iterable<string, array{int, int, int}> */
     public static function screens(): iterable
     {
-        yield 'laptop' => [1280, 800];
-        yield 'upright tablet' => [800, 1280];
-        yield 'phone' => [390, 844];
+        yield 'laptop' => [1280, 800, 16];
+        yield 'upright tablet' => [800, 1280, 16];
+        yield 'phone' => [390, 844, 16];
+        yield 'laptop, letters twice as large' => [1280, 800, 32];
+        yield 'upright tablet, letters twice as large' => [800, 1280, 32];
+        yield 'phone, letters twice as large' => [390, 844, 32];
     }
 
     #[DataProvider('screens')]
-    public function test_every_view_fits_the_screen(int $width, int $height): void
+    public function test_every_view_fits_the_screen(int $width, int $height, int $letters): void
     {
         $this->page->quit();
-        $this->page = $this->rig->browser($width, $height);
+        $this->page = $this->rig->browser($width, $height, $letters);
         foreach (self::VIEWS as $view) {
             $this->visit($view);
             $this->sees('Find');
@@ -332,6 +345,7 @@ final class HabitsTest extends BrowserTestCase
                 ),
                 "{$view} is wider than {$width}",
             );
+            self::assertSame([], $this->page->executeScript(self::CUT_OFF), "{$view} cuts words off at {$width}");
         }
     }
 

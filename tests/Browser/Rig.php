@@ -110,8 +110,12 @@ final class Rig
         }
     }
 
-    public function browser(int $width = 1280, int $height = 800): RemoteWebDriver
+    private int $letters = 16;
+
+    /** @param  int  $letters  how large the reader has asked for text, px; 16 is usual */
+    public function browser(int $width = 1280, int $height = 800, int $letters = 16): RemoteWebDriver
     {
+        $this->letters = $letters;
         $driver = $this->session($width, $height);
         $inside = $driver->executeScript(
             'return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]',
@@ -165,6 +169,7 @@ final class Rig
         $options->setExperimentalOption('prefs', [
             'download.default_directory' => $this->downloads(),
             'download.prompt_for_download' => false,
+            'webkit.webprefs.default_font_size' => $this->letters,
         ]);
         $wanted = DesiredCapabilities::chrome();
         $wanted->setCapability(ChromeOptions::CAPABILITY, $options);

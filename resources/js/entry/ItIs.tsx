@@ -10,7 +10,7 @@ export function ItIs({ surface }: { surface: Surface }) {
             label="It is (as M10, 1:10, 8 × 7)"
             value={surface.shape ?? ''}
             store={(text) => save('surfaces', surface.id, { shape: text.trim() === '' ? null : text })}
-            sx={{ flex: '0 1 260px' }}
+            sx={{ flex: '0 1 16.25rem' }}
         />
     );
 }

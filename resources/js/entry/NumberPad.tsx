@@ -35,7 +35,7 @@ export function NumberPad() {
         <Box
             role="group"
             aria-label="Number pad"
-            sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 64px)', gap: 0.75, mt: 0.5 }}
+            sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 4rem)', gap: 0.75, mt: 0.5 }}
         >
             {KEYS.map((key) => (
                 <Button

@@ -58,7 +58,7 @@ function Row({ tool, check }: { tool: InstrumentState; check: Check }) {
                         event.preventDefault();
                         void store();
                     }}
-                    sx={{ display: 'flex', gap: 1, alignItems: 'start', flex: '1 1 320px' }}
+                    sx={{ display: 'flex', gap: 1, alignItems: 'start', flex: '1 1 20rem' }}
                 >
                     <TextField
                         autoFocus

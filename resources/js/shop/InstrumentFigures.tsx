@@ -19,7 +19,7 @@ export function Figures({ tool }: { tool: InstrumentState }) {
                 sx={{
                     display: 'grid',
                     gap: 1.5,
-                    gridTemplateColumns: 'repeat(auto-fill, minmax(250px, 1fr))',
+                    gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 15.625rem), 1fr))',
                 }}
             >
                 <TextFact label="Name" value={tool.name} store={(name) => change(tool.code, { name })} />

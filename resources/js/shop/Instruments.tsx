@@ -42,7 +42,7 @@ export function Instruments() {
                     label="Another instrument"
                     value={name}
                     onChange={(event) => setName(event.target.value)}
-                    sx={{ flex: '1 1 240px' }}
+                    sx={{ flex: '1 1 15rem' }}
                 />
                 <Button type="submit" variant="outlined" color="inherit" disabled={name.trim() === ''}>
                     Add it
@@ -63,7 +63,7 @@ function Tool({ tool }: { tool: InstrumentState }) {
             sx={{ px: 1.5, py: 1, borderBottom: 1, borderColor: 'divider' }}
         >
             <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-                <Typography sx={{ flex: '1 1 240px', fontWeight: 650 }}>{tool.name}</Typography>
+                <Typography sx={{ flex: '1 1 15rem', fontWeight: 650 }}>{tool.name}</Typography>
                 <Typography color="textSecondary">
                     {tool.in_shop ? `at best sure to ±${say(tool.sure_to)}` : 'not in the shop'}
                 </Typography>

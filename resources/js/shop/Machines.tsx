@@ -113,7 +113,7 @@ function One({
             sx={{ px: 1.5, py: 1, borderBottom: 1, borderColor: 'divider' }}
         >
             <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-                <Box sx={{ flex: '1 1 300px' }}>
+                <Box sx={{ flex: '1 1 18.75rem' }}>
                     <Typography sx={{ fontWeight: 650 }}>{machine.name}</Typography>
                     <Typography color="textSecondary" variant="body2" hidden={open}>
                         {said.map((figure) => inWords(figure, machine)).join(', ')}
@@ -130,7 +130,10 @@ function One({
                         display: 'grid',
                         gap: 1.5,
                         mt: 1.5,
-                        gridTemplateColumns: { xs: '1fr 1fr', md: 'repeat(4, 1fr)' },
+                        gridTemplateColumns: {
+                            xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                            md: 'repeat(4, 1fr)',
+                        },
                         alignItems: 'start',
                     }}
                 >

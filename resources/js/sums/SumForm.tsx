@@ -42,7 +42,7 @@ export function SumForm({ sum }: { sum: Sum }) {
                 sx={{
                     display: 'grid',
                     gap: 2.5,
-                    gridTemplateColumns: { xs: '1fr', lg: '340px minmax(0, 1fr)' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: '21.25rem minmax(0, 1fr)' },
                     mt: 1.5,
                 }}
             >

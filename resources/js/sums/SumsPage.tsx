@@ -42,7 +42,7 @@ export function SumsPage() {
                 sx={{
                     display: 'grid',
                     gap: 2.5,
-                    gridTemplateColumns: { xs: '1fr', md: '300px minmax(0, 1fr)' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '18.75rem minmax(0, 1fr)' },
                     maxWidth: 1180,
                     alignItems: 'start',
                 }}

@@ -45,7 +45,10 @@ export function FitExplorer({ size, unit, fit, go }: Place & { go: (to: Partial<
                 sx={{
                     display: 'grid',
                     gap: 1.5,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '260px 220px 1fr' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        sm: '16.25rem 13.75rem 1fr',
+                    },
                 }}
             >
                 <TypedField
@@ -78,7 +81,7 @@ export function FitExplorer({ size, unit, fit, go }: Place & { go: (to: Partial<
                             display: 'grid',
                             gap: 0.75,
                             my: 1.25,
-                            gridTemplateColumns: { xs: '1fr', sm: 'repeat(5, minmax(0, 1fr))' },
+                            gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'repeat(5, minmax(0, 1fr))' },
                         }}
                     >
                         {near(shown, at).map((row) => (

@@ -22,7 +22,7 @@ export function Members({ look }: { look: FitLook }) {
         <Box
             sx={{
                 display: 'grid',
-                gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
                 border: 1,
                 borderColor: 'strong.main',
                 bgcolor: 'background.paper',

@@ -38,7 +38,7 @@ export function TablesPage() {
                 sx={{
                     display: 'grid',
                     gap: 2.5,
-                    gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1fr) 330px' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 20.625rem' },
                     maxWidth: 1180,
                 }}
             >

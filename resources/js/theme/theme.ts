@@ -69,6 +69,8 @@ declare module '@mui/material/Typography' {
 
 const text = "'Atkinson Hyperlegible Next Variable', sans-serif";
 const mono = "'Atkinson Hyperlegible Mono Variable', monospace";
+/** Sizes as they stand at the browser's usual 16 px, growing with the reader's own. */
+const rem = (px: number) => `${px / 16}rem`;
 const tabular = { fontFamily: mono, fontVariantNumeric: 'tabular-nums' as const };
 
 export const theme = createTheme({
@@ -111,29 +113,37 @@ export const theme = createTheme({
             },
         },
     },
+    // By the width of letters: at twice the text the page is laid out as on half the screen.
+    breakpoints: { unit: 'em', values: { xs: 0, sm: 41, md: 56.25, lg: 75, xl: 96 } },
     shape: { borderRadius: 2 },
     typography: {
         fontFamily: text,
         fontSize: 15,
-        h1: { fontSize: 21, fontWeight: 700 },
-        h2: { fontSize: 16, fontWeight: 700 },
-        h3: { fontSize: 15, fontWeight: 700 },
-        body1: { fontSize: 16, lineHeight: 1.4 },
-        body2: { fontSize: 14.5, lineHeight: 1.35 },
-        button: { textTransform: 'none', fontWeight: 650, fontSize: 16 },
+        h1: { fontSize: rem(21), fontWeight: 700 },
+        h2: { fontSize: rem(16), fontWeight: 700 },
+        h3: { fontSize: rem(15), fontWeight: 700 },
+        body1: { fontSize: rem(16), lineHeight: 1.4 },
+        body2: { fontSize: rem(14.5), lineHeight: 1.35 },
+        button: { textTransform: 'none', fontWeight: 650, fontSize: rem(16) },
         // Words: a thing's name, a sentence that counts, what came out.
-        stop: { fontSize: 25, fontWeight: 700, lineHeight: 1.2 },
-        aside: { fontSize: 13, fontWeight: 400, lineHeight: 1.35 },
-        formula: { fontFamily: mono, fontSize: 13.5 },
-        label: { fontSize: 15, fontWeight: 550, lineHeight: 1.25 },
-        said: { fontSize: 18, lineHeight: 1.4 },
-        outcome: { fontSize: 20, fontWeight: 700, lineHeight: 1.3 },
+        stop: { fontSize: rem(25), fontWeight: 700, lineHeight: 1.2 },
+        aside: { fontSize: rem(13), fontWeight: 400, lineHeight: 1.35 },
+        formula: { fontFamily: mono, fontSize: rem(13.5) },
+        label: { fontSize: rem(15), fontWeight: 550, lineHeight: 1.25 },
+        said: { fontSize: rem(18), lineHeight: 1.4 },
+        outcome: { fontSize: rem(20), fontWeight: 700, lineHeight: 1.3 },
         // Figures, from those in a table to the one number.
-        smallSize: { ...tabular, fontSize: 18, fontWeight: 600, lineHeight: 1.2 },
-        midSize: { ...tabular, fontSize: 26, fontWeight: 700, lineHeight: 1.15 },
-        size: { ...tabular, fontSize: 20, fontWeight: 600, lineHeight: 1.2 },
-        bigSize: { ...tabular, fontSize: 36, fontWeight: 620, lineHeight: 1.1, letterSpacing: '-0.5px' },
-        hugeSize: { ...tabular, fontSize: 48, fontWeight: 640, lineHeight: 1.05, letterSpacing: '-0.5px' },
+        smallSize: { ...tabular, fontSize: rem(18), fontWeight: 600, lineHeight: 1.2 },
+        midSize: { ...tabular, fontSize: rem(26), fontWeight: 700, lineHeight: 1.15 },
+        size: { ...tabular, fontSize: rem(20), fontWeight: 600, lineHeight: 1.2 },
+        bigSize: { ...tabular, fontSize: rem(36), fontWeight: 620, lineHeight: 1.1, letterSpacing: '-0.5px' },
+        hugeSize: {
+            ...tabular,
+            fontSize: rem(48),
+            fontWeight: 640,
+            lineHeight: 1.05,
+            letterSpacing: '-0.5px',
+        },
     },
     // Calm: nothing slides or fades.
     transitions: { create: () => 'none' },
@@ -179,9 +189,34 @@ export const theme = createTheme({
         },
         MuiTextField: {
             defaultProps: { size: 'small', fullWidth: true },
-            styleOverrides: { root: { '&.typed input': { ...tabular, fontSize: 20 } } },
+            styleOverrides: { root: { '&.typed input': { ...tabular, fontSize: rem(20) } } },
         },
-        MuiOutlinedInput: { styleOverrides: { root: { minHeight: 44 } } },
+        // On a narrow page a field's name stands above it and may take two lines: nothing of it is cut off.
+        MuiInputLabel: {
+            styleOverrides: {
+                root: ({ theme }) => ({
+                    [theme.breakpoints.down('sm')]: {
+                        position: 'static',
+                        transform: 'none',
+                        maxWidth: '100%',
+                        whiteSpace: 'normal',
+                        overflow: 'visible',
+                        fontSize: rem(14.5),
+                        lineHeight: 1.2,
+                        marginBottom: 2,
+                    },
+                }),
+            },
+        },
+        MuiOutlinedInput: {
+            styleOverrides: {
+                root: { minHeight: 44 },
+                notchedOutline: ({ theme }) => ({
+                    [theme.breakpoints.down('sm')]: { top: 0, '& legend': { display: 'none' } },
+                }),
+            },
+        },
+        MuiSelect: { styleOverrides: { select: { whiteSpace: 'normal' } } },
         MuiToggleButton: {
             styleOverrides: {
                 root: {
@@ -189,7 +224,7 @@ export const theme = createTheme({
                     minWidth: 44,
                     paddingInline: 12,
                     fontWeight: 550,
-                    fontSize: 15,
+                    fontSize: rem(15),
                     textTransform: 'none',
                     color: 'var(--mui-palette-text-primary)',
                     borderColor: 'var(--mui-palette-strong-main)',
@@ -201,7 +236,7 @@ export const theme = createTheme({
             },
         },
         MuiTableCell: {
-            styleOverrides: { root: { borderColor: 'var(--mui-palette-divider)', fontSize: 15 } },
+            styleOverrides: { root: { borderColor: 'var(--mui-palette-divider)', fontSize: rem(15) } },
         },
         MuiCheckbox: { styleOverrides: { root: { padding: 11 } } },
         MuiTypography: {
@@ -221,7 +256,7 @@ export const theme = createTheme({
         },
         MuiCssBaseline: {
             styleOverrides: {
-                body: { WebkitFontSmoothing: 'antialiased' },
+                body: { WebkitFontSmoothing: 'antialiased', overflowWrap: 'break-word' },
                 ':focus-visible': {
                     outline: '3px solid var(--mui-palette-primary-main)',
                     outlineOffset: 1,

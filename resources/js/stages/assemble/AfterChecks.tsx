@@ -50,7 +50,10 @@ export function AfterChecks() {
                                 display: 'grid',
                                 gap: 1,
                                 alignItems: 'start',
-                                gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 1fr 2fr 44px' },
+                                gridTemplateColumns: {
+                                    xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                                    sm: '1fr 1fr 1fr 2fr 2.75rem',
+                                },
                             }}
                         >
                             <TextFact

@@ -53,7 +53,7 @@ export function Assemble() {
                 sx={{
                     display: 'grid',
                     gap: 1.25,
-                    gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) minmax(0, 1fr)' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) minmax(0, 1fr)' },
                 }}
             >
                 <Box

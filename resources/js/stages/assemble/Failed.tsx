@@ -65,7 +65,7 @@ export function Failed({ code, name, failed }: { code: string; name: string; fai
                 value={why}
                 slotProps={{ htmlInput: { maxLength: 1000 } }}
                 onChange={(event) => setWhy(event.target.value)}
-                sx={{ flex: '1 1 220px' }}
+                sx={{ flex: '1 1 13.75rem' }}
             />
             <Button type="submit" variant="outlined" color="inherit">
                 Back to Make

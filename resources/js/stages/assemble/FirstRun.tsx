@@ -104,7 +104,10 @@ export function FirstRun() {
                     gap: 1.25,
                     mt: 1,
                     alignItems: 'start',
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '110px 120px 110px 1fr auto' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        sm: '6.875rem 7.5rem 6.875rem 1fr auto',
+                    },
                 }}
             >
                 <TextField

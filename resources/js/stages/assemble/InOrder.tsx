@@ -64,7 +64,10 @@ export function InOrder({ turn }: { turn: (code: string, on: boolean) => void })
                             key={item.code}
                             sx={{
                                 display: 'grid',
-                                gridTemplateColumns: '44px 30px 1fr auto',
+                                gridTemplateColumns: {
+                                    xs: '2.75rem 1.875rem minmax(0, 1fr)',
+                                    sm: '2.75rem 1.875rem 1fr auto',
+                                },
                                 borderBottom: 1,
                                 borderColor: 'divider',
                                 py: 0.5,
@@ -89,9 +92,9 @@ export function InOrder({ turn }: { turn: (code: string, on: boolean) => void })
                                 <Notes notes={item.notes} />
                             </Box>
                             {part === null ? (
-                                <span />
+                                <Box component="span" sx={{ display: { xs: 'none', sm: 'block' } }} />
                             ) : (
-                                <Box sx={{ display: 'flex' }}>
+                                <Box sx={{ display: 'flex', gridColumn: { xs: '3', sm: 'auto' } }}>
                                     <IconButton
                                         sx={{ width: 44, height: 44 }}
                                         aria-label={`Earlier: ${item.name}`}
@@ -185,7 +188,10 @@ function Conditions() {
                     gap: 1.25,
                     mt: 1,
                     alignItems: 'start',
-                    gridTemplateColumns: { xs: '1fr 1fr', md: '1fr 1.2fr 1fr 1fr auto' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        md: '1fr 1.2fr 1fr 1fr auto',
+                    },
                 }}
             >
                 {select('This part', part, setPart, other)}

@@ -58,7 +58,7 @@ export function PressLog({ pressing }: { pressing: Pressing }) {
                 sx={{
                     display: 'grid',
                     gap: 1.5,
-                    gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) minmax(0, 450px)' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) minmax(0, 28.125rem)' },
                     alignItems: 'start',
                     mt: 1,
                 }}

@@ -81,7 +81,7 @@ export function Decide({ row }: { row: Row }) {
                 display: 'grid',
                 gap: 1,
                 mt: 0.5,
-                gridTemplateColumns: '110px minmax(150px, 1fr)',
+                gridTemplateColumns: '6.875rem minmax(9.375rem, 1fr)',
                 alignItems: 'center',
             }}
         >

@@ -90,7 +90,10 @@ export function CutEntry({ making, logged }: { making: MakingAnswer; logged?: (s
                 display: 'grid',
                 gap: 1.25,
                 mt: 1.5,
-                gridTemplateColumns: { xs: '1fr 1fr', sm: '170px 190px minmax(150px, 1fr) 120px auto' },
+                gridTemplateColumns: {
+                    xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                    sm: '10.625rem 11.875rem minmax(9.375rem, 1fr) 7.5rem auto',
+                },
                 alignItems: 'start',
             }}
         >

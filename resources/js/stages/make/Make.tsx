@@ -88,7 +88,7 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
                 sx={{
                     display: 'grid',
                     gap: 1.25,
-                    gridTemplateColumns: { xs: '1fr', sm: '290px minmax(0, 1fr)' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '18.125rem minmax(0, 1fr)' },
                     alignItems: 'stretch',
                 }}
             >
@@ -239,7 +239,11 @@ function Cutting({ making, entry }: { making: MakingAnswer; entry: MakeEntry }) 
             <Steps title="How the hole comes about" steps={making.hole.map(say)} />
             {shape && (
                 <Box
-                    sx={{ display: 'grid', columnGap: 3, gridTemplateColumns: { xs: '1fr', md: '3fr 2fr' } }}
+                    sx={{
+                        display: 'grid',
+                        columnGap: 3,
+                        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '3fr 2fr' },
+                    }}
                 >
                     <Steps title="Set it and cut it" steps={shape.sets.map(say)} />
                     <Steps title="Check it" steps={shape.checks.map(say)} />

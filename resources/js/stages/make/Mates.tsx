@@ -164,8 +164,8 @@ function AddMate({ joints }: { joints: Joint[] }) {
                 mt: 1,
                 alignItems: 'start',
                 gridTemplateColumns: {
-                    xs: '1fr 1fr',
-                    md: 'minmax(160px, 1fr) 110px 170px minmax(150px, 1fr) auto',
+                    xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                    md: 'minmax(10rem, 1fr) 6.875rem 10.625rem minmax(9.375rem, 1fr) auto',
                 },
             }}
         >

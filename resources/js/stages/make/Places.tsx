@@ -40,7 +40,7 @@ export function Places({ shape }: { shape: Shaped }) {
                 sx={{
                     display: 'grid',
                     gap: 0.75,
-                    gridTemplateColumns: 'repeat(auto-fill, minmax(230px, 1fr))',
+                    gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 14.375rem), 1fr))',
                 }}
             >
                 {shape.places.map((place) => (

@@ -40,7 +40,10 @@ export function StandsOut({ surface, oneIn }: { surface: string; oneIn: number }
                     gap: 1.25,
                     mt: 0.75,
                     alignItems: 'start',
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '190px 190px 1fr' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        sm: '11.875rem 11.875rem 1fr',
+                    },
                 }}
             >
                 <TypedField label="Stands out now" value={now} typed={setNow} understood={readNow} />

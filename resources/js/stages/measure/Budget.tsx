@@ -20,7 +20,10 @@ export function Budget({ lines }: { lines: Lines }) {
                     key={line.source}
                     sx={{
                         display: 'grid',
-                        gridTemplateColumns: '96px minmax(40px, 1fr) 190px',
+                        gridTemplateColumns: {
+                            xs: '6rem minmax(1rem, 1fr) minmax(0, 6rem)',
+                            sm: '6rem minmax(2.5rem, 1fr) 11.875rem',
+                        },
                         gap: 1,
                         alignItems: 'center',
                     }}
@@ -33,7 +36,7 @@ export function Budget({ lines }: { lines: Lines }) {
                             bgcolor: 'found.main',
                         }}
                     />
-                    <Typography variant="body2" color="textSecondary" noWrap>
+                    <Typography variant="body2" color="textSecondary">
                         {say(line.size)}
                     </Typography>
                 </Box>

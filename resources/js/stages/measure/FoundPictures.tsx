@@ -20,7 +20,7 @@ export function Pictures({ answer, partId }: { answer: SurfaceAnswer; partId: st
                 display: 'grid',
                 gap: 1.25,
                 mt: 1.25,
-                gridTemplateColumns: { xs: '1fr', sm: answer.round ? '300px 1fr' : '1fr' },
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: answer.round ? '18.75rem 1fr' : '1fr' },
                 alignItems: 'start',
             }}
         >

@@ -149,7 +149,7 @@ export function Indirect({ store }: { store: (typed: string, unit: Unit) => void
                         typed={(text) =>
                             setSizes(way.asks.map((_, k) => (k === i ? text : (sizes[k] ?? ''))))
                         }
-                        sx={{ flex: '1 1 150px' }}
+                        sx={{ flex: '1 1 9.375rem' }}
                     />
                 ))}
                 <Button type="submit" variant="contained" disabled={!whole}>

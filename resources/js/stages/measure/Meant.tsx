@@ -24,7 +24,7 @@ export function Meant({ answer, partId }: { answer: SurfaceAnswer; partId: strin
                     key={`${candidate.system}${candidate.label}`}
                     sx={{
                         display: 'grid',
-                        gridTemplateColumns: 'minmax(0, 1fr) 90px 52px',
+                        gridTemplateColumns: 'minmax(0, 1fr) 5.625rem 3.25rem',
                         gap: 1,
                         alignItems: 'center',
                         py: 0.25,

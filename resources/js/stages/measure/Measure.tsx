@@ -158,7 +158,10 @@ function Entry({
                 sx={{
                     display: 'grid',
                     gap: 1.5,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '320px 190px minmax(0, 1fr)' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        sm: '20rem 11.875rem minmax(0, 1fr)',
+                    },
                     alignItems: 'center',
                     mb: 1.25,
                 }}

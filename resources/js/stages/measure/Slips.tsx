@@ -27,7 +27,7 @@ export function Slips({ slips }: { slips: SurfaceAnswer['slips'] }) {
                         gap: 1,
                     }}
                 >
-                    <Typography sx={{ flex: '1 1 260px' }}>{say(slip.says)}</Typography>
+                    <Typography sx={{ flex: '1 1 16.25rem' }}>{say(slip.says)}</Typography>
                     {slip.mend !== null && (
                         <Button
                             variant="outlined"

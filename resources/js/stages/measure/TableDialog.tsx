@@ -118,7 +118,7 @@ export function TableDialog({
                                 display: 'grid',
                                 gap: 1.25,
                                 mt: 2,
-                                gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))',
+                                gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 9.375rem), 1fr))',
                             }}
                         >
                             {look.heading.map((title, i) => (

@@ -148,7 +148,7 @@ export function Plan() {
                     value={own}
                     onChange={(event) => setOwn(event.target.value)}
                     slotProps={{ htmlInput: { maxLength: 1000 } }}
-                    sx={{ flex: '1 1 300px' }}
+                    sx={{ flex: '1 1 18.75rem' }}
                 />
                 <Button type="submit" variant="outlined" color="inherit" disabled={own.trim() === ''}>
                     Add it

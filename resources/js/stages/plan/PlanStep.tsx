@@ -60,7 +60,7 @@ export function PlanStep({
             }}
             sx={{
                 display: 'grid',
-                gridTemplateColumns: '44px 1fr auto',
+                gridTemplateColumns: { xs: '2.75rem minmax(0, 1fr)', sm: '2.75rem 1fr auto' },
                 borderBottom: 1,
                 borderColor: 'divider',
                 py: 1.1,
@@ -123,7 +123,14 @@ export function PlanStep({
                     </Box>
                 )}
             </Box>
-            <Box sx={{ display: 'flex', alignItems: 'start' }}>
+            <Box
+                sx={{
+                    display: 'flex',
+                    flexWrap: { xs: 'wrap', sm: 'nowrap' },
+                    alignItems: 'start',
+                    gridColumn: { xs: '2', sm: 'auto' },
+                }}
+            >
                 <IconButton
                     sx={TAP}
                     aria-label={`Write at ${name}`}

@@ -24,7 +24,10 @@ export function Times() {
                     key={row.operation}
                     sx={{
                         display: 'grid',
-                        gridTemplateColumns: { xs: '1fr 110px', sm: '1fr 150px 170px 110px' },
+                        gridTemplateColumns: {
+                            xs: 'minmax(0, 1fr) 6.875rem',
+                            sm: '1fr 9.375rem 10.625rem 6.875rem',
+                        },
                         columnGap: 1.5,
                         alignItems: 'center',
                         borderTop: 1,

@@ -50,7 +50,7 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
                         display: 'grid',
                         gap: 1.5,
                         mt: 1.5,
-                        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+                        gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
                         maxWidth: 720,
                     }}
                 >

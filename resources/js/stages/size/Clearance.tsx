@@ -48,7 +48,7 @@ export function Clearance({ clearance, answer }: { clearance: ClearanceFacts; an
     );
     return (
         <>
-            <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: '1fr 44px', mb: 0.5 }}>
+            <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0, 1fr) 2.75rem', mb: 0.5 }}>
                 <TextFact label="Will it clear?" value={clearance.name} store={(name) => store({ name })} />
                 <RemoveButton name={clearance.name} remove={() => save('clearances', clearance.id, null)} />
             </Box>
@@ -80,7 +80,10 @@ export function Clearance({ clearance, answer }: { clearance: ClearanceFacts; an
                 sx={{
                     display: 'grid',
                     gap: 1.5,
-                    gridTemplateColumns: { xs: '1fr', sm: answer.picture ? '1fr 340px' : '1fr' },
+                    gridTemplateColumns: {
+                        xs: 'minmax(0, 1fr)',
+                        sm: answer.picture ? '1fr 21.25rem' : '1fr',
+                    },
                     alignItems: 'start',
                     mt: 1,
                 }}
@@ -96,7 +99,10 @@ export function Clearance({ clearance, answer }: { clearance: ClearanceFacts; an
                         gap: 1.25,
                         gridTemplateColumns: answer.picture
                             ? '1fr 1fr'
-                            : { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
+                            : {
+                                  xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                                  sm: 'repeat(4, 1fr)',
+                              },
                         alignItems: 'start',
                     }}
                 >

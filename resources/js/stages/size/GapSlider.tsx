@@ -52,7 +52,7 @@ export function GapSlider({ answer }: { answer: HotAndCold }) {
             sx={{
                 display: 'grid',
                 gap: 2,
-                gridTemplateColumns: 'minmax(0, 1fr) 198px',
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) 12.375rem' },
                 alignItems: 'center',
                 mt: 1,
             }}

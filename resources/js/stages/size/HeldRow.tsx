@@ -56,7 +56,10 @@ export function Row({
                 sx={{
                     display: 'grid',
                     gap: 1,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        sm: 'repeat(4, 1fr)',
+                    },
                     alignItems: 'start',
                 }}
             >

@@ -34,7 +34,7 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
         <>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1.25, flexWrap: 'wrap' }}>
                 <Typography variant="h1">{joint.name}</Typography>
-                <Box sx={{ flex: '1 1 320px', minWidth: 0, maxWidth: 470 }}>
+                <Box sx={{ flex: '1 1 20rem', minWidth: 0, maxWidth: 470 }}>
                     <PurposeChooser joint={joint} answer={answer} />
                 </Box>
             </Box>
@@ -79,7 +79,7 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
                         display: 'grid',
                         gap: 1.25,
                         gridTemplateColumns: {
-                            xs: '1fr',
+                            xs: 'minmax(0, 1fr)',
                             sm: answer.ring ? 'minmax(0, 626fr) minmax(0, 198fr)' : '1fr',
                         },
                     }}

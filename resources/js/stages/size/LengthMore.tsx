@@ -37,7 +37,10 @@ export function LengthMore({
             sx={{
                 display: 'grid',
                 gap: 1.25,
-                gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
+                gridTemplateColumns: {
+                    xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                    sm: 'repeat(4, 1fr)',
+                },
                 alignItems: 'start',
                 mt: 1,
                 pl: 2,

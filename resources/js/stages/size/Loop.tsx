@@ -46,7 +46,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                 sx={{
                     display: 'grid',
                     gap: 1.5,
-                    gridTemplateColumns: { xs: '1fr', sm: '1fr 200px 200px' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 12.5rem 12.5rem' },
                     mb: 1,
                 }}
             >
@@ -162,7 +162,7 @@ export function Loop({ loop, answer }: { loop: LoopFacts; answer: LoopAnswer }) 
                                 py: 0.5,
                             }}
                         >
-                            <Typography variant="said" sx={{ flex: '1 1 320px', maxWidth: 640 }}>
+                            <Typography variant="said" sx={{ flex: '1 1 20rem', maxWidth: 640 }}>
                                 {say(remedy.do)}
                             </Typography>
                             <Verdict kind={remedy.enough ? 'good' : 'usable'}>{remedy.sure.says}</Verdict>

@@ -43,7 +43,7 @@ export function LoopRow({ loop, length, row, at, store }: RowProps) {
                 >
                     {length.opens ? '+ opens' : '− closes'}
                 </Button>
-                <Typography sx={{ flex: '1 1 100px', fontWeight: 650 }}>
+                <Typography sx={{ flex: '1 1 6.25rem', fontWeight: 650 }}>
                     {length.name}
                     {length.counts_half && (
                         <Typography component="span" color="textSecondary">

@@ -81,7 +81,10 @@ function Mistake({ mistake }: { mistake: MistakeAnswer }) {
                 sx={{
                     display: 'grid',
                     gap: 2,
-                    gridTemplateColumns: { xs: '1fr', sm: mistake.made.length > 0 ? '1fr 1fr' : '1fr' },
+                    gridTemplateColumns: {
+                        xs: 'minmax(0, 1fr)',
+                        sm: mistake.made.length > 0 ? '1fr 1fr' : '1fr',
+                    },
                 }}
             >
                 <Box component="section" aria-label="What it moves">

@@ -21,7 +21,7 @@ export function Offers({ joint, answer }: { joint: Joint; answer: JointAnswer })
                 gap: 1.25,
                 mt: 1.25,
                 gridTemplateColumns: {
-                    xs: '1fr',
+                    xs: 'minmax(0, 1fr)',
                     sm: `repeat(${Math.max(1, Math.min(3, answer.offers.length))}, 1fr)`,
                 },
             }}

@@ -29,7 +29,7 @@ export function Reckoning({ facts, answer }: { facts: ReckoningFacts; answer: Re
         edit('reckonings', facts.id, (now) => of(now as ReckoningFacts));
     return (
         <>
-            <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: '1fr 44px', mb: 0.5 }}>
+            <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0, 1fr) 2.75rem', mb: 0.5 }}>
                 <TextFact
                     label="Worked out"
                     value={facts.name}
@@ -42,7 +42,7 @@ export function Reckoning({ facts, answer }: { facts: ReckoningFacts; answer: Re
                 sx={{
                     display: 'grid',
                     gap: 2.5,
-                    gridTemplateColumns: { xs: '1fr', md: '340px minmax(0, 1fr)' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '21.25rem minmax(0, 1fr)' },
                     mt: 1.5,
                 }}
             >

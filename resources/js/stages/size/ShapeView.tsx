@@ -35,7 +35,7 @@ export function ShapeView({ shape, surface }: { shape: Shaped; surface: Surface 
                 sx={{
                     display: 'grid',
                     gap: 2,
-                    gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 5fr) minmax(0, 6fr)' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 5fr) minmax(0, 6fr)' },
                     alignItems: 'start',
                     mt: 1,
                 }}
@@ -73,7 +73,7 @@ export function ShapeView({ shape, surface }: { shape: Shaped; surface: Surface 
                 sx={{
                     display: 'grid',
                     columnGap: 3,
-                    gridTemplateColumns: { xs: '1fr', md: '3fr 2fr' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '3fr 2fr' },
                 }}
             >
                 <Steps title="Set it and cut it" steps={shape.sets.map(say)} />
@@ -117,7 +117,7 @@ function Numbers({ numbers }: { numbers: ShapeNumber[] }) {
                     key={number.name}
                     sx={{
                         display: 'grid',
-                        gridTemplateColumns: 'minmax(120px, 1fr) auto',
+                        gridTemplateColumns: 'minmax(7.5rem, 1fr) auto',
                         gap: 1.5,
                         alignItems: 'baseline',
                         borderTop: 1,

@@ -56,11 +56,11 @@ export function Slide({ slide }: { slide: Facts }) {
                 marks={[{ value: slide.lower_mm }, { value: slide.upper_mm }]}
                 onChange={(_, value) => setSize(value)}
                 getAriaValueText={() => said}
-                sx={{ flex: '1 1 240px' }}
+                sx={{ flex: '1 1 15rem' }}
             />
             <Box
                 sx={{
-                    flex: '0 0 480px',
+                    flex: '0 0 30rem',
                     maxWidth: 1,
                     minHeight: 30,
                     display: 'flex',
@@ -87,10 +87,10 @@ const TONE = { good: 'good.main', usable: 'found.main', bad: 'overlap.main' } as
 function Filling({ chance, kind, word }: { chance: number; kind: keyof typeof TONE; word: string }) {
     return (
         <Box sx={{ flex: '1 1 100%', display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-            <Box sx={{ flex: '1 1 240px', height: 14, border: 1, borderColor: 'divider' }}>
+            <Box sx={{ flex: '1 1 15rem', height: 14, border: 1, borderColor: 'divider' }}>
                 <Box sx={{ height: 1, width: `${100 * chance}%`, bgcolor: TONE[kind] }} />
             </Box>
-            <Typography sx={{ flex: '0 0 480px', maxWidth: 1, color: TONE[kind], fontWeight: 700 }}>
+            <Typography sx={{ flex: '0 0 30rem', maxWidth: 1, color: TONE[kind], fontWeight: 700 }}>
                 {word}
             </Typography>
         </Box>

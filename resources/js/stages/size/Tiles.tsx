@@ -14,7 +14,10 @@ export function Tiles({ tiles }: { tiles: TileList }) {
         <Box
             sx={{
                 display: 'grid',
-                gridTemplateColumns: { xs: '1fr 1fr', lg: `repeat(${tiles.length}, 1fr)` },
+                gridTemplateColumns: {
+                    xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                    lg: `repeat(${tiles.length}, 1fr)`,
+                },
                 mt: 1.25,
                 border: 1,
                 borderColor: 'strong.main',

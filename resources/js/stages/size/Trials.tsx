@@ -131,7 +131,10 @@ export function LoopTrials({
                     display: 'grid',
                     gap: 1.5,
                     my: 1,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 0.9fr 1fr 1.1fr' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        sm: '1fr 0.9fr 1fr 1.1fr',
+                    },
                     alignItems: 'start',
                 }}
             >

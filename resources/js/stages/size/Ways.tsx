@@ -33,7 +33,7 @@ export function Ways({ joint, ways }: { joint: Joint; ways: JointWay[] }) {
                 sx={{
                     display: 'grid',
                     gap: 1.25,
-                    gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, minmax(0, 1fr))' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'repeat(3, minmax(0, 1fr))' },
                 }}
             >
                 {(all ? ways : ways.slice(0, SHOWN)).map((way) => (

@@ -22,7 +22,7 @@ export function Whole() {
             <Box sx={{ flex: 'none' }}>
                 <Verdict kind={whole.kind}>{whole.word}</Verdict>
             </Box>
-            <Typography sx={{ flex: '1 1 420px', minWidth: 0 }}>{say(whole.says)}</Typography>
+            <Typography sx={{ flex: '1 1 26.25rem', minWidth: 0 }}>{say(whole.says)}</Typography>
             <Box sx={{ flex: '1 0 100%' }}>
                 <Why steps={whole.working} />
             </Box>

@@ -139,7 +139,7 @@ function One({
                 <Typography variant="smallSize" color="found">
                     {at + 1}
                 </Typography>
-                <Typography sx={{ flex: '1 1 260px' }}>
+                <Typography sx={{ flex: '1 1 16.25rem' }}>
                     <b>{off.name}</b>, {off.how}
                     {said.length === 0 ? '' : `: ${said.join(', ')}`}
                 </Typography>
@@ -179,7 +179,10 @@ function One({
                         gap: 1.25,
                         my: 1,
                         alignItems: 'start',
-                        gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
+                        gridTemplateColumns: {
+                            xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                            sm: 'repeat(4, 1fr)',
+                        },
                     }}
                 >
                     <TextField

@@ -55,7 +55,10 @@ export function DemandFact({ surface }: { surface: Surface }) {
             sx={{
                 display: 'grid',
                 gap: 1.5,
-                gridTemplateColumns: { xs: '1fr 1fr', sm: '1.6fr 1fr 1fr' },
+                gridTemplateColumns: {
+                    xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                    sm: '1.6fr 1fr 1fr',
+                },
                 alignItems: 'start',
                 mt: 1.5,
             }}

@@ -32,7 +32,12 @@ export function Evidence() {
                 {facts.evidence.map((fact) => (
                     <Box
                         key={fact.id}
-                        sx={{ display: 'grid', gridTemplateColumns: '1fr 44px', gap: 1, alignItems: 'start' }}
+                        sx={{
+                            display: 'grid',
+                            gridTemplateColumns: 'minmax(0, 1fr) 2.75rem',
+                            gap: 1,
+                            alignItems: 'start',
+                        }}
                     >
                         <TextFact
                             label={fact.kind.charAt(0).toUpperCase() + fact.kind.slice(1)}

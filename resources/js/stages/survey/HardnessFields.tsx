@@ -24,7 +24,7 @@ export function HardnessFields({
                 display: 'grid',
                 gap: 1.25,
                 mt: 0.5,
-                gridTemplateColumns: '92px 1fr 1.4fr',
+                gridTemplateColumns: '5.75rem 1fr 1.4fr',
                 alignItems: 'start',
             }}
         >

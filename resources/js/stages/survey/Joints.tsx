@@ -14,7 +14,10 @@ import { useJob } from '../../job/JobContext';
 const GRID = {
     display: 'grid',
     gap: 1.25,
-    gridTemplateColumns: { xs: '1fr 1fr', sm: '1.1fr 1fr 1fr 1.1fr 44px' },
+    gridTemplateColumns: {
+        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+        sm: '1.1fr 1fr 1fr 1.1fr 2.75rem',
+    },
     alignItems: 'start',
 };
 
@@ -95,7 +98,14 @@ function AddJoint() {
                 event.preventDefault();
                 join();
             }}
-            sx={{ ...GRID, mt: 1.5, gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 1fr auto auto' } }}
+            sx={{
+                ...GRID,
+                mt: 1.5,
+                gridTemplateColumns: {
+                    xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                    sm: '1fr 1fr 1fr auto auto',
+                },
+            }}
         >
             <SurfaceChoice label="Inside" value={inner} choose={setInner} />
             <SurfaceChoice label="Outside" value={outer} choose={setOuter} />

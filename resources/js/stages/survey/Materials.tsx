@@ -11,7 +11,10 @@ export function Materials() {
                 display: 'grid',
                 gap: 1.5,
                 mt: 2,
-                gridTemplateColumns: { xs: '1fr', sm: 'repeat(auto-fill, minmax(240px, 1fr))' },
+                gridTemplateColumns: {
+                    xs: 'minmax(0, 1fr)',
+                    sm: 'repeat(auto-fill, minmax(min(100%, 15rem), 1fr))',
+                },
             }}
         >
             {facts.parts.map((part) => (

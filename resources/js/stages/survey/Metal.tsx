@@ -21,7 +21,7 @@ export function Metal({ part, answer }: { part: Part; answer: PartAnswer }) {
                 sx={{
                     display: 'grid',
                     gap: 2,
-                    gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
                     alignItems: 'start',
                 }}
             >

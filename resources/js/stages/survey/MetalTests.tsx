@@ -23,7 +23,10 @@ export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
                             key={group.code}
                             sx={{
                                 display: 'grid',
-                                gridTemplateColumns: { xs: '1fr 80px', sm: '230px 1fr 90px auto' },
+                                gridTemplateColumns: {
+                                    xs: 'minmax(0, 1fr) 5rem',
+                                    sm: '14.375rem 1fr 5.625rem auto',
+                                },
                                 gap: 1.25,
                                 alignItems: 'center',
                                 minHeight: 44,
@@ -64,7 +67,7 @@ export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
                         key={test.code}
                         sx={{
                             display: 'grid',
-                            gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' },
+                            gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '14.375rem 1fr' },
                             gap: 1,
                             alignItems: 'center',
                         }}

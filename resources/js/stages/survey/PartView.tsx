@@ -29,7 +29,10 @@ export function PartView({ part, gone }: { part: Part; gone: () => void }) {
                     display: 'grid',
                     gap: 1.25,
                     mb: 1.5,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '1.4fr 1fr 1fr 44px' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        sm: '1.4fr 1fr 1fr 2.75rem',
+                    },
                     alignItems: 'start',
                 }}
             >

@@ -103,7 +103,7 @@ export function PhotoDialog({ photo, close }: { photo: Photo; close: () => void 
                         display: 'grid',
                         gap: 1.5,
                         mt: 2,
-                        gridTemplateColumns: { xs: '1fr', sm: '1fr 1.6fr' },
+                        gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1.6fr' },
                         alignItems: 'start',
                     }}
                 >

@@ -69,7 +69,7 @@ export function Photos() {
                 sx={{
                     display: 'grid',
                     gap: 1.25,
-                    gridTemplateColumns: 'repeat(auto-fill, minmax(180px, 1fr))',
+                    gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 11.25rem), 1fr))',
                 }}
             >
                 {facts.photos.map((p) => (

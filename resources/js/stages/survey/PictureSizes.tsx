@@ -85,7 +85,7 @@ export function PictureSizes({ photo, close }: { photo: Photo; close: () => void
                     sx={{
                         display: 'grid',
                         gap: 2,
-                        gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 360px' },
+                        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 22.5rem' },
                     }}
                 >
                     <Box>
@@ -323,7 +323,7 @@ function Found({
                         aria-label={one.name}
                         sx={{ borderBottom: 1, borderColor: 'divider', pb: 0.75 }}
                     >
-                        <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr 36px' }}>
+                        <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr 2.25rem' }}>
                             <TextFact
                                 label="Name"
                                 value={one.name}

@@ -108,7 +108,7 @@ function SurfaceRow({ surface, open, turn }: { surface: Surface; open: boolean; 
                 minHeight: 44,
                 px: 1,
                 display: 'grid',
-                gridTemplateColumns: { xs: '1fr', sm: '1.2fr 0.8fr 1.4fr' },
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1.2fr 0.8fr 1.4fr' },
                 columnGap: 1.5,
                 textAlign: 'left',
                 alignItems: 'center',

@@ -44,7 +44,7 @@ export function Together() {
                     display: 'grid',
                     gap: 2,
                     mt: 2.5,
-                    gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
                     alignItems: 'start',
                 }}
             >

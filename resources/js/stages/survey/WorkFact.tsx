@@ -18,7 +18,10 @@ export function WorkFact({ surface }: { surface: Surface }) {
                 display: 'grid',
                 gap: 1.5,
                 mt: 1.5,
-                gridTemplateColumns: { xs: '1fr 1fr', sm: '1.4fr 1.2fr 1fr' },
+                gridTemplateColumns: {
+                    xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                    sm: '1.4fr 1.2fr 1fr',
+                },
             }}
         >
             <TextField

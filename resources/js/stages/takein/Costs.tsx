@@ -72,7 +72,10 @@ function CostRow({ cost, comes }: { cost: Cost; comes: string }) {
             sx={{
                 display: 'grid',
                 gap: 1.25,
-                gridTemplateColumns: { xs: '1fr 1fr', sm: '150px 1fr 130px 130px 120px 44px' },
+                gridTemplateColumns: {
+                    xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                    sm: '9.375rem 1fr 8.125rem 8.125rem 7.5rem 2.75rem',
+                },
                 alignItems: 'start',
             }}
         >

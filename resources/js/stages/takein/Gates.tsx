@@ -40,7 +40,9 @@ export function Gates() {
                     <Typography sx={{ mb: 0.5 }}>
                         Is it any of these? Then sizes wait for someone who may accept them.
                     </Typography>
-                    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+                    <Box
+                        sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' } }}
+                    >
                         {catalogue.data?.gates.map((gate) => (
                             <FormControlLabel
                                 key={gate.code}
@@ -106,7 +108,13 @@ function Accept() {
             <Typography sx={{ fontWeight: 700, mb: 1 }}>
                 Sizes are withheld until somebody named accepts responsibility
             </Typography>
-            <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 1.5,
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
+                }}
+            >
                 <TextField
                     label="Who accepts responsibility"
                     value={by}

@@ -22,7 +22,10 @@ export function Operations() {
                         sx={{
                             display: 'grid',
                             gap: 1.25,
-                            gridTemplateColumns: { xs: '1fr 1fr 44px', sm: '1fr 150px 150px 44px' },
+                            gridTemplateColumns: {
+                                xs: 'minmax(0, 1fr) minmax(0, 1fr) 2.75rem',
+                                sm: '1fr 9.375rem 9.375rem 2.75rem',
+                            },
                             alignItems: 'start',
                         }}
                     >

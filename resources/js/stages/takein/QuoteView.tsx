@@ -36,7 +36,7 @@ export function QuoteView() {
                     sx={{
                         display: 'grid',
                         gap: 2,
-                        gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) minmax(0, 1fr)' },
+                        gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) minmax(0, 1fr)' },
                     }}
                 >
                     <Box>
@@ -101,7 +101,10 @@ export function QuoteView() {
                 sx={{
                     display: 'grid',
                     gap: 1.5,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 2fr' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        sm: '1fr 1fr 2fr',
+                    },
                     alignItems: 'start',
                 }}
             >

@@ -47,7 +47,12 @@ function WhatCameIn() {
         <>
             {answers.withheld && <Notes notes={answers.notes} />}
             <Box
-                sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, mt: 0.75 }}
+                sx={{
+                    display: 'grid',
+                    gap: 2,
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
+                    mt: 0.75,
+                }}
             >
                 <TextFact
                     label="Machine"
@@ -116,7 +121,10 @@ function WhatCameIn() {
                     display: 'grid',
                     gap: 2,
                     mt: 0.5,
-                    gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
+                    gridTemplateColumns: {
+                        xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
+                        sm: 'repeat(4, 1fr)',
+                    },
                     alignItems: 'start',
                 }}
             >
@@ -144,7 +152,7 @@ function WhatCameIn() {
                     display: 'grid',
                     gap: 2,
                     mt: 2.5,
-                    gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
                     alignItems: 'start',
                 }}
             >
