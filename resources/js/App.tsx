@@ -1,17 +1,26 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { Suspense, useEffect } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { useShop } from './api/queries';
 import { Bench } from './bench/Bench';
-import { JobPage } from './job/JobPage';
+import { fetchTheRest, later } from './shell/later';
 import { SettingsProvider } from './shell/settings';
-import { ShopPage } from './shop/ShopPage';
-import { SumsPage } from './sums/SumsPage';
-import { TablesPage } from './tables/TablesPage';
+
+const JobPage = later(async () => (await import('./job/JobPage')).JobPage);
+const ShopPage = later(async () => (await import('./shop/ShopPage')).ShopPage);
+const SumsPage = later(async () => (await import('./sums/SumsPage')).SumsPage);
+const TablesPage = later(async () => (await import('./tables/TablesPage')).TablesPage);
 
 export function App() {
     const shop = useShop();
+    const there = shop.isSuccess;
+    useEffect(() => {
+        if (there) {
+            fetchTheRest();
+        }
+    }, [there]);
     if (shop.isPending) {
         return null;
     }
@@ -30,14 +39,16 @@ export function App() {
     }
     return (
         <SettingsProvider shopUnit={shop.data.unit}>
-            <Routes>
-                <Route path="/" element={<Bench />} />
-                <Route path="/shop" element={<ShopPage />} />
-                <Route path="/tables" element={<TablesPage />} />
-                <Route path="/sums" element={<SumsPage />} />
-                <Route path="/job/:job/:stage" element={<JobPage />} />
-                <Route path="*" element={<Navigate to="/" replace />} />
-            </Routes>
+            <Suspense>
+                <Routes>
+                    <Route path="/" element={<Bench />} />
+                    <Route path="/shop" element={<ShopPage />} />
+                    <Route path="/tables" element={<TablesPage />} />
+                    <Route path="/sums" element={<SumsPage />} />
+                    <Route path="/job/:job/:stage" element={<JobPage />} />
+                    <Route path="*" element={<Navigate to="/" replace />} />
+                </Routes>
+            </Suspense>
         </SettingsProvider>
     );
 }

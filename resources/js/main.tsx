@@ -10,12 +10,14 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { Saver } from './saving/saver';
 import { App } from './App';
+import { reloadWhereGone } from './shell/later';
 import { SaverContext } from './shell/SaverContext';
 import { theme } from './theme/theme';
 
 const queries = new QueryClient({
     defaultOptions: { queries: { staleTime: 2000, refetchOnWindowFocus: true, retry: 2 } },
 });
+reloadWhereGone();
 const saver = new Saver(queries);
 // Styles are made as they are needed; the page says by this that they are its own.
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;

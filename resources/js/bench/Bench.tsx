@@ -1,21 +1,23 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Snackbar from '@mui/material/Snackbar';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { Suspense, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { client, orRefuse, Refused, outlives } from '../api/client';
 import { useBench, useShop } from '../api/queries';
 import type { BenchRow, JobFacts, Shelf } from '../api/types';
 import { Frame } from '../shell/Frame';
+import { later } from '../shell/later';
 import { BenchStrip } from './BenchStrip';
 import { FirstStart } from './FirstStart';
-import { NewJob } from './NewJob';
 import { Group } from './BenchGroup';
+
+const Moved = later(async () => (await import('./Moved')).Moved);
+const NewJob = later(async () => (await import('./NewJob')).NewJob);
 
 const SHELVES: { code: Shelf; name: string; title: string }[] = [
     { code: 'bench', name: 'Bench', title: 'The bench' },
@@ -165,26 +167,16 @@ export function Bench() {
             {bench.isError && (
                 <Alert severity="error">The bench can’t be fetched just now. It is tried again.</Alert>
             )}
-            {starting && <NewJob open close={() => setStarting(false)} />}
-            <Snackbar
-                open={moved !== null}
-                autoHideDuration={12000}
-                onClose={(_, why) => why !== 'clickaway' && setMoved(null)}
-                message={moved?.says}
-                action={
-                    <Button
-                        color="inherit"
-                        onClick={() => {
-                            if (moved) {
-                                void put(moved.id, moved.back);
-                            }
-                            setMoved(null);
-                        }}
-                    >
-                        Undo
-                    </Button>
-                }
-            />
+            <Suspense>{starting && <NewJob open close={() => setStarting(false)} />}</Suspense>
+            <Suspense>
+                {moved && (
+                    <Moved
+                        says={moved.says}
+                        close={() => setMoved(null)}
+                        undo={() => void put(moved.id, moved.back)}
+                    />
+                )}
+            </Suspense>
         </Frame>
     );
 }

@@ -1,18 +1,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { Suspense, useEffect, useRef, useState } from 'react';
 import { client, orRefuse } from '../api/client';
-import { useCatalogue } from '../api/queries';
-import type { Shop, Unit } from '../api/types';
+import type { Shop } from '../api/types';
+import { later } from '../shell/later';
 import { LinkButton } from '../shell/LinkButton';
+
+const OwnShop = later(async () => (await import('./OwnShop')).OwnShop);
 
 /** The demo shop says that it is one; one's own is begun with three answers, and undone with one tap. */
 export function FirstStart({ shop, empty }: { shop: Shop; empty: boolean }) {
@@ -55,13 +51,15 @@ export function FirstStart({ shop, empty }: { shop: Shop; empty: boolean }) {
                     </Button>
                 </Box>
                 {asking && (
-                    <Questions
-                        close={() => setAsking(false)}
-                        refused={refused}
-                        begin={(body) =>
-                            take((async () => orRefuse(await client.POST('/api/shop/own', { body })))())
-                        }
-                    />
+                    <Suspense>
+                        <OwnShop
+                            close={() => setAsking(false)}
+                            refused={refused}
+                            begin={(body) =>
+                                take((async () => orRefuse(await client.POST('/api/shop/own', { body })))())
+                            }
+                        />
+                    </Suspense>
                 )}
             </Box>
         );
@@ -75,90 +73,4 @@ export function FirstStart({ shop, empty }: { shop: Shop; empty: boolean }) {
             {refused !== null && <Typography color="error">{refused}</Typography>}
         </Box>
     ) : null;
-}
-
-function Questions({
-    begin,
-    close,
-    refused,
-}: {
-    begin: (body: { name: string; unit: Unit; usual: string }) => Promise<void>;
-    close: () => void;
-    refused: string | null;
-}) {
-    const usual = useCatalogue().data?.usual_shops ?? [];
-    const [name, setName] = useState('My shop');
-    const [unit, setUnit] = useState<Unit>('in');
-    const [machines, setMachines] = useState('inch');
-    return (
-        <Dialog open onClose={close} fullWidth>
-            <DialogTitle>My own shop</DialogTitle>
-            <DialogContent>
-                <Box
-                    component="form"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        void begin({ name, unit, usual: machines });
-                    }}
-                    sx={{ display: 'grid', gap: 2, pt: 1 }}
-                >
-                    <TextField
-                        autoFocus
-                        label="What it is called"
-                        value={name}
-                        error={refused !== null}
-                        helperText={refused ?? 'stands on every sheet'}
-                        onChange={(event) => setName(event.target.value)}
-                    />
-                    <Box>
-                        <Typography sx={{ mb: 0.5 }}>It measures in</Typography>
-                        <ToggleButtonGroup
-                            exclusive
-                            value={unit}
-                            aria-label="It measures in"
-                            onChange={(_, next: Unit | null) => {
-                                if (next !== null) {
-                                    setUnit(next);
-                                    setMachines(next === 'in' ? 'inch' : 'repair');
-                                }
-                            }}
-                        >
-                            <ToggleButton value="in">inches</ToggleButton>
-                            <ToggleButton value="mm">millimetres</ToggleButton>
-                        </ToggleButtonGroup>
-                    </Box>
-                    <Box>
-                        <Typography sx={{ mb: 0.5 }}>It is nearest to</Typography>
-                        <ToggleButtonGroup
-                            exclusive
-                            value={machines}
-                            aria-label="It is nearest to"
-                            onChange={(_, next: string | null) => next !== null && setMachines(next)}
-                            sx={{ flexWrap: 'wrap' }}
-                        >
-                            {usual.map((one) => (
-                                <ToggleButton key={one.code} value={one.code}>
-                                    {one.name}
-                                </ToggleButton>
-                            ))}
-                            <ToggleButton value="">none of these</ToggleButton>
-                        </ToggleButtonGroup>
-                    </Box>
-                    <Typography variant="body2" color="textSecondary">
-                        The demo jobs go to the bin, and come back with one tap. What your lathe holds, the
-                        gauges, drills and taps stand under Shop with usual figures: put them right when you
-                        get there.
-                    </Typography>
-                    <Box sx={{ display: 'flex', gap: 1 }}>
-                        <Button type="submit" variant="contained">
-                            Open my shop
-                        </Button>
-                        <Button color="inherit" onClick={close}>
-                            Not now
-                        </Button>
-                    </Box>
-                </Box>
-            </DialogContent>
-        </Dialog>
-    );
 }

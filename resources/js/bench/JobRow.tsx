@@ -1,26 +1,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { client, newId, orRefuse, outlives } from '../api/client';
-import { whole } from '../api/held';
-import { jobKey } from '../api/queries';
+import { Suspense, useState } from 'react';
+import { Link } from 'react-router';
 import type { BenchRow, Shelf } from '../api/types';
 import { day, moment } from '../entry/day';
 import { countdown, useNow } from '../entry/useNow';
 import { DrawingView } from '../pictures/DrawingView';
+import { later } from '../shell/later';
 import { useSettings } from '../shell/settings';
 import { STAGES } from '../shell/stages';
 
-const ELSEWHERE: { to: Shelf; says: string }[] = [
-    { to: 'bench', says: 'Put it on the bench' },
-    { to: 'archive', says: 'Put it in the archive' },
-    { to: 'bin', says: 'Put it in the bin' },
-];
+const RowMenu = later(async () => (await import('./RowMenu')).RowMenu);
 
 /** A job: its little picture, its machine, and the next step in words. */
 export function JobRow({
@@ -40,8 +31,8 @@ export function JobRow({
                 position: 'relative',
                 display: 'grid',
                 gridTemplateColumns: {
-                    xs: '76px 1fr 48px',
-                    sm: '88px minmax(200px, 1fr) minmax(220px, 1.1fr) 130px 48px',
+                    xs: '4.75rem minmax(0, 1fr) 3rem',
+                    sm: '5.5rem minmax(12.5rem, 1fr) minmax(13.75rem, 1.1fr) 8.125rem 3rem',
                 },
                 columnGap: 2,
                 alignItems: 'center',
@@ -114,7 +105,7 @@ export function JobRow({
                     </Typography>
                 )}
             </Box>
-            <RowMenu row={row} name={name} shelf={shelf} move={move} />
+            <More row={row} name={name} shelf={shelf} move={move} />
         </Box>
     );
 }
@@ -130,7 +121,7 @@ function Cooling({ row }: { row: BenchRow }) {
     );
 }
 
-function RowMenu({
+function More({
     row,
     name,
     shelf,
@@ -141,23 +132,7 @@ function RowMenu({
     shelf: Shelf;
     move: (id: string, to: Shelf) => void;
 }) {
-    const navigate = useNavigate();
-    const queries = useQueryClient();
     const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-    const [id] = useState(newId);
-    const copy = async () => {
-        setAnchor(null);
-        const state = orRefuse(
-            await client.POST('/api/jobs/{job}/copy', {
-                ...outlives,
-                params: { path: { job: row.id } },
-                body: { id },
-            }),
-        );
-        queries.setQueryData(jobKey(id), await whole(id, state));
-        await queries.invalidateQueries({ queryKey: ['bench'] });
-        void navigate(`/job/${id}/take-in`);
-    };
     return (
         <Box sx={{ gridColumn: { xs: '3', sm: 'auto' }, gridRow: { xs: '1', sm: 'auto' }, zIndex: 1 }}>
             <Button
@@ -169,20 +144,17 @@ function RowMenu({
             >
                 ⋯
             </Button>
-            <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-                <MenuItem onClick={() => void copy()}>Start another like it</MenuItem>
-                {ELSEWHERE.filter(({ to }) => to !== shelf).map(({ to, says }) => (
-                    <MenuItem
-                        key={to}
-                        onClick={() => {
-                            setAnchor(null);
-                            move(row.id, to);
-                        }}
-                    >
-                        {says}
-                    </MenuItem>
-                ))}
-            </Menu>
+            <Suspense>
+                {anchor && (
+                    <RowMenu
+                        job={row.id}
+                        anchor={anchor}
+                        close={() => setAnchor(null)}
+                        shelf={shelf}
+                        move={move}
+                    />
+                )}
+            </Suspense>
         </Box>
     );
 }

@@ -139,7 +139,7 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
                         sx={{
                             display: 'grid',
                             gap: 1,
-                            gridTemplateColumns: 'repeat(auto-fill, minmax(158px, 1fr))',
+                            gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 9.875rem), 1fr))',
                         }}
                     >
                         {shown.map((entry) => (
@@ -166,7 +166,7 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
                         gap: 1.25,
                         px: 2,
                         pt: 1.5,
-                        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+                        gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
                         borderTop: 1,
                         borderColor: 'divider',
                     }}

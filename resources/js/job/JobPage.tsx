@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { ComponentType } from 'react';
+import { Suspense, type ComponentType } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Refused } from '../api/client';
 import { useJobState } from '../api/queries';
@@ -14,28 +14,23 @@ import { StageIcon, STAGES } from '../shell/stages';
 import { UndoRedo } from '../shell/UndoRedo';
 import { Strip } from '../shell/Strip';
 import { useKey } from '../shell/keys';
-import { Assemble } from '../stages/assemble/Assemble';
-import { HandOver } from '../stages/handover/HandOver';
-import { Make } from '../stages/make/Make';
 import { FoundCard } from '../stages/measure/FoundCard';
-import { Measure } from '../stages/measure/Measure';
-import { Plan } from '../stages/plan/Plan';
-import { Size } from '../stages/size/Size';
-import { Survey } from '../stages/survey/Survey';
-import { TakeInStage } from '../stages/takein/TakeInStage';
+import { later } from '../shell/later';
 import { JobProvider, useJob } from './JobContext';
 import { TemperatureChip } from './TemperatureChip';
 import { WhatIfBar } from './WhatIfBar';
 
+const TakeInStage = later(async () => (await import('../stages/takein/TakeInStage')).TakeInStage);
+
 const PAGES: Record<string, ComponentType> = {
     'take-in': TakeInStage,
-    survey: Survey,
-    measure: Measure,
-    size: Size,
-    plan: Plan,
-    make: Make,
-    assemble: Assemble,
-    'hand-over': HandOver,
+    survey: later(async () => (await import('../stages/survey/Survey')).Survey),
+    measure: later(async () => (await import('../stages/measure/Measure')).Measure),
+    size: later(async () => (await import('../stages/size/Size')).Size),
+    plan: later(async () => (await import('../stages/plan/Plan')).Plan),
+    make: later(async () => (await import('../stages/make/Make')).Make),
+    assemble: later(async () => (await import('../stages/assemble/Assemble')).Assemble),
+    'hand-over': later(async () => (await import('../stages/handover/HandOver')).HandOver),
 };
 
 export function JobPage() {
@@ -99,7 +94,9 @@ function Inside({ state, stage }: { state: JobState; stage: string }) {
                 card={<MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />}
             >
                 <WhatIfBar />
-                <Page />
+                <Suspense>
+                    <Page />
+                </Suspense>
             </Frame>
         </>
     );

@@ -31,7 +31,7 @@ export function WhatIfBar() {
             }}
         >
             <Typography sx={{ fontWeight: 700 }}>What if</Typography>
-            <Typography sx={{ flex: '1 1 260px' }} color={refused === null ? undefined : 'overlap'}>
+            <Typography sx={{ flex: '1 1 16.25rem' }} color={refused === null ? undefined : 'overlap'}>
                 {refused ??
                     (count === 0
                         ? 'Change any number: all that depends on it moves, nothing is stored.'

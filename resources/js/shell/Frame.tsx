@@ -16,14 +16,16 @@ interface Props {
 
 /** Top bar, strip, page and make card. On an upright tablet the strip lies below and the card folds to one line above. */
 export function Frame({ title, subtitle, tab, strip, card, jobId, temperature, children }: Props) {
-    const cardWidth = card ? '316px' : '0px';
+    const cardWidth = card ? '19.75rem' : '0px';
     return (
         <Box
             sx={{
                 height: '100dvh',
+                // Where bar, card and strip would leave nothing between them, the whole page scrolls.
+                '@media (max-height: 30em)': { height: 'auto', minHeight: '100dvh' },
                 display: 'grid',
-                gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: `92px minmax(0, 1fr) ${cardWidth}` },
-                gridTemplateRows: { xs: 'auto auto minmax(0, 1fr) auto', md: '56px minmax(0, 1fr)' },
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: `5.75rem minmax(0, 1fr) ${cardWidth}` },
+                gridTemplateRows: { xs: 'auto auto minmax(0, 1fr) auto', md: 'auto minmax(0, 1fr)' },
                 gridTemplateAreas: {
                     xs: '"top" "card" "main" "strip"',
                     md: '"top top top" "strip main card"',

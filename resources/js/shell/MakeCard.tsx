@@ -57,7 +57,8 @@ export function MakeCard({ above }: { above?: ReactNode }) {
                     minHeight: 56,
                     px: 1.5,
                     justifyContent: 'flex-start',
-                    gap: 1.5,
+                    columnGap: 1.5,
+                    flexWrap: { xs: 'wrap', sm: 'nowrap' },
                     textAlign: 'left',
                 }}
             >
@@ -69,15 +70,16 @@ export function MakeCard({ above }: { above?: ReactNode }) {
                         {say(first.aim)}
                     </Typography>
                 ) : (
-                    <Typography variant="body2" noWrap color="overlap">
+                    <Typography variant="body2" color="overlap">
                         {first?.blocked ? say(first.blocked) : ''}
                     </Typography>
                 )}
-                <Typography variant="body2" color="textSecondary" noWrap>
+                <Typography variant="body2" color="textSecondary">
                     {first?.limit ? say(first.limit) : ''}
                 </Typography>
-                <Box sx={{ flex: 1 }} />
-                <Typography variant="body2">all</Typography>
+                <Typography variant="body2" sx={{ ml: 'auto' }}>
+                    all
+                </Typography>
             </ButtonBase>
             <Drawer anchor="top" open={open} onClose={() => setOpen(false)}>
                 <Box sx={{ p: 2, maxHeight: '80dvh', overflow: 'auto' }}>

@@ -1,8 +1,10 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState, useSyncExternalStore } from 'react';
-import { NotStored } from './NotStored';
+import { Suspense, useState, useSyncExternalStore } from 'react';
+import { later } from './later';
 import { useSaver, useSaveStatus } from './SaverContext';
+
+const NotStored = later(async () => (await import('./NotStored')).NotStored);
 
 const WORDS = { saved: 'Saved', saving: 'Saving', failed: 'Not saved yet, trying again' };
 
@@ -39,13 +41,17 @@ export function SaveMark() {
                     {unsettled.length} not stored
                 </Button>
             )}
-            <NotStored
-                list={unsettled}
-                open={open && unsettled.length > 0}
-                close={() => setOpen(false)}
-                again={(one) => saver.again(one)}
-                drop={(one) => saver.drop(one)}
-            />
+            <Suspense>
+                {open && unsettled.length > 0 && (
+                    <NotStored
+                        list={unsettled}
+                        open
+                        close={() => setOpen(false)}
+                        again={(one) => saver.again(one)}
+                        drop={(one) => saver.drop(one)}
+                    />
+                )}
+            </Suspense>
         </>
     );
 }

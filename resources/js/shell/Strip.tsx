@@ -35,7 +35,7 @@ export function Strip({ items, label }: { items: StripItem[]; label: string }) {
                     to={item.to}
                     aria-current={item.here ? 'page' : undefined}
                     sx={{
-                        flex: { xs: '1 0 auto', md: '0 1 86px' },
+                        flex: { xs: '1 0 auto', md: '0 1 5.375rem' },
                         minWidth: { xs: 84, md: 0 },
                         minHeight: { xs: 72, md: 60 },
                         px: 0.5,

@@ -4,15 +4,17 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useColorScheme } from '@mui/material/styles';
-import { useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Units } from '../api/types';
-import { FindDialog } from './FindDialog';
-import { KeysDialog } from './KeysDialog';
 import { Mark } from './Mark';
 import { SaveMark } from './SaveMark';
+import { later } from './later';
 import { useKey } from './keys';
 import { useSettings } from './settings';
+
+const FindDialog = later(async () => (await import('./FindDialog')).FindDialog);
+const KeysDialog = later(async () => (await import('./KeysDialog')).KeysDialog);
 
 interface Props {
     title: string;
@@ -41,7 +43,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 gridArea: 'top',
                 display: 'flex',
                 alignItems: 'center',
-                gap: 1,
+                gap: { xs: 0.5, sm: 1 },
                 minHeight: 56,
                 pr: 1.5,
                 borderBottom: 1,
@@ -66,11 +68,11 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
             >
                 <Mark />
             </Box>
-            <Box sx={{ flex: '1 1 120px', minWidth: 0, pl: 1 }}>
-                <Typography noWrap variant="h2" component="p">
+            <Box sx={{ flex: '1 1 7.5rem', minWidth: 0, pl: 1 }}>
+                <Typography variant="h2" component="p">
                     {title}
                 </Typography>
-                <Typography noWrap variant="body2" color="textSecondary">
+                <Typography variant="body2" color="textSecondary">
                     {subtitle}
                 </Typography>
             </Box>
@@ -96,6 +98,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 onClick={turn}
                 aria-pressed={night}
                 aria-keyshortcuts="n"
+                sx={{ px: { xs: 1, sm: 2 }, minWidth: 44 }}
             >
                 {night ? 'Day' : 'Night'}
             </Button>
@@ -108,8 +111,10 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
             >
                 ?
             </Button>
-            <FindDialog open={finding} close={() => setFinding(false)} jobId={jobId} />
-            <KeysDialog open={keys} close={() => setKeys(false)} />
+            <Suspense>
+                {finding && <FindDialog open close={() => setFinding(false)} jobId={jobId} />}
+                {keys && <KeysDialog open close={() => setKeys(false)} />}
+            </Suspense>
         </Box>
     );
 }

@@ -1,0 +1,33 @@
+import { lazy, type ComponentType } from 'react';
+
+const waiting: (() => Promise<unknown>)[] = [];
+
+/** A part of the application that is fetched when it is first shown, or before that once there is nothing to do. */
+export function later<P>(load: () => Promise<ComponentType<P>>) {
+    const fetched = async () => ({ default: await load() });
+    waiting.push(load);
+    return lazy(fetched);
+}
+
+/** Fetches what is left, one after the other, so that no step waits for it later. */
+export function fetchTheRest() {
+    const idle = window.requestIdleCallback ?? ((then: () => void) => window.setTimeout(then, 300));
+    idle(() => {
+        const next = waiting.shift();
+        if (next !== undefined) {
+            next().then(fetchTheRest, () => undefined);
+        }
+    });
+}
+
+/** A part that is no longer there belongs to an older version of this page: it is loaded anew, but not over and over. */
+export function reloadWhereGone() {
+    window.addEventListener('vite:preloadError', (event) => {
+        const last = Number(sessionStorage.getItem('reloaded') ?? 0);
+        if (Date.now() - last > 10_000 && navigator.onLine) {
+            event.preventDefault();
+            sessionStorage.setItem('reloaded', String(Date.now()));
+            window.location.reload();
+        }
+    });
+}
