@@ -250,4 +250,21 @@ final class JointWaysTest extends TestCase
         self::assertEqualsWithDelta($closing($solid), $closing($backed), 1e-6);
         self::assertGreaterThan($free[0], $closing($backed)[0]);
     }
+
+    /** What is asked of a press is said with its factor of one and a half: 300 N·m of 200. */
+    public function test_how_much_is_asked(): void
+    {
+        $ways = self::ways(self::measured('60')->joint('Bush in housing', ['needs_torque_nm' => 200.0]));
+        self::assertStringContainsString('300.0 is asked with the factor', self::against($ways['light-press']));
+    }
+
+    /** No compound holds 20 kN·m on 30 by 40: that it does not is said. Where nothing has to be held, nothing is. */
+    public function test_a_compound_has_its_limit(): void
+    {
+        $ways = self::ways(self::measured('60')->joint('Bush in housing', ['needs_torque_nm' => 20000.0]));
+        self::assertFalse($ways['bond']->feasible);
+        self::assertStringContainsString('A compound holds', self::against($ways['bond']));
+        self::assertTrue(self::ways(self::measured('60'))['bond']->feasible);
+        self::assertStringNotContainsString('A compound holds', self::against(self::ways(self::measured('60'))['bond']));
+    }
 }

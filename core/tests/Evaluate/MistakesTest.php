@@ -356,4 +356,54 @@ final class MistakesTest extends TestCase
             [$mistake['touched'][0]['before']['mm'], $mistake['touched'][0]['now']['mm']],
         );
     }
+
+    /**
+     * A way out that is taken is typed for the person, in the unit of that length: of two uniforms (a = ±10, b) outside
+     * falls b / 4a, which is 0.0027 at 0.108 (elementary probability), rounded down to what is typed, 0.001 mm or 0.0001 in.
+     */
+    public function test_what_a_way_out_types(): void
+    {
+        foreach (['mm' => [1.0, 3], 'in' => [25.4, 4]] as $unit => [$per, $places]) {
+            $typed = static fn (float $mm): array => ['typed' => number_format($mm / $per, 6, '.', ''), 'unit' => $unit];
+            $job = SampleJob::measured();
+            $row = static fn (string $name, float $size, float $half): array => [
+                ...self::length($name, true, '0'), 'size' => $typed($size), 'plus' => $typed($half), 'minus' => $typed($half),
+            ];
+            $job->facts['loops'] = [[
+                'id' => 'l', 'name' => 'L', 'least' => self::mm('50'), 'most' => self::mm('70'),
+                'lengths' => [$row('face', 10, 10), $row('washer', 50, 3)],
+            ]];
+            $ways = array_values(array_filter(self::answers($job)['loops'][0]['remedies'], static fn (array $r): bool => str_starts_with($r['do']['mm'], 'Hold “washer”')));
+            $length = array_column($ways[0]['changes'][0]['fact']['lengths'], null, 'name')['washer'];
+            self::assertSame([$unit, $unit], [$length['plus']['unit'], $length['size']['unit']]);
+            self::assertEqualsWithDelta(0.108 / $per, (float) $length['plus']['typed'], 0.002 / $per);
+            self::assertMatchesRegularExpression("/^0\\.\\d{{$places}}$/", $length['minus']['typed']);
+            self::assertEqualsWithDelta(50 / $per, (float) $length['size']['typed'], 1e-4);
+        }
+    }
+
+    /** Several held together are typed together: four of ±1 in ±1, each to 0.317 (Irwin and Hall, as under the remedies). */
+    public function test_several_are_typed_together(): void
+    {
+        $job = SampleJob::measured();
+        $job->facts['loops'] = [[
+            'id' => 'l', 'name' => 'L', 'least' => self::mm('19'), 'most' => self::mm('21'),
+            'lengths' => array_map(static fn (int $k): array => self::length("p{$k}", true, '5', '1'), range(0, 3)),
+        ]];
+        $lengths = self::answers($job)['loops'][0]['remedies'][0]['changes'][0]['fact']['lengths'];
+        self::assertSame(['0.317', '0.317', '0.317', '0.317'], array_column(array_column($lengths, 'plus'), 'typed'));
+    }
+
+    /** Where nobody said how long a piece takes, a new one is a new one, without a price. */
+    public function test_a_new_piece_without_its_time(): void
+    {
+        $job = SampleJob::measured()->cut('Bush outside', 'only', null, '29.900');
+        $job->facts['operations'] = [];
+        $job->facts['mistakes'] = [[
+            'id' => 'm1', 'surface' => $job->surface('Housing bore'), 'loop' => null, 'length' => null, 'old' => null, 'new' => null,
+            'readings' => [], 'cause' => 'misread', 'note' => '', 'at' => null,
+        ]];
+        $ways = array_column(self::answers($job)['mistakes'][0]['ways'], 'costs');
+        self::assertContains('a new piece', $ways);
+    }
 }
