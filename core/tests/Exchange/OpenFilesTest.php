@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Exchange;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Exchange\Dxf;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Exchange\JobTables;

@@ -95,6 +95,12 @@ final class PicturesTest extends TestCase
             $asked[] = array_diff_key($example, [$field => 0]);
             $asked[] = [...$example, $field => self::times(0)($example[$field])];
             $asked[] = [...$example, $field => self::times(37)($example[$field])];
+            foreach ($example as $other => $value) {
+                // Two that are alike, where a difference of them is divided by.
+                if ($other !== $field && is_numeric($value) && is_numeric($example[$field])) {
+                    $asked[] = [...$example, $field => $value];
+                }
+            }
         }
         foreach ($asked as $in) {
             try {

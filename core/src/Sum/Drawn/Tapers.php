@@ -12,6 +12,7 @@ use Oldpart\Core\Picture\Sketch\Sketch;
 use Oldpart\Core\Picture\Tone;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Sum\TaperInput;
 
 /** Tapers as their sums see them. */
 final class Tapers
@@ -41,10 +42,9 @@ final class Tapers
     public static function trial(Fields $in, Fields $out): Drawing
     {
         [$now, $wanted] = [$in->number('gap_now_mm'), $in->number('gap_wanted_mm')];
-        $off = $out->number('diameter_mm');
-        $n = abs($now - $wanted) / max(1e-9, abs($off));
+        $perMm = TaperInput::angle($in)?->toGoInMm(1.0) ?? 0.0;
         [$long, $large] = [max($now, $wanted) * 3, max($now, $wanted) * 2.2];
-        $radius = static fn (float $x): float => $large / 2 - $x / (2 * $n);
+        $radius = static fn (float $x): float => $large / 2 - $x * $perMm / 2;
         $sketch = new Sketch(Say::with('It stands out {a}, and is to stand out {b}.', ['a' => LengthWriter::sizeInWords($now), 'b' => LengthWriter::sizeInWords($wanted)]));
         // The plug from its large end at the left; the hub’s face where it stops now.
         $sketch->area(

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Sum;
+
+use Oldpart\Core\Sum\ResultLines;
+use Oldpart\Core\Sum\Sums;
+use Oldpart\Core\Sum\Words;
+use PHPUnit\Framework\TestCase;
+
+/** What a sum says beside its number, on either side of where it changes. */
+final class SumNotesTest extends TestCase
+{
+    /**
+     * @param  array<string, mixed>  $in  over its example; null leaves a field out
+     * @return list<string> the codes of its notes
+     */
+    private static function codes(string $sum, array $in): array
+    {
+        return array_column(self::out($sum, $in)['notes'], 'code');
+    }
+
+    /**
+     * @param  array<string, mixed>  $in
+     * @return array<string, mixed>
+     */
+    private static function out(string $sum, array $in): array
+    {
+        return Sums::run($sum, array_filter([...Sums::named($sum)->example(), ...$in], static fn (mixed $v): bool => $v !== null));
+    }
+
+    public function test_every_sum_says_what_it_is_for(): void
+    {
+        $titles = [];
+        foreach (Sums::all() as $sum) {
+            self::assertGreaterThan(25, strlen($sum->says()), $sum->name());
+            self::assertStringEndsWith('.', $sum->says());
+            $titles[] = Words::title($sum->name());
+            self::assertNotSame('', end($titles));
+        }
+        self::assertSame($titles, array_unique($titles), 'no two are called alike');
+    }
+
+    /** All links as they come cannot be out more than their sum, 0.029: a reading beyond that is dirt or a burr. */
+    public function test_more_than_all_together(): void
+    {
+        self::assertSame(['turn-about'], self::codes('run-out-budget', ['measured_mm' => null]));
+        self::assertSame(['turn-about'], self::codes('run-out-budget', ['measured_mm' => 0.022]));
+        self::assertSame(['turn-about'], self::codes('run-out-budget', ['measured_mm' => 0.028]));
+        self::assertSame(['turn-about', 'more-than-all'], self::codes('run-out-budget', ['measured_mm' => 0.030]));
+    }
+
+    /** The bow of the example is 0.133. */
+    public function test_straight_enough_is_asked_for(): void
+    {
+        self::assertSame([null, true, false], array_map(static fn (?float $limit): ?bool => self::out('bend', ['limit_mm' => $limit])['straight_enough'], [null, 0.14, 0.13]));
+        self::assertNotContains('bent', self::codes('bend', ['limit_mm' => 0.14]));
+        self::assertContains('bent', self::codes('bend', ['limit_mm' => 0.13]));
+        self::assertContains('straight', self::codes('bend', ['limit_mm' => 0.14]));
+        self::assertNotContains('straight', self::codes('bend', ['limit_mm' => null]));
+    }
+
+    /** 4.7 of depth at 1 in 4.8 is 0.979 on the diameter; where it goes in too far already nothing is to be taken. */
+    public function test_a_taper_to_go_in_further(): void
+    {
+        self::assertStringContainsString('Take 0.979 mm more on the diameter, 0.490 mm by the cross slide', self::out('taper-trial', [])['steps'][0]->mm);
+        self::assertSame([[], []], [self::out('taper-trial', ['gap_now_mm' => 9.5])['steps'], self::codes('taper-trial', ['gap_now_mm' => 9.5])]);
+        self::assertSame(['too-far'], self::codes('taper-trial', ['gap_now_mm' => 9.0]));
+        self::assertSame([], self::out('taper-trial', ['gap_now_mm' => 9.0])['steps']);
+    }
+
+    /** An offset of 5 in 40 with a bore of 20: 20 − 5 − 10 = 5 of wall, one of 25: 2.5, one of 30: none, of 31 it breaks out. */
+    public function test_how_much_is_left_on_the_thin_side(): void
+    {
+        $codes = static fn (float $bore): array => array_values(array_intersect(self::codes('offset', ['boss_mm' => 40.0, 'bore_mm' => $bore]), ['breaks-out', 'thin-side']));
+        self::assertSame([], $codes(20.0));
+        self::assertSame([], $codes(25.1), '2.45 is over 0.06 of 40');
+        self::assertSame(['thin-side'], $codes(25.3), '2.35 is under it');
+        self::assertSame(['breaks-out'], $codes(30.0));
+        self::assertSame(['breaks-out'], $codes(31.0));
+        self::assertEqualsWithDelta(5.0, self::out('offset', ['boss_mm' => 40.0, 'bore_mm' => 20.0])['wall_mm'], 1e-9);
+    }
+
+    /** A pin without an error of its own is no mistake, one below nothing is. */
+    public function test_a_chord_read_without_doubt(): void
+    {
+        self::assertEqualsWithDelta(0.0, self::out('circle-from-chord', ['u95_mm' => 0.0])['u95_mm'], 1e-12);
+        self::assertEqualsWithDelta(64.0, self::out('circle-from-chord', ['over_pins_mm' => null, 'pin_mm' => null, 'chord_mm' => 64.0])['chord_mm'], 1e-12);
+        self::assertEqualsWithDelta(64.0, self::out('circle-from-chord', ['over_pins_mm' => null, 'between_pins_mm' => 56.0])['chord_mm'], 1e-12);
+        self::assertEqualsWithDelta(64.0, self::out('circle-from-chord', ['pin_mm' => 0.0])['chord_mm'], 1e-12);
+    }
+
+    /** A hole of 10 with its middle 4.5 from the edge breaks out, at 5 it is no wall either, at 5.5 it is thin. */
+    public function test_a_hole_beside_the_edge(): void
+    {
+        $codes = static fn (float $y): array => array_values(array_intersect(self::codes('plate', ['slots' => null, 'holes' => [['name' => 'pin', 'x_mm' => 60.0, 'y_mm' => $y, 'diameter_mm' => 10.0]]]), ['breaks-out', 'thin-wall']));
+        self::assertSame([['breaks-out'], ['breaks-out'], ['thin-wall'], []], [$codes(4.5), $codes(5.0), $codes(5.5), $codes(25.0)]);
+    }
+
+    /** A direction is 1 or −1, not something between. */
+    public function test_a_length_opens_or_closes(): void
+    {
+        $example = Sums::named('loop')->example();
+        foreach ([1.4, 0.6, -1.5] as $direction) {
+            try {
+                Sums::run('loop', [...$example, 'contributors' => [[...$example['contributors'][0], 'direction' => $direction]]]);
+                self::fail("{$direction} was taken");
+            } catch (\Oldpart\Core\Advice\BadInput $bad) {
+                self::assertStringContainsString('direction', $bad->field);
+            }
+        }
+    }
+
+    /** What is listed of a result: ranges as from to, lists one by one. */
+    public function test_lists_are_no_ranges(): void
+    {
+        $lines = json_encode(ResultLines::of('pour', Sums::run('pour', Sums::named('pour')->example())), JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+        self::assertStringContainsString('420 °C to 450 °C', $lines);
+        $holes = json_encode(ResultLines::of('hole-circle', Sums::run('hole-circle', Sums::named('hole-circle')->example())), JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+        self::assertStringContainsString('47.000', $holes);
+        self::assertStringNotContainsString(' to ,', $holes);
+    }
+}
