@@ -15,14 +15,8 @@ use Oldpart\Core\Quantity\LengthWriter;
 /** How long a warm part must lie before its size can be believed: lumped cooling in still air. Seconds. */
 final readonly class Cooling
 {
-    /**
-     * Heat transfer in W/m²K: still air; lying on a cast-iron table or in a draught; under an air jet. Common practice.
-     */
+    /** Heat transfer in still air, W/m²K; on cast iron or in a draught about 25, under an air jet 60. Common practice. */
     public const STILL_AIR = 10.0;
-
-    public const ON_IRON = 25.0;
-
-    public const AIR_JET = 60.0;
 
     /** @param  list<Note>  $notes */
     private function __construct(
