@@ -71,6 +71,7 @@ Route::post('shop/own', [ShopController::class, 'own']);
 Route::post('shop/demo', [ShopController::class, 'demo']);
 Route::get('shop/machines', [ShopController::class, 'machines']);
 Route::post('shop/machines', [ShopController::class, 'readMachines']);
+Route::get('glossary', [CatalogueController::class, 'glossary']);
 Route::get('catalogue', [CatalogueController::class, 'index']);
 Route::get('kinds', [CatalogueController::class, 'kinds']);
 Route::post('points', [SumController::class, 'points']);

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\OwnInstrument;
 use Illuminate\Http\JsonResponse;
 use Oldpart\Core\Answer\KindThumb;
+use Oldpart\Core\Catalogue\Glossary;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Catalogue\MaterialTests;
 use Oldpart\Core\Facts\Cause;
@@ -26,6 +27,11 @@ use Oldpart\Core\Thread\Tightening;
 
 final class CatalogueController
 {
+    public function glossary(): JsonResponse
+    {
+        return new JsonResponse(['words' => Glossary::words()]);
+    }
+
     public function index(): JsonResponse
     {
         return new JsonResponse([

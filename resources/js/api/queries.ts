@@ -39,6 +39,15 @@ export function useFind(q: string, withinMm: number) {
     });
 }
 
+/** Words of the trade and of this tool, said for a beginner. */
+export function useGlossary() {
+    return useQuery({
+        queryKey: ['glossary'],
+        queryFn: async () => orRefuse(await client.GET('/api/glossary')).words,
+        staleTime: Infinity,
+    });
+}
+
 export function useCatalogue() {
     return useQuery({
         queryKey: ['catalogue'],

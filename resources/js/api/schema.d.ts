@@ -814,6 +814,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/glossary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Words of the trade and of this tool, said for a beginner */
+        get: operations["glossary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -3691,6 +3708,14 @@ export interface components {
             /** @enum {unknown} */
             kind: "bore" | "shaft" | "length" | "temperature";
         };
+        Glossary: {
+            words: {
+                word: string;
+                /** @description How else it is written */
+                also: string[];
+                says: string;
+            }[];
+        };
     };
     responses: {
         /** @description Refused with a sentence */
@@ -5168,6 +5193,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Kinds"];
+                };
+            };
+        };
+    };
+    glossary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The words */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Glossary"];
                 };
             };
         };

@@ -7,6 +7,7 @@ export type JobPatch = Schemas['JobPatch'];
 export type PartsPatch = Schemas['PartsPatch'];
 export type JobFacts = Schemas['JobFacts'];
 export type JobAnswers = Schemas['JobAnswers'];
+export type Glossary = Schemas['Glossary']['words'];
 export type Say = Schemas['Say'];
 export type Note = Schemas['Note'];
 export type WorkingStep = Schemas['WorkingStep'];

@@ -41,7 +41,18 @@ export function Bench() {
     const navigate = useNavigate();
     const queries = useQueryClient();
     const file = useRef<HTMLInputElement>(null);
-    const [starting, setStarting] = useState(false);
+    const starting = params.has('new');
+    const setStarting = (on: boolean) =>
+        setParams(
+            (now) => {
+                now.delete('new');
+                if (on) {
+                    now.set('new', '1');
+                }
+                return now;
+            },
+            { replace: true },
+        );
     const [refused, setRefused] = useState<string | null>(null);
     const [moved, setMoved] = useState<{ id: string; says: string; back: Shelf } | null>(null);
     const counts = bench.data?.counts ?? { now: 0, waits: 0, done: 0 };
@@ -135,7 +146,12 @@ export function Bench() {
                 <Button variant="outlined" color="inherit" onClick={() => file.current?.click()}>
                     Take in a job file
                 </Button>
-                <Button variant="contained" size="large" onClick={() => setStarting(true)}>
+                <Button
+                    variant="contained"
+                    size="large"
+                    aria-keyshortcuts="j"
+                    onClick={() => setStarting(true)}
+                >
                     What are you making?
                 </Button>
             </Box>

@@ -22,28 +22,54 @@ const WITHIN = [
 ];
 
 /** Finds jobs and materials by a word, surfaces by a size, and places to go. */
-export function FindDialog({ open, close, jobId }: { open: boolean; close: () => void; jobId?: string }) {
+export function FindDialog({
+    open,
+    close,
+    jobId,
+    doings,
+    mean,
+}: {
+    open: boolean;
+    close: () => void;
+    jobId?: string;
+    doings: Place[];
+    mean: (word: string) => void;
+}) {
     return (
         <Dialog open={open} onClose={close} fullWidth maxWidth="sm" aria-label="Find">
-            {open && <Finder close={close} jobId={jobId} />}
+            {open && <Finder close={close} jobId={jobId} doings={doings} mean={mean} />}
         </Dialog>
     );
 }
 
-function Finder({ close, jobId }: { close: () => void; jobId?: string }) {
+function Finder({
+    close,
+    jobId,
+    doings,
+    mean,
+}: {
+    close: () => void;
+    jobId?: string;
+    doings: Place[];
+    mean: (word: string) => void;
+}) {
     const navigate = useNavigate();
     const { say } = useSettings();
     const [text, setText] = useState('');
     const [within, setWithin] = useState(0.2);
     const [at, setAt] = useState(0);
     const found = useFind(useDeferredValue(text), within);
-    const near = usePlaces(jobId, text);
+    const near = usePlaces(jobId, text, doings, mean);
     const places = text.trim() === '' ? near : [...near, ...remote(found.data, say)];
     const chosen = Math.min(at, Math.max(0, places.length - 1));
     const go = (place: Place | undefined) => {
         if (place) {
             close();
-            void navigate(place.to);
+            if (typeof place.to === 'string') {
+                void navigate(place.to);
+            } else {
+                place.to();
+            }
         }
     };
     const onKey = (event: KeyboardEvent) => {
@@ -60,7 +86,7 @@ function Finder({ close, jobId }: { close: () => void; jobId?: string }) {
         <DialogContent sx={{ minHeight: 460 }}>
             <TextField
                 autoFocus
-                label="Find a job, a material, a surface, a size such as 1.060"
+                label="Find a job, a surface, a size such as 1.060, a sum, a word, or what to do"
                 value={text}
                 onChange={(event) => {
                     setText(event.target.value);
@@ -96,7 +122,7 @@ function Finder({ close, jobId }: { close: () => void; jobId?: string }) {
             <List id="found" role="listbox" aria-label="Found" sx={{ mt: 0.5 }}>
                 {places.map((place, i) => (
                     <Found
-                        key={`${place.group}${place.to}${place.label}`}
+                        key={`${place.group}${place.label}${i}`}
                         id={`found-${i}`}
                         place={place}
                         headed={place.group !== places[i - 1]?.group}

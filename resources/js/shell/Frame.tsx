@@ -22,6 +22,7 @@ export function Frame({ title, subtitle, tab, strip, card, jobId, temperature, c
             sx={{
                 height: '100dvh',
                 // Where bar, card and strip would leave nothing between them, the whole page scrolls.
+                '@media print': { display: 'flex', flexDirection: 'column', height: 'auto' },
                 '@media (max-height: 30em)': { height: 'auto', minHeight: '100dvh' },
                 display: 'grid',
                 gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: `5.75rem minmax(0, 1fr) ${cardWidth}` },
@@ -39,7 +40,7 @@ export function Frame({ title, subtitle, tab, strip, card, jobId, temperature, c
             {strip}
             <Box
                 component="main"
-                sx={{ gridArea: 'main', overflow: 'auto', px: { xs: 1.5, md: 2.25 }, py: 1.75 }}
+                sx={{ gridArea: 'main', order: 1, overflow: 'auto', px: { xs: 1.5, md: 2.25 }, py: 1.75 }}
             >
                 {children}
             </Box>

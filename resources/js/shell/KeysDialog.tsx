@@ -11,6 +11,7 @@ import { mono } from '../theme/theme';
 import { singleKeys, useSingleKeys } from './keys';
 
 const KEYS: [string, string][] = [
+    ['J', 'a new job'],
     ['1 to 8', 'go to a stage'],
     ['[  ]', 'previous, next surface or joint'],
     ['Enter', 'store a reading and go on'],
@@ -18,7 +19,7 @@ const KEYS: [string, string][] = [
     ['T', 'take the gauge’s reading'],
     ['U', 'inch, millimetre, both'],
     ['N', 'night shift'],
-    ['/', 'find a job, a surface, a size, a stage'],
+    ['/', 'find a job, a surface, a size, a sum, a word, or what to do'],
     ['P', 'print the sheet'],
     ['W', 'what if: change numbers without storing them'],
     ['Z', 'undo'],

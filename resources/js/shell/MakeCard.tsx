@@ -13,7 +13,9 @@ import { Entries } from './MakeEntries';
 /** What to make, the number first. Always there inside a job; folds to one line on an upright screen. */
 export function MakeCard({ above }: { above?: ReactNode }) {
     const { answers } = useJob();
-    const wide = useMediaQuery(useTheme().breakpoints.up('md'));
+    const across = useMediaQuery(useTheme().breakpoints.up('md'));
+    // On paper there is no drawer to open.
+    const wide = useMediaQuery('print') || across;
     const [open, setOpen] = useState(false);
     const { say } = useSettings();
     if (wide) {

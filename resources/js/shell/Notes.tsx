@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Note } from '../api/types';
 import { useSettings } from './settings';
+import { Words } from './Words';
 
 const TONE = { info: 'strong.main', caution: 'found.main', stop: 'overlap.main' };
 const WORD = { info: '', caution: 'Mind: ', stop: 'Stop: ' };
@@ -19,7 +20,7 @@ export function Notes({ notes, least = 'info' }: { notes: Note[]; least?: 'info'
                 <Box key={i} sx={{ borderLeft: 5, borderColor: TONE[note.severity], pl: 1.25, my: 0.75 }}>
                     <Typography variant="body2">
                         {WORD[note.severity] !== '' && <b>{WORD[note.severity]}</b>}
-                        {say(note.say)}
+                        <Words text={say(note.say)} />
                     </Typography>
                 </Box>
             ))}

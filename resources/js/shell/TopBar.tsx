@@ -5,16 +5,19 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useColorScheme } from '@mui/material/styles';
 import { Suspense, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Units } from '../api/types';
 import { Mark } from './Mark';
 import { SaveMark } from './SaveMark';
 import { later } from './later';
 import { useKey } from './keys';
+import type { Place } from './places';
 import { useSettings } from './settings';
 
 const FindDialog = later(async () => (await import('./FindDialog')).FindDialog);
 const KeysDialog = later(async () => (await import('./KeysDialog')).KeysDialog);
+
+const WordsDialog = later(async () => (await import('./WordsDialog')).WordsDialog);
 
 interface Props {
     title: string;
@@ -31,11 +34,46 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
     const [finding, setFinding] = useState(false);
     const [keys, setKeys] = useState(false);
     const night = mode === 'dark';
+    const navigate = useNavigate();
+    const [params, setParams] = useSearchParams();
+    const word = params.get('word');
+    const asked = (to: string | null) =>
+        setParams(
+            (now) => {
+                now.delete('word');
+                if (to !== null) {
+                    now.set('word', to);
+                }
+                return now;
+            },
+            { replace: true },
+        );
     const turn = () => setMode(night ? 'light' : 'dark');
     useKey('u', () => setUnits(NEXT[units]));
     useKey('n', turn);
     useKey('/', () => setFinding(true));
     useKey('?', () => setKeys(true));
+    const begin = () => void navigate('/?new=1');
+    useKey('j', begin);
+    const doings: Place[] = [
+        { label: 'New job', detail: 'key J', to: begin },
+        ...(jobId === undefined
+            ? []
+            : [
+                  {
+                      label: 'Print the sheet',
+                      detail: 'key P',
+                      to: () => void window.open(`/api/jobs/${jobId}/sheet`, '_blank'),
+                  },
+              ]),
+        { label: 'Print this screen', detail: '', to: () => window.setTimeout(() => window.print()) },
+        { label: night ? 'Day shift' : 'Night shift', detail: 'key N', to: turn },
+        { label: 'In inches', detail: 'key U', to: () => setUnits('in') },
+        { label: 'In millimetres', detail: 'key U', to: () => setUnits('mm') },
+        { label: 'In both units', detail: 'key U', to: () => setUnits('both') },
+        { label: 'Help: all keys', detail: 'key ?', to: () => setKeys(true) },
+        { label: 'Help: what words mean', detail: '', to: () => asked('') },
+    ].map((one) => ({ ...one, group: 'To do' }));
     return (
         <Box
             component="header"
@@ -82,6 +120,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
             </Button>
             {temperature}
             <ToggleButtonGroup
+                sx={{ '@media print': { display: 'none' } }}
                 exclusive
                 size="small"
                 value={units}
@@ -112,7 +151,16 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 ?
             </Button>
             <Suspense>
-                {finding && <FindDialog open close={() => setFinding(false)} jobId={jobId} />}
+                {finding && (
+                    <FindDialog
+                        open
+                        close={() => setFinding(false)}
+                        jobId={jobId}
+                        doings={doings}
+                        mean={asked}
+                    />
+                )}
+                {word !== null && <WordsDialog word={word} close={() => asked(null)} />}
                 {keys && <KeysDialog open close={() => setKeys(false)} />}
             </Suspense>
         </Box>

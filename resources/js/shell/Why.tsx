@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useId, useState } from 'react';
 import type { WorkingStep } from '../api/types';
 import { useSettings } from './settings';
+import { Words } from './Words';
 
 /** Opens to the formula with its numbers and its source. */
 export function Why({ steps, label = 'Why' }: { steps: WorkingStep[]; label?: string }) {
@@ -32,7 +33,7 @@ export function Why({ steps, label = 'Why' }: { steps: WorkingStep[]; label?: st
                     {steps.map((step, i) => (
                         <Box component="li" key={i} sx={{ mb: 1 }}>
                             <Typography variant="body2" sx={{ fontWeight: 700 }}>
-                                {step.what}
+                                {open ? <Words text={step.what} /> : step.what}
                             </Typography>
                             <Typography
                                 variant="body2"

@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { jobKey, useBench } from '../api/queries';
+import { jobKey, useBench, useGlossary } from '../api/queries';
+import { useSums } from '../sums/useSums';
 import type { Finds, JobState } from '../api/types';
 import { useSettings } from './settings';
 import { STAGES } from './stages';
@@ -8,11 +9,34 @@ export interface Place {
     label: string;
     detail: string;
     group: string;
-    to: string;
+    /** Where it is, or what is done. */
+    to: string | (() => void);
 }
 
+/** Places that are always there, with what people look for under other names. */
+const ALWAYS: { label: string; detail: string; words: string; to: string }[] = [
+    { label: 'Bench', detail: '', words: 'home jobs start', to: '/' },
+    { label: 'Archive', detail: '', words: 'old done jobs', to: '/?shelf=archive' },
+    { label: 'Bin', detail: '', words: 'deleted removed jobs', to: '/?shelf=bin' },
+    {
+        label: 'Shop',
+        detail: 'its name, lathe, press, gauges, recipes',
+        words: 'settings setup unit machines instruments rate',
+        to: '/shop',
+    },
+    { label: 'Tables', detail: 'fits, bearings', words: 'iso limits handbook', to: '/tables' },
+    { label: 'Sums', detail: 'without a job', words: 'calculator', to: '/sums' },
+];
+
 /** What is at hand: this job's surfaces, joints and stages, the jobs on the bench, the places. */
-export function usePlaces(jobId: string | undefined, text: string): Place[] {
+export function usePlaces(
+    jobId: string | undefined,
+    text: string,
+    doings: Place[],
+    mean: (word: string) => void,
+): Place[] {
+    const sums = useSums();
+    const words = useGlossary();
     const bench = useBench();
     const queries = useQueryClient();
     const state = jobId === undefined ? undefined : queries.getQueryData<JobState>(jobKey(jobId));
@@ -54,12 +78,33 @@ export function usePlaces(jobId: string | undefined, text: string): Place[] {
             });
         }
     }
-    places.push(
-        { label: 'Bench', detail: '', group: 'Places', to: '/' },
-        { label: 'Shop', detail: '', group: 'Places', to: '/shop' },
-    );
-    const word = text.trim().toLowerCase();
-    return places.filter((place) => place.label.toLowerCase().includes(word));
+    const sought = text
+        .toLowerCase()
+        .split(/\s+/)
+        .filter((word) => word !== '');
+    const has = (...texts: string[]) => {
+        const all = texts.join(' ').toLowerCase();
+        return sought.every((word) => all.includes(word));
+    };
+    const found = [
+        ...places.filter((place) => has(place.label)),
+        ...doings.filter((one) => has(one.label, one.detail)),
+        ...ALWAYS.filter((one) => has(one.label, one.detail, one.words)).map(({ label, detail, to }) => ({
+            label,
+            detail,
+            group: 'Places',
+            to,
+        })),
+    ];
+    if (sought.length > 0) {
+        for (const sum of (sums.data ?? []).filter((one) => has(one.title, one.says)).slice(0, 6)) {
+            found.push({ label: sum.title, detail: sum.says, group: 'Sums', to: `/sums?sum=${sum.name}` });
+        }
+        for (const one of (words.data ?? []).filter((w) => has(w.word, ...w.also)).slice(0, 4)) {
+            found.push({ label: one.word, detail: one.says, group: 'Words', to: () => mean(one.word) });
+        }
+    }
+    return found;
 }
 
 export function remote(found: Finds | undefined, say: ReturnType<typeof useSettings>['say']): Place[] {

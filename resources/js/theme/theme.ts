@@ -73,6 +73,23 @@ const mono = "'Atkinson Hyperlegible Mono Variable', monospace";
 const rem = (px: number) => `${px / 16}rem`;
 const tabular = { fontFamily: mono, fontVariantNumeric: 'tabular-nums' as const };
 
+/** The colours on paper: one ink, and tints that a printer can show. */
+const onPaper = Object.fromEntries(
+    [
+        ...['text-primary', 'text-secondary', 'primary-main', 'secondary-main', 'error-main', 'strong-main'],
+        ...['found-main', 'make-main', 'overlap-main', 'good-main'],
+    ]
+        .map((name) => [`--mui-palette-${name}`, '#000'])
+        .concat(
+            ['background-default', 'background-paper', 'sheet-main'].map((name) => [
+                `--mui-palette-${name}`,
+                '#fff',
+            ]),
+            ['found', 'make', 'overlap', 'good'].map((name) => [`--mui-palette-${name}-tint`, '#e8e8e8']),
+            [['--mui-palette-divider', '#999']],
+        ),
+);
+
 export const theme = createTheme({
     cssVariables: { colorSchemeSelector: 'data-shift' },
     colorSchemes: {
@@ -257,6 +274,18 @@ export const theme = createTheme({
         MuiCssBaseline: {
             styleOverrides: {
                 body: { WebkitFontSmoothing: 'antialiased', overflowWrap: 'break-word' },
+                // Whatever is on the screen prints whole, in black on white; what only acts stays behind.
+                '@media print': {
+                    'html:root:root': onPaper,
+                    '*': { overflow: 'visible !important', maxHeight: 'none !important' },
+                    'html:root:root, body': { background: '#fff !important', colorScheme: 'light' },
+                    'nav, .MuiButton-root, .MuiIconButton-root, .MuiSnackbar-root': {
+                        display: 'none !important',
+                    },
+                    'svg, tr, li': { breakInside: 'avoid' },
+                    'h1, h2, h3': { breakAfter: 'avoid' },
+                },
+                '@page': { margin: '14mm' },
                 ':focus-visible': {
                     outline: '3px solid var(--mui-palette-primary-main)',
                     outlineOffset: 1,

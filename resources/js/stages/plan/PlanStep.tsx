@@ -6,6 +6,7 @@ import type { PlanStep as Step } from '../../api/types';
 import { TextFact } from '../../entry/TextFact';
 import { LinkButton } from '../../shell/LinkButton';
 import { Notes } from '../../shell/Notes';
+import { Words } from '../../shell/Words';
 import { useSettings } from '../../shell/settings';
 
 /** Large enough for a thumb. */
@@ -75,7 +76,7 @@ export function PlanStep({
                     {say(step.do)}
                 </Typography>
                 <Typography variant="body2" color="textSecondary">
-                    {step.why}
+                    <Words text={step.why} />
                 </Typography>
                 <Notes notes={step.notes} />
                 {step.how.length > 0 && (

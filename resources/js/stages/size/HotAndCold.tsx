@@ -20,7 +20,7 @@ export function HotAndCold({ answer }: { answer: Facts }) {
                 sx={{
                     display: 'grid',
                     gap: 1.25,
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) minmax(0, 26.875rem)' },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 26.875rem)' },
                     alignItems: 'start',
                 }}
             >
