@@ -99,7 +99,7 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
             );
             queries.setQueryData(jobKey(id), await whole(id, state));
             await queries.invalidateQueries({ queryKey: ['bench'] });
-            void navigate(`/job/${id}/take-in`);
+            void navigate(`/job/${id}/take-in`, { state: { fresh: true } });
         } catch (error) {
             setRefused(
                 error instanceof Error && error.message !== 'Failed to fetch'

@@ -8,6 +8,7 @@ import { useTheme } from '@mui/material/styles';
 import { useState, type ReactNode } from 'react';
 import { useJob } from '../job/JobContext';
 import { useSettings } from './settings';
+import { usePrinting } from './usePrinting';
 import { Entries } from './MakeEntries';
 
 /** What to make, the number first. Always there inside a job; folds to one line on an upright screen. */
@@ -15,7 +16,7 @@ export function MakeCard({ above }: { above?: ReactNode }) {
     const { answers } = useJob();
     const across = useMediaQuery(useTheme().breakpoints.up('md'));
     // On paper there is no drawer to open.
-    const wide = useMediaQuery('print') || across;
+    const wide = usePrinting() || across;
     const [open, setOpen] = useState(false);
     const { say } = useSettings();
     if (wide) {

@@ -18,12 +18,16 @@ interface Props {
 export function CellInput({ label, initial, refused, typing, store, next, onTake }: Props) {
     const [text, setText] = useState(initial);
     const stored = useRef(initial);
+    const given = useRef(false);
     const input = useRef<HTMLInputElement>(null);
     useEffect(() => {
         input.current?.focus();
         input.current?.select();
     }, []);
     const keep = (then: 'next' | 'stay' | 'leave') => {
+        if (given.current) {
+            return;
+        }
         const typed = text.trim();
         if (typed === '' || typed === stored.current) {
             if (then === 'next') {
@@ -65,10 +69,20 @@ export function CellInput({ label, initial, refused, typing, store, next, onTake
                         event.preventDefault();
                         onTake();
                     }
+                    if (event.key === 'Escape') {
+                        // What was begun here is given up; what was stored stays.
+                        given.current = true;
+                        typing(stored.current);
+                        setText(stored.current);
+                        input.current?.blur();
+                    }
                     if (event.key === 'Enter') {
                         event.preventDefault();
                         keep(event.shiftKey ? 'stay' : 'next');
                     }
+                }}
+                onFocus={() => {
+                    given.current = false;
                 }}
                 onBlur={() => keep('leave')}
                 sx={{

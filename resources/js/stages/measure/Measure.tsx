@@ -6,6 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useRef, useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
 import { useCatalogue, useGauge, useGauges } from '../../api/queries';
 import type { GaugeReading, Surface, SurfaceAnswer } from '../../api/types';
 import { readNumber } from '../../entry/number';
@@ -28,6 +29,7 @@ import { Pictures } from './FoundPictures';
 export function Measure() {
     const { surface, answer, all, go, step } = useSurface();
     const { facts } = useJob();
+    const navigate = useNavigate();
     const [unfolded, setUnfolded] = useState(false);
     const [other, setOther] = useState(false);
     useKey('[', () => step(-1));
@@ -36,6 +38,17 @@ export function Measure() {
         return <Typography>Nothing here is to be measured.</Typography>;
     }
     const part = facts.parts.find((p) => p.id === surface.part);
+    /** To what has to be measured still, or, where nothing has, to what comes of it. */
+    const onward = () => {
+        const place = all.indexOf(answer);
+        const open = all.filter((a) => a.found === null && a.asks.must && a.id !== answer.id);
+        const next = open.find((a) => all.indexOf(a) > place) ?? open[0];
+        if (next) {
+            go(next.id);
+        } else {
+            void navigate(`/job/${facts.id}/size`);
+        }
+    };
     const wholes = all.filter((a) => a.what === '');
     const folded = wholes.filter((a) => a.folded);
     const of = (a: SurfaceAnswer) => a.surface === answer.surface && a.state === answer.state;
@@ -96,7 +109,13 @@ export function Measure() {
                     )}
                 </Box>
             )}
-            <Entry key={answer.id} surface={surface} answer={answer} material={part?.material ?? null}>
+            <Entry
+                key={answer.id}
+                surface={surface}
+                answer={answer}
+                material={part?.material ?? null}
+                onward={onward}
+            >
                 <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 1 }}>
                     <FoundCard />
                 </Box>
@@ -111,11 +130,13 @@ function Entry({
     surface,
     answer,
     material,
+    onward,
     children,
 }: {
     surface: Surface;
     answer: SurfaceAnswer;
     material: string | null;
+    onward: () => void;
     children: ReactNode;
 }) {
     const { asks } = answer;
@@ -204,6 +225,7 @@ function Entry({
                     (answer.found?.deciding ?? []).some((s) => s.station === station && s.angle === angle)
                 }
                 moved={setHeld}
+                onward={onward}
                 onTake={live === undefined ? null : () => take(live)}
                 ref={grid}
             />

@@ -37,6 +37,8 @@ interface Props {
     decides: (station: string, angle: string) => boolean;
     /** Tells where the next reading belongs. */
     moved: (held: { along: number; angle: number }) => void;
+    /** To the next surface that is to be measured. */
+    onward: () => void;
     /** Asked for by T in an empty cell; null where no gauge is in use. */
     onTake: (() => void) | null;
     ref: Ref<GridHandle>;
@@ -67,6 +69,7 @@ export function ReadingsGrid({
     decides,
     moved,
     onTake,
+    onward,
     ref,
 }: Props) {
     const { facts, save, preview } = useJob();
@@ -143,7 +146,9 @@ export function ReadingsGrid({
         const open = spots.filter((s) => !same(s, spot) && counted(s).length === 0);
         const place = spots.findIndex((s) => same(s, spot));
         const next = open.find((s) => spots.findIndex((t) => same(s, t)) > place) ?? open[0];
-        if (next !== undefined || existing !== undefined || tellsMost === null) {
+        if (next === undefined && existing === undefined && tellsMost === null) {
+            onward();
+        } else if (next !== undefined || existing !== undefined || tellsMost === null) {
             turnTo(next !== undefined && existing === undefined ? next : after(spot), false);
         } else {
             turnTo(tellsMost, true);
@@ -230,7 +235,11 @@ export function ReadingsGrid({
                                             }}
                                             store={store}
                                             onTake={onTake}
-                                            next={() => turnTo(after(active), false)}
+                                            next={() =>
+                                                existing === undefined && readings.length > 0
+                                                    ? onward()
+                                                    : turnTo(after(active), false)
+                                            }
                                         />
                                     ) : (
                                         <Cell
@@ -264,7 +273,8 @@ export function ReadingsGrid({
                         {text !== '' && understood?.text === text && understood.shown
                             ? `${understood.shown.both} · `
                             : ''}
-                        Enter keeps it and goes on, Shift+Enter keeps it and stays
+                        Enter keeps it and goes on, in an empty place to the next surface; Shift+Enter keeps
+                        it and stays
                         {instrument === 'pins' && ' · both pins in one: 12.675 go 12.700'}
                     </Typography>
                 )}

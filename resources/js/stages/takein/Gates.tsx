@@ -4,7 +4,8 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
 import { useCatalogue } from '../../api/queries';
 import type { TakeIn } from '../../api/types';
 import { day } from '../../entry/day';
@@ -20,6 +21,17 @@ export function Gates() {
     const take = facts.take_in;
     const none = take.gates_answered && take.gates.length === 0;
     const store = (changes: Partial<TakeIn>) => void save(null, '', { take_in: changes });
+    const list = catalogue.data?.gates ?? [];
+    const [listed, setListed] = useState(false);
+    // A job that was just begun asks this first.
+    const fresh = (useLocation().state as { fresh?: boolean } | null)?.fresh === true && !take.gates_answered;
+    const question = useRef<HTMLParagraphElement>(null);
+    const ready = list.length > 0;
+    useEffect(() => {
+        if (fresh && ready) {
+            question.current?.focus();
+        }
+    }, [fresh, ready]);
     const turn = (code: string, on: boolean) => {
         const gates = on ? [...take.gates, code] : take.gates.filter((gate) => gate !== code);
         store({ gates, gates_answered: true });
@@ -37,33 +49,53 @@ export function Gates() {
             />
             <Box sx={{ mt: 1.5 }}>
                 <Framed>
-                    <Typography sx={{ mb: 0.5 }}>
-                        Is it any of these? Then sizes wait for someone who may accept them.
+                    <Typography ref={question} tabIndex={-1} sx={{ mb: 1 }}>
+                        Is it any of these:{' '}
+                        {list.map((gate) => gate.name[0]?.toLowerCase() + gate.name.slice(1)).join('; ')}?
+                        Then sizes wait for someone who may accept them.
                     </Typography>
-                    <Box
-                        sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' } }}
-                    >
-                        {catalogue.data?.gates.map((gate) => (
-                            <FormControlLabel
-                                key={gate.code}
-                                control={
-                                    <Checkbox
-                                        checked={take.gates.includes(gate.code)}
-                                        onChange={(_, on) => turn(gate.code, on)}
-                                    />
-                                }
-                                label={gate.name}
-                                title={gate.says}
-                            />
-                        ))}
+                    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+                        <Button
+                            variant={none ? 'contained' : 'outlined'}
+                            aria-pressed={none}
+                            onClick={() => {
+                                setListed(false);
+                                store({ gates: [], gates_answered: true });
+                            }}
+                        >
+                            None of these
+                        </Button>
+                        <Button
+                            variant={take.gates.length > 0 ? 'contained' : 'outlined'}
+                            aria-expanded={listed || take.gates.length > 0}
+                            onClick={() => setListed(!listed)}
+                        >
+                            One of these …
+                        </Button>
                     </Box>
-                    <Button
-                        variant={none ? 'contained' : 'outlined'}
-                        onClick={() => store({ gates: [], gates_answered: true })}
-                        sx={{ mt: 1 }}
-                    >
-                        None of these
-                    </Button>
+                    {(listed || take.gates.length > 0) && (
+                        <Box
+                            sx={{
+                                display: 'grid',
+                                mt: 1,
+                                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
+                            }}
+                        >
+                            {list.map((gate) => (
+                                <FormControlLabel
+                                    key={gate.code}
+                                    control={
+                                        <Checkbox
+                                            checked={take.gates.includes(gate.code)}
+                                            onChange={(_, on) => turn(gate.code, on)}
+                                        />
+                                    }
+                                    label={gate.name}
+                                    title={gate.says}
+                                />
+                            ))}
+                        </Box>
+                    )}
                     {take.gates.length > 0 && answers.withheld && <Accept />}
                     <Accepted />
                 </Framed>
