@@ -111,4 +111,24 @@ final class AtTheEdgesTest extends TestCase
         self::assertEqualsWithDelta(1.0, $before, 1e-9);
         self::assertEqualsWithDelta(0.5, $sum->below(0.0), 1e-6);
     }
+
+    /** A reserve that is used from 20 up to 22 of 25 leaves 3, from 20 down to 17 of 15 leaves 2. */
+    public function test_what_is_left_of_a_reserve(): void
+    {
+        $old = self::about('shaft in its socket', 20, 0.02, -1);
+        $says = static fn (float $to): string => Remedy::absorb(old: $old, new: $old->resized($to, 0.02, 0.02), place: 0, between: new Range(15, 25), chance: 1.0, wanted: 0.9973)->do->mm;
+        self::assertStringContainsString('3.000 mm of its reserve is left', $says(22.0));
+        self::assertStringContainsString('2.000 mm of its reserve is left', $says(17.0));
+        self::assertStringContainsString('reserve is then used up', $says(25.0));
+    }
+
+    /** What is exactly as wanted is wanted: 10 exact in 10 to 10.1 and in 9.9 to 10, and not in what begins beyond it. */
+    public function test_lengths_without_doubt(): void
+    {
+        $in = static fn (float $min, float $max): float => Loop::of([self::about('bar', 10, 0)], new Range($min, $max))->chance();
+        self::assertSame([1.0, 1.0, 1.0, 0.0, 0.0], [$in(10, 10.1), $in(9.9, 10), $in(10, 10), $in(10.001, 10.1), $in(9.9, 9.999)]);
+        $bounded = static fn (float $min, float $max): float => Loop::of([self::about('bar', 10, 0.05)], new Range($min, $max))->chance();
+        self::assertSame(1.0, $bounded(9.95, 10.05), 'just as wide as wanted');
+        self::assertEqualsWithDelta(0.5, $bounded(10.0, 10.05), 1e-6);
+    }
 }
