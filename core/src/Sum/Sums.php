@@ -132,6 +132,7 @@ final class Sums
         $sum = self::named($name);
         $fields = new Fields($in);
         $fields->only($sum->takes());
+        Words::check($name, $fields);
 
         $out = $sum->run($fields);
         $picture = isset($out['picture']) ? null : Pictures::of($name, $in, $out);

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Sum;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Table;
+use Oldpart\Core\Quantity\Fields;
 
 /** The fields of the sums in the words of the shop, where their own names would not do. */
 final class Words
@@ -20,6 +21,25 @@ final class Words
     public static function sizes(string $sum): array
     {
         return self::file()['sizes'][$sum] ?? [];
+    }
+
+    /**
+     * What is typed below the least it can be is refused at its own field, before anything is worked out of it.
+     *
+     * @throws BadInput naming that field
+     */
+    public static function check(string $sum, Fields $in): void
+    {
+        foreach (self::file()['above_zero'][$sum] ?? [] as $field) {
+            if ($in->has($field) && $in->number($field) <= 0) {
+                throw $in->bad($field, 'must be above zero.');
+            }
+        }
+        foreach (self::file()['not_below_zero'][$sum] ?? [] as $field) {
+            if ($in->has($field) && $in->number($field) < 0) {
+                throw $in->bad($field, 'must be zero or more.');
+            }
+        }
     }
 
     /** @return array<string, string> by field: which machine of the shop knows it, and which of its figures it is */
@@ -55,11 +75,11 @@ final class Words
     }
 
     /**
-     * @return array{titles: array<string, string>, sizes: array<string, list<string>>, shop: array<string, array<string, string>>, choices: array<string, array<string, list<string>>>, fields: array<string, string>, of: array<string, array<string, string>>}
+     * @return array{titles: array<string, string>, sizes: array<string, list<string>>, above_zero: array<string, list<string>>, not_below_zero: array<string, list<string>>, shop: array<string, array<string, string>>, choices: array<string, array<string, list<string>>>, fields: array<string, string>, of: array<string, array<string, string>>}
      */
     private static function file(): array
     {
-        /** @var array{titles: array<string, string>, sizes: array<string, list<string>>, shop: array<string, array<string, string>>, choices: array<string, array<string, list<string>>>, fields: array<string, string>, of: array<string, array<string, string>>} */
+        /** @var array{titles: array<string, string>, sizes: array<string, list<string>>, above_zero: array<string, list<string>>, not_below_zero: array<string, list<string>>, shop: array<string, array<string, string>>, choices: array<string, array<string, list<string>>>, fields: array<string, string>, of: array<string, array<string, string>>} */
         return Table::read('sum-words');
     }
 }

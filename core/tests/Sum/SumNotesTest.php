@@ -121,4 +121,73 @@ final class SumNotesTest extends TestCase
         self::assertStringContainsString('47.000', $holes);
         self::assertStringNotContainsString(' to ,', $holes);
     }
+
+    /** Numbers that may be nought: what is off, a doubt, a temperature, an angle, what is left out. Everything else is a size. */
+    private const NOUGHT = [
+        'readings' => ['temperature_u_k'], 'nominal' => ['u95_mm'], 'cooling' => ['part_c', 'room_c'],
+        'bore-line' => ['a_mm', 'b_mm', 'turned_a_mm', 'turned_b_mm'], 'tilt-shim' => ['off_mm', 'across_off_mm'], 'aim' => ['holds_mm'],
+        'plain-bearing' => ['load_n', 'speed_rpm'], 'press' => ['inner_bore_mm'], 'shrink' => ['interference_max_mm', 'room_c'],
+        'gap-at' => ['inner_c', 'outer_c'], 'taper' => ['small_mm', 'travel_mm'], 'taper-trial' => ['gap_now_mm', 'gap_wanted_mm'],
+        'taper-by-balls' => ['depth_large_mm'], 'sine-bar' => ['angle_deg'], 'fitting-turn' => ['contact_deg', 'wanted_deg'],
+        'hole-circle' => ['start_deg'], 'circle-from-chord' => ['pin_mm', 'u95_mm'], 'bolt-hole' => ['position_mm'], 'offset' => ['a_mm', 'b_mm'],
+        'half-turn' => ['index_error_deg', 'length_mm', 'slide_error_mm', 'travel_mm'], 'two-castings' => ['height_a_mm', 'height_b_mm'],
+        'cage' => ['web_mm'], 'run-out-budget' => ['measured_mm'], 'straighten' => ['bow_mm'], 'balance' => ['offset_mm'],
+        'balance-hole' => ['unbalance_gmm'], 'overhang' => ['force_n'], 'pour' => ['boring_mm', 'headroom_mm'],
+        'casting' => ['allowance_mm', 'shrink_percent'], 'clean-up' => ['runout_mm'],
+        'stock-at-both-ends' => ['off_near_mm', 'off_far_mm', 'clean_mm'], 'fitting-reach' => ['seal_mm', 'to_passage_mm'],
+    ];
+
+    /** Of those, what has two sides: warmer or colder, left or right, deeper or less deep. */
+    private const BELOW = [
+        'cooling' => ['part_c', 'room_c'], 'bore-line' => ['a_mm', 'b_mm', 'turned_a_mm', 'turned_b_mm'], 'tilt-shim' => ['off_mm', 'across_off_mm'],
+        'shrink' => ['room_c'], 'gap-at' => ['inner_c', 'outer_c'], 'taper-trial' => ['gap_now_mm', 'gap_wanted_mm'], 'taper-by-balls' => ['depth_large_mm'],
+        'fitting-turn' => ['contact_deg', 'wanted_deg'], 'hole-circle' => ['start_deg'], 'offset' => ['a_mm', 'b_mm'],
+        'half-turn' => ['index_error_deg', 'slide_error_mm'], 'two-castings' => ['height_a_mm', 'height_b_mm'],
+    ];
+
+    /** Whatever has to be above nought is refused at nought, and below it, at its own field. */
+    public function test_sizes_are_above_nought(): void
+    {
+        foreach (Sums::all() as $sum) {
+            $example = $sum->example();
+            foreach ($example as $field => $value) {
+                if (! is_int($value) && ! is_float($value)) {
+                    continue;
+                }
+                foreach ([[0, self::NOUGHT], [-1, self::BELOW]] as [$typed, $may]) {
+                    try {
+                        Sums::run($sum->name(), [...$example, $field => $typed]);
+                        $refused = null;
+                    } catch (\Oldpart\Core\Advice\BadInput $bad) {
+                        $refused = $bad->field;
+                    }
+                    self::assertSame(in_array($field, $may[$sum->name()] ?? [], true) ? null : $field, $refused, "{$sum->name()}, {$field} {$typed}");
+                }
+            }
+        }
+    }
+
+    /** The same inside of lists and things: a circle without holes, a hole without width, a pin that is none. */
+    public function test_sizes_inside_are_above_nought(): void
+    {
+        foreach (['clocking' => ['a.hole_mm', 'a.holes', 'a.diameter_mm', 'b.hole_mm'], 'plate' => ['holes.0.diameter_mm', 'slots.0.wide_mm'], 'pattern-fit' => ['bolt_mm'], 'ports' => ['drillings.0.diameter_mm', 'block.x_mm'], 'pour' => ['flanges.0.thickness_mm'], 'bend' => ['limit_mm']] as $sum => $fields) {
+            foreach ($fields as $field) {
+                foreach ([0, -1] as $typed) {
+                    $in = Sums::named($sum)->example();
+                    $at = &$in;
+                    foreach (explode('.', $field) as $step) {
+                        $at = &$at[$step];
+                    }
+                    $at = $typed;
+                    unset($at);
+                    try {
+                        Sums::run($sum, $in);
+                        self::fail("{$sum}, {$field} {$typed} was taken");
+                    } catch (\Oldpart\Core\Advice\BadInput $bad) {
+                        self::assertNotSame('', $bad->field);
+                    }
+                }
+            }
+        }
+    }
 }
