@@ -34,6 +34,7 @@ Route::post('jobs/{job}/undo', [JobController::class, 'undo']);
 Route::post('jobs/{job}/redo', [JobController::class, 'redo']);
 Route::put('jobs/{job}/shelf', [JobController::class, 'shelve']);
 Route::post('jobs/{job}/copy', [JobController::class, 'copy']);
+Route::get('jobs/{job}/history', [JobController::class, 'history']);
 Route::get('jobs/{job}/letter', LetterController::class);
 Route::get('jobs/{job}/pictures/{photo}', [PhotoController::class, 'show']);
 Route::put('jobs/{job}/pictures/{photo}', [PhotoController::class, 'store']);

@@ -7,10 +7,12 @@ namespace App\Http\Controllers;
 use App\Bench\BenchList;
 use App\Bench\FactList;
 use App\Bench\Finder;
+use App\Bench\JobHistory;
 use App\Bench\JobStore;
 use App\Change\FactChange;
 use App\Http\Body;
 use App\Http\Id;
+use App\Models\Job;
 use App\Wire\Sent;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -206,6 +208,16 @@ final class JobController
             $in->label('note'),
         ),
         );
+    }
+
+    public function history(Request $request, string $job): JsonResponse
+    {
+        Job::query()->findOrFail($job);
+        $before = $request->query('before');
+
+        return new JsonResponse([
+            'rows' => JobHistory::of($job, is_string($before) && ctype_digit($before) ? (int) $before : null),
+        ]);
     }
 
     public function undo(Request $request, string $job): JsonResponse

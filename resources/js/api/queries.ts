@@ -13,6 +13,17 @@ export function useJobState(id: string) {
     });
 }
 
+/** What was done to a job, the latest first; asked anew where it went on. */
+export function useHistory(job: string, version: number) {
+    return useQuery({
+        queryKey: ['history', job, version],
+        queryFn: async () =>
+            orRefuse(await client.GET('/api/jobs/{job}/history', { params: { path: { job }, query: {} } }))
+                .rows,
+        placeholderData: keepPreviousData,
+    });
+}
+
 export function useBench(shelf: Shelf = 'bench') {
     return useQuery({
         queryKey: ['bench', shelf],

@@ -207,6 +207,28 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job}/history": {
+        parameters: {
+            query?: {
+                /** @description Only what was done before this one */
+                before?: number;
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        /** What was done to a job, the latest first, a hundred at a time */
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job}/letter": {
         parameters: {
             query?: {
@@ -3688,6 +3710,26 @@ export interface components {
              */
             origin?: "plan" | "bought" | "there";
         }[];
+        History: {
+            rows: {
+                id: number;
+                at: string;
+                /** @description On this device; null where nobody said */
+                here: boolean | null;
+                /** @description Not taken back */
+                stands: boolean;
+                /** @enum {unknown} */
+                kind: "change" | "undo" | "redo";
+                told: {
+                    what: string;
+                    /** @description Empty where there was nothing */
+                    from: string;
+                    to: string;
+                }[];
+                /** @description How many things it changed beside those told */
+                more: number;
+            }[];
+        };
         Recipe: {
             id: string;
             name: string;
@@ -4123,6 +4165,32 @@ export interface operations {
             201: components["responses"]["NewState"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+        };
+    };
+    history: {
+        parameters: {
+            query?: {
+                /** @description Only what was done before this one */
+                before?: number;
+            };
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The history */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["History"];
+                };
+            };
+            404: components["responses"]["Refused"];
         };
     };
     quoteLetter: {

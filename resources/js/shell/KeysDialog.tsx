@@ -24,6 +24,7 @@ const KEYS: [string, string][] = [
     ['W', 'what if: change numbers without storing them'],
     ['Z', 'undo'],
     ['Y', 'redo'],
+    ['H', 'what was done to this job'],
     ['?', 'these keys'],
 ];
 

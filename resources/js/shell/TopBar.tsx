@@ -37,12 +37,12 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
     const navigate = useNavigate();
     const [params, setParams] = useSearchParams();
     const word = params.get('word');
-    const asked = (to: string | null) =>
+    const asked = (what: 'word' | 'history', to: string | null) =>
         setParams(
             (now) => {
-                now.delete('word');
+                now.delete(what);
                 if (to !== null) {
-                    now.set('word', to);
+                    now.set(what, to);
                 }
                 return now;
             },
@@ -61,6 +61,11 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
             ? []
             : [
                   {
+                      label: 'History of this job',
+                      detail: 'key H',
+                      to: () => asked('history', '1'),
+                  },
+                  {
                       label: 'Print the sheet',
                       detail: 'key P',
                       to: () => void window.open(`/api/jobs/${jobId}/sheet`, '_blank'),
@@ -72,7 +77,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
         { label: 'In millimetres', detail: 'key U', to: () => setUnits('mm') },
         { label: 'In both units', detail: 'key U', to: () => setUnits('both') },
         { label: 'Help: all keys', detail: 'key ?', to: () => setKeys(true) },
-        { label: 'Help: what words mean', detail: '', to: () => asked('') },
+        { label: 'Help: what words mean', detail: '', to: () => asked('word', '') },
     ].map((one) => ({ ...one, group: 'To do' }));
     return (
         <Box
@@ -157,10 +162,10 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                         close={() => setFinding(false)}
                         jobId={jobId}
                         doings={doings}
-                        mean={asked}
+                        mean={(one) => asked('word', one)}
                     />
                 )}
-                {word !== null && <WordsDialog word={word} close={() => asked(null)} />}
+                {word !== null && <WordsDialog word={word} close={() => asked('word', null)} />}
                 {keys && <KeysDialog open close={() => setKeys(false)} />}
             </Suspense>
         </Box>

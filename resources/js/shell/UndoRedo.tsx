@@ -1,9 +1,13 @@
 import { LinkButton } from './LinkButton';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
-import { useSyncExternalStore } from 'react';
+import { Suspense, useSyncExternalStore } from 'react';
+import { useSearchParams } from 'react-router';
 import { useJob } from '../job/JobContext';
 import { useKey } from './keys';
+import { later } from './later';
+
+const HistoryDialog = later(async () => (await import('../job/HistoryDialog')).HistoryDialog);
 
 /** Back and forth over what was done on this device; and a bar with the way back after something was taken away. */
 export function UndoRedo() {
@@ -14,10 +18,24 @@ export function UndoRedo() {
     const redo = () => void saver.redo(job);
     useKey('z', undo);
     useKey('y', redo);
+    const [params, setParams] = useSearchParams();
+    const look = (on: boolean) =>
+        setParams(
+            (now) => {
+                now.delete('history');
+                if (on) {
+                    now.set('history', '1');
+                }
+                return now;
+            },
+            { replace: true },
+        );
+    useKey('h', () => look(true));
     return (
         <>
             <Step name="Undo" hotkey="z" sign="↶" can={state.can_undo && !whatIf.on} go={undo} />
             <Step name="Redo" hotkey="y" sign="↷" can={state.can_redo && !whatIf.on} go={redo} />
+            <Suspense>{params.has('history') && <HistoryDialog close={() => look(false)} />}</Suspense>
             <Snackbar
                 open={removed !== null}
                 anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}

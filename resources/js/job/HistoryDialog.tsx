@@ -1,0 +1,111 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useHistory } from '../api/queries';
+import { moment } from '../entry/day';
+import { useJob } from './JobContext';
+import { LinkButton } from '../shell/LinkButton';
+
+const KINDS = { change: '', undo: 'Taken back: ', redo: 'Carried out again: ' };
+
+/** What was done to this job, as people read it; and the way back, one by one or as far as a row. */
+export function HistoryDialog({ close }: { close: () => void }) {
+    const { state, saver } = useJob();
+    const job = state.facts.id;
+    const history = useHistory(job, state.version);
+    const rows = history.data ?? [];
+    const [going, setGoing] = useState(false);
+    const back = async (to: number) => {
+        setGoing(true);
+        const steps = rows.filter((row) => row.id >= to && row.stands && row.here !== false).length;
+        for (let i = 0; i < steps; i++) {
+            await saver.undo(job);
+        }
+        setGoing(false);
+    };
+    return (
+        <Dialog open onClose={close} fullWidth maxWidth="md">
+            <DialogTitle>What was done</DialogTitle>
+            <DialogContent>
+                <Box sx={{ display: 'flex', gap: 1, mb: 1 }}>
+                    <Button
+                        variant="outlined"
+                        color="inherit"
+                        disabled={!state.can_undo || going}
+                        onClick={() => void saver.undo(job)}
+                    >
+                        Undo
+                    </Button>
+                    <Button
+                        variant="outlined"
+                        color="inherit"
+                        disabled={!state.can_redo || going}
+                        onClick={() => void saver.redo(job)}
+                    >
+                        Redo
+                    </Button>
+                    <Box sx={{ flex: 1 }} />
+                    <Button color="inherit" onClick={close}>
+                        Close
+                    </Button>
+                </Box>
+                <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+                    {rows.map((row) => (
+                        <Box
+                            component="li"
+                            key={row.id}
+                            sx={{
+                                display: 'grid',
+                                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '9rem minmax(0, 1fr) auto' },
+                                columnGap: 1.5,
+                                py: 0.75,
+                                borderTop: 1,
+                                borderColor: 'divider',
+                            }}
+                        >
+                            <Typography variant="body2" color="textSecondary">
+                                {moment(row.at)}
+                                {row.here === false && ', on another device'}
+                            </Typography>
+                            <Box>
+                                {row.told.map((told, i) => (
+                                    <Typography
+                                        key={i}
+                                        variant="body2"
+                                        sx={{
+                                            textDecoration:
+                                                row.kind === 'change' && !row.stands
+                                                    ? 'line-through'
+                                                    : undefined,
+                                        }}
+                                    >
+                                        {i === 0 && KINDS[row.kind]}
+                                        {told.what}: {told.from === '' ? '' : `${told.from} → `}
+                                        <b>{told.to}</b>
+                                    </Typography>
+                                ))}
+                                {row.more > 0 && (
+                                    <Typography variant="body2">and {row.more} more with it</Typography>
+                                )}
+                            </Box>
+                            {row.stands && row.here !== false ? (
+                                <LinkButton size="small" disabled={going} onClick={() => void back(row.id)}>
+                                    Undo back to here
+                                </LinkButton>
+                            ) : (
+                                <span />
+                            )}
+                        </Box>
+                    ))}
+                </Box>
+                {history.isSuccess && rows.length === 0 && (
+                    <Typography>Nothing was changed since it came in.</Typography>
+                )}
+            </DialogContent>
+        </Dialog>
+    );
+}
