@@ -319,7 +319,8 @@ final class MeasureTest extends BrowserTestCase
         $id = $this->newBush();
         $file = $this->rig->downloads().'/readings.csv';
         file_put_contents($file, "Place;Angle;Measured\nmouth;0;1,1247\nmouth;45;smudge\nmiddle;90;28,571 mm\n");
-        $this->press('Bring in a table');
+        $this->press('Tables …');
+        $this->find("//*[@role='menuitem'][.='Bring in a table']", 'the menu')->click();
         $this->sees('or paste it here');
         $chooser = $this->page->findElement(WebDriverBy::xpath("//input[@aria-label='Table file']"));
         $chooser->setFileDetector(new LocalFileDetector());

@@ -6,6 +6,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
+import { useSearchParams } from 'react-router';
 import { TextFact } from '../../entry/TextFact';
 import { day } from '../../entry/day';
 import { useJob } from '../../job/JobContext';
@@ -15,6 +16,7 @@ import { Drawings } from './Drawings';
 import { Issues } from './Issues';
 import { Tag } from './Tag';
 import { Framed } from '../../pictures/Framed';
+import { More } from '../../shell/More';
 import { useSettings } from '../../shell/settings';
 import { sizeKind, Verdict } from '../../shell/Verdict';
 import { mono } from '../../theme/theme';
@@ -23,6 +25,7 @@ import { mono } from '../../theme/theme';
 export function HandOver() {
     const { facts, answers, save } = useJob();
     const { say, units, typing } = useSettings();
+    const [, setParams] = useSearchParams();
     const unit = units === 'both' ? typing : units;
     const sheet = `/api/jobs/${facts.id}/sheet?unit=${unit}`;
     const { hand_over: over } = answers;
@@ -176,18 +179,18 @@ export function HandOver() {
                 <Button variant="outlined" color="inherit" href={`/api/jobs/${facts.id}/file`}>
                     Job file
                 </Button>
-                {(['sizes', 'holes', 'cuts'] as const).map((table) => (
-                    <Button
-                        key={table}
-                        variant="outlined"
-                        color="inherit"
-                        href={`/api/jobs/${facts.id}/tables/${table}?unit=${unit}`}
-                    >
-                        {table} CSV
-                    </Button>
-                ))}
-                <Button variant="outlined" color="inherit" href={`/api/jobs/${facts.id}/calendar`}>
-                    Calendar
+                <More
+                    name="Tables …"
+                    doings={[
+                        ...(['sizes', 'holes', 'cuts'] as const).map((table) => ({
+                            name: `${table} CSV`,
+                            to: `/api/jobs/${facts.id}/tables/${table}?unit=${unit}`,
+                        })),
+                        { name: 'Calendar', to: `/api/jobs/${facts.id}/calendar` },
+                    ]}
+                />
+                <Button variant="outlined" color="inherit" onClick={() => setParams({ history: '1' })}>
+                    What was done
                 </Button>
             </Box>
             <Issues />

@@ -14,6 +14,7 @@ import { NumberPad } from '../../entry/NumberPad';
 import { useJob } from '../../job/JobContext';
 import { useKey } from '../../shell/keys';
 import { LinkButton } from '../../shell/LinkButton';
+import { More } from '../../shell/More';
 import { FoundCard } from './FoundCard';
 import { WrongNumber } from '../size/WrongNumber';
 import { GaugeLine } from './GaugeLine';
@@ -256,27 +257,19 @@ function Entry({
                 >
                     It was wrong
                 </Button>
-                {answer.what === '' && (answer.state === null || answer.state === 'before') && (
-                    <Button variant="outlined" color="inherit" onClick={() => setTable(true)}>
-                        Bring in a table
-                    </Button>
-                )}
-                <Button
-                    variant="outlined"
-                    color="inherit"
-                    href={`/api/jobs/${facts.id}/readings.csv?surface=${surface.id}`}
-                    download
-                >
-                    As CSV
-                </Button>
-                <Button
-                    variant="outlined"
-                    color="inherit"
-                    href={`/api/jobs/${facts.id}/readings.csv`}
-                    download
-                >
-                    The whole job as CSV
-                </Button>
+                <More
+                    name="Tables …"
+                    doings={[
+                        ...(answer.what === '' && (answer.state === null || answer.state === 'before')
+                            ? [{ name: 'Bring in a table', to: () => setTable(true) }]
+                            : []),
+                        {
+                            name: 'These readings as CSV',
+                            to: `/api/jobs/${facts.id}/readings.csv?surface=${surface.id}`,
+                        },
+                        { name: 'All readings of the job as CSV', to: `/api/jobs/${facts.id}/readings.csv` },
+                    ]}
+                />
             </Box>
             {wrong && (
                 <WrongNumber
