@@ -72,9 +72,9 @@ stamp() {
 install_php() { # "dev" or nothing
     local with=${1:-} wanted=--no-dev
     need_php
-    need_tool composer "Composer" composer
     if [ "$with" = dev ] || [ -f vendor/.with-dev ]; then wanted=; fi
     if [ ! -f vendor/autoload.php ] || stale vendor/.installed composer.json core/composer.json || { [ -z "$wanted" ] && [ ! -f vendor/.with-dev ]; }; then
+        need_tool composer "Composer" composer
         say "Installing the PHP packages ..."
         mkdir -p bootstrap/cache storage/framework/{cache/data,sessions,views} storage/logs
         [ -f .env ] || cp .env.example .env
@@ -105,7 +105,7 @@ install_npm() { # "dev" or nothing
 }
 
 front_end_sources() {
-    find resources/js resources/views vite.config.ts package-lock.json -type f | LC_ALL=C sort | tr '\n' '\0' | xargs -0 cat
+    find resources/js resources/views openapi vite.config.ts package-lock.json -type f | LC_ALL=C sort | tr '\n' '\0' | xargs -0 cat
 }
 
 build_front_end() { # "dev" or nothing
@@ -126,6 +126,7 @@ make_env() {
 
 # Readers of drawings and calendars that are not ours, for the tests that read them back.
 install_readers() {
+    need_tool jq "jq" jq
     /usr/bin/python3 -c 'import ezdxf, icalendar' >/dev/null 2>&1 && return
     as_root || stop "Reading drawings and calendars back needs: sudo apt-get install python3-ezdxf python3-icalendar"
     say "Installing readers of drawings and calendars ..."

@@ -98,4 +98,16 @@ final class ConsoleTest extends TestCase
         self::assertSame(0, $code);
         self::assertCount(4, json_decode($out, true)['make']);
     }
+
+    public function test_the_list_shows_what_is_ours(): void
+    {
+        [$code, $out] = self::artisan(['list']);
+        self::assertSame(0, $code);
+        foreach (['sum', 'job:answers', 'gauges:rack', 'shop:tidy'] as $ours) {
+            self::assertMatchesRegularExpression("/^  {$ours} +\S/m", $out);
+        }
+        self::assertStringNotContainsString('queue:work', $out);
+        self::assertStringContainsString(trim((string) file_get_contents(dirname(__DIR__, 2).'/VERSION')), $out);
+        self::assertStringContainsString('queue:work', self::artisan(['list', '--all'])[1]);
+    }
 }

@@ -184,6 +184,31 @@ $start = hrtime(true);
 for ($i = 0; $i < 7000; $i++) {
     NamedFit::named(25.0 + ($i % 300), $fits[$i % 7])->clearance();
 }
+/** The script a browser needs before the bench stands, packed, in kB: what main.tsx brings with it and nothing later. */
+function scriptOfTheBench(): ?float
+{
+    $manifest = json_decode((string) @file_get_contents(public_path('build/manifest.json')), true);
+    if (! is_array($manifest)) {
+        return null;
+    }
+    $bytes = 0;
+    [$open, $seen] = [['resources/js/main.tsx'], []];
+    while ($open !== []) {
+        $name = array_shift($open);
+        if (! isset($seen[$name])) {
+            $seen[$name] = true;
+            array_push($open, ...$manifest[$name]['imports'] ?? []);
+            $bytes += strlen((string) gzencode((string) file_get_contents(public_path("build/{$manifest[$name]['file']}")), 9));
+        }
+    }
+
+    return $bytes / 1000;
+}
+
+$script = scriptOfTheBench();
+if ($script !== null) {
+    printf("%-48s %6.0f kB, wanted under 150 kB\n", 'script before the bench stands, packed', $script);
+}
 printf("%-48s %6.2f µs each, wanted under 50 µs\n", 'a fit from the tables', (hrtime(true) - $start) / 7000 / 1e3);
 timed('all fits at a size, for find by result', static fn () => FitSearch::inside(40.0, new Range(-0.04, 0.0)), 100);
 

@@ -5,6 +5,7 @@ import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { mono } from '../theme/theme';
@@ -48,6 +49,14 @@ export function KeysDialog({ open, close }: { open: boolean; close: () => void }
                         ))}
                     </TableBody>
                 </Table>
+                <Typography variant="body2" sx={{ mt: 1.5 }}>
+                    What words mean, and everything else that can be done, is found with <b>/</b>. Other
+                    programs ask this shop by{' '}
+                    <a href="/api/docs" target="_blank" rel="noreferrer">
+                        its contract
+                    </a>
+                    .
+                </Typography>
             </DialogContent>
         </Dialog>
     );
