@@ -15,7 +15,7 @@ use Oldpart\Core\Quantity\LengthWriter;
 /** How long a warm part must lie before its size can be believed: lumped cooling in still air. Seconds. */
 final readonly class Cooling
 {
-    /** Heat transfer in still air, W/m²K; on cast iron or in a draught about 25, under an air jet 60. Common practice. */
+    /** Heat transfer in still air, W/m²K; on cast iron or in a draught 25, under an air jet 60. Common practice. */
     public const STILL_AIR = 10.0;
 
     /** @param  list<Note>  $notes */
