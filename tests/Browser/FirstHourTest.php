@@ -163,6 +163,64 @@ final class FirstHourTest extends BrowserTestCase
         $this->at('lobes');
     }
 
+    /** At the first job that is begun, a sentence a stage; closed, it is gone for good. A demo job is not guided. */
+    public function test_a_first_job_is_guided(): void
+    {
+        $this->visit('/job/demo-drill/measure');
+        $this->sees('Number pad');
+        self::assertSame([], $this->page->findElements(WebDriverBy::xpath("//aside[@aria-label='First steps']")));
+        $this->visit('/');
+        $this->press('What are you making?');
+        $this->press('Start the job');
+        $this->sees('Answer the safety question; the rest of this page can wait.');
+        $job = $this->jobId();
+        $this->press('Measure');
+        $this->sees('Type what the gauge reads and press Enter');
+        $this->press('I know my way');
+        $this->seesNot('Type what the gauge reads and press Enter');
+        $this->visit("/job/{$job}/size");
+        $this->sees('Work something out');
+        self::assertSame([], $this->page->findElements(WebDriverBy::xpath("//aside[@aria-label='First steps']")));
+        $this->visit('/');
+        $this->press('What are you making?');
+        $this->press('Start the job');
+        $this->sees('What came in');
+        self::assertSame([], $this->page->findElements(WebDriverBy::xpath("//aside[@aria-label='First steps']")), 'not at the second one either');
+    }
+
+    /** Who listens hears which size changed and to what; each view has one heading above all others. */
+    public function test_what_is_heard(): void
+    {
+        $this->visit('/job/demo-drill/measure?at=demo-drill-1');
+        $this->sees('Number pad');
+        $this->keys('1.1262', WebDriverKeys::ENTER);
+        $this->stored();
+        $this->waitFor(
+            fn (): bool => preg_match('/Bush outside: \d\.\d+/', (string) $this->page->executeScript('return document.querySelector("[aria-label=\'Changed sizes\']").textContent')) === 1,
+            'the changed size is not said',
+        );
+        foreach (['/', '/shop', '/tables', '/sums', ...array_map(static fn (string $stage): string => "/job/demo-carder/{$stage}", ['take-in', 'survey', 'measure', 'size', 'plan', 'make', 'assemble', 'hand-over'])] as $view) {
+            $this->visit($view);
+            $this->sees('Find');
+            usleep(300_000);
+            self::assertSame(1, $this->page->executeScript('return document.querySelectorAll("h1").length'), "headings of {$view}");
+        }
+    }
+
+    /** Where the system asks for more contrast, nothing is grey; where it has colours of its own, what is chosen is outlined. */
+    public function test_more_contrast(): void
+    {
+        $dev = new ChromeDevToolsDriver($this->page);
+        $this->visit('/job/demo-drill/measure');
+        $this->sees('Number pad');
+        $grey = 'const e = [...document.querySelectorAll("p, span")].find(e => e.textContent === "Bush for the drive end · 2 off"); return getComputedStyle(e).color';
+        self::assertNotSame('rgb(28, 35, 48)', $this->page->executeScript($grey));
+        $dev->execute('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-contrast', 'value' => 'more']]]);
+        self::assertSame('rgb(28, 35, 48)', $this->page->executeScript($grey));
+        $dev->execute('Emulation.setEmulatedMedia', ['features' => [['name' => 'forced-colors', 'value' => 'active']]]);
+        self::assertSame('3px', $this->page->executeScript('return getComputedStyle(document.querySelector(".Mui-selected")).outlineWidth'));
+    }
+
     /** @return iterable<string, array{float, float, string}> */
     public static function papers(): iterable
     {

@@ -165,14 +165,13 @@ final class OpenFilesTest extends TestCase
     public function test_what_a_machine_can_do_comes_back(): void
     {
         $job = new SampleJob();
-        $figure = ['typed' => '9', 'unit' => 'in'];
         $job->facts['shop']['machines'] = [
-            ['id' => 'm-1', 'kind' => 'lathe', 'name' => 'Lathe', 'figures' => ['swing' => $figure]],
-            ['id' => 'm-2', 'kind' => 'mill', 'name' => 'Mill', 'figures' => []],
+            ['id' => 'm-1', 'kind' => 'lathe', 'name' => 'Lathe', 'unit' => 'in', 'figures' => ['swing_mm' => '9']],
+            ['id' => 'm-2', 'kind' => 'mill', 'name' => 'Mill', 'unit' => 'mm', 'figures' => []],
         ];
-        $back = JobFile::toArray(JobFile::read(JobFile::write($job->build())));
-        self::assertSame(['swing'], array_keys($back['shop']['machines'][0]['figures']));
-        self::assertSame('9', $back['shop']['machines'][0]['figures']['swing']['typed']);
+        $back = JobFile::toArray(JobFile::read(JobFile::write($job->build())))['shop']['machines'];
+        self::assertSame([['swing_mm' => '9'], []], array_column($back, 'figures'));
+        self::assertSame(['in', 'mm'], array_column($back, 'unit'));
     }
 
     /** Parts are read between 60 degrees of frost and 400 °C, neither of them taken. */

@@ -106,7 +106,7 @@ final class SetUpSumsTest extends TestCase
         self::assertEqualsWithDelta(0.010472, Sums::run('half-turn', ['spacing_mm' => 140, 'index_error_deg' => -0.01, 'length_mm' => 60])['parallel_off_mm'], 1e-6);
         self::assertEqualsWithDelta(-0.09, Sums::run('tilt-shim', ['off_mm' => -0.12, 'lever_mm' => 200, 'base_mm' => 150])['shim_mm'], 1e-6);
         self::assertSame(0.0, Sums::run('offset', ['a_mm' => 0, 'b_mm' => 0])['direction_deg']);
-        $stock = Sums::run('stock-at-both-ends', ['rough_mm' => 48, 'finished_mm' => 52, 'off_near_mm' => -0.6, 'off_far_mm' => -1.1, 'clean_mm' => -1.0]);
+        $stock = Sums::run('stock-at-both-ends', ['rough_mm' => 48, 'finished_mm' => 52, 'off_near_mm' => -0.6, 'off_far_mm' => -1.1, 'clean_mm' => 0.0]);
         self::assertEqualsWithDelta([1.4, 0.9, 50.2], [$stock['near_mm'], $stock['far_mm'], $stock['least_bore_mm']], 1e-9);
         try {
             Sums::run('tilt-shim', ['off_mm' => -5, 'lever_mm' => 4, 'base_mm' => 10]);

@@ -143,6 +143,7 @@ final class SumNotesTest extends TestCase
         'shrink' => ['room_c'], 'gap-at' => ['inner_c', 'outer_c'], 'taper-trial' => ['gap_now_mm', 'gap_wanted_mm'], 'taper-by-balls' => ['depth_large_mm'],
         'fitting-turn' => ['contact_deg', 'wanted_deg'], 'hole-circle' => ['start_deg'], 'offset' => ['a_mm', 'b_mm'],
         'half-turn' => ['index_error_deg', 'slide_error_mm'], 'two-castings' => ['height_a_mm', 'height_b_mm'],
+        'stock-at-both-ends' => ['off_near_mm', 'off_far_mm'],
     ];
 
     /** Whatever has to be above nought is refused at nought, and below it, at its own field. */

@@ -115,7 +115,7 @@ export function Bench() {
             strip={<BenchStrip />}
         >
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 1.5, flexWrap: 'wrap' }}>
-                <Typography variant="h1" sx={{ flex: 1 }}>
+                <Typography variant="h1" component="h2" sx={{ flex: 1 }}>
                     {shelf?.title}
                 </Typography>
                 <ToggleButtonGroup

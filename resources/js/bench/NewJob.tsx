@@ -15,6 +15,7 @@ import { client, newId, orRefuse } from '../api/client';
 import { whole } from '../api/held';
 import { jobKey, useKinds } from '../api/queries';
 import type { Kind } from '../api/types';
+import { guide } from '../shell/guided';
 import { useSettings } from '../shell/settings';
 import { KindCard } from './KindCard';
 
@@ -99,6 +100,7 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
             );
             queries.setQueryData(jobKey(id), await whole(id, state));
             await queries.invalidateQueries({ queryKey: ['bench'] });
+            guide.begin(id);
             void navigate(`/job/${id}/take-in`, { state: { fresh: true } });
         } catch (error) {
             setRefused(

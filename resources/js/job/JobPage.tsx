@@ -9,6 +9,8 @@ import type { JobState } from '../api/types';
 import { BenchStrip } from '../bench/BenchStrip';
 import { Frame } from '../shell/Frame';
 import { MakeCard } from '../shell/MakeCard';
+import { Guide } from '../shell/Guide';
+import { SizeSaid } from '../shell/SizeSaid';
 import { useSaver } from '../shell/SaverContext';
 import { StageIcon, STAGES } from '../shell/stages';
 import { UndoRedo } from '../shell/UndoRedo';
@@ -48,7 +50,7 @@ export function JobPage() {
         <Frame title="Job" subtitle="" strip={<BenchStrip />}>
             {state.isError && (
                 <Box>
-                    <Typography variant="h1">
+                    <Typography variant="h1" component="h2">
                         {state.error instanceof Refused
                             ? state.error.message
                             : 'The job can’t be fetched just now.'}
@@ -94,6 +96,8 @@ function Inside({ state, stage }: { state: JobState; stage: string }) {
                 card={<MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />}
             >
                 <WhatIfBar />
+                <Guide key={facts.id} stage={stage} />
+                <SizeSaid />
                 <Suspense>
                     <Page />
                 </Suspense>

@@ -112,7 +112,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 <Mark />
             </Box>
             <Box sx={{ flex: '1 1 7.5rem', minWidth: 0, pl: 1 }}>
-                <Typography variant="h2" component="p">
+                <Typography variant="h2" component="h1">
                     {title}
                 </Typography>
                 <Typography variant="body2" color="textSecondary">

@@ -54,7 +54,7 @@ export function ShopPage() {
             subtitle="what this shop can hold, press and measure"
             strip={<BenchStrip />}
         >
-            <Typography variant="h1" sx={{ mb: 1.5 }}>
+            <Typography variant="h1" component="h2" sx={{ mb: 1.5 }}>
                 The shop
             </Typography>
             <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { md: '1fr 1fr' }, maxWidth: 980 }}>

@@ -35,7 +35,7 @@ export function SumsPage() {
     const here = all.find((sum) => sum.name === params.get('sum')) ?? found[0];
     return (
         <Frame title={shop.data?.name ?? ''} subtitle="sums without a job" strip={<BenchStrip />}>
-            <Typography variant="h1" sx={{ mb: 1.5 }}>
+            <Typography variant="h1" component="h2" sx={{ mb: 1.5 }}>
                 Sums
             </Typography>
             <Box

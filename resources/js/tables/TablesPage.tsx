@@ -31,7 +31,7 @@ export function TablesPage() {
     const go = (to: Partial<Place>) => setPlace((now) => ({ ...now, ...to }));
     return (
         <Frame title={shop.data?.name ?? ''} subtitle="fits and bearings" strip={<BenchStrip />}>
-            <Typography variant="h1" sx={{ mb: 1.5 }}>
+            <Typography variant="h1" component="h2" sx={{ mb: 1.5 }}>
                 Tables
             </Typography>
             <Box

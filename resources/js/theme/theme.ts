@@ -286,6 +286,20 @@ export const theme = createTheme({
                     'h1, h2, h3': { breakAfter: 'avoid' },
                 },
                 '@page': { margin: '14mm' },
+                // For who asked the system for more contrast, or for its own colours.
+                '@media (prefers-contrast: more)': {
+                    'html:root:root': {
+                        '--mui-palette-text-secondary': 'var(--mui-palette-text-primary)',
+                        '--mui-palette-divider': 'var(--mui-palette-text-primary)',
+                        '--mui-palette-strong-main': 'var(--mui-palette-text-primary)',
+                    },
+                },
+                '@media (forced-colors: active)': {
+                    ':root .Mui-selected, :root [aria-pressed=true], :root [aria-current=page]': {
+                        outline: '3px solid Highlight',
+                        outlineOffset: -3,
+                    },
+                },
                 ':focus-visible': {
                     outline: '3px solid var(--mui-palette-primary-main)',
                     outlineOffset: 1,

@@ -46,7 +46,7 @@ export function Assemble() {
     };
     return (
         <Box sx={{ maxWidth: 1000 }}>
-            <Typography variant="h1" sx={{ mb: 1.25 }}>
+            <Typography variant="h1" component="h2" sx={{ mb: 1.25 }}>
                 Put it together
             </Typography>
             <Box

@@ -34,7 +34,9 @@ export function HandOver() {
     return (
         <Box sx={{ maxWidth: 1000 }}>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 1.25, flexWrap: 'wrap' }}>
-                <Typography variant="h1">As built</Typography>
+                <Typography variant="h1" component="h2">
+                    As built
+                </Typography>
                 <Verdict kind={over.good ? 'good' : 'usable'}>{over.says}</Verdict>
             </Box>
             <Whole />

@@ -87,7 +87,7 @@ export function Plan() {
     if (answers.plan.length === 0 && facts.plan == null) {
         return (
             <Box>
-                <Typography variant="h1" sx={{ mb: 1 }}>
+                <Typography variant="h1" component="h2" sx={{ mb: 1 }}>
                     Order of work
                 </Typography>
                 <Typography>
@@ -99,7 +99,7 @@ export function Plan() {
     }
     return (
         <Box sx={{ maxWidth: 1000 }}>
-            <Typography variant="h1" sx={{ mb: 1 }}>
+            <Typography variant="h1" component="h2" sx={{ mb: 1 }}>
                 Order of work
             </Typography>
             {answers.plan[0]?.rule === 'as quoted' && (

@@ -33,7 +33,9 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
     return (
         <>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1.25, flexWrap: 'wrap' }}>
-                <Typography variant="h1">{joint.name}</Typography>
+                <Typography variant="h1" component="h2">
+                    {joint.name}
+                </Typography>
                 <Box sx={{ flex: '1 1 20rem', minWidth: 0, maxWidth: 470 }}>
                     <PurposeChooser joint={joint} answer={answer} />
                 </Box>

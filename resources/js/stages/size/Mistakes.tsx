@@ -36,7 +36,9 @@ function Mistake({ mistake }: { mistake: MistakeAnswer }) {
     return (
         <Box component="section" aria-label={`${mistake.name} was wrong`}>
             <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
-                <Typography variant="h1">{mistake.name}</Typography>
+                <Typography variant="h1" component="h2">
+                    {mistake.name}
+                </Typography>
                 {mistake.was && (
                     <Box component="s" sx={{ color: 'text.secondary', typography: 'outcome' }}>
                         {say(mistake.was)}

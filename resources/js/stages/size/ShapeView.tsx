@@ -21,7 +21,9 @@ export function ShapeView({ shape, surface }: { shape: Shaped; surface: Surface 
     return (
         <>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1, flexWrap: 'wrap' }}>
-                <Typography variant="h1">{shape.name}</Typography>
+                <Typography variant="h1" component="h2">
+                    {shape.name}
+                </Typography>
                 <ItIs key={surface.id} surface={surface} />
             </Box>
             {shape.is && <Typography variant="outcome">{say(shape.is)}</Typography>}
