@@ -361,11 +361,26 @@ final class HabitsTest extends BrowserTestCase
             usleep(300_000);
             $this->hasNoViolations($view);
         }
+        foreach (['/?word=taper' => 'What words mean', '/job/demo-drill/measure?history=1' => 'What was done', '/job/demo-carder/hand-over?history=1' => 'What was done'] as $view => $text) {
+            $this->visit($view);
+            $this->sees($text);
+            usleep(300_000);
+            $this->hasNoViolations($view);
+        }
+        $this->visit('/job/demo-drill/measure');
+        foreach (["//button[.='lobes']" => 'two-point gauges read it', "//button[.='Tables …']" => 'These readings as CSV'] as $button => $text) {
+            $this->find($button, $button)->click();
+            $this->sees($text);
+            usleep(300_000);
+            $this->hasNoViolations($button);
+            $this->keys(WebDriverKeys::ESCAPE);
+            $this->seesNot($text);
+        }
         $this->visit('/');
         $this->sees('The bench');
-        foreach (['What are you making?' => 'Flanged bush', '/' => 'Jobs'] as $button => $text) {
-            $button === '/'
-                ? $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys('/')
+        foreach (['What are you making?' => 'Flanged bush', '/' => 'Jobs', '?' => 'All keys'] as $button => $text) {
+            strlen($button) === 1
+                ? $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys($button)
                 : $this->press($button);
             $this->sees($text);
             usleep(300_000);

@@ -20,6 +20,11 @@ final class LengthReader
 
     private const LONGEST_TEXT = 200;
 
+    /** Fractions of an inch that are one letter. */
+    private const ONE_LETTER = [
+        '½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8',
+    ];
+
     private const UNITS = [
         'in' => 25.4,
         'inch' => 25.4,
@@ -92,8 +97,11 @@ final class LengthReader
                 'μ' => 'µ',
                 "\u{00A0}" => ' ',
                 "\u{202F}" => ' ',
+                "\u{2009}" => ' ',
+                '’' => "'",
             ]),
         );
+        $clean = self::written($clean);
         if ($clean === '') {
             throw self::bad('empty', 'Nothing is typed yet. Type a size such as 1.0605, 26.94 mm or 27/64.');
         }
@@ -108,6 +116,23 @@ final class LengthReader
         }
 
         return $clean;
+    }
+
+    /** As a hand writes it: 1½ for 1 1/2, and thousands set off in threes, 1 234,5 or 1'234.5, closed up. */
+    private static function written(string $text): string
+    {
+        $letters = implode('', array_keys(self::ONE_LETTER));
+        $spelt = preg_replace_callback(
+            "~(?<![{$letters}.,/])(\\d?)\\s*([{$letters}])(?![\\d{$letters}])~u",
+            static fn (array $m): string => ($m[1] === '' ? '' : "{$m[1]} ").self::ONE_LETTER[$m[2]],
+            $text,
+        );
+
+        return (string) preg_replace_callback(
+            "~(?<![\d.,/])\d{1,3}(?:[ ']\d{3})+(?![\d/])~",
+            static fn (array $m): string => str_replace([' ', "'"], '', $m[0]),
+            $spelt ?? $text,
+        );
     }
 
     /** Number and letter drills, and threads by their major diameter. */

@@ -110,4 +110,29 @@ final class LengthReaderTest extends TestCase
         self::assertEqualsWithDelta(-0.0254, LengthReader::read('-0.001', Unit::Inch, true)->length->mm, 1e-12);
         self::assertEqualsWithDelta(-0.0254, LengthReader::read('-1 thou', Unit::Inch, true)->length->mm, 1e-12);
     }
+
+    /** As a hand or another keyboard writes it; 25.4 mm to the inch. */
+    public function test_fractions_of_one_letter_and_thousands_in_threes(): void
+    {
+        $inches = ['½' => 0.5, '1½' => 1.5, '1 ½' => 1.5, '2⅝ in' => 2.625, '⅞"' => 0.875, '3 + ¼' => 3.25, '¾ - ⅛' => 0.625];
+        foreach ($inches as $text => $inch) {
+            self::assertEqualsWithDelta(25.4 * $inch, LengthReader::read((string) $text, Unit::Inch)->length->mm, 1e-9, (string) $text);
+            self::assertEqualsWithDelta(25.4 * $inch, LengthReader::read(str_contains((string) $text, '3 +') ? '3 in + ¼' : (string) $text, Unit::Millimetre)->length->mm, 1e-9, "an inch fraction whatever the field: {$text}");
+        }
+        foreach (['1 234,5', "1\u{202F}234,5", "1\u{2009}234.5", "1'234.5", '1’234,5', '1234,5'] as $text) {
+            self::assertEqualsWithDelta(1234.5, LengthReader::read($text, Unit::Millimetre)->length->mm, 1e-9, $text);
+        }
+        self::assertEqualsWithDelta(12125 * 0.0254, LengthReader::read('12 125 thou', Unit::Millimetre)->length->mm, 1e-9);
+        // What is no group of three stays what it was: a whole and a fraction, or nothing that can be read.
+        self::assertEqualsWithDelta(25.4 * 1.125, LengthReader::read('1 1/8', Unit::Inch)->length->mm, 1e-9);
+        self::assertEqualsWithDelta(25.4 * (2 + 17 / 64), LengthReader::read('2 17/64', Unit::Inch)->length->mm, 1e-9);
+        foreach (['1 23,5', '12 34', '1 2345', '½½', '½5', '1.½', '1/½'] as $text) {
+            try {
+                LengthReader::read($text, Unit::Millimetre);
+                self::fail("“{$text}” was read");
+            } catch (BadInput $bad) {
+                self::assertNotSame('', $bad->getMessage());
+            }
+        }
+    }
 }

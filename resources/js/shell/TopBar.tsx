@@ -92,7 +92,9 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 borderBottom: 1,
                 borderColor: 'strong.main',
                 bgcolor: 'background.paper',
-                flexWrap: { xs: 'wrap', sm: 'nowrap' },
+                flexWrap: { xs: 'wrap', md: 'nowrap' },
+                pl: { xs: 1, md: 0 },
+                pb: { xs: 0.5, md: 0 },
             }}
         >
             <Box
@@ -100,8 +102,9 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 to="/"
                 aria-label="Oldpart Fit, to the bench"
                 sx={{
-                    width: { xs: 64, md: 92 },
-                    height: 55,
+                    width: { xs: 56, md: 92 },
+                    height: { xs: 44, md: 55 },
+                    ml: { xs: -1, md: 0 },
                     flexShrink: 0,
                     display: 'grid',
                     placeItems: 'center',
@@ -111,7 +114,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
             >
                 <Mark />
             </Box>
-            <Box sx={{ flex: '1 1 7.5rem', minWidth: 0, pl: 1 }}>
+            <Box sx={{ flex: { xs: '1 1 calc(100% - 64px)', md: '1 1 7.5rem' }, minWidth: 0, pl: 1 }}>
                 <Typography variant="h2" component="h1">
                     {title}
                 </Typography>

@@ -35,7 +35,7 @@ export function GaugeLine({ gauge, use, kind, held, take }: Props) {
             component="section"
             aria-label="Gauge line"
             sx={{
-                position: 'sticky',
+                position: { xs: 'static', sm: 'sticky' },
                 bottom: -14,
                 mx: { xs: -1.5, md: -2.25 },
                 mb: -1.75,

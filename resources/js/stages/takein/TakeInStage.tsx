@@ -51,7 +51,7 @@ function WhatCameIn() {
                     display: 'grid',
                     gap: 2,
                     gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' },
-                    mt: 0.75,
+                    mt: 1.5,
                 }}
             >
                 <TextFact
@@ -120,7 +120,7 @@ function WhatCameIn() {
                 sx={{
                     display: 'grid',
                     gap: 2,
-                    mt: 0.5,
+                    mt: 1.25,
                     gridTemplateColumns: {
                         xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
                         sm: 'repeat(4, 1fr)',
