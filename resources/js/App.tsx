@@ -39,7 +39,7 @@ export function App() {
     }
     return (
         <SettingsProvider shopUnit={shop.data.unit}>
-            <Suspense>
+            <Suspense fallback={<main aria-busy />}>
                 <Routes>
                     <Route path="/" element={<Bench />} />
                     <Route path="/shop" element={<ShopPage />} />

@@ -46,6 +46,11 @@ abstract class BrowserTestCase extends TestCase
     protected function visit(string $path): void
     {
         $this->page->get($this->rig->url.$path);
+        // The parts of a page come when they are shown: nobody presses what is not there yet.
+        $this->waitFor(
+            fn (): bool => $this->page->executeScript('return document.querySelector("main, #docs") !== null && document.querySelector("[aria-busy=true]") === null') === true,
+            "{$path} is not shown",
+        );
     }
 
     protected function text(): string

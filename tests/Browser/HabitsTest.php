@@ -248,6 +248,7 @@ final class HabitsTest extends BrowserTestCase
     {
         $this->visit('/job/demo-carder/take-in');
         self::assertStringContainsString('1.6266', $this->card('Bush outside'));
+        $this->press('One of these …');
         $this->tick('Brakes, steering, suspension');
         $this->sees('licensed practice', 'No size is issued');
         $this->waitFor(fn (): bool => ! str_contains($this->card('Bush outside'), '1.6266'), 'the size is still shown');
@@ -369,7 +370,7 @@ final class HabitsTest extends BrowserTestCase
         }
         $this->visit('/job/demo-drill/measure');
         foreach (["//button[.='lobes']" => 'two-point gauges read it', "//button[.='Tables …']" => 'These readings as CSV'] as $button => $text) {
-            $this->find($button, $button)->click();
+            $this->find($button, $button)->sendKeys(WebDriverKeys::ENTER);
             $this->sees($text);
             usleep(300_000);
             $this->hasNoViolations($button);

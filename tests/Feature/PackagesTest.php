@@ -22,7 +22,7 @@ final class PackagesTest extends TestCase
         self::assertArrayNotHasKey('replace', $composer);
         self::assertStringStartsWith('3.', $composer['require']['dompdf/dompdf']);
         $sources = (string) shell_exec(
-            'cat $(find '.escapeshellarg(dirname(__DIR__, 2).'/resources/js').' -name "*.ts" -o -name "*.tsx")',
+            'cat $(find '.escapeshellarg(dirname(__DIR__, 2).'/resources/js').' -name "*.ts" -o -name "*.tsx") '.escapeshellarg(dirname(__DIR__, 2).'/vite.config.ts'),
         );
         foreach (array_keys(self::json('package.json')['dependencies']) as $package) {
             // What builds the pages, and what the others bring to life, is not named in them.

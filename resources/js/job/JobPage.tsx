@@ -48,6 +48,7 @@ export function JobPage() {
     }
     return (
         <Frame title="Job" subtitle="" strip={<BenchStrip />}>
+            {state.isPending && <div aria-busy />}
             {state.isError && (
                 <Box>
                     <Typography variant="h1" component="h2">
@@ -98,7 +99,7 @@ function Inside({ state, stage }: { state: JobState; stage: string }) {
                 <WhatIfBar />
                 <Guide key={facts.id} stage={stage} />
                 <SizeSaid />
-                <Suspense>
+                <Suspense fallback={<div aria-busy />}>
                     <Page />
                 </Suspense>
             </Frame>

@@ -40,7 +40,14 @@ export function Frame({ title, subtitle, tab, strip, card, jobId, temperature, c
             {strip}
             <Box
                 component="main"
-                sx={{ gridArea: 'main', order: 1, overflow: 'auto', px: { xs: 1.5, md: 2.25 }, py: 1.75 }}
+                sx={{
+                    gridArea: 'main',
+                    order: 1,
+                    overflow: 'auto',
+                    scrollPaddingBottom: '6rem',
+                    px: { xs: 1.5, md: 2.25 },
+                    py: 1.75,
+                }}
             >
                 {children}
             </Box>

@@ -28,12 +28,25 @@ export function useSurface(): Here {
     const index = place < 0 ? 0 : place;
     const answer = all[index];
     const surface = facts.surfaces.find((s) => s.id === answer?.surface);
-    const go = (id: string) => setParams({ at: id }, { replace: true });
+    const go = (id: string) =>
+        setParams(
+            (now) => {
+                now.set('at', id);
+                return now;
+            },
+            { replace: true },
+        );
     // Stay at the surface one began with, also when its first reading makes another the next to measure.
     const pinned = params.has('at');
     useEffect(() => {
         if (!pinned && answer) {
-            setParams({ at: answer.id }, { replace: true });
+            setParams(
+                (now) => {
+                    now.set('at', answer.id);
+                    return now;
+                },
+                { replace: true },
+            );
         }
     }, [pinned, answer, setParams]);
     return {
