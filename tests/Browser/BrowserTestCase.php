@@ -144,12 +144,14 @@ abstract class BrowserTestCase extends TestCase
 
     protected function field(string $label): RemoteWebElement
     {
-        $label = $this->find(
-            '//label[starts-with(normalize-space(.), '.self::quote($label).')]',
-            "field “{$label}”",
-        );
+        $field = null;
+        $this->settled($label, function () use ($label, &$field): void {
+            $its = $this->find('//label[starts-with(normalize-space(.), '.self::quote($label).')]', "field “{$label}”");
+            $field = $this->page->findElement(WebDriverBy::id((string) $its->getAttribute('for')));
+        });
+        assert($field instanceof RemoteWebElement);
 
-        return $this->page->findElement(WebDriverBy::id((string) $label->getAttribute('for')));
+        return $field;
     }
 
     protected function fill(string $label, string $text): void

@@ -59,7 +59,7 @@ final class HabitsTest extends BrowserTestCase
         foreach (self::VIEWS as $view) {
             $this->visit($view);
             $this->sees('Find');
-            usleep(300_000);
+            usleep(100_000);
         }
         $hosts = [];
         foreach ($this->page->manage()->getLog('performance') as $entry) {
@@ -338,7 +338,7 @@ final class HabitsTest extends BrowserTestCase
         foreach (self::VIEWS as $view) {
             $this->visit($view);
             $this->sees('Find');
-            usleep(250_000);
+            usleep(80_000);
             self::assertSame(
                 0,
                 $this->page->executeScript(
@@ -359,7 +359,7 @@ final class HabitsTest extends BrowserTestCase
         foreach (self::VIEWS as $view) {
             $this->visit($view);
             $this->sees('Find');
-            usleep(300_000);
+            usleep(100_000);
             $this->hasNoViolations($view);
         }
         foreach (['/?word=taper' => 'What words mean', '/job/demo-drill/measure?history=1' => 'What was done', '/job/demo-carder/hand-over?history=1' => 'What was done'] as $view => $text) {

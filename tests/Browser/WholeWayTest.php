@@ -15,7 +15,7 @@ final class WholeWayTest extends BrowserTestCase
     public function test_from_new_job_to_sheet_and_file_and_back(): void
     {
         $this->visit('/');
-        self::assertSame('Oldpart Fit', $this->page->getTitle());
+        self::assertSame('My shop · Oldpart Fit', $this->page->getTitle());
         $this->sees('Nothing on the bench');
         $this->press('What are you making?');
         $this->fill('Machine', 'Hop press, lifting shaft');
