@@ -187,9 +187,10 @@ export const theme = createTheme({
         MuiButton: {
             defaultProps: { disableElevation: true },
             styleOverrides: {
-                root: {
+                root: ({ theme }) => ({
                     minHeight: 44,
                     paddingInline: 16,
+                    [theme.breakpoints.down('sm')]: { paddingInline: 10 },
                     borderRadius: 2,
                     variants: [
                         {
@@ -197,7 +198,7 @@ export const theme = createTheme({
                             style: { borderColor: 'var(--mui-palette-strong-main)', fontWeight: 550 },
                         },
                     ],
-                },
+                }),
             },
         },
         MuiPaper: {

@@ -165,7 +165,7 @@ function AddMate({ joints }: { joints: Joint[] }) {
                 alignItems: 'start',
                 gridTemplateColumns: {
                     xs: 'repeat(auto-fit, minmax(min(100%, 8.5rem), 1fr))',
-                    md: 'minmax(10rem, 1fr) 6.875rem 10.625rem minmax(9.375rem, 1fr) auto',
+                    md: 'minmax(9rem, 1fr) 9.5rem 10.625rem minmax(8.5rem, 1fr) auto',
                 },
             }}
         >

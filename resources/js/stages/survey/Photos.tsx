@@ -55,6 +55,7 @@ export function Photos() {
                     color="inherit"
                     onClick={() => file.current?.click()}
                     disabled={sending > 0}
+                    sx={{ overflowWrap: 'anywhere' }}
                 >
                     Take or choose photographs
                 </Button>
