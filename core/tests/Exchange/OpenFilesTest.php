@@ -174,6 +174,30 @@ final class OpenFilesTest extends TestCase
         self::assertSame(['in', 'mm'], array_column($back, 'unit'));
     }
 
+    /** What tests of a metal showed goes with the part, and a part without any comes back without any. */
+    public function test_what_tests_showed_comes_back(): void
+    {
+        $job = new SampleJob();
+        $code = \Oldpart\Core\Catalogue\MaterialTests::all()[0]['code'];
+        $job->facts['parts'][0]['tests'] = [$code => 'strong'];
+        $back = JobFile::toArray(JobFile::read(JobFile::write($job->build())))['parts'];
+        self::assertSame([$code => 'strong'], (array) $back[0]['tests']);
+        self::assertSame([], (array) $back[1]['tests']);
+    }
+
+    /** A state is said in words of the table; a day is a day, and one that is none is refused. */
+    public function test_states_and_days_of_readings(): void
+    {
+        $read = static fn (string $state, string $at): array => ReadingsCsv::read("surface,value,state,taken_at\nHousing bore,30.01,{$state},{$at}\n", ReadingsCsv::guess(['surface', 'value', 'state', 'taken_at']), (new SampleJob())->build(), null, Unit::Millimetre, 'calliper', static fn (): string => 'n');
+        self::assertSame('before', $read('', '')['readings'][0]['state']);
+        self::assertSame('before', $read(' Before ', '')['readings'][0]['state']);
+        self::assertStringContainsString('is no state here', $read('rusty', '')['refused'][0]['says']);
+        self::assertStringStartsWith('2026-02-28T', (string) $read('', '2026-02-28')['readings'][0]['taken_at']);
+        self::assertNotSame([], $read('', '2026-02-29')['refused']);
+        self::assertSame([], $read('', '2024-02-29')['refused']);
+        self::assertNotSame([], $read('', '2024-02-30')['refused']);
+    }
+
     /** Parts are read between 60 degrees of frost and 400 °C, neither of them taken. */
     public function test_how_warm_a_part_may_be(): void
     {

@@ -122,6 +122,58 @@ final class SumNotesTest extends TestCase
         self::assertStringNotContainsString(' to ,', $holes);
     }
 
+    /** Loose in both sides H = F + T, held in one H = F + 2 T (ASME Y14.5): and each says why. */
+    public function test_bolts_that_give_way_and_bolts_that_cannot(): void
+    {
+        [$loose, $held] = [self::out('bolt-hole', ['fixed' => false]), self::out('bolt-hole', ['fixed' => true])];
+        self::assertEqualsWithDelta([10.4, 10.8], [$loose['hole_mm'], $held['hole_mm']], 1e-9);
+        self::assertStringContainsString('loose in both sides', $loose['notes'][0]->say->mm);
+        self::assertStringContainsString('cannot give way', $held['notes'][0]->say->mm);
+        self::assertSame(['H = F + T', 'H = F + 2 T'], [$loose['working'][0]->formula, $held['working'][0]->formula]);
+    }
+
+    /** What is said in words agrees with the numbers: the sign of what is off, the module of a gear, a plate that divides. */
+    public function test_words_agree_with_numbers(): void
+    {
+        self::assertSame('Off by 0.005 mm at the first place and 0.045 mm at the second: 0.100 mm in a metre.', self::out('bore-line', [])['says']->mm);
+        self::assertStringContainsString('Off by −0.005 mm at the first place', self::out('bore-line', ['a_mm' => -0.02, 'b_mm' => -0.1, 'turned_b_mm' => -0.08])['says']->mm);
+        self::assertSame('1.9981', self::out('gear', [])['working'][0]->numbers->mm, '51.95 / 26');
+        self::assertSame([true, []], [self::out('dividing', [])['possible'], self::codes('dividing', [])]);
+        self::assertSame([false, ['not-exact']], [self::out('dividing', ['divisions' => 127])['possible'], self::codes('dividing', ['divisions' => 127])]);
+        self::assertMatchesRegularExpression('~disagree by 6.[67] of 100~', json_encode(self::out('from-picture', ['known' => [
+            ['x1' => 100.0, 'y1' => 500.0, 'x2' => 900.0, 'y2' => 500.0, 'size_mm' => 160.0],
+            ['x1' => 200.0, 'y1' => 100.0, 'x2' => 200.0, 'y2' => 400.0, 'size_mm' => 64.0],
+        ]])['notes'], JSON_UNESCAPED_UNICODE) ?: '', '64 against 60 by the other');
+    }
+
+    /** From 200 degrees of frost to 600 °C, both taken. */
+    public function test_how_hot_and_how_cold(): void
+    {
+        foreach ([[-200.0, 600.0, true], [-200.1, 600.0, false], [-200.0, 600.1, false]] as [$inner, $outer, $taken]) {
+            try {
+                self::out('gap-at', ['inner_c' => $inner, 'outer_c' => $outer]);
+                self::assertTrue($taken);
+            } catch (\Oldpart\Core\Advice\BadInput $bad) {
+                self::assertFalse($taken, $bad->getMessage());
+                self::assertStringEndsWith('_c', $bad->field);
+            }
+        }
+    }
+
+    /** A bearing by its sizes: the outside above the bore, both above nought, wide at all; what is wrong is named. */
+    public function test_a_bearing_by_its_sizes(): void
+    {
+        foreach ([[0, 52, 15, 'bore_mm'], [25, 25, 15, 'outer_mm'], [25, 20, 15, 'outer_mm'], [25, 52, 0, 'width_mm']] as [$bore, $outer, $width, $field]) {
+            try {
+                self::out('bearing-seat', ['designation' => null, 'bore_mm' => $bore, 'outer_mm' => $outer, 'width_mm' => $width]);
+                self::fail("{$bore}, {$outer}, {$width}");
+            } catch (\Oldpart\Core\Advice\BadInput $bad) {
+                self::assertSame($field, $bad->field);
+            }
+        }
+        self::assertSame('6205', self::out('bearing-seat', ['designation' => null, 'bore_mm' => 25, 'outer_mm' => 52, 'width_mm' => 15])['bearing']->designation);
+    }
+
     /** Numbers that may be nought: what is off, a doubt, a temperature, an angle, what is left out. Everything else is a size. */
     private const NOUGHT = [
         'readings' => ['temperature_u_k'], 'nominal' => ['u95_mm'], 'cooling' => ['part_c', 'room_c'],
