@@ -42,7 +42,7 @@ final class JobHistory
     /**
      * The latest first.
      *
-     * @return list<array{id: int, at: string, here: ?bool, stands: bool, kind: 'change'|'undo'|'redo', told: list<array{what: string, from: string, to: string}>, more: int}>
+     * @return list<array{id: int, at: string, here: ?bool, stands: bool, kind: 'change'|'undo'|'redo'|'check', told: list<array{what: string, from: string, to: string}>, more: int}>
      */
     public static function of(string $job, ?int $before = null): array
     {
@@ -64,7 +64,8 @@ final class JobHistory
                 'stands' => ! $undone,
                 'kind' => match (true) {
                     $change->undoes !== null => 'undo',
-                    $undone && ! in_array($change->id, $taken, true) => 'redo',
+                    // What the check of a gauge puts right in a job was asked for by nobody there.
+                    $undone && ! in_array($change->id, $taken, true) => $change->content === null ? 'check' : 'redo',
                     default => 'change',
                 },
                 'told' => array_slice($told, 0, self::TOLD),

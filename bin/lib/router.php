@@ -5,8 +5,9 @@ declare(strict_types=1);
 // PHP's own server: files of public/ as they are, everything else to the application.
 $path = urldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
 $public = (string) realpath(__DIR__.'/../../public');
-$file = $path === '/' ? false : realpath($public.$path);
-if ($file === false || ! is_file($file) || ! str_starts_with($file, $public.'/')) {
+// What no file can be called, such as a name with a zero byte in it, is the application's to refuse.
+$file = is_file($public.$path) ? realpath($public.$path) : false;
+if ($file === false || ! str_starts_with($file, $public.'/')) {
     require $public.'/index.php';
 
     return true;

@@ -122,6 +122,14 @@ final class FirstHourTest extends BrowserTestCase
         self::assertNotContains('9', array_map(static fn (array $r): string => $r['value']['typed'], $facts));
     }
 
+    /** A slider takes arrows, not letters: the keys of the application work where it has the focus. */
+    public function test_keys_work_on_a_slider(): void
+    {
+        $this->visit('/job/demo-carder/size');
+        $this->find("//input[@type='range']", 'a slider')->sendKeys('5');
+        $this->waitFor(fn (): bool => str_contains($this->page->getCurrentURL(), '/plan'), '5 does not go to the plan');
+    }
+
     /** Find goes to sums, explains words, knows the shop by what people call it, and does things. */
     public function test_find_does_things(): void
     {

@@ -55,5 +55,10 @@ final class ScriptingTest extends BrowserTestCase
         self::assertSame([], $sent);
         $headers = get_headers($this->rig->url.'/build/assets/'.basename((string) current(glob(dirname(__DIR__, 2).'/public/build/assets/main-*.js') ?: [])), true);
         self::assertSame('public, max-age=31536000, immutable', $headers['Cache-Control']);
+        // What no file can be called is not there, and breaks nothing; nor is anything outside of what is public.
+        foreach (['/%00.js', '/build/assets/%00.js', '/build/assets/../../../.env', '/..%2f.env'] as $path) {
+            $status = (string) shell_exec('curl -s --path-as-is -o /dev/null -w "%{http_code}" '.escapeshellarg($this->rig->url.$path));
+            self::assertSame('404', $status, $path);
+        }
     }
 }

@@ -62,4 +62,19 @@ final class HistoryTest extends FeatureTestCase
         $this->withServerVariables(['HTTP_X_CLIENT' => 'tablet']);
         self::assertSame([false, false, false], array_column($this->api('GET', "/api/jobs/{$job}/history", null, 200)['rows'], 'here'));
     }
+
+    /** What the check of a gauge puts right is told as that: nobody did it in the job, and nobody undid it. */
+    public function test_what_a_check_of_a_gauge_put_right(): void
+    {
+        $state = $this->startJob();
+        $job = $state['facts']['id'];
+        $reading = ['surface' => self::idOf($state, 'surfaces', 'Shaft journal'), 'station' => 'middle', 'angle' => '0', 'value' => ['typed' => '0.9983', 'unit' => 'in'], 'instrument' => 'outside-micrometer'];
+        $check = ['id' => 'c1', 'read' => ['typed' => '25.003', 'unit' => 'mm'], 'true' => ['typed' => '25', 'unit' => 'mm'], 'at' => now()->subDay()->toIso8601ZuluString()];
+        $this->api('POST', '/api/instruments/outside-micrometer/checks', $check, 201);
+        $this->api('PUT', "/api/jobs/{$job}/readings/r1", ['version' => $state['version'], 'request' => 'a', 'fact' => $reading], 200);
+        $this->api('POST', '/api/instruments/outside-micrometer/checks/c1/void', ['why' => 'the block was warm'], 200);
+        $rows = $this->api('GET', "/api/jobs/{$job}/history", null, 200)['rows'];
+        self::assertSame(['check', 'change'], array_column($rows, 'kind'));
+        self::assertStringContainsString('correction of the gauge', $rows[0]['told'][0]['what']);
+    }
 }

@@ -3719,7 +3719,7 @@ export interface components {
                 /** @description Not taken back */
                 stands: boolean;
                 /** @enum {unknown} */
-                kind: "change" | "undo" | "redo";
+                kind: "change" | "undo" | "redo" | "check";
                 told: {
                     what: string;
                     /** @description Empty where there was nothing */

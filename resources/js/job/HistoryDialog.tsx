@@ -10,7 +10,12 @@ import { moment } from '../entry/day';
 import { useJob } from './JobContext';
 import { LinkButton } from '../shell/LinkButton';
 
-const KINDS = { change: '', undo: 'Taken back: ', redo: 'Carried out again: ' };
+const KINDS = {
+    change: '',
+    undo: 'Taken back: ',
+    redo: 'Carried out again: ',
+    check: 'After a check of the gauge: ',
+};
 
 /** What was done to this job, as people read it; and the way back, one by one or as far as a row. */
 export function HistoryDialog({ close }: { close: () => void }) {
@@ -102,6 +107,11 @@ export function HistoryDialog({ close }: { close: () => void }) {
                         </Box>
                     ))}
                 </Box>
+                {rows.length === 100 && (
+                    <Typography variant="body2">
+                        These are the latest hundred; all before them is kept.
+                    </Typography>
+                )}
                 {history.isSuccess && rows.length === 0 && (
                     <Typography>Nothing was changed since it came in.</Typography>
                 )}

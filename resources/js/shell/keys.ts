@@ -27,10 +27,11 @@ function typing(target: EventTarget | null): boolean {
         target instanceof HTMLElement &&
         (target.isContentEditable ||
             ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
-            ['combobox', 'textbox', 'option', 'menuitem', 'slider', 'spinbutton'].includes(
-                target.role ?? '',
-            )) &&
-        !(target instanceof HTMLInputElement && ['checkbox', 'radio', 'button'].includes(target.type))
+            ['combobox', 'textbox', 'option', 'menuitem', 'spinbutton'].includes(target.role ?? '')) &&
+        !(
+            target instanceof HTMLInputElement &&
+            ['checkbox', 'radio', 'button', 'range'].includes(target.type)
+        )
     );
 }
 
