@@ -33,6 +33,20 @@ function rank(kind: Kind, search: string): number | null {
     return at < 0 ? null : at;
 }
 
+/** The kinds that answer the search, the best first. */
+function found(kinds: Kind[] | undefined, search: string): Kind[] {
+    return (kinds ?? [])
+        .map((k) => ({ kind: k, rank: rank(k, search.trim()) }))
+        .filter((entry) => entry.rank !== null)
+        .sort((a, b) => (a.rank ?? 0) - (b.rank ?? 0))
+        .map((entry) => entry.kind);
+}
+
+/** The one that was chosen, or else the best. */
+function picked(found: Kind[], chosen: string | null): Kind | undefined {
+    return found.find((k) => k.code === chosen) ?? found[0];
+}
+
 /** Starting a job is choosing what to make: a sheet of section pictures, searched by word. */
 export function NewJob({ open, close }: { open: boolean; close: () => void }) {
     const kinds = useKinds();
@@ -47,12 +61,8 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
     const [part, setPart] = useState('');
     const [refused, setRefused] = useState<string | null>(null);
     const machineField = useRef<HTMLInputElement>(null);
-    const shown = (kinds.data ?? [])
-        .map((k) => ({ kind: k, rank: rank(k, search.trim()) }))
-        .filter((entry) => entry.rank !== null)
-        .sort((a, b) => (a.rank ?? 0) - (b.rank ?? 0))
-        .map((entry) => entry.kind);
-    const kind = shown.find((k) => k.code === chosen) ?? shown[0];
+    const shown = found(kinds.data, search);
+    const kind = picked(shown, chosen);
 
     const move = (by: number) => {
         const at = shown.findIndex((k) => k.code === kind?.code);
@@ -67,9 +77,9 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
             event.preventDefault();
             move(event.key === 'ArrowDown' ? 1 : -1);
         }
-        if (event.key === 'Enter' && kind) {
+        if (event.key === 'Enter' && (kind || kinds.isPending)) {
             event.preventDefault();
-            setChosen(kind.code);
+            setChosen(kind?.code ?? null);
             machineField.current?.focus();
         }
     };
@@ -82,6 +92,8 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
         }
     };
     const start = async () => {
+        // A hurried person's Enter may come before the kinds do.
+        const kind = picked(found(kinds.data ?? (await kinds.refetch()).data, search), chosen);
         if (!kind) {
             return;
         }
