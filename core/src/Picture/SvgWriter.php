@@ -99,19 +99,29 @@ final readonly class SvgWriter
             return '';
         }
         $written = fn (float $x): string => sprintf(
-            '<text x="%s" y="%s" font-family="%s" font-size="%s" text-anchor="%s"%s fill="#000000">%s</text>',
+            '<text x="%s" y="%s" font-family="%s" font-size="%s" text-anchor="%s"%s fill="#000000"%s>%s</text>',
             self::n($x),
             self::n($text->y),
             $this->font,
             self::n($text->size),
             $text->anchor->value,
             $text->bold && ! $this->doubled ? ' font-weight="bold"' : '',
+            $this->halo($text->size),
             $this->words($text->say),
         );
 
         $again = $text->bold && $this->doubled;
 
         return $written($text->x).($again ? $written($text->x + self::STRIKE * $text->size) : '');
+    }
+
+    /** Where a word crosses a line, the line stops for it; a reader without bold letters paints no halo either. */
+    private function halo(float $size): string
+    {
+        return $this->doubled ? '' : sprintf(
+            ' stroke="#ffffff" stroke-width="%s" stroke-linejoin="round" paint-order="stroke"',
+            self::n($size / 4),
+        );
     }
 
     private function words(Say $say): string

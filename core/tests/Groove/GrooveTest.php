@@ -23,6 +23,10 @@ final class GrooveTest extends TestCase
         self::assertEqualsWithDelta([30.0, 28.39, 28.6], [$thirty?->nominalMm, $thirty?->bottom->lowerMm, $thirty?->bottom->upperMm], 1e-9);
         $housing = Circlip::on(47.01, true);
         self::assertEqualsWithDelta([49.5, 49.75, 1.85], [$housing?->bottom->lowerMm, $housing?->bottom->upperMm, $housing?->width->lowerMm], 1e-9);
+        // A ring sits on a round of its size, give or take 0.3.
+        self::assertNotNull(Circlip::on(19.71, false));
+        self::assertNull(Circlip::on(19.69, false));
+        self::assertNull(Circlip::on(20.31, false));
         self::assertNull(Circlip::on(21.0, false));
         self::assertNull(Circlip::on(300.0, true));
     }
@@ -53,12 +57,22 @@ final class GrooveTest extends TestCase
         self::assertEqualsWithDelta(0.741, $ring->fill(2.771, 4.766), 5e-4);
         self::assertEqualsWithDelta(0.2, $ring->squeeze(2.824), 1e-9);
         $moving = (new SealRing(3.53, true))->depth();
-        self::assertGreaterThan($ring->depth()->lowerMm, $moving->lowerMm);
+        // Where it moves it is squeezed by 0.10 to 0.18: 0.82 and 0.90 of 3.53.
+        self::assertEqualsWithDelta([2.8946, 3.177], [$moving->lowerMm, $moving->upperMm], 1e-9);
         $codes = static fn (float $deep, float $wide): array => array_map(static fn (Note $n): string => $n->code, $ring->notes($deep, $wide));
         self::assertSame([], $codes(2.8, 4.7));
         self::assertSame(['squeeze-little'], $codes(3.2, 4.7));
+        // 9.787 in 2.8 · 4.1 fills 0.8525, in 2.8 · 4.13 it fills 0.8463: more than 0.85 has nowhere to swell.
+        self::assertSame(['groove-full'], $codes(2.8, 4.1));
+        self::assertSame([], $codes(2.8, 4.13));
         self::assertSame(['squeeze-much', 'groove-full'], $codes(2.4, 3.6));
-        $this->expectException(BadInput::class);
-        new SealRing(0.0, false);
+        foreach ([0.0, 50.0, 100.0] as $thick) {
+            try {
+                new SealRing($thick, false);
+                self::fail("{$thick} was taken");
+            } catch (BadInput $bad) {
+                self::assertSame('shape', $bad->field);
+            }
+        }
     }
 }

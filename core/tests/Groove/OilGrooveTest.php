@@ -33,6 +33,13 @@ final class OilGrooveTest extends TestCase
         $groove = new OilGroove(40, 60, 5, false);
         self::assertEqualsWithDelta(3.84, $groove->holeMm, 1e-9);
         self::assertEqualsWithDelta([4.8, 1.2, 7.2, 45.6], [$groove->wideMm, $groove->deepMm, $groove->landMm, $groove->longMm], 1e-9);
+        // What a cutter can still cut, and what a small bore still takes; and no more than a large one needs.
+        $small = new OilGroove(10, 12, null, false);
+        self::assertEqualsWithDelta([1.5, 0.5, 2.0, 8.0, 2.0], [$small->wideMm, $small->deepMm, $small->landMm, $small->longMm, $small->holeMm], 1e-9);
+        $large = new OilGroove(100, 120, null, false);
+        self::assertEqualsWithDelta([8.0, 2.5], [$large->wideMm, $large->deepMm], 1e-9);
+        // A thin wall is cut to four tenths of it.
+        self::assertEqualsWithDelta(0.6, (new OilGroove(40, 60, 1.5, false))->deepMm, 1e-9);
     }
 
     /** As a shape of a job: 0.12 of 32 is 3.84, 0.12 of 80 is 9.6. */

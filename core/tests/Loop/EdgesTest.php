@@ -150,6 +150,12 @@ final class EdgesTest extends TestCase
         // 0.0 nominal: 0.2 off the shaft, which closes it.
         self::assertSame([[1, 0.2]], $faces($gap(-0.2)));
         self::assertSame([], $faces($gap(0.0)), 'it is as wanted: nothing comes off');
+        // ± 0.02 in all lies inside ± 0.1, and never in ± 0.005.
+        $enough = static fn (float $half): bool => (new Remedies(
+            Loop::of($gap(0.3)->contributors, new Range(0.2 - $half, 0.2 + $half)),
+            0.01,
+        ))->all([], [], [], [0])[0]->enough;
+        self::assertSame([true, false], [$enough(0.1), $enough(0.005)]);
     }
 
     /**

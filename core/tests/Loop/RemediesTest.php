@@ -57,6 +57,28 @@ final class RemediesTest extends TestCase
         );
     }
 
+    /** The same with a washer that is likelier in its middle: of a triangle E|B| is b/3, so 0.0027 is at b = 0.162. */
+    public function test_how_close_a_triangular_length_is_to_be_held(): void
+    {
+        $loop = Loop::of(
+            [self::about('face', 0, 10), self::about('washer', 50, 6, 1, Spread::Triangular)],
+            new Range(40, 60),
+        );
+        $held = array_column(array_map(static fn (Remedy $r): array => [$r->place, $r->new->plusMm], (new Remedies($loop, self::HOLDS_MM))->all([], [1])), 1, 0);
+        self::assertEqualsWithDelta(0.162, $held[1] ?? 0, 0.003);
+    }
+
+    /** Where none is enough the likeliest comes first: the whole way to the middle before a part of it. */
+    public function test_the_likeliest_first_where_none_is_enough(): void
+    {
+        $loop = Loop::of([self::about('housing', 50, 0.3), self::about('spacer', 20, 0.3, -1)], new Range(29.6, 29.9));
+        $remedies = (new Remedies($loop, self::HOLDS_MM))->all([0], [], [1 => new Range(20.0, 20.1)]);
+        self::assertSame([['aim', false], ['absorb', false]], array_map(static fn (Remedy $r): array => [$r->kind, $r->enough], $remedies));
+        self::assertEqualsWithDelta([49.75, 20.1], [$remedies[0]->new->sizeMm, $remedies[1]->new->sizeMm], 1e-6);
+        // The sum of two uniforms of ±0.3 lies within ±0.15 with 1 − 0.45²/0.6², in a triangle.
+        self::assertEqualsWithDelta(1 - 0.45 ** 2 / 0.6 ** 2, $remedies[0]->chance, 1e-3);
+    }
+
     /**
      * One measured length against ±0.3: three sigma of it is 0.9973, and U is two of them: 0.200 (the normal table).
      */

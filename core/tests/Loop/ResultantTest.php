@@ -68,6 +68,9 @@ final class ResultantTest extends TestCase
             array_column($plane->shares(), 'share'),
             1e-9,
         );
+        // One length that lies aslant: its doubt is all along it.
+        $aslant = self::of([[10.0, 0.02, 30.0, 'x', Spread::Measured]]);
+        self::assertEqualsWithDelta([0.02, 0.0], [$aslant->u95Mm(), $aslant->u95Deg()], 1e-6);
         self::assertNull(
             self::of([[0.01, 0.02, 0.0, 'x', Spread::Measured], [0.0, 0.02, 90.0, 'y', Spread::Measured]])->u95Deg(),
             'as long as its doubt',
@@ -88,6 +91,10 @@ final class ResultantTest extends TestCase
         // Turned by any angle the same, also where it is taken along its own axes.
         $turned = [[0.0, 0.06, 20.0, 'x', Spread::Normal], [0.0, 0.06, 110.0, 'y', Spread::Normal], [0.0, 0.0, 47.0]];
         self::assertEqualsWithDelta(1 - exp(-0.5), self::of($turned, 0, 0.02)->chance(), 2e-4);
+        // One leg without doubt, the other normal: within √(0.05² + s²) in 68.27 of 100, nearer than the leg never.
+        $legs = [[0.05, 0.0, 0.0], [0.0, 0.3, 90.0, 'y', Spread::Normal]];
+        self::assertEqualsWithDelta(0.6827, self::of($legs, 0, sqrt(0.05 ** 2 + 0.1 ** 2))->chance(), 2e-4);
+        self::assertEqualsWithDelta(0.0, self::of($legs, 0, 0.049)->chance(), 1e-9);
         // Along one line only it is a loop of one: ±0.1 about 5, within 5.05 in three of four.
         self::assertEqualsWithDelta(0.75, self::of([[5.0, 0.1, 90.0]], 0, 5.05)->chance(), 2e-4);
         self::assertSame(

@@ -40,6 +40,7 @@ final class LengthReaderTest extends TestCase
         yield 'a quarter turn of a nut' => ['1/4 turn of M12x1.75', 'in', 0.4375];
         yield 'turns and a part' => ['1-1/2 turns of 20 tpi', 'mm', 1.905];
         yield 'turns with a decimal' => ['0,5 turn of 1,5 mm', 'in', 0.75];
+        yield 'turns of a pitch in inches' => ['1/4 turn of 0.05 in', 'mm', 0.3175];
         yield 'turn of an inch thread' => ['1/3 turn of 1/2-13', 'mm', 25.4 / 39];
         yield 'inch thread, major diameter' => ['1/2-13', 'mm', 12.7];
         yield 'sum in inches' => ['2.5+0.06', 'in', 65.024];

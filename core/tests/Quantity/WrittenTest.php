@@ -38,6 +38,33 @@ final class WrittenTest extends TestCase
         self::assertSame(['1.00 in', '26 mm'], self::pair(LengthWriter::about(25.4)));
     }
 
+    /** 0.05 mm is 0.0019685 in; a half-width is rounded up, what is exact stays; small differences by their size. */
+    public function test_half_widths_and_small_differences(): void
+    {
+        self::assertSame(['0.0020', '0.050'], self::pair(LengthWriter::plusMinus(0.05)));
+        self::assertSame(['0.0020', '0.051'], self::pair(LengthWriter::plusMinus(0.0508)));
+        self::assertSame(['0.0021', '0.051'], self::pair(LengthWriter::plusMinus(0.05081)));
+        self::assertSame(['0.5 thou', '12.7 µm'], self::pair(LengthWriter::fine(-0.0127)));
+        self::assertSame(['0.0002 in', '0.004 mm'], self::pair(LengthWriter::difference(-0.00449)), 'without its sign');
+        self::assertSame('0.0004 mm', LengthWriter::difference(0.0004)->mm, 'under half a thousandth a place more');
+        self::assertSame('0.001 mm', LengthWriter::difference(0.0005)->mm);
+    }
+
+    /** Below 10 N·m a place more: a wrench for small screws shows it. */
+    public function test_torques(): void
+    {
+        self::assertSame(['9.9 N·m', '10.0 N·m'], [Figure::torqueAtLeast(9.96), Figure::torqueUpTo(9.96)]);
+        self::assertSame(['10 N·m', '10 N·m'], [Figure::torqueAtLeast(10.0), Figure::torqueUpTo(10.0)]);
+        self::assertSame(['10 N·m', '11 N·m'], [Figure::torqueAtLeast(10.6), Figure::torqueUpTo(10.6)]);
+    }
+
+    /** As it leaves: what was read, and in the small units too. */
+    public function test_what_was_understood(): void
+    {
+        $says = json_decode((string) json_encode(Understood::of('0.05', Unit::Millimetre)), true);
+        self::assertSame(['0.050', '50 µm'], [$says['shown']['mm'] ?? null, $says['fine']['mm'] ?? null]);
+    }
+
     /** @return array{string, string} */
     private static function pair(\Oldpart\Core\Advice\Say $say): array
     {
@@ -91,6 +118,8 @@ final class WrittenTest extends TestCase
                 self::assertSame('comparison', $bad->reason);
             }
         }
+        self::assertEqualsWithDelta(26.0, ReadingReader::read('25 set +1', Unit::Millimetre)->length->mm, 1e-12, 'a whole one still is');
+        self::assertEqualsWithDelta(24.0, ReadingReader::read('25 set -1', Unit::Millimetre)->length->mm, 1e-12);
         self::assertEqualsWithDelta(25.012, ReadingReader::read('25 set +0.012', Unit::Millimetre)->length->mm, 1e-12);
     }
 }

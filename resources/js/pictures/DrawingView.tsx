@@ -121,6 +121,11 @@ export function DrawingView({
                         fontWeight={shape.bold ? 700 : 400}
                         fontFamily={shape.mono ? mono : theme.typography.fontFamily}
                         fill={line(shape.tone)}
+                        // Where a word crosses a line, the line stops for it.
+                        stroke={palette.background.paper}
+                        strokeWidth={shape.size / 4}
+                        strokeLinejoin="round"
+                        paintOrder="stroke"
                     >
                         {shape.say[unit]}
                     </text>
