@@ -58,6 +58,9 @@ final class BlockTest extends TestCase
         self::assertEqualsWithDelta(22.0, $walls['through']['least_mm'], 1e-9);
         $pairs = array_column(array_filter($block->pairs(), static fn (array $p): bool => $p['meets']), 'b', 'a');
         self::assertCount(6, $block->pairs());
+        // What reaches a face from inside has no wall to it: it is open there.
+        $open = (new PortedBlock(new Vector(20.0, 20.0, 20.0), [self::drilling([10.0, 10.0, 0.0], [10.0, 10.0, 20.0], 20.0, 'as wide')]))->walls()[0];
+        self::assertTrue($open['least_mm'] === null || $open['least_mm'] <= 1e-9);
         self::assertSame('through', $pairs['main']);
     }
 

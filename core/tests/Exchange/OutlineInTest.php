@@ -37,6 +37,16 @@ final class OutlineInTest extends TestCase
         self::assertEqualsWithDelta(4000 - 100 * (1 - M_PI / 4), self::area($corners), 1e-3);
     }
 
+    /** The outline is the largest that closes, wherever it lies and in whichever order they come. */
+    public function test_the_largest_is_the_outline(): void
+    {
+        foreach ([0, 1] as $first) {
+            $loops = ['m.add_lwpolyline([(1000, 1000), (1030, 1000), (1030, 1010), (1000, 1010)], close=True)', 'm.add_lwpolyline([(0, 0), (80, 0), (80, 50), (0, 50)], close=True)'];
+            $corners = self::drawn($loops[$first]."\n".$loops[1 - $first]);
+            self::assertSame([0.0, 80.0], [min(array_column($corners, 'x')), max(array_column($corners, 'x'))]);
+        }
+    }
+
     /** A link with two full ends, in inches, by bulges: two half turns are four corners of one radius. */
     public function test_full_ends_by_bulges(): void
     {

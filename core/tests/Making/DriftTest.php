@@ -39,6 +39,7 @@ final class DriftTest extends TestCase
         // t = 12.706 for one degree of freedom, the points are two apart: √8 in the denominator.
         self::assertEqualsWithDelta(12.706 * 0.003 / sqrt(8), Drift::of($straight, 0.003)?->sureMm(), 1e-5);
         self::assertFalse(Drift::of($straight, 0.003)?->isReal());
+        self::assertTrue(Drift::of([2 => 10.04, 4 => 10.02, 6 => 10.0], 0.0)?->isReal(), 'downward as well');
         self::assertSame(self::drift()->sureMm(), self::drift(0.5)->sureMm(), 'they scatter more than that');
     }
 
@@ -48,6 +49,9 @@ final class DriftTest extends TestCase
         self::assertSame(9, self::drift()->firstOutside(new Band(0, 7.3)));
         self::assertSame(6, self::drift()->firstOutside(new Band(0, 5.5)));
         self::assertNull(self::drift()->firstOutside(new Band(0, 1e6)));
+        // 2.8 + 0.6 (n − 1) is 305.2 at the 505th, the last of the next 500; farther nobody looks.
+        self::assertSame(505, self::drift()->firstOutside(new Band(0, 304.9)));
+        self::assertNull(self::drift()->firstOutside(new Band(0, 305.5)));
     }
 
     public function test_two_points_are_no_line(): void

@@ -39,6 +39,17 @@ final class PairingTest extends TestCase
         self::assertSame([[0 => 1, 1 => 2, 2 => 0], 3], [$pairs->mates, $pairs->inside]);
     }
 
+    /** However near the middle two would come: three that just fit are more than two in the middle and one that does not. */
+    public function test_every_pair_as_wanted_counts_most(): void
+    {
+        $pairs = Pairing::best(
+            [[0.011, 0.02, 0.036], [0.036, 0.029, 0.02], [0.0301, 0.036, 0.011]],
+            array_fill(0, 3, [0.0, 0.0, 0.0]),
+            new Range(0.01, 0.03),
+        );
+        self::assertSame([[0 => 0, 1 => 1, 2 => 2], 3], [$pairs->mates, $pairs->inside]);
+    }
+
     /** As the readings go one of them can't be told: it counts as none that is sure. */
     public function test_doubt_takes_a_pair_away(): void
     {

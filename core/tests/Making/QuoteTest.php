@@ -80,6 +80,8 @@ final class QuoteTest extends TestCase
         self::assertSame(QuoteVerdict::Take, $verdict([], alternative: 'sleeve it'), 'no risk: it is made');
         self::assertSame(QuoteVerdict::Alternative, $verdict($blind, alternative: 'weld the old one'));
         self::assertSame(QuoteVerdict::Take, $verdict([], 400.0));
+        self::assertSame(QuoteVerdict::AtThisPrice, $verdict($blind, 400.0), 'where one can be bought at all, it is a question of price');
+        self::assertSame(['€ 99', '€ 105', '€ 995', '€ 1,000', '€ 1,240'], array_map(static fn (float $a): string => Quote::money($a, '€'), [99.4, 104.0, 996.0, 1004.0, 1236.0]));
         self::assertNotSame([], Verdict::of(self::quote(), [], false, null, '', '€')->reasons);
     }
 

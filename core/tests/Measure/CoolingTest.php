@@ -79,6 +79,9 @@ final class CoolingTest extends TestCase
         $codes = static fn (Cooling $c): array => array_map(static fn (Note $n): string => $n->code, $c->notes);
         self::assertContains('lump-coarse', $codes(Cooling::of(60, 20, self::steel(), 3e8, 3e6, 300, 0.002, 60)));
         self::assertNotContains('lump-coarse', $codes(Cooling::of(60, 20, self::steel(), 1e5, 1e4, 30, 0.002)));
+        // 51 W/mK: h V/A is 5.1 at a tenth: 51 mm under 102 W/m²K is 0.102, under 98 it is 0.098.
+        self::assertContains('lump-coarse', $codes(Cooling::of(60, 20, self::steel(), 5.1e6, 1e5, 300, 0.002, 102)));
+        self::assertNotContains('lump-coarse', $codes(Cooling::of(60, 20, self::steel(), 5.1e6, 1e5, 300, 0.002, 98)));
     }
 
     public function test_bad_input_names_its_field(): void

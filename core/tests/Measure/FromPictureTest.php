@@ -35,6 +35,16 @@ final class FromPictureTest extends TestCase
         self::assertSame('leans', $notes[0]->code);
     }
 
+    /** From a corner at (100, 200): along x and up y a right angle, half way between 45°; arms of 100 and 50 by two taps each. */
+    public function test_angles_about_a_corner(): void
+    {
+        $picture = new FromPicture([['pixels' => 800, 'mm' => 160]], 2);
+        self::assertEqualsWithDelta(90.0, $picture->angle([100, 200], [200, 200], [100, 300])['deg'], 1e-9);
+        self::assertEqualsWithDelta(45.0, $picture->angle([100, 200], [200, 200], [150, 250])['deg'], 1e-9);
+        self::assertEqualsWithDelta(135.0, $picture->angle([100, 200], [200, 200], [50, 250])['deg'], 1e-9);
+        self::assertEqualsWithDelta(rad2deg(2 * M_SQRT2 * hypot(1 / 100, 1 / 50)), $picture->angle([100, 200], [200, 200], [100, 250])['u95'], 1e-9);
+    }
+
     /** A circle of radius 50 about (700, 360). */
     public function test_a_circle_through_three_taps(): void
     {

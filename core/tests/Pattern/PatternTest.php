@@ -72,6 +72,10 @@ final class PatternTest extends TestCase
             [
                 static fn () => new HoleCircle(0, 10.0),
                 static fn () => new HoleCircle(6, 0.0),
+                static fn () => new HoleCircle(1001, 10.0),
+                static fn () => HoleCircle::fromChord(6, 0.0),
+                static fn () => Dividing::into(100_001),
+                static fn () => Dividing::into(7, 1001),
                 static fn () => HoleCircle::fromChord(1, 10.0),
                 static fn () => HoleCircle::fromChord(6, -1.0),
                 static fn () => HoleCircle::fromChord(6, 10.0, 6),
@@ -123,6 +127,8 @@ final class PatternTest extends TestCase
         self::assertContains(['plate' => 21, 'holes' => 15], Dividing::into(7)->ways);
         self::assertContains(['plate' => 49, 'holes' => 35], Dividing::into(7)->ways);
         self::assertSame(5, Dividing::into(8)->turns);
+        self::assertSame(40, Dividing::into(1)->turns);
+        self::assertSame([0, 0], [Dividing::into(100_000)->turns, count(Dividing::into(99_991)->ways)]);
         self::assertSame(0, Dividing::into(8)->ways[0]['holes']);
         // Three plates of six circles as sold with most heads (from memory): 15 to 20, 21 to 33, 37 to 49.
         self::assertSame([15, 16, 17, 18, 19, 20, 21, 23, 27, 29, 31, 33, 37, 39, 41, 43, 47, 49], Dividing::PLATES);
@@ -135,6 +141,13 @@ final class PatternTest extends TestCase
         $own = Dividing::into(127, 40, [49])->nearest[0];
         self::assertSame([49, 0, 15], [$own['plate'], $own['turns'], $own['holes']]);
         self::assertEqualsWithDelta(9 * (15 / 49 - 40 / 127), $own['error_deg'], 1e-12);
+        // Of 47 it is 14.80, so 15 too: the nearer hole, not the one below.
+        $near = Dividing::into(127, 40, [47])->nearest[0];
+        self::assertSame(15, $near['holes']);
+        self::assertEqualsWithDelta(9 * (15 / 47 - 40 / 127), $near['error_deg'], 1e-12);
+        // 130 on 100 to 1: less than a turn; of 17 it is 13.08.
+        self::assertSame([0, 13], [Dividing::into(130, 100, [17])->nearest[0]['turns'], Dividing::into(130, 100, [17])->nearest[0]['holes']]);
+        self::assertCount(5, $prime->nearest);
     }
 
     /** Turned and shifted by what it was turned and shifted by; a stretch of 0.1 over two holes can be halved, no better. */
@@ -151,6 +164,15 @@ final class PatternTest extends TestCase
         $one = PatternFit::of($ours, $theirs);
         self::assertLessThan($one->largestMm(), $one->leastMostMm);
         self::assertGreaterThan(0.05, $one->leastMostMm);
+        // The least greatest by trying all turns and the smallest circle through two or three (a script in another language).
+        self::assertEqualsWithDelta(0.1623879, $one->leastMostMm, 1e-6);
+        $sheared = PatternFit::of(
+            [new Point(0, 0), new Point(100, 0), new Point(0, 60), new Point(90, 70)],
+            [new Point(1, 0), new Point(100, 2), new Point(-1, 61), new Point(92, 69)],
+        );
+        self::assertEqualsWithDelta(1.7651218, $sheared->leastMostMm, 1e-6);
+        $far = PatternFit::of([new Point(0, 0), new Point(10, 0), new Point(0, 10)], [new Point(0, 0), new Point(10, 0), new Point(6, 10)]);
+        self::assertEqualsWithDelta(1.8661919, $far->leastMostMm, 1e-6);
         $squares = static fn (float $turn, float $dx, float $dy): float => array_sum(
             array_map(static fn (Point $p, Point $q): float => $p->moved($turn, $dx, $dy)->to($q) ** 2, $ours, $theirs),
         );
@@ -181,6 +203,20 @@ final class PatternTest extends TestCase
         self::assertEqualsWithDelta(30.0, $same->turnDeg, 1e-9);
         self::assertEqualsWithDelta(2 * 40 * sin(deg2rad(15)) - 9, $same->wallMm, 1e-9);
         self::assertLessThan(0.0, Clocking::of(new HoleCircle(36, 80.0), 9.0, new HoleCircle(6, 80.0), 9.0)->wallMm);
+        // Turned as it says it leaves what it says, wherever the two begin.
+        foreach ([[0.0, 10.0], [0.0, 0.0], [17.0, 3.0], [-20.0, 35.0], [90.0, 300.0]] as [$of, $from]) {
+            $found = Clocking::of(new HoleCircle(6, 80.0, $of), 9.0, new HoleCircle(4, 70.0, $from), 8.0);
+            $least = INF;
+            foreach ((new HoleCircle(6, 80.0, $of))->points() as $p) {
+                foreach ((new HoleCircle(4, 70.0, $from + $found->turnDeg))->points() as $q) {
+                    $least = min($least, $p->to($q) - 8.5);
+                }
+            }
+            self::assertEqualsWithDelta($way->wallMm, $found->wallMm, 1e-9);
+            self::assertEqualsWithDelta($found->wallMm, $least, 1e-9, "{$of} and {$from}");
+            self::assertGreaterThanOrEqual(0.0, $found->turnDeg);
+            self::assertLessThan(90.0, $found->turnDeg);
+        }
         // No turn leaves more than the one found.
         foreach ([0.0, 5.0, 11.0, 14.0, 16.0, 40.0, 77.0] as $turn) {
             $least = INF;

@@ -46,6 +46,16 @@ final class ThreadTest extends TestCase
     {
         self::assertEqualsWithDelta(1.29904, 2 * (0.75 * sqrt(3) / 2), 1e-5, '3/4 of the sharp height, as the charts count');
         self::assertEqualsWithDelta(10.0 - 1.29904 * 1.5, TapDrill::of(10, 1.5, ThreadForm::Sixty)->drillMm(100), 1e-9);
+        // A soft tap drill is below the root even: to 120, no more.
+        self::assertEqualsWithDelta(10.0 - 1.2 * 1.29904 * 1.5, TapDrill::of(10, 1.5, ThreadForm::Sixty)->drillMm(120), 1e-4);
+        foreach ([0.0, 120.1, 125.0] as $share) {
+            try {
+                TapDrill::of(10, 1.5, ThreadForm::Sixty)->drillMm($share);
+                self::fail("{$share} was taken");
+            } catch (\Oldpart\Core\Advice\BadInput $bad) {
+                self::assertSame('percent', $bad->field);
+            }
+        }
         self::assertEqualsWithDelta(12.7 - 1.28 * 25.4 / 12, TapDrill::of(12.7, 25.4 / 12, ThreadForm::Whitworth)->drillMm(100), 1e-9);
     }
 

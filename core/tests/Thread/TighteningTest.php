@@ -51,6 +51,16 @@ final class TighteningTest extends TestCase
         }
     }
 
+    /** The numbers as they are put in: 0.75 · 580 · 58.0 is 25.2 kN, · 84.3 is 36.7 kN. */
+    public function test_the_working(): void
+    {
+        foreach (['M10' => ['58.0', '25.2', '10.00'], 'M12' => ['84.3', '36.7', '12.00']] as $screw => [$area, $kn, $across]) {
+            [$pull, $torque] = Tightening::of(Thread::named($screw), '8.8', 'oiled')->working()->steps;
+            self::assertSame("0.75 × 580 MPa × {$area} mm² = {$kn} kN", $pull->numbers->mm);
+            self::assertMatchesRegularExpression('/^0\.\d\d to 0\.\d\d \(.*oil.*\) × '.preg_quote("{$across} mm × {$kn} kN").'$/', $torque->numbers->mm);
+        }
+    }
+
     public function test_oil_turns_easier_and_no_mark_is_the_softest(): void
     {
         $of = static fn (string $class, string $how): float => Tightening::of(Thread::named('M10'), $class, $how)->torqueNm->middle();
