@@ -1,6 +1,7 @@
 import { bundle } from '@apidevtools/json-schema-ref-parser';
 import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
+import { fileURLToPath } from 'node:url';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 
@@ -16,8 +17,20 @@ function contract(): Plugin {
     };
 }
 
+/** Every text on the screen passes through one place, where it is said in the language that is set. */
+function spoken(): Plugin {
+    const runtime = fileURLToPath(new URL('resources/js/speak/jsx-runtime.ts', import.meta.url));
+    return {
+        name: 'spoken',
+        enforce: 'pre',
+        resolveId: (source, importer) =>
+            source === 'react/jsx-runtime' && importer !== runtime ? runtime : null,
+    };
+}
+
 export default defineConfig({
     plugins: [
+        spoken(),
         laravel({ input: ['resources/js/main.tsx', 'resources/js/docs/docs.ts'], refresh: true }),
         react({ compiler: true }),
         contract(),

@@ -12,6 +12,7 @@ import { Saver } from './saving/saver';
 import { App } from './App';
 import { reloadWhereGone } from './shell/later';
 import { SaverContext } from './shell/SaverContext';
+import { learn } from './speak/language';
 import { theme } from './theme/theme';
 
 const queries = new QueryClient({
@@ -24,6 +25,7 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]'
 const styles = createCache({ key: 'css', ...(nonce ? { nonce } : {}) });
 const root = document.getElementById('app');
 if (root) {
+    await learn();
     createRoot(root).render(
         <StrictMode>
             <CacheProvider value={styles}>

@@ -1,0 +1,78 @@
+import { PhraseBook } from './book';
+
+export type Language = 'en' | 'de';
+export type Numbers = 'point' | 'comma';
+export type Dates = 'words' | 'numbers' | 'iso';
+
+export interface Speech {
+    language: Language;
+    numbers: Numbers;
+    dates: Dates;
+}
+
+export const LANGUAGES: [Language, string][] = [
+    ['en', 'English'],
+    ['de', 'Deutsch'],
+];
+
+const KEY = 'oldpart-fit-speech';
+
+/** Of bolts and nuts: a class, no size. */
+const CLASSES = new Set(['3.6', '4.6', '4.8', '5.6', '5.8', '6.8', '8.8', '9.8', '10.9', '12.9']);
+
+function browser(): Speech {
+    const language = navigator.language.toLowerCase().startsWith('de') ? 'de' : 'en';
+    return { language, numbers: language === 'de' ? 'comma' : 'point', dates: 'words' };
+}
+
+function kept(): Partial<Speech> {
+    try {
+        return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Speech>;
+    } catch {
+        return {};
+    }
+}
+
+/** As somebody set it here, or as the browser says. */
+export const speech: Speech = { ...browser(), ...kept() };
+
+/** The page is read anew with it; sheets and cards hear of it by a cookie. */
+export function setSpeech(next: Partial<Speech>): void {
+    localStorage.setItem(KEY, JSON.stringify({ ...kept(), ...next }));
+    location.reload();
+}
+
+let book: PhraseBook | null = null;
+
+/** Fetches what it takes, before anything is drawn. */
+export async function learn(): Promise<void> {
+    document.documentElement.lang = speech.language;
+    document.cookie = `speech=${speech.language}.${speech.numbers}; path=/; max-age=31536000; samesite=strict`;
+    if (speech.language === 'de') {
+        book = new PhraseBook((await import('../../../core/data/phrases/de.json')).default);
+    }
+}
+
+export const speaks = (): boolean => book !== null || speech.numbers === 'comma';
+
+/** 1,234.5 as 1 234,5; classes of bolts, standards and threads stay as they are written. */
+function withComma(text: string): string {
+    return text.replace(
+        /(?<![\w.,])(\d{1,3}(?:,\d{3})+|\d+)(\.\d+)?(?![\w.]|,\d)/gu,
+        (all, whole: string, part: string | undefined, at: number) => {
+            const after = text.slice(at + all.length);
+            if (CLASSES.has(all) && !/^\s?(mm|µm|in\b|kN|N\b|kg|%|°)/u.test(after)) {
+                return all;
+            }
+            return whole.replaceAll(',', '\u202f') + (part === undefined ? '' : part.replace('.', ','));
+        },
+    );
+}
+
+/** A text as it is read here. */
+export function spoken(text: string): string {
+    const said = book === null ? text : book.say(text);
+    return speech.numbers === 'comma' ? withComma(said) : said;
+}
+
+export const locale = (): string => (speech.language === 'de' ? 'de-DE' : navigator.language);
