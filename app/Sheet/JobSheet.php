@@ -27,7 +27,7 @@ final class JobSheet
 
     private const HIGH_MM = 105.0;
 
-    public function __construct(private readonly Printer $printer)
+    public function __construct(private readonly Printer $printer, private readonly Speech $speech)
     {
     }
 
@@ -42,7 +42,7 @@ final class JobSheet
         $answers = JobAnswers::of($facts);
         $decoded = json_decode(json_encode($answers, JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
 
-        return view('sheet', [
+        return $this->speech->html(view('sheet', [
             'facts' => $facts,
             'issue' => $issue,
             'answers' => $decoded,
@@ -69,7 +69,7 @@ final class JobSheet
                     ),
                 ),
             ),
-        ])->render();
+        ])->render());
     }
 
     /** @return list<array{name: string, note: string, picture: ?string, lines: list<array{string, string}>, notes: list<string>, steps: list<string>, rounds: list<array{string, string}>}> the sums of the job that came to something */

@@ -12,7 +12,7 @@ use Oldpart\Core\Quantity\Unit;
 /** The sizes alone, large enough to be read from the lathe. */
 final class MachineCard
 {
-    public function __construct(private readonly Printer $printer)
+    public function __construct(private readonly Printer $printer, private readonly Speech $speech)
     {
     }
 
@@ -23,11 +23,11 @@ final class MachineCard
             static fn (MakeEntry $e): bool => $e->band !== null || $e->more !== [],
         );
 
-        return $this->printer->pdf(view('machine-card', [
+        return $this->printer->pdf($this->speech->html(view('machine-card', [
             'facts' => $facts,
             'unit' => $unit,
             'rows' => json_decode(json_encode(array_values($entries), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR),
             'say' => static fn (array $s): string => $s[$unit->value],
-        ])->render(), $paper);
+        ])->render()), $paper);
     }
 }

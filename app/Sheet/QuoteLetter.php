@@ -12,13 +12,13 @@ use Oldpart\Core\Making\QuoteVerdict;
 /** The answer to the customer: as text to send, or on paper with the lines of the quote. */
 final class QuoteLetter
 {
-    public function __construct(private readonly Printer $printer)
+    public function __construct(private readonly Printer $printer, private readonly Speech $speech)
     {
     }
 
     public function text(JobFacts $facts): string
     {
-        return JobAnswers::of($facts)->quote->letter();
+        return $this->speech->letter(JobAnswers::of($facts)->quote->letter());
     }
 
     public function pdf(JobFacts $facts, Paper $paper): string
@@ -27,12 +27,12 @@ final class QuoteLetter
         $offered = in_array($quote->verdict(), [QuoteVerdict::Take, QuoteVerdict::AtThisPrice], true);
 
         return $this->printer->pdf(
-            view('quote', [
+            $this->speech->html(view('quote', [
                 'facts' => $facts,
                 'quote' => (new QuoteAnswer($quote))->jsonSerialize(),
                 'letter' => $quote->letter(),
                 'offered' => $offered,
-            ])->render(),
+            ])->render()),
             $paper,
         );
     }

@@ -10,7 +10,7 @@ use Oldpart\Core\Quantity\Unit;
 /** A card for the wall: chosen sizes and fits with their limits, in black. */
 final class ShopCard
 {
-    public function __construct(private readonly Printer $printer)
+    public function __construct(private readonly Printer $printer, private readonly Speech $speech)
     {
     }
 
@@ -20,12 +20,12 @@ final class ShopCard
         $rows = json_decode(json_encode($fits, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
 
         return $this->printer->pdf(
-            view('card', [
+            $this->speech->html(view('card', [
                 'rows' => $rows,
                 'unit' => $unit,
                 'shop' => Shop::here()->name,
                 'say' => static fn (array $s): string => $s[$unit->value],
-            ])->render(),
+            ])->render()),
             $paper,
         );
     }

@@ -18,7 +18,7 @@ final class RoomsTest extends TestCase
         ['Number'],
         ['Advice'],
         ['Quantity', 'Catalogue'],
-        ['Measure'],
+        ['Measure', 'Language'],
         ['Shape', 'Joint', 'Safety', 'Taper', 'Thread', 'Key', 'Gear', 'Pattern', 'Offset', 'Shaft', 'Pour', 'Block', 'Casting'],
         ['Loop', 'Fit', 'Gauge', 'Groove'],
         ['Making', 'Picture'],

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Bench\JobStore;
 use App\Sheet\Paper;
 use App\Sheet\Printer;
+use App\Sheet\Speech;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -35,8 +36,11 @@ final class DrawingController
 
     private const OTHER = 'other hand';
 
-    public function __construct(private readonly JobStore $store, private readonly Printer $printer)
-    {
+    public function __construct(
+        private readonly JobStore $store,
+        private readonly Printer $printer,
+        private readonly Speech $speech,
+    ) {
     }
 
     public function index(string $job): JsonResponse
@@ -113,7 +117,9 @@ final class DrawingController
         [$wide, $high] = $paper->size();
         $needs = [$template['width'] + 2 * self::EDGE, $template['height'] + 2 * self::EDGE + self::WORDS];
         $fits = $needs[0] <= $wide && $needs[1] <= $high;
-        $html = view('template', [...$template, 'edge' => self::EDGE, 'fits' => $fits])->render();
+        $html = $this->speech->html(
+            view('template', [...$template, 'edge' => self::EDGE, 'fits' => $fits])->render(),
+        );
 
         return new Response($this->printer->pdf($html, $fits ? $paper : $needs), 200, [
             'Content-Type' => 'application/pdf',

@@ -1,13 +1,13 @@
-/** Shop English for a time: the date alone. */
+import { dated } from '../speak/language';
+
+/** A day as this device reads it. */
 export function day(iso: string | null): string {
-    return iso === null
-        ? ''
-        : new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
+    return iso === null ? '' : dated(new Date(iso), { day: 'numeric', month: 'short', year: 'numeric' });
 }
 
 /** A moment soon to come: day and hour. */
 export function moment(iso: string): string {
-    return new Date(iso).toLocaleString(undefined, {
+    return dated(new Date(iso), {
         weekday: 'short',
         day: 'numeric',
         month: 'short',

@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { mono } from '../theme/theme';
+import { SpeechSettings } from './SpeechSettings';
 import { singleKeys, useSingleKeys } from './keys';
 
 const KEYS: [string, string][] = [
@@ -33,8 +34,9 @@ export function KeysDialog({ open, close }: { open: boolean; close: () => void }
     const on = useSingleKeys();
     return (
         <Dialog open={open} onClose={close}>
-            <DialogTitle>All keys</DialogTitle>
+            <DialogTitle>Language and keys</DialogTitle>
             <DialogContent>
+                <SpeechSettings />
                 <FormControlLabel
                     control={<Switch checked={on} onChange={(_, next) => singleKeys.set(next)} />}
                     label="Single keys do something"

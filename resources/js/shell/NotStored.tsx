@@ -1,3 +1,4 @@
+import { moment } from '../entry/day';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -31,7 +32,7 @@ export function NotStored({ list, open, close, again, drop }: Props) {
                         <Typography sx={{ fontWeight: 700 }}>{one.why}</Typography>
                         <Typography variant="body2" color="textSecondary">
                             {one.change.list ?? 'job'}, typed{' '}
-                            {one.change.at === '' ? 'earlier' : new Date(one.change.at).toLocaleString()}
+                            {one.change.at === '' ? 'earlier' : moment(one.change.at)}
                         </Typography>
                         <Box
                             sx={{

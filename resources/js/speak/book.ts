@@ -48,6 +48,8 @@ export class PhraseBook {
         if (said === undefined) {
             said = this.look(text) ?? text;
             this.said.set(text, said);
+            // What one part of the screen hands on to another is not said twice.
+            this.said.set(said, said);
         }
         return said;
     }
@@ -70,34 +72,41 @@ export class PhraseBook {
     }
 
     private look(text: string): string | null {
-        const bare = text.trim();
-        if (!/[A-Za-z]{2,}/u.test(bare)) {
-            return null;
+        const whole = text.trim();
+        const bare = whole.replace(/^[:;,·(]+\s*|\s*[:;,·(]+$/gu, '');
+        for (const part of whole === bare ? [whole] : [whole, bare]) {
+            const found =
+                this.exact.get(part) ??
+                this.otherCase(part, (text) => this.exact.get(text) ?? null) ??
+                this.byTemplate(part) ??
+                this.otherCase(part, (text) => this.byTemplate(text)) ??
+                this.apart(part);
+            if (found !== null) {
+                return text.replace(part, () => found);
+            }
         }
-        const found = this.known(bare) ?? this.otherCase(bare) ?? this.apart(bare);
-        return found === null ? null : text.replace(bare, () => found);
+        return null;
     }
 
-    private known(text: string): string | null {
-        const exact = this.exact.get(text);
-        if (exact !== undefined) {
-            return exact;
-        }
+    private byTemplate(text: string): string | null {
         const first = /^(\S+)\s/u.exec(text)?.[1] ?? '';
-        for (const templates of [this.byFirstWord.get(first) ?? [], this.open]) {
-            for (const template of templates) {
-                const said = this.filled(template, text);
-                if (said !== null) {
-                    return said;
+        // A place holds a part of a sentence rather than two of them.
+        for (const within of [true, false]) {
+            for (const templates of [this.byFirstWord.get(first) ?? [], this.open]) {
+                for (const template of templates) {
+                    const said = this.filled(template, text, within);
+                    if (said !== null) {
+                        return said;
+                    }
                 }
             }
         }
         return null;
     }
 
-    private filled(template: Template, text: string): string | null {
+    private filled(template: Template, text: string, within: boolean): string | null {
         const taken = template.match.exec(text)?.slice(1);
-        if (taken === undefined) {
+        if (taken === undefined || (within && taken.some((part) => /[.:;!?](?:\s|$)/u.test(part)))) {
             return null;
         }
         const values = new Map<string, string>();
@@ -117,10 +126,10 @@ export class PhraseBook {
     }
 
     /** The same begun with a capital, in a list or after a full stop. */
-    private otherCase(text: string): string | null {
+    private otherCase(text: string, known: (text: string) => string | null): string | null {
         const first = text.charAt(0);
         const small = first.toLowerCase();
-        const other = this.known((first === small ? first.toUpperCase() : small) + text.slice(1));
+        const other = known((first === small ? first.toUpperCase() : small) + text.slice(1));
         return other === null || first === small ? other : other.charAt(0).toUpperCase() + other.slice(1);
     }
 

@@ -44,12 +44,18 @@ export function setSpeech(next: Partial<Speech>): void {
 
 let book: PhraseBook | null = null;
 
+/** What is read as it stands: names that were typed, and texts that are missing in the book. */
+const gaps = new Set<string>();
+
 /** Fetches what it takes, before anything is drawn. */
 export async function learn(): Promise<void> {
     document.documentElement.lang = speech.language;
     document.cookie = `speech=${speech.language}.${speech.numbers}; path=/; max-age=31536000; samesite=strict`;
     if (speech.language === 'de') {
         book = new PhraseBook((await import('../../../core/data/phrases/de.json')).default);
+        if (localStorage.getItem('oldpart-fit-gaps') !== null) {
+            Object.assign(window, { gaps });
+        }
     }
 }
 
@@ -58,7 +64,7 @@ export const speaks = (): boolean => book !== null || speech.numbers === 'comma'
 /** 1,234.5 as 1 234,5; classes of bolts, standards and threads stay as they are written. */
 function withComma(text: string): string {
     return text.replace(
-        /(?<![\w.,])(\d{1,3}(?:,\d{3})+|\d+)(\.\d+)?(?![\w.]|,\d)/gu,
+        /(?<![\w.,])(\d{1,3}(?:,\d{3})+|\d+)(\.\d+)?(?!\w|\.\d|,\d)/gu,
         (all, whole: string, part: string | undefined, at: number) => {
             const after = text.slice(at + all.length);
             if (CLASSES.has(all) && !/^\s?(mm|µm|in\b|kN|N\b|kg|%|°)/u.test(after)) {
@@ -69,10 +75,50 @@ function withComma(text: string): string {
     );
 }
 
+/** What was said already: one part of the screen hands it on to another. */
+const said = new Set<string>();
+
 /** A text as it is read here. */
 export function spoken(text: string): string {
-    const said = book === null ? text : book.say(text);
+    if (said.has(text)) {
+        return text;
+    }
+    const read = inLanguage(text);
+    said.add(read);
+    return read;
+}
+
+function inLanguage(text: string): string {
+    let said = text;
+    if (book !== null && /[A-Za-z]{2,}/u.test(text)) {
+        said = book.say(text);
+        if (said === text) {
+            gaps.add(text);
+        }
+    }
     return speech.numbers === 'comma' ? withComma(said) : said;
 }
 
-export const locale = (): string => (speech.language === 'de' ? 'de-DE' : navigator.language);
+/** A day as it is read here: 22 Jan 2027, 22.01.2027 or 2027-01-22, by the language and the setting. */
+export function dated(at: Date, more: Intl.DateTimeFormatOptions = {}): string {
+    const language = speech.language === 'de' ? 'de-DE' : navigator.language;
+    const time = 'hour' in more ? { hour: more.hour, minute: more.minute } : {};
+    switch (speech.dates) {
+        case 'iso':
+            return (
+                new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short' }).format(at) +
+                ('hour' in more
+                    ? ` ${new Intl.DateTimeFormat('sv-SE', { timeStyle: 'short' }).format(at)}`
+                    : '')
+            );
+        case 'numbers':
+            return new Intl.DateTimeFormat(language, {
+                day: '2-digit',
+                month: '2-digit',
+                year: 'numeric',
+                ...time,
+            }).format(at);
+        case 'words':
+            return new Intl.DateTimeFormat(language, more).format(at);
+    }
+}

@@ -1,3 +1,4 @@
+import { day } from '../../entry/day';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -50,8 +51,7 @@ export function Issues() {
                     >
                         Sheet {sheet.number}
                     </a>
-                    , {new Date(sheet.at).toLocaleDateString()}, by {sheet.by}, checksum{' '}
-                    {sheet.checksum.slice(0, 16)}
+                    , {day(sheet.at)}, by {sheet.by}, checksum {sheet.checksum.slice(0, 16)}
                 </Typography>
             ))}
             <Box sx={{ display: 'flex', gap: 1.25, mt: 0.75, flexWrap: 'wrap', alignItems: 'flex-start' }}>

@@ -1,3 +1,4 @@
+import { moment } from '../../entry/day';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -41,8 +42,7 @@ export function Rounds({
                         {answer.rounds.map((round, at) => (
                             <TableCell key={at}>
                                 {at + 1}
-                                {round.at !== '' &&
-                                    ` · ${new Date(round.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`}
+                                {round.at !== '' && ` · ${moment(round.at)}`}
                             </TableCell>
                         ))}
                         <TableCell>now</TableCell>
