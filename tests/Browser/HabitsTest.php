@@ -290,9 +290,9 @@ final class HabitsTest extends BrowserTestCase
             'N does not turn the lights down',
         );
         $body->sendKeys('?');
-        $this->sees('All keys', 'night shift');
+        $this->sees('Language and keys', 'night shift');
         $this->keys(WebDriverKeys::ESCAPE);
-        $this->seesNot('All keys');
+        $this->seesNot('Language and keys');
         $body->sendKeys('/');
         $this->find("//label[contains(., 'Find a job')]", 'find field');
         $this->keys('journal');
@@ -379,7 +379,7 @@ final class HabitsTest extends BrowserTestCase
         }
         $this->visit('/');
         $this->sees('The bench');
-        foreach (['What are you making?' => 'Flanged bush', '/' => 'Jobs', '?' => 'All keys'] as $button => $text) {
+        foreach (['What are you making?' => 'Flanged bush', '/' => 'Jobs', '?' => 'Language and keys'] as $button => $text) {
             strlen($button) === 1
                 ? $this->page->findElement(WebDriverBy::tagName('body'))->sendKeys($button)
                 : $this->press($button);

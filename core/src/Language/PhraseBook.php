@@ -13,40 +13,56 @@ use Oldpart\Core\Catalogue\Table;
  */
 final class PhraseBook
 {
-    /** With fewer letters of its own than this a template fits much that it is not meant for. */
-    private const WEAK = 6;
-
-    /** Where a text is taken apart when it is not known as a whole. */
+    /** Where a text is taken apart when it is not known as a whole, and whether at the first such place only. */
     private const SEAMS = [
-        ['/(?<=[.!?…])\s+(?=[A-Z0-9“(])/u', ' '],
-        ['/ · /u', ' · '],
-        ['/; /u', '; '],
-        ['/: /u', ': '],
-        ['/, /u', ', '],
+        ['/(?<=[.!?])\s+(?=[A-Z0-9“(])|(?<=…)\s+(?=[A-Z“])/u', ' ', false],
+        ['/ · /u', ' · ', false],
+        ['/: /u', ': ', true],
+        ['/; /u', '; ', false],
+        ['/ (?=\()/u', ' ', true],
+        ['/, /u', ', ', false],
     ];
 
-    /** @var array<string, list<array{match: string, names: list<string>, said: string, letters: int}>> */
+    /** Marks and numbers that stand before or after a name. */
+    private const BESIDE = '/^(?:[:;,·(+✓✕≈]+\s*|\d+\s+(?=[A-Z]))+'
+        .'|(?:\s*[:;,·()✓]+|\s–|\s[≈±…]?\s?[\d.,]+(?:\s(?:in|mm))?)+$/u';
+
+    /** What joins a phrase to the one before it. */
+    private const JOINT = '/^[;:,·]\s+/u';
+
+    /** A sentence that stands after it. */
+    private const TRAIL = '/(?<=[.!?])\s?\{\w+\}$/u';
+
+    /** A sentence that stands before it. */
+    private const LED = '/^\{\w+\}\s+(?=[A-ZÄÖÜ])/u';
+
+    /** @var array<string, string> */
+    private array $exact = [];
+
+    /** @var array<string, list<Template>> */
     private array $byFirstWord = [];
 
-    /** @var list<array{match: string, names: list<string>, said: string, letters: int}> */
+    /** @var list<Template> those that begin with a place */
     private array $open = [];
+
+    /** @var array<string, list<Template>> both, by the first word of a text */
+    private array $sorted = [];
 
     /** @var array<string, string> */
     private array $said = [];
 
-    /** @param  array<string, string>  $exact  by their English */
-    private function __construct(private readonly array $exact)
+    /** @param  array<string, string>  $phrases  by their English */
+    private function __construct(array $phrases)
     {
-        foreach ($exact as $english => $said) {
-            if (preg_match('/\{[\w ]+\}/', $english) === 1) {
-                $this->add($english, $said);
+        foreach ($phrases as $english => $said) {
+            $this->add($english, $said);
+            foreach ([self::JOINT, self::LED, self::TRAIL] as $before) {
+                if (preg_match($before, $english) === 1 && preg_match($before, $said) === 1) {
+                    $this->add((string) preg_replace($before, '', $english), (string) preg_replace($before, '', $said));
+                }
             }
         }
-        $longest = static fn (array $a, array $b): int => $b['letters'] <=> $a['letters'];
-        usort($this->open, $longest);
-        foreach ($this->byFirstWord as &$templates) {
-            usort($templates, $longest);
-        }
+        usort($this->open, static fn (Template $a, Template $b): int => $b->letters <=> $a->letters);
     }
 
     /** @return ?self null for English, which is what the core speaks, and for a language there is no book of */
@@ -78,67 +94,29 @@ final class PhraseBook
         return $this->said[$text];
     }
 
-    /** Whether a text is known, as a whole or by its parts. */
-    public function knows(string $text): bool
-    {
-        return $this->look($text) !== null;
-    }
-
     private function add(string $english, string $said): void
     {
-        /** @var list<string> $parts */
-        $parts = preg_split('/\{([\w ]+)\}/', $english, -1, PREG_SPLIT_DELIM_CAPTURE);
-        $literal = $names = [];
-        foreach ($parts as $i => $part) {
-            $i % 2 === 0 ? ($literal[] = $part) : ($names[] = $part);
+        $this->exact[$english] ??= $said;
+        $template = Template::of($english, $said);
+        if ($template === null) {
+            return;
         }
-        $template = [
-            'match' => '/^'.implode('(.+?)', array_map(static fn (string $l): string => preg_quote($l, '/'), $literal)).'$/su',
-            'names' => $names,
-            'said' => $said,
-            'letters' => strlen((string) preg_replace('/[^A-Za-z]/', '', implode('', $literal))),
-        ];
-        if (preg_match('/^(\S+)\s/u', $literal[0], $first) === 1) {
-            $this->byFirstWord[$first[1]][] = $template;
-        } else {
+        if ($template->firstWord === null) {
             $this->open[] = $template;
+        } else {
+            $this->byFirstWord[$template->firstWord][] = $template;
         }
     }
 
     private function look(string $text): ?string
     {
         $whole = trim($text);
-        if (preg_match('/[A-Za-z]{2,}/', $whole) !== 1) {
-            return null;
-        }
-        $bare = (string) preg_replace('/^[:;,·(]+\s*|\s*[:;,·(]+$/u', '', $whole);
-        foreach ($whole === $bare ? [$whole] : [$whole, $bare] as $part) {
-            $found = $this->exact[$part]
-                ?? $this->otherCase($part, fn (string $other): ?string => $this->exact[$other] ?? null)
-                ?? $this->byTemplate($part)
-                ?? $this->otherCase($part, $this->byTemplate(...))
-                ?? $this->apart($part);
-            if ($found !== null) {
-                $at = strpos($text, $part);
-
-                return $at === false ? $found : substr_replace($text, $found, $at, strlen($part));
-            }
-        }
-
-        return null;
-    }
-
-    private function byTemplate(string $text): ?string
-    {
-        $first = preg_match('/^(\S+)\s/u', $text, $m) === 1 ? $m[1] : '';
-        // A place holds a part of a sentence rather than two of them.
-        foreach ([true, false] as $within) {
-            foreach ([$this->byFirstWord[$first] ?? [], $this->open] as $templates) {
-                foreach ($templates as $template) {
-                    $said = $this->filled($template, $text, $within);
-                    if ($said !== null) {
-                        return $said;
-                    }
+        $bare = self::bare($whole);
+        foreach ([$this->standing(...), $this->within(...), $this->named(...), $this->sentences(...), $this->known(...), $this->apart(...)] as $look) {
+            foreach ($whole === $bare ? [$whole] : [$whole, $bare] as $part) {
+                $found = preg_match('/[A-Za-z]{2,}/', $part) === 1 ? $look($part) : null;
+                if ($found !== null) {
+                    return substr_replace($text, $found, (int) strpos($text, $part), strlen($part));
                 }
             }
         }
@@ -146,30 +124,102 @@ final class PhraseBook
         return null;
     }
 
-    /** @param  array{match: string, names: list<string>, said: string, letters: int}  $template */
-    private function filled(array $template, string $text, bool $within): ?string
+    private static function bare(string $text): string
     {
-        if (preg_match($template['match'], $text, $taken) !== 1) {
+        return (string) preg_replace(self::BESIDE, '', $text);
+    }
+
+    /** By a template whose places hold a part of a sentence rather than two of them. */
+    private function within(string $text): ?string
+    {
+        return $this->sentence($text, fn (string $one, bool $weak): ?string => $this->byTemplate($one, true, $weak));
+    }
+
+    private function known(string $text): ?string
+    {
+        return $this->sentence($text, fn (string $one, bool $weak): ?string => $this->byTemplate($one, false, $weak));
+    }
+
+    /**
+     * As it stands, begun otherwise, or a phrase that was made a sentence of.
+     *
+     * @param  callable(string, bool): ?string  $by  a text, and whether by a weak template
+     */
+    private function sentence(string $text, callable $by): ?string
+    {
+        $whole = $this->standing($text);
+        foreach ([false, true] as $weak) {
+            $whole ??= $by($text, $weak) ?? $this->otherCase($text, static fn (string $other): ?string => $by($other, $weak));
+        }
+        if ($whole !== null || preg_match('/[.!?]\s|[^.]$/u', $text) === 1) {
+            return $whole;
+        }
+        $phrase = $this->sentence(substr($text, 0, -1), $by);
+
+        return $phrase === null ? null : "{$phrase}.";
+    }
+
+    private function standing(string $text): ?string
+    {
+        return $this->exact[$text] ?? $this->otherCase($text, fn (string $other): ?string => $this->exact[$other] ?? null);
+    }
+
+    private function byTemplate(string $text, bool $within, bool $weak): ?string
+    {
+        $first = preg_match('/^(\S+)\s/u', $text, $m) === 1 ? $m[1] : '';
+        foreach ($this->templates($first) as $template) {
+            $said = $template->isWeak() === $weak ? $this->filled($template, $text, $within) : null;
+            if ($said !== null) {
+                return $said;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Template> those a text may be made of that begins with a word, the longest first */
+    private function templates(string $first): array
+    {
+        if (! isset($this->byFirstWord[$first])) {
+            return $this->open;
+        }
+        if (! isset($this->sorted[$first])) {
+            $this->sorted[$first] = [...$this->byFirstWord[$first], ...$this->open];
+            usort($this->sorted[$first], static fn (Template $a, Template $b): int => $b->letters <=> $a->letters);
+        }
+
+        return $this->sorted[$first];
+    }
+
+    private function filled(Template $template, string $text, bool $within): ?string
+    {
+        $taken = $template->taken($text);
+        $inside = $taken === null || ! $template->goesOn ? $taken : array_slice($taken, 0, -1);
+        if ($taken === null || $within && preg_grep('/[.:!?](?:\s|$)/u', $inside ?? []) !== []) {
             return null;
         }
         $values = [];
-        foreach ($template['names'] as $i => $name) {
-            $english = $taken[$i + 1];
-            if ($within && preg_match('/[.:;!?](?:\s|$)/u', $english) === 1) {
+        foreach ($taken as $i => $english) {
+            if (! $this->fits($template, $i, $english)) {
                 return null;
             }
-            $said = $this->say($english);
-            if (
-                $template['letters'] < self::WEAK
-                && $said === $english
-                && preg_match('/[A-Za-z]{3,}/', (string) preg_replace('/“[^”]*”/u', '', $english)) === 1
-            ) {
-                return null;
-            }
-            $values['{'.$name.'}'] = $said;
+            $values['{'.$template->names[$i].'}'] = $this->say($english);
         }
 
-        return strtr($template['said'], $values);
+        return strtr($template->said, $values);
+    }
+
+    private function fits(Template $template, int $place, string $english): bool
+    {
+        if ($english === '') {
+            return $template->letters >= Template::MANY;
+        }
+
+        return ! $template->isWeak()
+            || $template->quoted[$place]
+            || preg_match('/[A-Za-z]{3,}/', (string) preg_replace('/“[^”]*”/u', '', $english)) !== 1
+            || $this->standing(self::bare($english)) !== null
+            || $this->byTemplate($english, true, false) !== null;
     }
 
     /**
@@ -188,19 +238,72 @@ final class PhraseBook
             : mb_strtoupper(mb_substr($other, 0, 1)).mb_substr($other, 1);
     }
 
+    /** What is said of something that is named first. */
+    private function named(string $text): ?string
+    {
+        $parts = explode(': ', $text, 2);
+        $name = $this->standing($parts[0]);
+        $rest = $name === null || ! isset($parts[1]) ? null : $this->within($parts[1]);
+
+        return $rest === null ? null : "{$name}: {$rest}";
+    }
+
+    private function sentences(string $text): ?string
+    {
+        return $this->parted($text, self::SEAMS[0], false);
+    }
+
     private function apart(string $text): ?string
     {
-        foreach (self::SEAMS as [$seam, $glue]) {
-            /** @var list<string> $parts */
-            $parts = preg_split($seam, $text);
-            if (count($parts) > 1) {
-                $said = array_map($this->say(...), $parts);
-                if ($said !== $parts) {
-                    return implode($glue, $said);
+        foreach ([true, false] as $all) {
+            foreach (self::SEAMS as $seam) {
+                $said = $this->parted($text, $seam, $all);
+                if ($said !== null) {
+                    return $said;
                 }
             }
         }
 
         return null;
+    }
+
+    /**
+     * @param  array{string, string, bool}  $seam
+     * @param  bool  $all  each part has to be known
+     */
+    private function parted(string $text, array $seam, bool $all): ?string
+    {
+        /** @var list<string> $parts */
+        $parts = preg_split($seam[0], $text, $seam[2] ? 2 : -1);
+        $parts = $this->names($parts, $seam[1]);
+        if (count($parts) < 2) {
+            return null;
+        }
+        $said = array_map($this->say(...), $parts);
+        $same = array_filter($parts, static fn (string $part, int $i): bool => $said[$i] === $part && preg_match('/[A-Za-z]{3,}/', $part) === 1, ARRAY_FILTER_USE_BOTH);
+
+        return $said === $parts || $all && $same !== [] ? null : implode($seam[1], $said);
+    }
+
+    /**
+     * A name that has the seam in it is one part.
+     *
+     * @param  list<string>  $parts
+     * @return list<string>
+     */
+    private function names(array $parts, string $glue): array
+    {
+        $named = [];
+        foreach ($parts as $part) {
+            $last = array_key_last($named);
+            $both = $last === null ? '' : $named[$last].$glue.$part;
+            if ($last !== null && $this->standing(self::bare($both)) !== null) {
+                $named[$last] = $both;
+            } else {
+                $named[] = $part;
+            }
+        }
+
+        return $named;
     }
 }

@@ -44,6 +44,9 @@ final class PhraseBookTest extends TestCase
         yield 'two sentences' => ['Measure the mates. Take 1 mm off “A”.', 'Die Gegenstücke messen. 1 mm von „A“ abnehmen.'];
         yield 'a list' => ['sure · housing bore', 'sicher · Gehäusebohrung'];
         yield 'what stands round it stays' => [' : sure, ', ' : sicher, '];
+        yield 'a name and its number' => ['3 Housing bore', '3 Gehäusebohrung'];
+        yield 'a name and its size' => ['Housing bore 1.1244', 'Gehäusebohrung 1.1244'];
+        yield 'a phrase made a sentence' => ['Hole circle.', 'Lochkreis.'];
         yield 'numbers fill a short template' => ['1.25 to 1.27', '1.25 bis 1.27'];
         yield 'names do not' => ['Back to Basics', 'Back to Basics'];
         yield 'what somebody typed stays' => ['Culvert Lane, the old pump', 'Culvert Lane, the old pump'];

@@ -77,6 +77,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
         { label: 'In millimetres', detail: 'key U', to: () => setUnits('mm') },
         { label: 'In both units', detail: 'key U', to: () => setUnits('both') },
         { label: 'Help: all keys', detail: 'key ?', to: () => setKeys(true) },
+        { label: 'Language, numbers, days', detail: 'key ?', to: () => setKeys(true) },
         { label: 'Help: what words mean', detail: '', to: () => asked('word', '') },
     ].map((one) => ({ ...one, group: 'To do' }));
     return (

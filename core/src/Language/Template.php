@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Language;
+
+/** A phrase with places for what is put in: “{0} of {1} sized”. */
+final readonly class Template
+{
+    /** With fewer letters of its own than this, or one word, it fits much that it is not meant for. */
+    private const FEW = 9;
+
+    /** With so many it is known by them, whether anything is put in or not. */
+    public const MANY = 12;
+
+    /**
+     * @param  list<string>  $names  of its places, in the order of the English
+     * @param  list<bool>  $quoted  which of them stand in quotation marks: there are names
+     * @param  int  $letters  it brings itself
+     */
+    private function __construct(
+        private string $match,
+        public array $names,
+        public string $said,
+        public array $quoted,
+        public int $letters,
+        private int $words,
+        public ?string $firstWord,
+        /** Its last place stands after a full stop, and holds further sentences. */
+        public bool $goesOn,
+    ) {
+    }
+
+    /** @return ?self null for a phrase without places */
+    public static function of(string $english, string $said): ?self
+    {
+        /** @var list<string> $parts */
+        $parts = preg_split('/\{([\w ]+)\}/', $english, -1, PREG_SPLIT_DELIM_CAPTURE);
+        if (count($parts) === 1) {
+            return null;
+        }
+        $literal = $names = [];
+        foreach ($parts as $i => $part) {
+            $i % 2 === 0 ? ($literal[] = $part) : ($names[] = $part);
+        }
+        $match = preg_quote($literal[0], '/');
+        foreach (array_slice($literal, 1) as $i => $part) {
+            // A place right behind another begins where something new does.
+            $match .= ($i > 0 && $literal[$i] === '' ? '((?:(?:[,;(.]| [A-Z(]).*)?)' : '(.*?)').preg_quote($part, '/');
+        }
+
+        return new self(
+            match: "/^{$match}$/su",
+            names: $names,
+            said: $said,
+            quoted: array_map(static fn (string $l): bool => str_ends_with($l, '“'), $literal),
+            words: count(preg_grep('/[A-Za-z]/', preg_split('/\\s+/', implode(' ', $literal)) ?: []) ?: []),
+            letters: strlen((string) preg_replace('/[^A-Za-z]/', '', implode('', $literal))),
+            goesOn: preg_match('/[.!?]\s?\{[\w ]+\}$/u', $english) === 1,
+            firstWord: preg_match('/^(\S+)\s/u', $literal[0], $first) === 1 ? $first[1] : null,
+        );
+    }
+
+    /** What it takes in has to be known as well. */
+    public function isWeak(): bool
+    {
+        return $this->letters < self::FEW || $this->words < 2;
+    }
+
+    /** @return ?list<string> what stands in its places in a text; null for another text */
+    public function taken(string $text): ?array
+    {
+        return preg_match($this->match, $text, $taken) === 1 ? array_slice($taken, 1) : null;
+    }
+}
