@@ -112,7 +112,15 @@ final class PhraseBook
     {
         $whole = trim($text);
         $bare = self::bare($whole);
-        foreach ([$this->standing(...), $this->within(...), $this->named(...), $this->sentences(...), $this->known(...), $this->apart(...)] as $look) {
+        $looks = [
+            $this->standing(...),
+            $this->within(...),
+            $this->named(...),
+            $this->sentences(...),
+            $this->known(...),
+            $this->apart(...),
+        ];
+        foreach ($looks as $look) {
             foreach ($whole === $bare ? [$whole] : [$whole, $bare] as $part) {
                 $found = preg_match('/[A-Za-z]{2,}/', $part) === 1 ? $look($part) : null;
                 if ($found !== null) {
@@ -149,7 +157,8 @@ final class PhraseBook
     {
         $whole = $this->standing($text);
         foreach ([false, true] as $weak) {
-            $whole ??= $by($text, $weak) ?? $this->otherCase($text, static fn (string $other): ?string => $by($other, $weak));
+            $other = static fn (string $other): ?string => $by($other, $weak);
+            $whole ??= $by($text, $weak) ?? $this->otherCase($text, $other);
         }
         if ($whole !== null || preg_match('/[.!?]\s|[^.]$/u', $text) === 1) {
             return $whole;
@@ -161,7 +170,8 @@ final class PhraseBook
 
     private function standing(string $text): ?string
     {
-        return $this->exact[$text] ?? $this->otherCase($text, fn (string $other): ?string => $this->exact[$other] ?? null);
+        return $this->exact[$text]
+            ?? $this->otherCase($text, fn (string $other): ?string => $this->exact[$other] ?? null);
     }
 
     private function byTemplate(string $text, bool $within, bool $weak): ?string
@@ -217,9 +227,17 @@ final class PhraseBook
 
         return ! $template->isWeak()
             || $template->quoted[$place]
-            || preg_match('/[A-Za-z]{3,}/', (string) preg_replace('/“[^”]*”/u', '', $english)) !== 1
-            || $this->standing(self::bare($english)) !== null
+            || preg_match('/[A-Za-z]{3,}/', (string) preg_replace('/“[^”]*”|\b(?:thou|min|rev)\b/u', '', $english)) !== 1
+            || $this->isListed($english)
             || $this->byTemplate($english, true, false) !== null;
+    }
+
+    /** Names alone, each of them known, whatever stands behind one in brackets. */
+    private function isListed(string $text): bool
+    {
+        $names = preg_split('/; /', (string) preg_replace('/ \([^)]*\)/', '', $text)) ?: [];
+
+        return array_filter($names, fn (string $name): bool => $this->standing(self::bare($name)) === null) === [];
     }
 
     /**
@@ -280,9 +298,9 @@ final class PhraseBook
             return null;
         }
         $said = array_map($this->say(...), $parts);
-        $same = array_filter($parts, static fn (string $part, int $i): bool => $said[$i] === $part && preg_match('/[A-Za-z]{3,}/', $part) === 1, ARRAY_FILTER_USE_BOTH);
+        $unsaid = preg_grep('/[A-Za-z]{3,}/', array_intersect_assoc($parts, $said));
 
-        return $said === $parts || $all && $same !== [] ? null : implode($seam[1], $said);
+        return $said === $parts || $all && $unsaid !== [] ? null : implode($seam[1], $said);
     }
 
     /**

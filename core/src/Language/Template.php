@@ -70,6 +70,6 @@ final readonly class Template
     /** @return ?list<string> what stands in its places in a text; null for another text */
     public function taken(string $text): ?array
     {
-        return preg_match($this->match, $text, $taken) === 1 ? array_slice($taken, 1) : null;
+        return preg_match($this->match, $text, $taken) === 1 ? array_values(array_slice($taken, 1)) : null;
     }
 }

@@ -179,10 +179,18 @@ export class PhraseBook {
         return (
             !template.isWeak ||
             template.quoted[place] === true ||
-            !/[A-Za-z]{3,}/u.test(english.replace(/“[^”]*”/gu, '')) ||
-            this.standing(bare(english)) !== null ||
+            !/[A-Za-z]{3,}/u.test(english.replace(/“[^”]*”|\b(?:thou|min|rev)\b/gu, '')) ||
+            this.isListed(english) ||
             this.byTemplate(english, true, false) !== null
         );
+    }
+
+    /** Names alone, each of them known, whatever stands behind one in brackets. */
+    private isListed(text: string): boolean {
+        return text
+            .replace(/ \([^)]*\)/gu, '')
+            .split('; ')
+            .every((name) => this.standing(bare(name)) !== null);
     }
 
     /** The same begun with a capital, in a list or after a full stop. */

@@ -20,11 +20,6 @@ const KEY = 'oldpart-fit-speech';
 /** Of bolts and nuts: a class, no size. */
 const CLASSES = new Set(['3.6', '4.6', '4.8', '5.6', '5.8', '6.8', '8.8', '9.8', '10.9', '12.9']);
 
-function browser(): Speech {
-    const language = navigator.language.toLowerCase().startsWith('de') ? 'de' : 'en';
-    return { language, numbers: language === 'de' ? 'comma' : 'point', dates: 'words' };
-}
-
 function kept(): Partial<Speech> {
     try {
         return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Speech>;
@@ -33,8 +28,14 @@ function kept(): Partial<Speech> {
     }
 }
 
+function read(): Speech {
+    const set = kept();
+    const language = set.language ?? (navigator.language.toLowerCase().startsWith('de') ? 'de' : 'en');
+    return { language, numbers: language === 'de' ? 'comma' : 'point', dates: 'words', ...set };
+}
+
 /** As somebody set it here, or as the browser says. */
-export const speech: Speech = { ...browser(), ...kept() };
+export const speech: Speech = read();
 
 /** The page is read anew with it; sheets and cards hear of it by a cookie. */
 export function setSpeech(next: Partial<Speech>): void {

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Database\Seeders\DemoShop;
+
+/** What is printed is in the language, and with the numbers, of the device that asks for it. */
+final class SpeechTest extends FeatureTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->seed(DemoShop::class);
+    }
+
+    public function test_the_sheet_is_said_as_the_device_reads(): void
+    {
+        $english = $this->printed('/api/jobs/demo-tedder/sheet?unit=mm', null);
+        self::assertStringContainsString('Sizes to make, and as made', $english);
+        self::assertStringContainsString('39.978', $english);
+        $german = $this->printed('/api/jobs/demo-tedder/sheet?unit=mm', 'de.comma');
+        self::assertStringContainsString('Zu fertigende Maße, und wie gefertigt', $german);
+        self::assertStringContainsString('39,978', $german);
+        self::assertStringNotContainsString('39.978', $german);
+        // What somebody typed stays as it was typed.
+        self::assertStringContainsString('Hay tedder', $german);
+        self::assertDoesNotMatchRegularExpression('/\b(?:the|and|with|from|which)\b/', (string) preg_replace('/The .*?\./s', '', $german));
+    }
+
+    public function test_cards_and_drawings(): void
+    {
+        self::assertStringContainsString('Zentrierung', $this->printed('/api/jobs/demo-tedder/card?unit=mm', 'de.comma'));
+        // Numbers alone may be set.
+        $card = $this->printed('/api/jobs/demo-tedder/card?unit=mm', 'en.comma');
+        self::assertStringContainsString('Register', $card);
+        self::assertMatchesRegularExpression('/\d,\d{3}/', $card);
+    }
+
+    /** Nonsense in the cookie is no fault. */
+    public function test_an_unknown_language_is_english(): void
+    {
+        foreach (['xx.yy', '', '..', str_repeat('a', 5000)] as $cookie) {
+            self::assertStringContainsString('Sizes to make, and as made', $this->printed('/api/jobs/demo-tedder/sheet?unit=in', $cookie));
+        }
+    }
+
+    private function printed(string $url, ?string $speech): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'pdf');
+        $answer = $this->call('GET', $url, [], $speech === null ? [] : ['speech' => $speech]);
+        $answer->assertOk();
+        file_put_contents($file, (string) $answer->getContent());
+        exec('pdftotext -layout '.escapeshellarg($file).' - 2>&1', $text);
+        unlink($file);
+
+        return (string) preg_replace('/\s+/', ' ', implode("\n", $text));
+    }
+}
