@@ -81,7 +81,9 @@ final class Speech
         if ($node instanceof DOMText && trim($node->data) !== '') {
             $parent = $node->parentNode;
             $paragraphs = $parent instanceof DOMElement && $parent->getAttribute('class') === 'letter';
-            $node->data = $paragraphs ? $this->letter($node->data) : $this->text($node->data);
+            $node->data = $paragraphs
+                ? $this->letter($node->data)
+                : $this->text((string) preg_replace('/\s+/u', ' ', $node->data));
         }
         if ($node instanceof DOMAttr && str_starts_with($node->value, self::DRAWING)) {
             $drawing = (string) base64_decode(substr($node->value, strlen(self::DRAWING)), true);

@@ -26,7 +26,8 @@ final class SpeechTest extends FeatureTestCase
         self::assertStringNotContainsString('39.978', $german);
         // What somebody typed stays as it was typed.
         self::assertStringContainsString('Hay tedder', $german);
-        self::assertDoesNotMatchRegularExpression('/\b(?:the|and|with|from|which)\b/', (string) preg_replace('/The .*?\./s', '', $german));
+        $typed = (string) preg_replace('/The (?:old axle|wheel|felt).*?\.|for Hay tedder|nothing else runs on it\.|[Ss]houlder behind the flange/', '', $german);
+        self::assertSame(0, preg_match("~\b(?:and|with|from|which|than|are)\b~", $typed, $m), $m[0] ?? '');
     }
 
     public function test_cards_and_drawings(): void

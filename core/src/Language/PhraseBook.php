@@ -117,8 +117,9 @@ final class PhraseBook
             $this->within(...),
             $this->named(...),
             $this->sentences(...),
+            fn (string $part): ?string => $this->apart($part, true),
             $this->known(...),
-            $this->apart(...),
+            fn (string $part): ?string => $this->apart($part, false),
         ];
         foreach ($looks as $look) {
             foreach ($whole === $bare ? [$whole] : [$whole, $bare] as $part) {
@@ -204,8 +205,7 @@ final class PhraseBook
     private function filled(Template $template, string $text, bool $within): ?string
     {
         $taken = $template->taken($text);
-        $inside = $taken === null || ! $template->goesOn ? $taken : array_slice($taken, 0, -1);
-        if ($taken === null || $within && preg_grep('/[.:!?](?:\s|$)/u', $inside ?? []) !== []) {
+        if ($taken === null || $within && ! $template->holdsParts($taken)) {
             return null;
         }
         $values = [];
@@ -271,14 +271,13 @@ final class PhraseBook
         return $this->parted($text, self::SEAMS[0], false);
     }
 
-    private function apart(string $text): ?string
+    /** @param  bool  $all  each part has to be known */
+    private function apart(string $text, bool $all): ?string
     {
-        foreach ([true, false] as $all) {
-            foreach (self::SEAMS as $seam) {
-                $said = $this->parted($text, $seam, $all);
-                if ($said !== null) {
-                    return $said;
-                }
+        foreach (self::SEAMS as $seam) {
+            $said = $this->parted($text, $seam, $all);
+            if ($said !== null) {
+                return $said;
             }
         }
 

@@ -27,7 +27,7 @@ final readonly class Template
         private int $words,
         public ?string $firstWord,
         /** Its last place stands after a full stop, and holds further sentences. */
-        public bool $goesOn,
+        private bool $goesOn,
     ) {
     }
 
@@ -71,5 +71,22 @@ final readonly class Template
     public function taken(string $text): ?array
     {
         return preg_match($this->match, $text, $taken) === 1 ? array_values(array_slice($taken, 1)) : null;
+    }
+
+    /**
+     * Each place holds a part of a sentence; a list has its parts parted, the last place may go on.
+     *
+     * @param  list<string>  $taken
+     */
+    public function holdsParts(array $taken): bool
+    {
+        foreach ($this->goesOn ? array_slice($taken, 0, -1) : $taken as $i => $part) {
+            $ends = $this->names[$i] === 'list' ? '/[.:!?](?:\s|$)/u' : '/[.:;!?](?:\s|$)/u';
+            if (preg_match($ends, $part) === 1) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -92,8 +92,9 @@ export class PhraseBook {
             (part) => this.within(part),
             (part) => this.named(part),
             (part) => this.parted(part, SENTENCES, false),
+            (part) => this.apart(part, true),
             (part) => this.known(part),
-            (part) => this.apart(part),
+            (part) => this.apart(part, false),
         ];
         for (const look of looks) {
             for (const part of parts) {
@@ -158,8 +159,7 @@ export class PhraseBook {
 
     private filled(template: Template, text: string, within: boolean): string | null {
         const taken = template.taken(text);
-        const inside = template.goesOn ? taken?.slice(0, -1) : taken;
-        if (taken === null || (within && inside?.some((part) => /[.:!?](?:\s|$)/u.test(part)))) {
+        if (taken === null || (within && !template.holdsParts(taken))) {
             return null;
         }
         const values = new Map<string, string>();
@@ -209,13 +209,12 @@ export class PhraseBook {
         return name === null || rest === null ? null : `${name}: ${rest}`;
     }
 
-    private apart(text: string): string | null {
-        for (const all of [true, false]) {
-            for (const seam of SEAMS) {
-                const said = this.parted(text, seam, all);
-                if (said !== null) {
-                    return said;
-                }
+    /** Where all is set each part has to be known. */
+    private apart(text: string, all: boolean): string | null {
+        for (const seam of SEAMS) {
+            const said = this.parted(text, seam, all);
+            if (said !== null) {
+                return said;
             }
         }
         return null;

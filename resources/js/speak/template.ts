@@ -4,6 +4,10 @@ const FEW = 9;
 /** With so many it is known by them, whether anything is put in or not. */
 const MANY = 12;
 
+/** What ends a part of a sentence, and a part of a list. */
+const ENDS = /[.:;!?](?:\s|$)/u;
+const LIST_ENDS = /[.:!?](?:\s|$)/u;
+
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\/]/gu, '\\$&');
 
 /** A phrase with places for what is put in: “{0} of {1} sized”. The same as Oldpart\Core\Language\Template. */
@@ -19,7 +23,7 @@ export class Template {
     readonly isLong: boolean;
     readonly firstWord: string | undefined;
     /** Its last place stands after a full stop, and holds further sentences. */
-    readonly goesOn: boolean;
+    private readonly goesOn: boolean;
     private readonly match: RegExp;
 
     private constructor(
@@ -63,5 +67,12 @@ export class Template {
                 ?.slice(1)
                 .map((part: string | undefined) => part ?? '') ?? null
         );
+    }
+
+    /** Each place holds a part of a sentence; a list has its parts parted, the last place may go on. */
+    holdsParts(taken: string[]): boolean {
+        return taken
+            .slice(0, this.goesOn ? -1 : undefined)
+            .every((part, i) => !(this.names[i] === 'list' ? LIST_ENDS : ENDS).test(part));
     }
 }
