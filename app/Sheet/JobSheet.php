@@ -39,6 +39,7 @@ final class JobSheet
     /** @param  ?array{number: int, by: string, checksum: string, changes: list<string>}  $issue  of one that is issued */
     public function html(JobFacts $facts, Unit $unit, ?array $issue = null): string
     {
+        $this->speech->facts($facts);
         $answers = JobAnswers::of($facts);
         $decoded = json_decode(json_encode($answers, JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
 

@@ -18,6 +18,7 @@ final class MachineCard
 
     public function pdf(JobFacts $facts, Unit $unit, Paper $paper): string
     {
+        $this->speech->facts($facts);
         $entries = array_filter(
             JobAnswers::of($facts, false)->make,
             static fn (MakeEntry $e): bool => $e->band !== null || $e->more !== [],

@@ -18,11 +18,14 @@ final class QuoteLetter
 
     public function text(JobFacts $facts): string
     {
+        $this->speech->facts($facts);
+
         return $this->speech->letter(JobAnswers::of($facts)->quote->letter());
     }
 
     public function pdf(JobFacts $facts, Paper $paper): string
     {
+        $this->speech->facts($facts);
         $quote = JobAnswers::of($facts)->quote;
         $offered = in_array($quote->verdict(), [QuoteVerdict::Take, QuoteVerdict::AtThisPrice], true);
 

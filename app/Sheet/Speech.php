@@ -12,6 +12,8 @@ use DOMNode;
 use DOMText;
 use DOMXPath;
 use Illuminate\Http\Request;
+use Oldpart\Core\Exchange\JobFile;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Language\Numerals;
 use Oldpart\Core\Language\PhraseBook;
 
@@ -43,6 +45,20 @@ final class Speech
         $said = $this->book?->say($text) ?? $text;
 
         return $this->comma ? Numerals::withComma($said) : $said;
+    }
+
+    /** Names and notes that were typed: whatever words they have in them, they stay. */
+    public function facts(JobFacts $facts): void
+    {
+        if ($this->book === null) {
+            return;
+        }
+        $typed = JobFile::toArray($facts);
+        array_walk_recursive($typed, function (mixed $value): void {
+            if (is_string($value) && preg_match('/ |^[A-Z]/', $value) === 1) {
+                $this->book?->keep($value);
+            }
+        });
     }
 
     /** Several paragraphs, each said for itself. */

@@ -94,6 +94,14 @@ final class PhraseBook
         return $this->said[$text];
     }
 
+    /** What somebody typed stays as it is, unless it is a phrase of ours. */
+    public function keep(string $typed): void
+    {
+        if ($this->standing($typed) === null) {
+            $this->said[$typed] = $typed;
+        }
+    }
+
     private function add(string $english, string $said): void
     {
         $this->exact[$english] ??= $said;

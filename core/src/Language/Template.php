@@ -13,6 +13,9 @@ final readonly class Template
     /** With so many it is known by them, whether anything is put in or not. */
     public const MANY = 12;
 
+    /** So long a phrase may hold a list in any place. */
+    private const LONG = 30;
+
     /**
      * @param  list<string>  $names  of its places, in the order of the English
      * @param  list<bool>  $quoted  which of them stand in quotation marks: there are names
@@ -81,8 +84,8 @@ final readonly class Template
     public function holdsParts(array $taken): bool
     {
         foreach ($this->goesOn ? array_slice($taken, 0, -1) : $taken as $i => $part) {
-            $ends = $this->names[$i] === 'list' ? '/[.:!?](?:\s|$)/u' : '/[.:;!?](?:\s|$)/u';
-            if (preg_match($ends, $part) === 1) {
+            $mayList = $this->names[$i] === 'list' || $this->letters >= self::LONG;
+            if (preg_match($mayList ? '/[.:!?](?:\s|$)/u' : '/[.:;!?](?:\s|$)/u', $part) === 1) {
                 return false;
             }
         }

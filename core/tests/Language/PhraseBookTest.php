@@ -61,6 +61,18 @@ final class PhraseBookTest extends TestCase
         self::assertSame($said, $book->say($said), 'and said once more it stays');
     }
 
+    /** A name that somebody typed may be made of words of the book. */
+    public function test_a_typed_name_is_kept(): void
+    {
+        $book = self::book();
+        self::assertSame('Loch 3 bis 4', $book->say('hole 3 to 4'));
+        $book = self::book();
+        $book->keep('hole 3 to 4');
+        $book->keep('Housing bore');
+        self::assertSame(['hole 3 to 4', 'Gehäusebohrung'], [$book->say('hole 3 to 4'), $book->say('Housing bore')]);
+        self::assertSame('1 mm von „hole 3 to 4“ abnehmen.', $book->say('Take 1 mm off “hole 3 to 4”.'));
+    }
+
     /** @return iterable<array{string, string}> */
     public static function numbers(): iterable
     {

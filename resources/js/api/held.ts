@@ -1,3 +1,4 @@
+import { typed } from '../speak/language';
 import { client, orRefuse } from './client';
 import type { JobAnswers, JobPatch, JobState, PartsPatch } from './types';
 
@@ -59,6 +60,7 @@ export function wholeAnswers(
 }
 
 function hold(job: string, state: JobState): JobState {
+    typed(state.facts);
     if (state.tag !== undefined) {
         const states = held.get(job) ?? new Map<string, JobState>();
         states.delete(state.tag);

@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { client, orRefuse } from './client';
+import { typed } from '../speak/language';
 import { whole } from './held';
 import type { Shelf, Unit } from './types';
 
@@ -27,7 +28,11 @@ export function useHistory(job: string, version: number) {
 export function useBench(shelf: Shelf = 'bench') {
     return useQuery({
         queryKey: ['bench', shelf],
-        queryFn: async () => orRefuse(await client.GET('/api/jobs', { params: { query: { shelf } } })),
+        queryFn: async () => {
+            const bench = orRefuse(await client.GET('/api/jobs', { params: { query: { shelf } } }));
+            typed(bench.jobs.map((row) => [row.machine, row.part]));
+            return bench;
+        },
     });
 }
 

@@ -3,6 +3,7 @@ import { Suspense, useEffect, useId, useState, useSyncExternalStore } from 'reac
 import { useGlossary } from '../api/queries';
 import type { Glossary } from '../api/types';
 import { claims } from './claims';
+import { spoken } from '../speak/language';
 import { later } from './later';
 
 const Meaning = later(async () => (await import('./Meaning')).Meaning);
@@ -12,9 +13,12 @@ interface Piece {
     word: Glossary[number] | null;
 }
 
+/** How a word is spelt, in the language that is read. */
+const ways = (one: Glossary[number]): string[] => [one.word, ...one.also].map(spoken);
+
 function patternOf(words: Glossary): RegExp {
     const spelt = words
-        .flatMap((one) => [one.word, ...one.also])
+        .flatMap(ways)
         .sort((a, b) => b.length - a.length)
         .map((one) => one.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
     return new RegExp(`(?<![\\p{L}\\p{N}-])(${spelt.join('|')})(?![\\p{L}\\p{N}-])`, 'giu');
@@ -26,7 +30,7 @@ let known: { words: Glossary; pattern: RegExp; by: Map<string, Glossary[number]>
 function pieces(text: string, words: Glossary): Piece[] {
     if (known?.words !== words) {
         const by = new Map<string, Glossary[number]>();
-        words.forEach((one) => [one.word, ...one.also].forEach((way) => by.set(way.toLowerCase(), one)));
+        words.forEach((one) => ways(one).forEach((way) => by.set(way.toLowerCase(), one)));
         known = { words, pattern: patternOf(words), by };
     }
     const { pattern, by } = known;
@@ -49,7 +53,8 @@ export function Words({ text }: { text: string }) {
     const words = useGlossary().data;
     const id = useId();
     const [open, setOpen] = useState<{ at: HTMLElement; word: Glossary[number] } | null>(null);
-    const parts = words ? pieces(text, words) : [{ text, word: null }];
+    const said = spoken(text);
+    const parts = words ? pieces(said, words) : [{ text: said, word: null }];
     const mine = parts.flatMap((part) => (part.word ? [part.word.word] : [])).join('|');
     useEffect(() => (mine === '' ? undefined : claims.put(mine.split('|'), id)), [mine, id]);
     const first = useSyncExternalStore(claims.subscribe, () =>

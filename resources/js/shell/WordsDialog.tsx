@@ -6,13 +6,16 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useGlossary } from '../api/queries';
+import { spoken } from '../speak/language';
 
 /** All words of the glossary, found as one types. */
 export function WordsDialog({ word, close }: { word: string; close: () => void }) {
     const words = useGlossary().data ?? [];
     const [sought, setSought] = useState(word);
     const found = words.filter((one) =>
-        [one.word, ...one.also].some((way) => way.toLowerCase().includes(sought.trim().toLowerCase())),
+        [one.word, ...one.also].some((way) =>
+            `${way} ${spoken(way)}`.toLowerCase().includes(sought.trim().toLowerCase()),
+        ),
     );
     return (
         <Dialog open onClose={close} fullWidth maxWidth="sm">

@@ -68,6 +68,13 @@ export class PhraseBook {
         return said;
     }
 
+    /** What somebody typed stays as it is, unless it is a phrase of ours. */
+    keep(typed: string): void {
+        if (this.standing(typed) === null) {
+            this.said.set(typed, typed);
+        }
+    }
+
     private add(english: string, said: string): void {
         if (!this.exact.has(english)) {
             this.exact.set(english, said);

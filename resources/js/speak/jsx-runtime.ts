@@ -12,7 +12,7 @@ const isWritten = (child: unknown): child is string | number =>
 
 /** Pieces of one sentence are read as one; the places of the others stay, so that nothing is drawn anew. */
 function together(children: unknown[]): unknown[] {
-    const said = [...children];
+    const said = children.map((child: unknown) => (Array.isArray(child) ? together(child) : child));
     for (let from = 0; from < said.length; from++) {
         let to = from;
         while (to < said.length && isWritten(said[to])) {

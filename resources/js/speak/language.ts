@@ -76,6 +76,20 @@ function withComma(text: string): string {
     );
 }
 
+/** Names and notes that were typed: whatever words they have in them, they stay. */
+export function typed(facts: unknown): void {
+    if (book === null) {
+        return;
+    }
+    if (typeof facts === 'string') {
+        if (/ |^[A-Z]/u.test(facts)) {
+            book.keep(facts);
+        }
+    } else if (facts !== null && typeof facts === 'object') {
+        Object.values(facts).forEach(typed);
+    }
+}
+
 /** What was said already: one part of the screen hands it on to another. */
 const said = new Set<string>();
 

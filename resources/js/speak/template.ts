@@ -4,6 +4,9 @@ const FEW = 9;
 /** With so many it is known by them, whether anything is put in or not. */
 const MANY = 12;
 
+/** So long a phrase may hold a list in any place. */
+const LONG = 30;
+
 /** What ends a part of a sentence, and a part of a list. */
 const ENDS = /[.:;!?](?:\s|$)/u;
 const LIST_ENDS = /[.:!?](?:\s|$)/u;
@@ -73,6 +76,9 @@ export class Template {
     holdsParts(taken: string[]): boolean {
         return taken
             .slice(0, this.goesOn ? -1 : undefined)
-            .every((part, i) => !(this.names[i] === 'list' ? LIST_ENDS : ENDS).test(part));
+            .every(
+                (part, i) =>
+                    !(this.names[i] === 'list' || this.letters >= LONG ? LIST_ENDS : ENDS).test(part),
+            );
     }
 }
