@@ -1,4 +1,4 @@
-import { PhraseBook } from './book';
+import type { PhraseBook } from './book';
 
 export type Language = 'en' | 'de';
 export type Numbers = 'point' | 'comma';
@@ -53,7 +53,11 @@ export async function learn(): Promise<void> {
     document.documentElement.lang = speech.language;
     document.cookie = `speech=${speech.language}.${speech.numbers}; path=/; max-age=31536000; samesite=strict`;
     if (speech.language === 'de') {
-        book = new PhraseBook((await import('../../../core/data/phrases/de.json')).default);
+        const [{ PhraseBook }, phrases] = await Promise.all([
+            import('./book'),
+            import('../../../core/data/phrases/de.json'),
+        ]);
+        book = new PhraseBook(phrases.default);
         if (localStorage.getItem('oldpart-fit-gaps') !== null) {
             Object.assign(window, { gaps });
         }
