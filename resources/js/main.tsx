@@ -24,8 +24,8 @@ const saver = new Saver(queries);
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
 const styles = createCache({ key: 'css', ...(nonce ? { nonce } : {}) });
 const root = document.getElementById('app');
-if (root) {
-    await learn();
+/** Once the language is known; not awaited at the top, where all that is fetched later would wait for it. */
+function draw(root: HTMLElement): void {
     createRoot(root).render(
         <StrictMode>
             <CacheProvider value={styles}>
@@ -42,4 +42,7 @@ if (root) {
             </CacheProvider>
         </StrictMode>,
     );
+}
+if (root) {
+    void learn().then(() => draw(root));
 }
