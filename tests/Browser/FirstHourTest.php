@@ -187,7 +187,7 @@ final class FirstHourTest extends BrowserTestCase
         $this->press('I know my way');
         $this->seesNot('Type what the gauge reads and press Enter');
         $this->visit("/job/{$job}/size");
-        $this->sees('Work something out');
+        $this->sees('Add …');
         self::assertSame([], $this->page->findElements(WebDriverBy::xpath("//aside[@aria-label='First steps']")));
         $this->visit('/');
         $this->press('What are you making?');

@@ -14,7 +14,8 @@ final class LoopsTest extends BrowserTestCase
     public function test_a_loop_of_the_shaft_extension_is_built_from_its_faces(): void
     {
         $this->visit('/job/demo-grinder/size');
-        $this->press('Lengths that add up');
+        $this->press('Add …');
+        $this->find("//li[@role='menuitem'][normalize-space(.)='Lengths that add up']", 'a gap')->click();
         $this->press('Point at its faces');
         $this->sees('Point at the faces in order');
         $face = fn (string $name) => $this->find("//button[@aria-label=\"{$name}\"]", $name)->sendKeys(

@@ -135,6 +135,8 @@ final class ReckoningsTest extends BrowserTestCase
         $id = $state['facts']['id'];
         $this->read($state, 'Left bearing bore', '1.000', 'three-point');
         $this->visit("/job/{$id}/size");
+        $this->press('Add …');
+        $this->find("//li[@role='menuitem'][normalize-space(.)='Work something out']", 'the sums')->click();
         $this->find("//label[contains(., 'Work something out')]/following-sibling::*//input", 'the sums')->click();
         $this->keys('flats');
         $this->find("//li[@role='option'][contains(., 'Wrench flats')]", 'the sum')->click();

@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { client, orRefuse } from './client';
 import { typed } from '../speak/language';
 import { whole } from './held';
@@ -14,13 +14,21 @@ export function useJobState(id: string) {
     });
 }
 
+/** So many the server sends at once. */
+const HISTORY_PAGE = 100;
+
 /** What was done to a job, the latest first; asked anew where it went on. */
 export function useHistory(job: string, version: number) {
-    return useQuery({
+    return useInfiniteQuery({
         queryKey: ['history', job, version],
-        queryFn: async () =>
-            orRefuse(await client.GET('/api/jobs/{job}/history', { params: { path: { job }, query: {} } }))
-                .rows,
+        queryFn: async ({ pageParam }) =>
+            orRefuse(
+                await client.GET('/api/jobs/{job}/history', {
+                    params: { path: { job }, query: pageParam === null ? {} : { before: pageParam } },
+                }),
+            ).rows,
+        initialPageParam: null as number | null,
+        getNextPageParam: (last) => (last.length < HISTORY_PAGE ? null : (last.at(-1)?.id ?? null)),
         placeholderData: keepPreviousData,
     });
 }

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -22,16 +23,20 @@ export function HistoryDialog({ close }: { close: () => void }) {
     const { state, saver } = useJob();
     const job = state.facts.id;
     const history = useHistory(job, state.version);
-    const rows = history.data ?? [];
+    const rows = history.data?.pages.flat() ?? [];
     const [going, setGoing] = useState(false);
+    const [refused, setRefused] = useState<string | null>(null);
     const back = async (to: number) => {
         setGoing(true);
         const steps = rows.filter((row) => row.id >= to && row.stands && row.here !== false).length;
-        for (let i = 0; i < steps; i++) {
-            await saver.undo(job);
+        let why: string | null = null;
+        for (let i = 0; i < steps && why === null; i++) {
+            why = await saver.undo(job);
         }
+        setRefused(why);
         setGoing(false);
     };
+    const step = async (go: (job: string) => Promise<string | null>) => setRefused(await go(job));
     return (
         <Dialog open onClose={close} fullWidth maxWidth="md">
             <DialogTitle>What was done</DialogTitle>
@@ -41,7 +46,7 @@ export function HistoryDialog({ close }: { close: () => void }) {
                         variant="outlined"
                         color="inherit"
                         disabled={!state.can_undo || going}
-                        onClick={() => void saver.undo(job)}
+                        onClick={() => void step(saver.undo)}
                     >
                         Undo
                     </Button>
@@ -49,7 +54,7 @@ export function HistoryDialog({ close }: { close: () => void }) {
                         variant="outlined"
                         color="inherit"
                         disabled={!state.can_redo || going}
-                        onClick={() => void saver.redo(job)}
+                        onClick={() => void step(saver.redo)}
                     >
                         Redo
                     </Button>
@@ -58,6 +63,11 @@ export function HistoryDialog({ close }: { close: () => void }) {
                         Close
                     </Button>
                 </Box>
+                {refused !== null && (
+                    <Alert severity="warning" variant="outlined" sx={{ mb: 1 }}>
+                        {refused}
+                    </Alert>
+                )}
                 <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
                     {rows.map((row) => (
                         <Box
@@ -107,10 +117,14 @@ export function HistoryDialog({ close }: { close: () => void }) {
                         </Box>
                     ))}
                 </Box>
-                {rows.length === 100 && (
-                    <Typography variant="body2">
-                        These are the latest hundred; all before them is kept.
-                    </Typography>
+                {history.hasNextPage && (
+                    <Button
+                        color="inherit"
+                        disabled={history.isFetchingNextPage}
+                        onClick={() => void history.fetchNextPage()}
+                    >
+                        What was done before
+                    </Button>
                 )}
                 {history.isSuccess && rows.length === 0 && (
                     <Typography>Nothing was changed since it came in.</Typography>

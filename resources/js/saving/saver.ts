@@ -112,14 +112,15 @@ export class Saver {
         return known && factsWith(known.facts, this.queue.map(({ change }) => change).filter(isOf(job)));
     }
 
-    undo = (job: string): Promise<void> => this.step('undo', job);
+    /** Both say why not, where they could not. */
+    undo = (job: string): Promise<string | null> => this.step('undo', job);
 
-    redo = (job: string): Promise<void> => this.step('redo', job);
+    redo = (job: string): Promise<string | null> => this.step('redo', job);
 
-    private async step(which: 'undo' | 'redo', job: string): Promise<void> {
+    private async step(which: 'undo' | 'redo', job: string): Promise<string | null> {
         const state = this.queries.getQueryData<JobState>(jobKey(job));
         if (!state || this.queue.length > 0) {
-            return;
+            return 'What was typed is still being stored: try again in a moment.';
         }
         this.sayRemoved(null);
         const body = { version: state.version, request: newId() };
@@ -130,9 +131,10 @@ export class Saver {
                 : await client.POST('/api/jobs/{job}/redo', { params, body });
         if (answer.data) {
             this.take(job, await whole(job, answer.data));
-        } else {
-            await this.queries.invalidateQueries({ queryKey: jobKey(job) });
+            return null;
         }
+        await this.queries.invalidateQueries({ queryKey: jobKey(job) });
+        return answer.error.error.message;
     }
 
     /** Says what was taken away, with a way back. */

@@ -1,7 +1,7 @@
 import { LinkButton } from './LinkButton';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
-import { Suspense, useSyncExternalStore } from 'react';
+import { Suspense, useState, useSyncExternalStore } from 'react';
 import { useSearchParams } from 'react-router';
 import { useJob } from '../job/JobContext';
 import { useKey } from './keys';
@@ -14,8 +14,9 @@ export function UndoRedo() {
     const { state, saver, whatIf } = useJob();
     const job = state.facts.id;
     const removed = useSyncExternalStore(saver.subscribe, () => saver.removed);
-    const undo = () => void saver.undo(job);
-    const redo = () => void saver.redo(job);
+    const [refused, setRefused] = useState<string | null>(null);
+    const undo = () => void saver.undo(job).then(setRefused);
+    const redo = () => void saver.redo(job).then(setRefused);
     useKey('z', undo);
     useKey('y', redo);
     const [params, setParams] = useSearchParams();
@@ -36,6 +37,13 @@ export function UndoRedo() {
             <Step name="Undo" hotkey="z" sign="↶" can={state.can_undo && !whatIf.on} go={undo} />
             <Step name="Redo" hotkey="y" sign="↷" can={state.can_redo && !whatIf.on} go={redo} />
             <Suspense>{params.has('history') && <HistoryDialog close={() => look(false)} />}</Suspense>
+            <Snackbar
+                open={refused !== null}
+                anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+                autoHideDuration={12000}
+                onClose={(_, reason) => reason !== 'clickaway' && setRefused(null)}
+                message={refused ?? ''}
+            />
             <Snackbar
                 open={removed !== null}
                 anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}

@@ -73,7 +73,7 @@ export function PlanStep({
             </Typography>
             <Box>
                 <Typography variant="said" sx={{ fontWeight: 600 }}>
-                    {say(step.do)}
+                    <Words text={say(step.do)} />
                 </Typography>
                 <Typography variant="body2" color="textSecondary">
                     <Words text={step.why} />

@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { newId } from '../../api/client';
 import { useJob } from '../../job/JobContext';
 import { useKey } from '../../shell/keys';
+import { More } from '../../shell/More';
 import { Clearance } from './Clearance';
 import { Loop } from './Loop';
 import { Mistakes } from './Mistakes';
@@ -32,6 +33,7 @@ export function Size() {
     const { facts, answers, save, whatIf } = useJob();
     const [params, setParams] = useSearchParams();
     const at = params.get('at');
+    const [working, setWorking] = useState(false);
     const loops = facts.loops ?? [];
     const clearances = facts.clearances ?? [];
     const wrong: Item[] = answers.mistakes.length > 0 ? [{ id: WRONG, name: 'What was wrong' }] : [];
@@ -109,24 +111,31 @@ export function Size() {
                     .map((g) => (
                         <Choice key={g.label} label={g.label} items={g.items} here={here?.id} go={go} />
                     ))}
-                <Button
-                    variant="outlined"
-                    color="inherit"
-                    disabled={whatIf.on}
-                    onClick={() => begin('loops', { name: `Gap ${loops.length + 1}` })}
-                >
-                    Lengths that add up
-                </Button>
-                <Button
-                    variant="outlined"
-                    color="inherit"
-                    disabled={whatIf.on}
-                    onClick={() => begin('clearances', { name: `Room ${clearances.length + 1}` })}
-                >
-                    Will it clear?
-                </Button>
-                <WorkOut begun={go} />
+                {!whatIf.on && (
+                    <More
+                        name="Add …"
+                        doings={[
+                            {
+                                name: 'Lengths that add up',
+                                to: () => begin('loops', { name: `Gap ${loops.length + 1}` }),
+                            },
+                            {
+                                name: 'Will it clear?',
+                                to: () => begin('clearances', { name: `Room ${clearances.length + 1}` }),
+                            },
+                            { name: 'Work something out', to: () => setWorking(true) },
+                        ]}
+                    />
+                )}
             </Box>
+            {working && (
+                <WorkOut
+                    begun={(id) => {
+                        setWorking(false);
+                        go(id);
+                    }}
+                />
+            )}
             {here?.id === WRONG && <Mistakes />}
             {shape && shaped && <ShapeView key={shape.surface} shape={shape} surface={shaped} />}
             {loop && closes && <Loop key={loop.id} loop={loop} answer={closes} />}

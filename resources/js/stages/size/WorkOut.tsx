@@ -28,8 +28,9 @@ export function WorkOut({ begun }: { begun: (id: string) => void }) {
                     );
                 }
             }}
-            renderInput={(params) => <TextField {...params} label="Work something out" />}
-            sx={{ width: 260 }}
+            renderInput={(params) => <TextField {...params} label="Work something out" autoFocus />}
+            openOnFocus
+            sx={{ maxWidth: 480, mb: 1.25 }}
             slotProps={{ popper: { style: { width: 480 }, placement: 'bottom-start' } }}
         />
     );
