@@ -17,13 +17,20 @@ const DATES: [Dates, string][] = [
 /** How this device reads: texts, numbers, days. Typed, a point and a comma are taken alike. */
 export function SpeechSettings() {
     return (
-        <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', pt: 1, mb: 1.5 }}>
+        <Box
+            sx={{
+                display: 'grid',
+                gap: 1.25,
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr 1.6fr' },
+                pt: 1,
+                mb: 1.5,
+            }}
+        >
             <TextField
                 select
                 label="Language"
                 value={speech.language}
                 onChange={(event) => setSpeech({ language: event.target.value as Language })}
-                sx={{ minWidth: '9rem' }}
             >
                 {LANGUAGES.map(([code, name]) => (
                     <MenuItem key={code} value={code} lang={code} translate="no">
@@ -36,7 +43,6 @@ export function SpeechSettings() {
                 label="Numbers"
                 value={speech.numbers}
                 onChange={(event) => setSpeech({ numbers: event.target.value as Numbers })}
-                sx={{ minWidth: '8rem' }}
             >
                 {NUMBERS.map(([code, name]) => (
                     <MenuItem key={code} value={code} translate="no">
@@ -49,7 +55,6 @@ export function SpeechSettings() {
                 label="Days"
                 value={speech.dates}
                 onChange={(event) => setSpeech({ dates: event.target.value as Dates })}
-                sx={{ minWidth: '11rem' }}
             >
                 {DATES.map(([code, name]) => (
                     <MenuItem key={code} value={code}>
