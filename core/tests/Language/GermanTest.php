@@ -70,11 +70,30 @@ final class GermanTest extends TestCase
         foreach (self::said(json_decode((string) json_encode([$answers, $sums]), true)) as $text) {
             // Names are cut short in small pictures; two words and more are a sentence.
             $bare = (string) preg_replace(['/“[^”]*”/u', '/\b(?:mm|thou|min)\b/'], '', $text);
+            self::assertSame(self::numbers($text), self::numbers($book->say($text)), $text);
             if (! str_ends_with($text, '…') && preg_match_all('/\b[a-z]{3,}\b/', $bare) >= 2 && ! self::isAlike($text) && ! self::isSaid($book->say($text), $text)) {
                 $missing[$text] = true;
             }
         }
         self::assertSame([], array_keys($missing));
+    }
+
+    /** A number that gets lost, or another one, is the worst that can happen to a text. */
+    public function test_no_number_is_another(): void
+    {
+        foreach (self::phrases() as $english => $said) {
+            self::assertSame(self::numbers($english), self::numbers($said), $english);
+        }
+    }
+
+    /** @return list<string> as they are written, whatever stands before their decimals */
+    private static function numbers(string $text): array
+    {
+        preg_match_all('/\d+(?:[.,]\d+)*/', (string) preg_replace('/\{[\w ]+\}/', '', $text), $found);
+        $numbers = array_map(static fn (string $number): string => str_replace(',', '.', $number), $found[0]);
+        sort($numbers);
+
+        return $numbers;
     }
 
     /** Another text than before, and none of the small words of English left in it. */
