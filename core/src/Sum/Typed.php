@@ -15,7 +15,7 @@ use Oldpart\Core\Quantity\Unit;
 final readonly class Typed
 {
     /** Places in a block: along x, y and z, with spaces between. */
-    private const PLACES = ['from', 'to'];
+    public const PLACES = ['from', 'to'];
 
     public function __construct(private Sum $sum, private Unit $unit)
     {
@@ -49,11 +49,11 @@ final readonly class Typed
 
     /**
      * @param  array<string, mixed>  $in
-     * @return array<string, string> as it would be typed, in millimetres
+     * @return array<string, string> as it would be typed, in millimetres: said of each length where the shop types inches
      */
-    public static function write(array $in): array
+    public static function write(array $in, Unit $unit): array
     {
-        return array_map(self::text(...), $in);
+        return (new AsTyped($unit))->fields($in);
     }
 
     private function value(string $field, string $text, mixed $like): mixed
@@ -62,7 +62,7 @@ final readonly class Typed
         $isRows = is_array($like) ? self::isRows($like) : count($lines) > 1;
 
         return match (true) {
-            self::isNamed($like, $lines) => $this->named($lines),
+            self::isNamed($like, $lines) => $this->named($field, $lines),
             $isRows => $this->rows($field, $lines),
             is_array($like) => $this->list($field, $text),
             is_string($like) => $text,
@@ -85,15 +85,16 @@ final readonly class Typed
     }
 
     /**
-     * @param  list<string>  $lines
+     * @param  list<string>  $lines  a name and its value each; those of a length are lengths
      * @return array<string, mixed>
      */
-    private function named(array $lines): array
+    private function named(string $field, array $lines): array
     {
+        $areLengths = str_ends_with($field, '_mm');
         $values = [];
         foreach ($lines as $line) {
             [$name, $text] = [...explode(':', $line, 2), ''];
-            $values[trim($name)] = $this->one(trim($name), trim($text));
+            $values[trim($name)] = $this->one($areLengths ? $field : trim($name), trim($text));
         }
 
         return $values;
@@ -200,48 +201,5 @@ final readonly class Typed
         $plain = str_replace([',', '−', '–'], ['.', '-', '-'], $text);
 
         return preg_match('/^[-+]?\d{1,15}$/', $plain) === 1 ? (int) $plain : (float) $plain;
-    }
-
-    private static function text(mixed $value): string
-    {
-        if (
-            is_array($value) && array_filter(
-                $value,
-                static fn (mixed $v): bool => is_array($v) && ! array_is_list($v),
-            ) !== []
-        ) {
-            /** @var list<array<string, mixed>> $value */
-            $names = array_values(array_unique(array_merge(...array_map(array_keys(...), array_values($value)))));
-            $rows = array_map(
-                static fn (array $row): string => implode(', ', array_map(
-                    static fn (string $name): string => isset($row[$name]) ? self::plain($row[$name]) : '',
-                    $names,
-                )),
-                $value,
-            );
-
-            return implode("\n", [implode(', ', $names), ...$rows]);
-        }
-        if (! is_array($value)) {
-            return self::plain($value);
-        }
-
-        return array_is_list($value)
-            ? implode(', ', array_map(self::plain(...), $value))
-            : implode("\n", array_map(
-                static fn (string $name, mixed $its): string => "{$name}: ".self::plain($its),
-                array_map(strval(...), array_keys($value)),
-                $value,
-            ));
-    }
-
-    private static function plain(mixed $value): string
-    {
-        return match (true) {
-            is_bool($value) => $value ? 'yes' : 'no',
-            is_array($value) => implode(' ', array_map(self::plain(...), $value)),
-            is_float($value), is_int($value), is_string($value) => (string) $value,
-            default => '',
-        };
     }
 }

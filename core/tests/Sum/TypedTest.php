@@ -27,8 +27,10 @@ final class TypedTest extends TestCase
     #[DataProvider('sums')]
     public function test_what_is_written_is_read_as_it_was(Sum $sum): void
     {
-        $read = (new Typed($sum, Unit::Millimetre))->read(Typed::write($sum->example()));
-        self::assertEquals($sum->example(), $read);
+        foreach (Unit::cases() as $unit) {
+            $read = (new Typed($sum, $unit))->read(Typed::write($sum->example(), $unit));
+            self::assertEquals($sum->example(), $read, $unit->name);
+        }
     }
 
     #[DataProvider('sums')]
@@ -122,6 +124,13 @@ final class TypedTest extends TestCase
     {
         $read = $this->read('clocking', ['a' => "diameter_mm: 4 in\nholes: 6\nhole_mm: 9,5", 'b' => '']);
         self::assertEqualsWithDelta(['a' => ['diameter_mm' => 101.6, 'holes' => 6, 'hole_mm' => 9.5]], $read, 1e-9);
+    }
+
+    /** An inch is 25.4 mm by definition (ISO 31-1). */
+    public function test_least_and_most_of_a_length_are_lengths(): void
+    {
+        $read = $this->read('press', ['interference_mm' => "min: 0.0004\nmax: 0.033 mm"], Unit::Inch);
+        self::assertEqualsWithDelta(['interference_mm' => ['min' => 0.01016, 'max' => 0.033]], $read, 1e-9);
     }
 
     public function test_places_in_a_block(): void

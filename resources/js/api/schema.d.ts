@@ -1212,6 +1212,10 @@ export interface components {
                 typed: {
                     [key: string]: string;
                 };
+                /** @description the same where inches are typed, mm said of each length */
+                typed_in: {
+                    [key: string]: string;
+                };
                 /** @description fields that are one of some words */
                 choices: {
                     [key: string]: string[];

@@ -112,6 +112,7 @@ function Group({ name, words, refused, children }: Props & { children: React.Rea
 function NamedFields(props: Props & { names: string[] }) {
     const { names, text, words, unit, change, leave } = props;
     const values = namedOf(text);
+    const ofAll = labelled(props.name).unit;
     const all = [...new Set([...names, ...Object.keys(values)])];
     return (
         <Group {...props}>
@@ -123,7 +124,8 @@ function NamedFields(props: Props & { names: string[] }) {
                 }}
             >
                 {all.map((one) => {
-                    const { name: label, unit: of } = labelled(one, words);
+                    const { name: label, unit: its } = labelled(one, words);
+                    const of = its === '' ? ofAll : its;
                     return (
                         <TextField
                             key={one}

@@ -17,7 +17,7 @@ type Sum = Sums['sums'][number];
 /** One sum: what it takes, as typed, and what comes of it beside. */
 export function SumForm({ sum }: { sum: Sum }) {
     const { typing } = useSettings();
-    const example = typing === 'mm' ? sum.typed : inMillimetres(sum.typed, sum.example);
+    const example = typing === 'mm' ? sum.typed : sum.typed_in;
     const [typed, setTyped] = useKept<Record<string, string>>(`sum:${sum.name}`, example);
     const asked = useDeferredValue(JSON.stringify({ given: typed, unit: typing }));
     const answer = useQuery({
@@ -89,43 +89,4 @@ function understood(text: string, key: string, value: unknown): string | null {
         : labelled(key).unit === 'mm' && text === ''
           ? 'or with in or mm after it'
           : null;
-}
-
-/** The example is in millimetres: said of each length where the screen is in inches. */
-function inMillimetres(
-    typed: Record<string, string>,
-    example: Record<string, unknown>,
-): Record<string, string> {
-    return Object.fromEntries(
-        Object.entries(typed).map(([key, text]) => {
-            const like = example[key];
-            if (key.endsWith('_mm') && !(Array.isArray(like) && like.some((l) => typeof l === 'object'))) {
-                return [
-                    key,
-                    text
-                        .split(', ')
-                        .map((one) => `${one} mm`)
-                        .join(', '),
-                ] as const;
-            }
-            return [key, nested(text)] as const;
-        }),
-    );
-}
-
-function nested(text: string): string {
-    const lines = text.split('\n');
-    const heads = (lines[0] ?? '').split(', ');
-    if (lines.length > 1 && heads.some((head) => head.endsWith('_mm'))) {
-        return [
-            lines[0],
-            ...lines.slice(1).map((line) =>
-                line
-                    .split(', ')
-                    .map((cell, i) => (heads[i]?.endsWith('_mm') && cell !== '' ? `${cell} mm` : cell))
-                    .join(', '),
-            ),
-        ].join('\n');
-    }
-    return lines.map((line) => (/^\w+_mm: /.test(line) ? `${line} mm` : line)).join('\n');
 }
