@@ -134,6 +134,32 @@ final class ClearanceTest extends TestCase
     }
 
     /**
+     * By hand: a slide 10 wide whose middle runs 6 beside a pin of 10. They meet where √(x² + 6²) < 10, from −8 to 8;
+     * for 2 more of room √(12² − 6²) = 10.3923 to both sides. What is given borders it, by no more than a 720th of the travel.
+     */
+    public function test_from_where_to_where_it_fouls(): void
+    {
+        foreach ([[-50.0, 50.0], [-5.0, 50.0], [-50.0, 5.0], [-5.0, 5.0]] as [$from, $to]) {
+            foreach ([0.0 => 8.0, 2.0 => 10.392305] as $room => $half) {
+                $fouls = (new Clearance(Travel::Slide, 6.0, 10.0, new Range($from, $to), Neighbour::Round, 0.0, 0.0, 10.0, 0.0))->fouls((float) $room);
+                self::assertNotNull($fouls);
+                [$low, $high] = [max($from, -$half), min($to, $half)];
+                $step = ($to - $from) / 720 + 1e-9;
+                self::assertTrue($fouls->min <= $low && $fouls->min >= max($from, $low - $step), "{$fouls->min} for {$low}");
+                self::assertTrue($fouls->max >= $high && $fouls->max <= min($to, $high + $step), "{$fouls->max} for {$high}");
+            }
+        }
+    }
+
+    /** Between rounds half of both diameters is taken off, at a wall half of the one that moves. */
+    public function test_what_is_taken_off(): void
+    {
+        $formula = static fn (Clearance $c): string => $c->working(0.0)->steps[2]->formula;
+        self::assertStringContainsString('both diameters', $formula(self::swing(0, 90, 72, 96)));
+        self::assertStringContainsString('half the diameter', $formula(self::swing(30, 80, 105, null, Neighbour::Wall)));
+    }
+
+    /**
      * By hand: still, a rim of 200 ± 0.2 and a wall at 104 ± 0.2: half of 0.2 and 0.2 in square, √(0.1² + 0.2²) =
      * 0.2236. The chance of 3.7 is then Φ(0.3 / 0.1118) = 0.99635.
      */

@@ -304,6 +304,24 @@ final class LoopTest extends TestCase
         );
     }
 
+    /** A wish to one side only has one end to be solved for: no more is reckoned than is wished. */
+    public function test_a_wish_to_one_side(): void
+    {
+        $housing = new Contributor('housing', 40, 0.05, 0.05, 1);
+        foreach ([[new Range(0.1, 1e5), -1, 'Most'], [new Range(-1e5, 0.3), -1, 'Least'], [new Range(0.1, 1e5), 1, 'Least'], [new Range(-1e5, 0.3), 1, 'Most']] as [$wanted, $direction, $end]) {
+            $steps = Loop::of([$housing], $wanted)->solveWorking($direction, 'spacer')->steps;
+            self::assertCount(2, $steps);
+            self::assertStringStartsWith($end, $steps[1]->what);
+        }
+    }
+
+    /** One length alone makes all of the spread: there is none to measure first. */
+    public function test_one_length_is_the_first(): void
+    {
+        $notes = Loop::of([new Contributor('housing', 40, 0.05, 0.05, 1)], new Range(39.98, 40.02))->notes();
+        self::assertSame(['may-not-close'], array_map(static fn (Note $n): string => $n->code, $notes));
+    }
+
     /** The fewest pieces, then the nearest; against trying every pile there is. */
     public function test_shims(): void
     {

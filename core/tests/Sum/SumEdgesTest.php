@@ -6,6 +6,7 @@ namespace Oldpart\Core\Tests\Sum;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Sum\Sums;
 use Oldpart\Core\Sum\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -188,5 +189,33 @@ final class SumEdgesTest extends TestCase
     {
         self::assertArrayHasKey('spindle_mm', Words::shop('lathe-reach'));
         self::assertSame([], Words::shop('taper'));
+    }
+
+    /** What is off the other way tilts the other way; how much in a metre has no sign. */
+    public function test_a_line_of_bores_off_either_way(): void
+    {
+        $up = self::worked('bore-line', ['a_mm' => 0.1, 'b_mm' => 0.3, 'distance_mm' => 400.0, 'turned_a_mm' => null, 'turned_b_mm' => null]);
+        $down = self::worked('bore-line', ['a_mm' => -0.1, 'b_mm' => -0.3, 'distance_mm' => 400.0, 'turned_a_mm' => null, 'turned_b_mm' => null]);
+        self::assertEqualsWithDelta(0.0, $up['tilt'] + $down['tilt'], 1e-12);
+        self::assertNotEqualsWithDelta(0.0, $up['tilt'], 1e-6);
+        foreach ([$up, $down] as $line) {
+            self::assertMatchesRegularExpression('/: '.number_format(abs($up['tilt']) * 1000, 3).' mm in a metre/', $line['says']->mm);
+        }
+    }
+
+    /** 800 points are 160, 300 are 60.4: 0.2 and 0.20133 a point, 0.67 of 100 apart by the larger. One length alone cannot disagree. */
+    public function test_what_known_lengths_disagree(): void
+    {
+        self::assertEqualsWithDelta(0.665, self::worked('from-picture')['disagree_percent'], 0.005);
+        self::assertNull(self::worked('from-picture', ['known' => [Sums::named('from-picture')->example()['known'][0]]])['disagree_percent']);
+    }
+
+    public function test_what_a_clean_up_shows(): void
+    {
+        foreach ([[true, 60.0, 'outside'], [false, 40.0, 'bore']] as [$outside, $raw, $word]) {
+            $drawing = self::worked('clean-up', ['outside' => $outside, 'raw_mm' => $raw])['picture'];
+            self::assertInstanceOf(Drawing::class, $drawing);
+            self::assertStringContainsString($word, $drawing->says->mm);
+        }
     }
 }
