@@ -57,6 +57,93 @@ final class BearingSeatTest extends TestCase
     }
 
     /**
+     * Whole series, outside × width from bore number 00 on, from memory of ISO 15. The 160 series has the outsides of
+     * the 60, both being of diameter series 0; a 64 is as large round and as wide as the 63 of two numbers on, up to
+     * 6413.
+     */
+    public function test_whole_series(): void
+    {
+        $series = [
+            '60' => '26×8 28×8 32×9 35×10 42×12 47×12 55×13 62×14 68×15 75×16 80×16 90×18 95×18 100×18 110×20 115×20 125×22 130×22 140×24 145×24 150×24',
+            '62' => '30×9 32×10 35×11 40×12 47×14 52×15 62×16 72×17 80×18 85×19 90×20 100×21 110×22 120×23 125×24 130×25 140×26 150×28 160×30 170×32 180×34',
+            '63' => '35×11 37×12 42×13 47×14 52×15 62×17 72×19 80×21 90×23 100×25 110×27 120×29 130×31 140×33 150×35 160×37 170×39 180×41 190×43 200×45 215×47',
+            '68' => '19×5 21×5 24×5 26×5 32×7 37×7 42×7 47×7 52×7 58×7 65×7',
+            '69' => '22×6 24×6 28×7 30×7 37×9 42×9 47×9 55×10 62×12 68×12 72×12',
+        ];
+        $sizes = static fn (string $designation): array => [Bearings::named($designation)->outsideMm, Bearings::named($designation)->widthMm];
+        foreach ($series as $of => $list) {
+            foreach (explode(' ', $list) as $number => $size) {
+                $designation = $of.sprintf('%02d', $number);
+                self::assertEquals(array_map(floatval(...), explode('×', $size)), $sizes($designation), $designation);
+            }
+        }
+        foreach (explode(' ', '7 8 8 8 8 9 9 9 10 10 11 11 11 13 13 14 14 16 16 16') as $at => $width) {
+            $number = sprintf('%02d', $at + 1);
+            self::assertEquals([$sizes("60{$number}")[0], (float) $width], $sizes("160{$number}"), "160{$number}");
+        }
+        for ($number = 3; $number <= 13; $number++) {
+            self::assertEquals($sizes('63'.sprintf('%02d', $number + 2)), $sizes('64'.sprintf('%02d', $number)), "64 of {$number}");
+        }
+        self::assertEquals([180.0, 42.0], $sizes('6414'));
+    }
+
+    /**
+     * The odd bores between, the inch R series and inch tapered sets, from memory of makers' lists: bore, outside and
+     * width, the R series in inches with its width open and shielded.
+     */
+    public function test_sizes_between_and_in_inches(): void
+    {
+        $between = [
+            '60/22' => [22, 44, 12], '60/28' => [28, 52, 12], '60/32' => [32, 58, 13],
+            '62/22' => [22, 50, 14], '62/28' => [28, 58, 16], '62/32' => [32, 65, 17],
+            '63/22' => [22, 56, 16], '63/28' => [28, 68, 18], '63/32' => [32, 75, 20],
+            'LM11749/LM11710' => [17.462, 39.878, 13.843], 'LM12749/LM12710' => [21.986, 45.237, 15.494],
+            'L44643/L44610' => [25.4, 50.292, 14.224], 'L44649/L44610' => [26.988, 50.292, 14.224],
+            'L45449/L45410' => [29.0, 50.292, 14.224], 'LM48548/LM48510' => [34.925, 65.088, 18.034],
+            'L68149/L68110' => [34.988, 59.131, 15.875], 'LM29749/LM29710' => [38.1, 65.088, 18.034],
+            'LM501349/LM501310' => [41.275, 73.431, 19.558], 'LM102949/LM102910' => [45.242, 73.431, 19.558],
+            'LM603049/LM603011' => [45.242, 77.788, 19.842], 'LM104949/LM104911' => [50.8, 82.55, 21.59],
+        ];
+        foreach ($between as $designation => $size) {
+            $b = Bearings::named($designation);
+            self::assertEqualsWithDelta($size, [$b->boreMm, $b->outsideMm, $b->widthMm], 1e-9, $designation);
+        }
+        $inches = [
+            'R2' => [1 / 8, 3 / 8, 5 / 32, null], 'R3' => [3 / 16, 1 / 2, 5 / 32, 0.196], 'R4' => [1 / 4, 5 / 8, 0.196, null],
+            'R4A' => [1 / 4, 3 / 4, 7 / 32, 9 / 32], 'R6' => [3 / 8, 7 / 8, 7 / 32, 9 / 32], 'R8' => [1 / 2, 9 / 8, 1 / 4, 5 / 16],
+            'R10' => [5 / 8, 11 / 8, 9 / 32, 11 / 32], 'R12' => [3 / 4, 13 / 8, 5 / 16, 7 / 16], 'R14' => [7 / 8, 15 / 8, 3 / 8, 1 / 2],
+            'R16' => [1, 2, 3 / 8, 1 / 2],
+        ];
+        foreach ($inches as $designation => $size) {
+            $b = Bearings::named($designation);
+            $mm = array_map(static fn (float|int|null $in): ?float => $in === null ? null : 25.4 * $in, $size);
+            // To a thousandth of a millimetre: lists round to a tenth of a thou.
+            self::assertEqualsWithDelta($mm, [$b->boreMm, $b->outsideMm, $b->widthMm, $b->shieldedWidthMm], 0.0015, $designation);
+        }
+    }
+
+    /** r_s min of ISO 15, from memory: by series, from which bore number on. */
+    public function test_smallest_chamfers(): void
+    {
+        $from = [
+            '60' => [0 => 0.3, 4 => 0.6, 6 => 1.0, 11 => 1.1, 18 => 1.5],
+            '62' => [0 => 0.6, 4 => 1.0, 7 => 1.1, 11 => 1.5, 16 => 2.0, 19 => 2.1],
+            '63' => [0 => 0.6, 1 => 1.0, 4 => 1.1, 7 => 1.5, 10 => 2.0, 12 => 2.1, 17 => 3.0],
+            '64' => [3 => 1.1, 5 => 1.5, 8 => 2.0, 10 => 2.1, 14 => 3.0],
+            '68' => [0 => 0.3], '69' => [0 => 0.3, 7 => 0.6], '160' => [1 => 0.3, 9 => 0.6, 18 => 1.0],
+        ];
+        $checked = 0;
+        foreach (Bearings::all() as $bearing) {
+            if (isset($from[$bearing->series]) && preg_match('/^'.$bearing->series.'(\d\d)$/', $bearing->designation, $m) === 1) {
+                $steps = array_filter($from[$bearing->series], static fn (int $at): bool => $at <= (int) $m[1], ARRAY_FILTER_USE_KEY);
+                self::assertEqualsWithDelta(end($steps), $bearing->chamferMinMm, 1e-9, $bearing->designation);
+                $checked++;
+            }
+        }
+        self::assertSame(117, $checked);
+    }
+
+    /**
      * From the bore number: 00, 01, 02, 03 are 10, 12, 15, 17 mm, from 04 on five times the number (ISO 15 series, how
      * they are named).
      */

@@ -107,6 +107,47 @@ final class ThreadLikelyTest extends TestCase
         }
     }
 
+    /**
+     * Each by its own name: metric ones and those with their threads an inch say their size and pitch (ISO 262, ASME
+     * B1.1; a numbered one is 0.060 + 0.013 n in), BA by the rule of BS 93: p = 0.9ⁿ and D = 6 p^1.2. Coarse metric
+     * pitches, BSW, BSF and BSP from memory of ISO 262, BS 84 and ISO 228-1: threads an inch, and for BSP the outside.
+     */
+    public function test_each_is_what_its_name_says(): void
+    {
+        $coarse = ['1.6' => 0.35, '2' => 0.4, '2.5' => 0.45, '3' => 0.5, '4' => 0.7, '5' => 0.8, '6' => 1, '7' => 1, '8' => 1.25, '10' => 1.5, '12' => 1.75, '14' => 2, '16' => 2, '18' => 2.5, '20' => 2.5, '22' => 2.5, '24' => 3, '27' => 3, '30' => 3.5, '33' => 3.5, '36' => 4, '39' => 4, '42' => 4.5, '45' => 4.5, '48' => 5];
+        $bsw = ['1/8' => 40, '3/16' => 24, '1/4' => 20, '5/16' => 18, '3/8' => 16, '7/16' => 14, '1/2' => 12, '9/16' => 12, '5/8' => 11, '3/4' => 10, '7/8' => 9, '1' => 8, '1-1/8' => 7, '1-1/4' => 7, '1-1/2' => 6, '1-3/4' => 5, '2' => 4.5];
+        $bsf = ['3/16' => 32, '7/32' => 28, '1/4' => 26, '9/32' => 26, '5/16' => 22, '3/8' => 20, '7/16' => 18, '1/2' => 16, '9/16' => 16, '5/8' => 14, '11/16' => 14, '3/4' => 12, '7/8' => 11, '1' => 10, '1-1/8' => 9, '1-1/4' => 9, '1-3/8' => 8, '1-1/2' => 8];
+        $bsp = ['1/16' => [7.723, 28], '1/8' => [9.728, 28], '1/4' => [13.157, 19], '3/8' => [16.662, 19], '1/2' => [20.955, 14], '5/8' => [22.911, 14], '3/4' => [26.441, 14], '7/8' => [30.201, 14], '1' => [33.249, 11], '1-1/4' => [41.91, 11], '1-1/2' => [47.803, 11], '2' => [59.614, 11]];
+        $inch = static function (string $name): float {
+            $parts = explode('-', str_replace('No. ', '', $name));
+
+            return 25.4 * array_sum(array_map(static function (string $p): float {
+                [$over, $under] = [...explode('/', $p), '1'];
+
+                return (float) $over / (float) $under;
+            }, $parts));
+        };
+        foreach (self::rows() as [$label, $family, $major, $pitch]) {
+            [$name] = explode(' ', str_replace('No. ', 'No.', (string) $label));
+            $perInch = static fn (string $of): string => substr($of, (int) strrpos($of, '-') + 1);
+            $before = static fn (string $of): string => substr($of, 0, (int) strrpos($of, '-'));
+            [$size, $step] = match ($family) {
+                'ISO coarse' => [(float) substr($name, 1), $coarse[substr($name, 1)]],
+                'ISO fine' => array_map(floatval(...), explode('×', substr($name, 1))),
+                'BSW' => [$inch($name), 25.4 / $bsw[$name]],
+                'BSF' => [$inch($name), 25.4 / $bsf[$name]],
+                'BSP', 'BSP taper' => [$bsp[$name][0], 25.4 / $bsp[$name][1]],
+                'BA' => [round(6 * round(0.9 ** (int) $name, 2) ** 1.2, 1), round(0.9 ** (int) $name, 2)],
+                default => [
+                    str_starts_with($name, 'No.') ? 25.4 * (0.06 + 0.013 * (int) substr($name, 3)) : $inch($before($name)),
+                    25.4 / (float) $perInch($name),
+                ],
+            };
+            self::assertEqualsWithDelta($size, $major, 1e-4, (string) $label);
+            self::assertEqualsWithDelta($step, $pitch, 1e-5, (string) $label);
+        }
+    }
+
     /** Not looked at, the angle leaves both; a coarse reading leaves more of them; nothing near leaves all open. */
     public function test_doubt_leaves_it_open(): void
     {
