@@ -29,6 +29,7 @@ final class GermanTest extends BrowserTestCase
         $this->visit('/job/demo-drill/measure?at=demo-drill-1');
         $this->sees('1.1251');
         $this->visit('/');
+        $this->sees('gewünscht bis');
         self::assertMatchesRegularExpression('/gewünscht bis \d{4}-\d\d-\d\d/', $this->text());
     }
 
