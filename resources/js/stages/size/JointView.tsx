@@ -187,6 +187,8 @@ function PurposeChooser({ joint, answer }: { joint: Joint; answer: JointAnswer }
     const { save } = useJob();
     const catalogue = useCatalogue();
     const isLength = catalogue.data?.purposes.find((p) => p.code === answer.purpose.code)?.length ?? false;
+    // Until the list has come, what is chosen stands there alone.
+    const purposes = catalogue.data?.purposes.filter((p) => p.length === isLength) ?? [answer.purpose];
     return (
         <TextField
             select
@@ -201,13 +203,11 @@ function PurposeChooser({ joint, answer }: { joint: Joint; answer: JointAnswer }
                 })
             }
         >
-            {(catalogue.data?.purposes ?? [])
-                .filter((purpose) => purpose.length === isLength)
-                .map((purpose) => (
-                    <MenuItem key={purpose.code} value={purpose.code}>
-                        {purpose.name}: {purpose.says}
-                    </MenuItem>
-                ))}
+            {purposes.map((purpose) => (
+                <MenuItem key={purpose.code} value={purpose.code}>
+                    {purpose.name}: {purpose.says}
+                </MenuItem>
+            ))}
         </TextField>
     );
 }
