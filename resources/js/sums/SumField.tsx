@@ -144,7 +144,7 @@ function NamedFields(props: Props & { names: string[] }) {
 }
 
 function RowFields(props: Props & { heads: string[] }) {
-    const { text, words, unit, change, leave, name } = props;
+    const { text, like, words, unit, change, leave, name } = props;
     const rows = rowsOf(text, props.heads);
     const put = (at: number, column: number, cell: string) => {
         const cells = Array.from({ length: Math.max(rows.cells.length, at + 1) }, (_, i) =>
@@ -155,6 +155,9 @@ function RowFields(props: Props & { heads: string[] }) {
         change(rowsText({ heads: rows.heads, cells }));
     };
     const group = labelled(name, words).name;
+    // Several numbers in a cell are a place: lengths along x, y and z.
+    const isPlace = (head: string) =>
+        Array.isArray(like) && like.some((row) => Array.isArray((row as Record<string, unknown>)[head]));
     return (
         <Group {...props}>
             <Box sx={{ overflowX: 'auto' }}>
@@ -169,7 +172,8 @@ function RowFields(props: Props & { heads: string[] }) {
                     <thead>
                         <tr>
                             {rows.heads.map((head) => {
-                                const { name: label, unit: of } = labelled(head, words);
+                                const { name: label, unit: its } = labelled(head, words);
+                                const of = isPlace(head) ? 'mm' : its;
                                 return (
                                     <Typography component="th" variant="body2" key={head}>
                                         {of === '' ? label : `${label}, ${of === 'mm' ? unit : of}`}
