@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Database\Seeders\DemoShop;
+use Oldpart\Core\Language\Numerals;
+use Oldpart\Core\Language\PhraseBook;
+use Oldpart\Core\Sum\Sum;
+use Oldpart\Core\Sum\Sums;
+use Symfony\Component\Process\Process;
 
 /** What is printed is in the language, and with the numbers, of the device that asks for it. */
 final class SpeechTest extends FeatureTestCase
@@ -45,6 +50,30 @@ final class SpeechTest extends FeatureTestCase
         foreach (['xx.yy', '', '..', str_repeat('a', 5000)] as $cookie) {
             self::assertStringContainsString('Sizes to make, and as made', $this->printed('/api/jobs/demo-tedder/sheet?unit=in', $cookie));
         }
+    }
+
+    /** The screens and the paper have each their own reader of the book: every text comes out alike. */
+    public function test_the_screens_say_the_same(): void
+    {
+        $texts = array_keys((array) json_decode((string) file_get_contents(base_path('core/data/phrases/de.json')), true, flags: JSON_THROW_ON_ERROR));
+        $answers = array_map(static fn (Sum $sum): array => Sums::run($sum->name(), $sum->example()), Sums::all());
+        foreach ($this->api('GET', '/api/jobs', null, 200)['jobs'] as $row) {
+            $answers[] = $this->api('GET', "/api/jobs/{$row['id']}", null, 200)['answers'];
+        }
+        $answers = (array) json_decode((string) json_encode($answers), true);
+        array_walk_recursive($answers, static function (mixed $text) use (&$texts): void {
+            if (is_string($text)) {
+                $texts[] = $text;
+            }
+        });
+        $texts = array_values(array_unique(array_map(strval(...), $texts)));
+        self::assertGreaterThan(9000, count($texts));
+        $process = new Process(['node', 'bin/lib/said.mjs'], base_path(), null, json_encode($texts, JSON_THROW_ON_ERROR));
+        $process->mustRun();
+        $book = PhraseBook::of('de');
+        self::assertNotNull($book);
+        $said = array_combine($texts, array_map(static fn (string $text): string => Numerals::withComma($book->say($text)), $texts));
+        self::assertSame($said, array_combine($texts, (array) json_decode($process->getOutput(), true)));
     }
 
     private function printed(string $url, ?string $speech): string

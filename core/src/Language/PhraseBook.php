@@ -65,7 +65,10 @@ final class PhraseBook
         usort($this->open, static fn (Template $a, Template $b): int => $b->letters <=> $a->letters);
     }
 
-    /** @return ?self null for English, which is what the core speaks, and for a language there is no book of */
+    /**
+     * @param  string  $language  its code after ISO 639-1
+     * @return ?self null for English, which is what the core speaks, and for a language there is no book of
+     */
     public static function of(string $language): ?self
     {
         if ($language !== 'de') {
@@ -77,12 +80,16 @@ final class PhraseBook
         return new self($phrases);
     }
 
-    /** @param  array<string, string>  $phrases  by their English */
+    /** @param  array<string, string>  $phrases  by their English; a place of both has the same name: “{0}” */
     public static function with(array $phrases): self
     {
         return new self($phrases);
     }
 
+    /**
+     * @param  string  $text  a phrase, a sentence or several of them, in English
+     * @return string the same said; what is not known stands as it was, its numbers always do
+     */
     public function say(string $text): string
     {
         if (! isset($this->said[$text])) {

@@ -20,6 +20,8 @@ export interface Wrong {
     note: string;
 }
 
+const NO_ANSWER = 'The shop does not answer just now. Try again.';
+
 export type SaveStatus = 'saved' | 'saving' | 'failed';
 
 /** A refusal that nobody has shown yet, with what was refused. */
@@ -125,16 +127,20 @@ export class Saver {
         this.sayRemoved(null);
         const body = { version: state.version, request: newId() };
         const params = { path: { job } };
-        const answer =
-            which === 'undo'
-                ? await client.POST('/api/jobs/{job}/undo', { params, body })
-                : await client.POST('/api/jobs/{job}/redo', { params, body });
-        if (answer.data) {
-            this.take(job, await whole(job, answer.data));
-            return null;
+        try {
+            const answer =
+                which === 'undo'
+                    ? await client.POST('/api/jobs/{job}/undo', { params, body })
+                    : await client.POST('/api/jobs/{job}/redo', { params, body });
+            if (answer.data) {
+                this.take(job, await whole(job, answer.data));
+                return null;
+            }
+            await this.queries.invalidateQueries({ queryKey: jobKey(job) });
+            return refusal(answer.error).message;
+        } catch {
+            return NO_ANSWER;
         }
-        await this.queries.invalidateQueries({ queryKey: jobKey(job) });
-        return answer.error.error.message;
     }
 
     /** Says what was taken away, with a way back. */
@@ -160,7 +166,7 @@ export class Saver {
     async saveAll(job: string, changes: Pick<Change, 'list' | 'thing' | 'fact'>[]): Promise<void> {
         const known = this.queries.getQueryData<JobState>(jobKey(job)) ?? (await fetchJob(job));
         if (known === null || known instanceof Refused) {
-            throw known ?? new Refused('no-answer', '', 'The shop does not answer just now. Try again.');
+            throw known ?? new Refused('no-answer', '', NO_ANSWER);
         }
         const answer = await client.POST('/api/jobs/{job}/changes', {
             params: { path: { job } },
@@ -207,7 +213,7 @@ export class Saver {
         for (let tries = 0; ; tries++) {
             const known = this.queries.getQueryData<JobState>(jobKey(job)) ?? (await fetchJob(job));
             if (known === null || known instanceof Refused) {
-                throw known ?? new Refused('no-answer', '', 'The shop does not answer just now. Try again.');
+                throw known ?? new Refused('no-answer', '', NO_ANSWER);
             }
             const answer = await call(known.version);
             if (answer.data) {

@@ -44,7 +44,6 @@ export function Frame({ title, subtitle, tab, strip, card, jobId, temperature, c
                     gridArea: 'main',
                     order: 1,
                     overflow: 'auto',
-
                     px: { xs: 1.5, md: 2.25 },
                     py: 1.75,
                 }}

@@ -1,4 +1,5 @@
 import type { PhraseBook } from './book';
+import { withComma } from './numerals';
 
 export type Language = 'en' | 'de';
 export type Numbers = 'point' | 'comma';
@@ -16,9 +17,6 @@ export const LANGUAGES: [Language, string][] = [
 ];
 
 const KEY = 'oldpart-fit-speech';
-
-/** Of bolts and nuts: a class, no size. */
-const CLASSES = new Set(['3.6', '4.6', '4.8', '5.6', '5.8', '6.8', '8.8', '9.8', '10.9', '12.9']);
 
 function kept(): Partial<Speech> {
     try {
@@ -65,20 +63,6 @@ export async function learn(): Promise<void> {
 }
 
 export const speaks = (): boolean => book !== null || speech.numbers === 'comma';
-
-/** 1,234.5 as 1 234,5; classes of bolts, standards and threads stay as they are written. */
-function withComma(text: string): string {
-    return text.replace(
-        /(?<![\w.,])(\d{1,3}(?:,\d{3})+|\d+)(\.\d+)?(?!\w|\.\d|,\d)/gu,
-        (all, whole: string, part: string | undefined, at: number) => {
-            const after = text.slice(at + all.length);
-            if (CLASSES.has(all) && !/^\s?(mm|µm|in\b|kN|N\b|kg|%|°)/u.test(after)) {
-                return all;
-            }
-            return whole.replaceAll(',', '\u202f') + (part === undefined ? '' : part.replace('.', ','));
-        },
-    );
-}
 
 /** Names and notes that were typed: whatever words they have in them, they stay. */
 export function typed(facts: unknown): void {
