@@ -12,7 +12,7 @@ use Oldpart\Core\Catalogue\Table;
  */
 final class Numerals
 {
-    private const NUMBER = '/(?<![\w.,])(\d{1,3}(?:,\d{3})+|\d+)(\.\d+)?(?!\w|\.\d|,\d)/u';
+    private const NUMBER = '/(?<![\w.,])(\d{1,3}(?:,\d{3})+|\d+|(?=\.\d))(\.\d+)?(?!\w|\.\d|,\d)/u';
 
     /** Between thousands: a narrow space that does not break. */
     private const THIN = "\u{202f}";

@@ -25,7 +25,7 @@ final class PhraseBook
 
     /** Marks and numbers that stand before or after a name. */
     private const BESIDE = '/^(?:[:;,·(+✓✕≈]+\s*|\d+\s+(?=[A-Z]))+'
-        .'|(?:\s*[:;,·()✓]+|\s–|\s[≈±…]?\s?[\d.,]+(?:\s(?:in|mm))?)+$/u';
+        .'|(?:\s*[:;,·()✓]+|\s[–→]|\s[≈±…]?\s?[\d.,]+(?:\s(?:in|mm))?)+$/u';
 
     /** What joins a phrase to the one before it. */
     private const JOINT = '/^[;:,·]\s+/u';

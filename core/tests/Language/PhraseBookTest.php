@@ -48,6 +48,7 @@ final class PhraseBookTest extends TestCase
         yield 'a name and its size' => ['Housing bore 1.1244', 'Gehäusebohrung 1.1244'];
         yield 'a phrase made a sentence' => ['Hole circle.', 'Lochkreis.'];
         yield 'numbers fill a short template' => ['1.25 to 1.27', '1.25 bis 1.27'];
+        yield 'from what to what' => ['hole circle: sure → ', 'Lochkreis: sicher → '];
         yield 'names do not' => ['Back to Basics', 'Back to Basics'];
         yield 'what somebody typed stays' => ['Culvert Lane, the old pump', 'Culvert Lane, the old pump'];
         yield 'no words' => ['⌀ 12', '⌀ 12'];
@@ -87,6 +88,8 @@ final class PhraseBookTest extends TestCase
         yield ['ISO 286-1:2010', 'ISO 286-1:2010'];
         yield ['version 0.20.0', 'version 0.20.0'];
         yield ['2, 3 and 4', '2, 3 and 4'];
+        yield ['as it is typed: .8740 in, -.5', 'as it is typed: ,8740 in, -,5'];
+        yield ['to be continued ...', 'to be continued ...'];
     }
 
     #[DataProvider('numbers')]

@@ -61,6 +61,7 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
     const [part, setPart] = useState('');
     const [refused, setRefused] = useState<string | null>(null);
     const machineField = useRef<HTMLInputElement>(null);
+    const partField = useRef<HTMLInputElement>(null);
     const shown = found(kinds.data, search);
     const kind = picked(shown, chosen);
 
@@ -203,10 +204,17 @@ export function NewJob({ open, close }: { open: boolean; close: () => void }) {
                         value={machine}
                         inputRef={machineField}
                         onChange={(event) => setMachine(event.target.value)}
+                        onKeyDown={(event) => {
+                            if (event.key === 'Enter') {
+                                event.preventDefault();
+                                partField.current?.focus();
+                            }
+                        }}
                     />
                     <TextField
                         label="Part"
                         value={part}
+                        inputRef={partField}
                         placeholder={kind?.name ?? ''}
                         onChange={(event) => setPart(event.target.value)}
                         onKeyDown={(event) => {

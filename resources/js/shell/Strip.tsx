@@ -39,6 +39,7 @@ export function Strip({ items, label }: { items: StripItem[]; label: string }) {
                         minWidth: { xs: 84, md: 0 },
                         minHeight: { xs: 72, md: 60 },
                         px: 0.5,
+                        textAlign: 'center',
                         flexDirection: 'column',
                         typography: 'body2',
                         fontWeight: item.here ? 700 : 450,

@@ -22,7 +22,7 @@ const SEAMS: Seam[] = [
 
 /** Marks and numbers that stand before or after a name. */
 const BESIDE =
-    /^(?:[:;,·(+✓✕≈]+\s*|\d+\s+(?=[A-Z]))+|(?:\s*[:;,·()✓]+|\s–|\s[≈±…]?\s?[\d.,]+(?:\s(?:in|mm))?)+$/gu;
+    /^(?:[:;,·(+✓✕≈]+\s*|\d+\s+(?=[A-Z]))+|(?:\s*[:;,·()✓]+|\s[–→]|\s[≈±…]?\s?[\d.,]+(?:\s(?:in|mm))?)+$/gu;
 
 /** What joins a phrase to the one before it; a sentence that stands after it, or before. */
 const BEFORE = [/^[;:,·]\s+/u, /^\{\w+\}\s+(?=[A-ZÄÖÜ])/u, /(?<=[.!?])\s?\{\w+\}$/u];
