@@ -20,7 +20,7 @@ final class QuoteLetter
     {
         $this->speech->facts($facts);
 
-        return $this->speech->letter(JobAnswers::of($facts)->quote->letter());
+        return $this->speech->text(JobAnswers::of($facts)->quote->letter());
     }
 
     public function pdf(JobFacts $facts, Paper $paper): string

@@ -61,12 +61,6 @@ final class Speech
         });
     }
 
-    /** Several paragraphs, each said for itself. */
-    public function letter(string $text): string
-    {
-        return implode("\n", array_map($this->text(...), explode("\n", $text)));
-    }
-
     /** A page whose texts, and those of the drawings in it, are said. */
     public function html(string $html): string
     {
@@ -97,9 +91,9 @@ final class Speech
         if ($node instanceof DOMText && trim($node->data) !== '') {
             $parent = $node->parentNode;
             $paragraphs = $parent instanceof DOMElement && $parent->getAttribute('class') === 'letter';
-            $node->data = $paragraphs
-                ? $this->letter($node->data)
-                : $this->text((string) preg_replace('/\s+/u', ' ', $node->data));
+            $node->data = $this->text(
+                $paragraphs ? $node->data : (string) preg_replace('/\s+/u', ' ', $node->data),
+            );
         }
         if ($node instanceof DOMAttr && str_starts_with($node->value, self::DRAWING)) {
             $drawing = (string) base64_decode(substr($node->value, strlen(self::DRAWING)), true);

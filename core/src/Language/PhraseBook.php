@@ -24,7 +24,7 @@ final class PhraseBook
     ];
 
     /** Marks and numbers that stand before or after a name. */
-    private const BESIDE = '/^(?:[:;,·(+✓✕≈]+\s*|\d+\s+(?=[A-Z]))+'
+    private const BESIDE = '/^(?:[:;,·(+✓✕≈]+\s*|-\s+|\d+\s+(?=[A-Z]))+'
         .'|(?:\s*[:;,·()✓]+|\s[–→]|\s[≈±…]?\s?[\d.,]+(?:\s(?:in|mm))?)+$/u';
 
     /** What joins a phrase to the one before it. */
@@ -62,7 +62,7 @@ final class PhraseBook
                 }
             }
         }
-        usort($this->open, static fn (Template $a, Template $b): int => $b->letters <=> $a->letters);
+        usort($this->open, static fn (Template $a, Template $b): int => $b->weight <=> $a->weight);
     }
 
     /**
@@ -87,7 +87,7 @@ final class PhraseBook
     }
 
     /**
-     * @param  string  $text  a phrase, a sentence or several of them, in English
+     * @param  string  $text  a phrase, a sentence or several of them, in English; each line for itself
      * @return string the same said; what is not known stands as it was, its numbers always do
      */
     public function say(string $text): string
@@ -125,6 +125,9 @@ final class PhraseBook
 
     private function look(string $text): ?string
     {
+        if (str_contains($text, "\n")) {
+            return implode("\n", array_map($this->say(...), explode("\n", $text)));
+        }
         $whole = trim($text);
         $bare = self::bare($whole);
         $looks = [
@@ -195,7 +198,7 @@ final class PhraseBook
         $first = preg_match('/^(\S+)\s/u', $text, $m) === 1 ? $m[1] : '';
         foreach ($this->templates($first) as $template) {
             $said = $template->isWeak() === $weak ? $this->filled($template, $text, $within) : null;
-            if ($said !== null) {
+            if ($said !== null && $said !== $text) {
                 return $said;
             }
         }
@@ -211,7 +214,7 @@ final class PhraseBook
         }
         if (! isset($this->sorted[$first])) {
             $this->sorted[$first] = [...$this->byFirstWord[$first], ...$this->open];
-            usort($this->sorted[$first], static fn (Template $a, Template $b): int => $b->letters <=> $a->letters);
+            usort($this->sorted[$first], static fn (Template $a, Template $b): int => $b->weight <=> $a->weight);
         }
 
         return $this->sorted[$first];

@@ -29,6 +29,8 @@ final readonly class Template
         public int $letters,
         private int $words,
         public ?string $firstWord,
+        /** By which the likelier of two is found: its letters, then whatever else it brings. */
+        public int $weight,
         /** Its last place stands after a full stop, and holds further sentences. */
         private bool $goesOn,
     ) {
@@ -49,8 +51,12 @@ final readonly class Template
         $match = preg_quote($literal[0], '/');
         foreach (array_slice($literal, 1) as $i => $part) {
             // A place right behind another begins where something new does.
-            $match .= ($i > 0 && $literal[$i] === '' ? '((?:(?:[,;(.]| [A-Z(]).*)?)' : '(.*?)').preg_quote($part, '/');
+            $match .= $i > 0 && $literal[$i] === '' ? '((?:(?:[,.](?!\d)|[;(]| [A-Z(]).*)?)' : '(.*?)';
+            // The point of a number ends no sentence.
+            $match .= preg_quote($part, '/').($part === '.' ? '(?!\d)' : '');
         }
+
+        $letters = strlen((string) preg_replace('/[^A-Za-z]/', '', implode('', $literal)));
 
         return new self(
             match: "/^{$match}$/su",
@@ -58,7 +64,8 @@ final readonly class Template
             said: $said,
             quoted: array_map(static fn (string $l): bool => str_ends_with($l, '“'), $literal),
             words: count(preg_grep('/[A-Za-z]/', preg_split('/\\s+/', implode(' ', $literal)) ?: []) ?: []),
-            letters: strlen((string) preg_replace('/[^A-Za-z]/', '', implode('', $literal))),
+            letters: $letters,
+            weight: 1000 * $letters + mb_strlen(implode('', $literal)),
             goesOn: preg_match('/[.!?]\s?\{[\w ]+\}$/u', $english) === 1,
             firstWord: preg_match('/^(\S+)\s/u', $literal[0], $first) === 1 ? $first[1] : null,
         );

@@ -26,6 +26,9 @@ final class PhraseBookTest extends TestCase
             '{0} to {1}' => '{0} bis {1}',
             'Take {by} off “{name}”.' => '{by} von „{name}“ abnehmen.',
             'Measure the mates.' => 'Die Gegenstücke messen.',
+            'Hold “{name}” {0}{1}' => '„{name}“ {0} halten{1}',
+            '±{a} instead of ±{b}' => '±{a} statt ±{b}',
+            'It slips at {a}.' => 'Es rutscht bei {a}.',
         ]);
     }
 
@@ -51,6 +54,12 @@ final class PhraseBookTest extends TestCase
         yield 'from what to what' => ['hole circle: sure → ', 'Lochkreis: sicher → '];
         yield 'names do not' => ['Back to Basics', 'Back to Basics'];
         yield 'what somebody typed stays' => ['Culvert Lane, the old pump', 'Culvert Lane, the old pump'];
+        yield 'the point of a number parts nothing' => [
+            'Hold “A” ±0.0007 in instead of ±0.0020 in.',
+            '„A“ ±0.0007 in statt ±0.0020 in halten.',
+        ];
+        yield 'nor ends it a sentence' => ['It slips at 2.1 kN.', 'Es rutscht bei 2.1 kN.'];
+        yield 'each line for itself' => ["Hole circle\n\n- sure", "Lochkreis\n\n- sicher"];
         yield 'no words' => ['⌀ 12', '⌀ 12'];
     }
 

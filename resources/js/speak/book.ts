@@ -22,7 +22,7 @@ const SEAMS: Seam[] = [
 
 /** Marks and numbers that stand before or after a name. */
 const BESIDE =
-    /^(?:[:;,·(+✓✕≈]+\s*|\d+\s+(?=[A-Z]))+|(?:\s*[:;,·()✓]+|\s[–→]|\s[≈±…]?\s?[\d.,]+(?:\s(?:in|mm))?)+$/gu;
+    /^(?:[:;,·(+✓✕≈]+\s*|-\s+|\d+\s+(?=[A-Z]))+|(?:\s*[:;,·()✓]+|\s[–→]|\s[≈±…]?\s?[\d.,]+(?:\s(?:in|mm))?)+$/gu;
 
 /** What joins a phrase to the one before it; a sentence that stands after it, or before. */
 const BEFORE = [/^[;:,·]\s+/u, /^\{\w+\}\s+(?=[A-ZÄÖÜ])/u, /(?<=[.!?])\s?\{\w+\}$/u];
@@ -52,7 +52,7 @@ export class PhraseBook {
                 }
             }
         }
-        this.open.sort((a, b) => b.letters - a.letters);
+        this.open.sort((a, b) => b.weight - a.weight);
     }
 
     say(text: string): string {
@@ -92,6 +92,12 @@ export class PhraseBook {
     }
 
     private look(text: string): string | null {
+        if (text.includes('\n')) {
+            return text
+                .split('\n')
+                .map((line) => this.say(line))
+                .join('\n');
+        }
         const whole = text.trim();
         const parts = [...new Set([whole, bare(whole)])].filter((part) => /[A-Za-z]{2,}/u.test(part));
         const looks: Look[] = [
@@ -143,7 +149,7 @@ export class PhraseBook {
     private byTemplate(text: string, within: boolean, weak: boolean): string | null {
         for (const template of this.templates(/^(\S+)\s/u.exec(text)?.[1] ?? '')) {
             const said = template.isWeak === weak ? this.filled(template, text, within) : null;
-            if (said !== null) {
+            if (said !== null && said !== text) {
                 return said;
             }
         }
@@ -158,7 +164,7 @@ export class PhraseBook {
         }
         let sorted = this.sorted.get(first);
         if (sorted === undefined) {
-            sorted = [...own, ...this.open].sort((a, b) => b.letters - a.letters);
+            sorted = [...own, ...this.open].sort((a, b) => b.weight - a.weight);
             this.sorted.set(first, sorted);
         }
         return sorted;

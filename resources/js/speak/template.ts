@@ -21,6 +21,8 @@ export class Template {
     readonly quoted: boolean[];
     /** It brings itself. */
     readonly letters: number;
+    /** By which the likelier of two is found: its letters, then whatever else it brings. */
+    readonly weight: number;
     /** What it takes in has to be known as well. */
     readonly isWeak: boolean;
     readonly isLong: boolean;
@@ -39,13 +41,15 @@ export class Template {
         const match = literal
             // A place right behind another begins where something new does.
             .map((part, i) => {
-                const place = i > 1 && literal[i - 1] === '' ? '((?:(?:[,;(.]| [A-Z(]).*)?)' : '(.*?)';
-                return (i === 0 ? '' : place) + escaped(part);
+                const place = i > 1 && literal[i - 1] === '' ? '((?:(?:[,.](?!\\d)|[;(]| [A-Z(]).*)?)' : '(.*?)';
+                // The point of a number ends no sentence.
+                return (i === 0 ? '' : place) + escaped(part) + (part === '.' ? '(?!\\d)' : '');
             })
             .join('');
         this.match = new RegExp(`^${match}$`, 'su');
         this.quoted = literal.map((part) => part.endsWith('“'));
         this.letters = literal.join('').replace(/[^A-Za-z]/gu, '').length;
+        this.weight = 1000 * this.letters + [...literal.join('')].length;
         const words = literal
             .join(' ')
             .split(/\s+/u)

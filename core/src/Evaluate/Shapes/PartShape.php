@@ -400,7 +400,8 @@ final readonly class PartShape
     {
         $hole = $this->sizes->second($surface) ?? 0.05 * $mm;
         $says = $this->sizes->says($surface);
-        $holeSays = $surface->size2 === null ? null : LengthWriter::size($hole);
+        $count = $surface->count === null ? '' : "{$surface->count} × ";
+        $of = LengthWriter::size($hole);
 
         return new FacePattern(
             name: $surface->name,
@@ -410,11 +411,8 @@ final readonly class PartShape
             startDeg: $surface->angleDeg ?? 0.0,
             says: match (true) {
                 $says === null => null,
-                default => Say::with('{n}{h}on ⌀ {c}', [
-                    'n' => $surface->count === null ? '' : "{$surface->count} × ",
-                    'h' => $holeSays === null ? '' : Say::with('⌀ {h} ', ['h' => $holeSays]),
-                    'c' => $says,
-                ]),
+                $surface->size2 === null => Say::with("{$count}on ⌀ {circle}", ['circle' => $says]),
+                default => Say::with("{$count}⌀ {hole} on ⌀ {circle}", ['hole' => $of, 'circle' => $says]),
             },
         );
     }

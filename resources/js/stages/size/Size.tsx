@@ -130,6 +130,7 @@ export function Size() {
             </Box>
             {working && (
                 <WorkOut
+                    giveUp={() => setWorking(false)}
                     begun={(id) => {
                         setWorking(false);
                         go(id);
