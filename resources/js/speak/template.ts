@@ -41,7 +41,8 @@ export class Template {
         const match = literal
             // A place right behind another begins where something new does.
             .map((part, i) => {
-                const place = i > 1 && literal[i - 1] === '' ? '((?:(?:[,.](?!\\d)|[;(]| [A-Z(]).*)?)' : '(.*?)';
+                const place =
+                    i > 1 && literal[i - 1] === '' ? '((?:(?:[,.](?!\\d)|[;(]| [A-Z(]).*)?)' : '(.*?)';
                 // The point of a number ends no sentence.
                 return (i === 0 ? '' : place) + escaped(part) + (part === '.' ? '(?!\\d)' : '');
             })
