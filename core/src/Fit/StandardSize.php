@@ -12,6 +12,15 @@ use Oldpart\Core\Measure\NominalKind;
 /** A size that can be bought or reamed, near an odd one. */
 final readonly class StandardSize
 {
+    /** Out of round of what a reamer or a clean cut leaves, mm. Common practice. */
+    public const CLEAN_MM = 0.008;
+
+    /** With less to take a reamer or a cut does not clean up all round, on diameter, mm. Common practice. */
+    private const CLEANS_UP_MM = 0.05;
+
+    /** How much may come off a mate to true it, on diameter, mm. Common practice: 1/32 in. */
+    private const TRUED_MM = 0.8;
+
     private function __construct(public string $what, public string $label, public float $mm)
     {
     }
@@ -43,6 +52,28 @@ final readonly class StandardSize
         );
 
         return $sizes;
+    }
+
+    /**
+     * What a mate out of true is cut to: a bore by the next reamer, a shaft to the next size that is bought.
+     *
+     * @param  float  $fromMm  a bore's largest, a shaft's smallest
+     * @param  float  $formMm  largest less smallest
+     * @return ?self null where it is as true as that would leave it, and where none is near enough
+     */
+    public static function trued(bool $bore, float $fromMm, float $formMm): ?self
+    {
+        if ($formMm <= self::CLEAN_MM) {
+            return null;
+        }
+        $first = $fromMm + ($bore ? self::CLEANS_UP_MM : -self::CLEANS_UP_MM);
+        foreach (self::near($bore, $first, self::TRUED_MM - self::CLEANS_UP_MM) as $size) {
+            if (! $bore || $size->what === 'reamer') {
+                return $size;
+            }
+        }
+
+        return null;
     }
 
     /**

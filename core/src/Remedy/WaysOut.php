@@ -29,9 +29,6 @@ final readonly class WaysOut
     /** What is left on for polishing or honing, on diameter, mm: half a thou to a thou. Common practice. */
     private const LEFT_ON_MM = 0.02;
 
-    /** How far a mate may be opened or turned down to true it, on diameter, mm. Common practice: 1/32 in. */
-    private const TRUED_MM = 0.8;
-
     private const INSTRUMENTS = 2;
 
     /** @param  \Closure(FoundSize, Range): SizeToMate  $size */
@@ -236,29 +233,21 @@ final readonly class WaysOut
     private function trueTheMate(SurfaceFacts $mate, FoundSize $found): array
     {
         $bore = $mate->kind === SurfaceKind::Bore;
-        if ($mate->kind === SurfaceKind::Length) {
+        [$smallest, $largest] = [$found->smallestMm(), $found->largestMm()];
+        $size = $mate->kind === SurfaceKind::Length
+            ? null
+            : StandardSize::trued($bore, $bore ? $largest : $smallest, $largest - $smallest);
+        if ($size === null) {
             return [];
         }
-        foreach (
-            StandardSize::near($bore, $bore ? $found->largestMm() : $found->smallestMm(), self::TRUED_MM) as $size
-        ) {
-            if (! $bore || $size->what === 'reamer') {
-                $says = Say::with(
-                    $bore
-                        ? 'Change the other part: ream the {mate} to {label} ({s}), read it again, and size to that.'
-                        : 'Change the other part: true the {mate} down to {label} ({s}), read it again, and size to that.',
-                    [
-                        'mate' => lcfirst($mate->name),
-                        'label' => $size->label,
-                        's' => LengthWriter::size($size->mm),
-                    ],
-                );
+        $says = Say::with(
+            $bore
+                ? 'Change the other part: ream the {mate} to {label} ({s}), read it again, and size to that.'
+                : 'Change the other part: true the {mate} down to {label} ({s}), read it again, and size to that.',
+            ['mate' => lcfirst($mate->name), 'label' => $size->label, 's' => LengthWriter::size($size->mm)],
+        );
 
-                return [new WayOut('change-the-mate', $says, operation: self::worded($says, $this->facts->unit))];
-            }
-        }
-
-        return [];
+        return [new WayOut('change-the-mate', $says, operation: self::worded($says, $this->facts->unit))];
     }
 
     private static function worded(Say $say, Unit $unit): string

@@ -114,6 +114,44 @@ final class JointHelpTest extends TestCase
         );
         self::assertSame($sneak['says']['mm'], $sneak['operation']);
         self::assertSame([], self::help(SampleJob::measured()->build(), 'Bush in housing')['ways_out']);
+        // A round bore has no form to ream away; what is bonded already is not bonded instead.
+        self::assertSame(['sneak-up', 'widen', 'bond'], array_column(self::help($narrow->build(), 'Bush in housing')['ways_out'], 'code'));
+        $film = $narrow->joint('Bush in housing', ['purpose' => 'bonded', 'least' => ['typed' => '0.100', 'unit' => 'mm'], 'most' => ['typed' => '0.116', 'unit' => 'mm']]);
+        self::assertSame(['sneak-up', 'widen'], array_column(self::help($film->build(), 'Bush in housing')['ways_out'], 'code'));
+    }
+
+    /** Oval by 0.02, it is reamed by the next reamer that still cuts all round: of 30.163 and 30.5 the first (1-3/16 in). */
+    public function test_an_oval_mate_is_reamed(): void
+    {
+        $job = (new SampleJob())->answered()->materials()->read('Boss outside', '60', 'calliper');
+        foreach (['0' => '30.000', '90' => '30.020'] as $angle => $mm) {
+            foreach (['mouth', 'middle', 'far end'] as $station) {
+                $job->read('Housing bore', $mm, 'three-point', $station, (string) $angle);
+            }
+        }
+        $job->joint('Bush in housing', ['least' => ['typed' => '-0.035', 'unit' => 'mm'], 'most' => ['typed' => '-0.020', 'unit' => 'mm']]);
+        $ways = array_column(self::help($job->build(), 'Bush in housing')['ways_out'], null, 'code');
+        self::assertStringContainsString('ream the housing bore to 1-3/16 in (30.163)', $ways['change-the-mate']['says']['mm'] ?? implode(', ', array_keys($ways)));
+    }
+
+    /** The widening is the least that will do: a thousandth, or a tenth of a thou, less at each end is too narrow. */
+    public function test_no_more_is_widened_than_is_needed(): void
+    {
+        foreach ([['mm', '-0.022', '-0.008', 0.001, '%.3f'], ['in', '-0.0008', '-0.0003', 0.0001, '%.4f']] as [$unit, $least, $most, $step, $as]) {
+            $job = static function (float|string $least, float|string $most) use ($unit, $as): SampleJob {
+                $typed = static fn (float|string $size): array => ['typed' => is_string($size) ? $size : sprintf($as, $size), 'unit' => $unit];
+                $job = SampleJob::measured()->joint('Bush in housing', ['least' => $typed($least), 'most' => $typed($most)]);
+                $job->facts['unit'] = $unit;
+
+                return $job;
+            };
+            $widen = array_column(self::help($job($least, $most)->build(), 'Bush in housing')['ways_out'], null, 'code')['widen']['joint'];
+            $ends = [(float) $widen['least']['typed'], (float) $widen['most']['typed']];
+            $wide = self::joint($job(...$ends)->build(), 'Bush in housing')->band();
+            self::assertGreaterThanOrEqual(0.01 - 1e-9, $wide?->widthMm(), $unit);
+            $less = self::joint($job($ends[0] + $step, $ends[1] - $step)->build(), 'Bush in housing')->band();
+            self::assertLessThan(0.01, $less?->widthMm() ?? 0.0, $unit);
+        }
     }
 
     /**

@@ -58,4 +58,11 @@ final class DriftTest extends TestCase
     {
         self::assertNull(Drift::of([1 => 1.0, 2 => 2.0], 0.0));
     }
+
+    /** A fall counts like a rise: 0.6 a piece less than 0.9 of doubt is chance either way. */
+    public function test_a_small_fall_is_chance(): void
+    {
+        self::assertFalse(Drift::of([1 => -2.0, 2 => -4.0, 3 => -5.0, 4 => -4.0, 5 => -5.0], 0.0)?->isReal());
+        self::assertTrue(Drift::of([1 => 5.0, 2 => 4.0, 3 => 3.01, 4 => 2.0, 5 => 1.0], 0.0)?->isReal());
+    }
 }

@@ -108,4 +108,17 @@ final class HoleLadderTest extends TestCase
         self::assertNotSame([], StandardSize::reamers(25.4 * 0.5009, 25.4 * 0.5011));
         self::assertSame([], StandardSize::reamers(25.4 * 0.5634, 25.4 * 0.5636));
     }
+
+    /** Left for a reamer, common practice: 0.15 up to 5 mm, 0.2 up to 10, 0.3 up to 20, 0.4 above. */
+    public function test_what_is_left_for_a_reamer(): void
+    {
+        foreach ([[4.0, 3.85], [5.0, 4.85], [6.0, 5.8], [10.0, 9.8], [12.0, 11.7], [20.0, 19.7], [22.0, 21.6]] as [$size, $drill]) {
+            $tools = HoleTools::read(sprintf('%.3f, %.3f', $drill, $drill - 0.004), "{$size}", Unit::Millimetre);
+            $said = implode("\n", array_map(static fn ($s): string => $s->mm, HoleLadder::steps(new Band($size, $size + 0.012), null, $tools)));
+            self::assertStringContainsString(sprintf('Drill %.3f', $drill), $said);
+            $tools = HoleTools::read(sprintf('%.3f, %.3f', $drill + 0.004, $drill - 0.004), "{$size}", Unit::Millimetre);
+            $said = implode("\n", array_map(static fn ($s): string => $s->mm, HoleLadder::steps(new Band($size, $size + 0.012), null, $tools)));
+            self::assertStringContainsString(sprintf('Drill %.3f', $drill - 0.004), $said, 'more would leave too little');
+        }
+    }
 }

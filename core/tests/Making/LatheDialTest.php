@@ -39,4 +39,13 @@ final class LatheDialTest extends TestCase
         self::assertNull(LatheDial::of([self::lathe(['dial_reads' => 'radius'])]));
         self::assertNotNull(LatheDial::of([self::lathe([]), self::lathe(['dial_mm' => '0.02', 'dial_reads' => 'radius'])]));
     }
+
+    /** 0.3 mm on a dial of 0.05 is six lines, though a float makes it a hair less: no half line is lost to that. */
+    public function test_a_whole_number_of_lines_is_whole(): void
+    {
+        $dial = LatheDial::of([self::lathe(['dial_mm' => '0.05', 'dial_reads' => 'diameter'])]);
+        foreach (range(1, 200) as $half) {
+            self::assertSame((float) $half / 2.0, $dial?->lines($half * 0.025), (string) $half);
+        }
+    }
 }

@@ -34,4 +34,12 @@ final class MillReachTest extends TestCase
         // What is not said is not asked.
         self::assertSame([], MillReach::of([self::mill('unsaid', '', '')], 5000.0, 5000.0)?->notes);
     }
+
+    /** Of two that fall short by as much, the first of the list; one a hair shorter than the plate is short. */
+    public function test_the_first_of_two_alike(): void
+    {
+        $mills = [self::mill('first', '300', '120'), self::mill('second', '300', '120')];
+        self::assertSame('first', MillReach::of($mills, 400.0, 100.0)?->mill->name);
+        self::assertCount(1, MillReach::of($mills, 300.01, 100.0)->notes);
+    }
 }

@@ -74,4 +74,49 @@ final class PairingTest extends TestCase
         $pairs = self::pair([20.0, 20.1, 20.2], [20.22]);
         self::assertSame([[2 => 0], 1], [$pairs->mates, $pairs->inside]);
     }
+
+    /** Tried against all there are: no other way has more pairs as wanted, nor as many of them nearer to the middle. */
+    public function test_no_way_is_better(): void
+    {
+        mt_srand(5);
+        for ($trial = 0; $trial < 200; $trial++) {
+            $clearance = array_map(
+                static fn (): array => array_map(static fn (): float => mt_rand(0, 45) / 1000, range(1, 4)),
+                range(1, 4),
+            );
+            $pairs = Pairing::best($clearance, array_fill(0, 4, array_fill(0, 4, 0.0)), new Range(0.01, 0.03));
+            $of = static function (array $mates) use ($clearance): array {
+                $taken = array_map(static fn (int $i, int $k): float => $clearance[$i][$k], array_keys($mates), $mates);
+                $inside = count(array_filter($taken, static fn (float $mm): bool => $mm >= 0.01 - 1e-9 && $mm <= 0.03 + 1e-9));
+
+                return [$inside, -array_sum(array_map(static fn (float $mm): float => ($mm - 0.02) ** 2, $taken))];
+            };
+            [$most, $nearest] = [0, -INF];
+            foreach (self::orders([0, 1, 2, 3]) as $order) {
+                [$inside, $near] = $of($order);
+                [$most, $nearest] = $inside > $most || $inside === $most && $near > $nearest ? [$inside, $near] : [$most, $nearest];
+            }
+            self::assertSame($most, $pairs->inside);
+            self::assertEqualsWithDelta([$most, $nearest], $of($pairs->mates), 1e-12);
+        }
+    }
+
+    /**
+     * @param  list<int>  $of
+     * @return list<list<int>>
+     */
+    private static function orders(array $of): array
+    {
+        if ($of === []) {
+            return [[]];
+        }
+        $orders = [];
+        foreach ($of as $first) {
+            foreach (self::orders(array_values(array_diff($of, [$first]))) as $rest) {
+                $orders[] = [$first, ...$rest];
+            }
+        }
+
+        return $orders;
+    }
 }

@@ -112,4 +112,14 @@ final class QuoteTest extends TestCase
         }
         self::assertEqualsWithDelta(0.0, Quote::of([], [], 40, 1, [], '€')->price->max, 1e-9);
     }
+
+    /** A casting without a datum is declined when the bought one is dearer too; with another way it is that way. */
+    public function test_a_blind_casting_with_another_way(): void
+    {
+        $risks = [Risk::named('no-datum'), Risk::named('casting')];
+        $of = static fn (?float $bought, string $other): QuoteVerdict => Verdict::of(self::quote(3, $risks), $risks, false, $bought, $other, '€')->verdict;
+        self::assertSame(QuoteVerdict::Decline, $of(null, ' '));
+        self::assertSame(QuoteVerdict::Alternative, $of(null, 'sleeve it'));
+        self::assertNotSame(QuoteVerdict::Decline, $of(5000.0, ''));
+    }
 }

@@ -58,4 +58,11 @@ final class TreatmentTest extends TestCase
         $surface = \Oldpart\Core\Facts\JobFacts::fromArray($this->facts)->surface($this->id('Left bearing seat'));
         self::assertEquals(\Oldpart\Core\Joint\Roughness::of('ground'), $surface?->roughness());
     }
+
+    /** From 40 HRC on a file skates, just below it bites. Common practice, no source. */
+    public function test_where_a_file_skates(): void
+    {
+        self::assertNotNull(Treatment::hardness(Hardness::of(HardnessScale::RockwellC, 40)));
+        self::assertNull(Treatment::hardness(Hardness::of(HardnessScale::RockwellC, 39.5)));
+    }
 }

@@ -71,6 +71,74 @@ final class NumberTest extends TestCase
         self::assertSame([0.0, 1.0], [IncompleteBeta::of(-0.1, 2, 3), IncompleteBeta::of(1.1, 2, 3)]);
     }
 
+    /**
+     * Γ of whole numbers is a factorial, of halves √π times one (by definition); Γ(1/4) as in any table. I_x(a, b) of
+     * whole numbers is the chance of at least a of a + b − 1 tries, I_x(½, ½) = 2/π arcsin √x (Abramowitz and Stegun
+     * 26.5.24, 26.5.23 with ν = 1).
+     */
+    public function test_gamma_and_beta_by_their_closed_forms(): void
+    {
+        [$whole, $half] = [0.0, log(M_PI) / 2];
+        for ($n = 1; $n <= 60; $n++) {
+            self::assertEqualsWithDelta($whole, IncompleteBeta::logGamma($n), 1e-13 * (1 + 10 * $whole), (string) $n);
+            self::assertEqualsWithDelta($half, IncompleteBeta::logGamma($n - 0.5), 1e-13 * (1 + 10 * abs($half)), "{$n} − ½");
+            $whole += log($n);
+            $half += log($n - 0.5);
+        }
+        self::assertEqualsWithDelta(log(3.6256099082219083), IncompleteBeta::logGamma(0.25), 1e-13);
+        foreach ([0.001, 0.03, 0.2, 0.41, 0.5, 0.62, 0.9, 0.999] as $x) {
+            self::assertEqualsWithDelta((2 / M_PI) * asin(sqrt($x)), IncompleteBeta::of($x, 0.5, 0.5), 1e-12, "{$x}");
+            foreach ([[1, 7], [2, 2], [3, 9], [12, 5], [40, 38], [1, 1], [30, 1]] as [$a, $b]) {
+                [$n, $sum, $ways] = [$a + $b - 1, 0.0, 1.0];
+                for ($i = 0; $i <= $n; $i++) {
+                    $sum += $i >= $a ? $ways * $x ** $i * (1 - $x) ** ($n - $i) : 0.0;
+                    $ways *= ($n - $i) / ($i + 1);
+                }
+                self::assertEqualsWithDelta($sum, IncompleteBeta::of($x, $a, $b), 1e-12, "{$x} of {$a}, {$b}");
+                $lnBeta = IncompleteBeta::logGamma($a) + IncompleteBeta::logGamma($b) - IncompleteBeta::logGamma($a + $b);
+                self::assertEqualsWithDelta($sum, IncompleteBeta::of($x, $a, $b, $lnBeta), 1e-12);
+            }
+        }
+    }
+
+    /** erf by its other series, e^(−x²) Σ 2ⁿ x^(2n+1)/(1·3·…·(2n+1)) (Abramowitz and Stegun 7.1.6), all of one sign. */
+    public function test_the_normal_by_another_series(): void
+    {
+        for ($z = 0.0; $z <= 8.0; $z += 0.05) {
+            $x = $z / M_SQRT2;
+            $sum = $term = $x;
+            for ($n = 1; $n < 400; $n++) {
+                $term *= 2 * $x * $x / (2 * $n + 1);
+                $sum += $term;
+            }
+            $within = (2 / sqrt(M_PI)) * exp(-$x * $x) * $sum;
+            self::assertEqualsWithDelta((1 + $within) / 2, Normal::below($z), 1e-13, "{$z}");
+            self::assertEqualsWithDelta((1 - $within) / 2, Normal::below(-$z), 1e-13, "−{$z}");
+        }
+        // Far out, where that series tells nothing more: 1/(x√(2π)) e^(−x²/2) (1 − 1/x² + 3/x⁴ − 15/x⁶ …), 26.2.12.
+        $tail = exp(-32.0) / (8 * sqrt(2 * M_PI)) * (1 - 1 / 64 + 3 / 4096 - 15 / 262144 + 105 / 8 ** 8);
+        self::assertEqualsWithDelta(1.0, Normal::below(-8.0) / $tail, 1e-6);
+    }
+
+    /**
+     * The Rice mean is σ √(π/2) M(−½, 1, −v) with v = ν²/2σ², and M(−½, 1, −v) = e^(−v) Σ (3/2)_k v^k/(k!)² (Kummer's
+     * transformation, Abramowitz and Stegun 13.1.27): every term of one sign.
+     */
+    public function test_the_rice_mean_by_its_series(): void
+    {
+        for ($found = 0.0; $found <= 9.0; $found += 0.15) {
+            $v = $found ** 2 / 2;
+            $sum = $term = exp(-$v);
+            for ($k = 1; $k < 300; $k++) {
+                $term *= (0.5 + $k) * $v / $k ** 2;
+                $sum += $term;
+            }
+            $mean = sqrt(M_PI / 2) * $sum;
+            self::assertEqualsWithDelta(1.0, (new Rice($found, 1.0))->mean() / $mean, 6e-7, "{$found}");
+            self::assertEqualsWithDelta(0.3 * $mean, (new Rice(0.3 * $found, 0.3))->mean(), 1e-6);
+        }
+    }
+
     /** A weighted mean and the variance of a sum, by hand; rows that leave an unknown open have no fit. */
     public function test_weighted_least_squares(): void
     {

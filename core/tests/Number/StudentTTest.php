@@ -62,4 +62,39 @@ final class StudentTTest extends TestCase
             self::assertGreaterThan(StudentT::k95($dof + 0.25), StudentT::k95($dof), (string) $dof);
         }
     }
+
+    /**
+     * For whole degrees of freedom the share between −t and t is a finite sum (Abramowitz and Stegun 26.7.3 and 26.7.4):
+     * with θ = arctan(t/√ν), for even ν sin θ (1 + ½ cos² θ + 1·3/(2·4) cos⁴ θ + …), for odd ν above one
+     * 2/π (θ + sin θ (cos θ + 2/3 cos³ θ + …)).
+     */
+    public function test_the_finite_sums(): void
+    {
+        for ($dof = 1; $dof <= 60; $dof++) {
+            $angle = atan(StudentT::k95($dof) / sqrt($dof));
+            $term = $dof % 2 === 0 ? 1.0 : cos($angle);
+            $sum = $dof === 1 ? 0.0 : $term;
+            for ($i = $dof % 2 === 0 ? 2 : 3; $i <= $dof - 2; $i += 2) {
+                $term *= cos($angle) ** 2 * ($i - 1) / $i;
+                $sum += $term;
+            }
+            $within = $dof % 2 === 0 ? sin($angle) * $sum : (2 / M_PI) * ($angle + sin($angle) * $sum);
+            self::assertEqualsWithDelta(0.95, $within, 1e-10, (string) $dof);
+        }
+    }
+
+    /** Below one degree of freedom too: at a half it is far above the 12.706 of one, and the chance beyond it is right. */
+    public function test_less_than_one_degree(): void
+    {
+        // The density integrated from t to far out, in ln t, by Simpson's rule; Γ(3/4) and Γ(1/4) as in any table.
+        [$t, $nu] = [StudentT::k95(0.5), 0.5];
+        self::assertGreaterThan(100.0, $t);
+        $scale = 1.2254167024651776 / (sqrt($nu * M_PI) * 3.6256099082219083);
+        $of = static fn (float $u): float => exp($u) * $scale * (1 + exp(2 * $u) / $nu) ** (-($nu + 1) / 2);
+        [$from, $to, $n, $sum] = [log($t), 60.0, 6000, 0.0];
+        for ($i = 0; $i <= $n; $i++) {
+            $sum += $of($from + ($to - $from) * $i / $n) * ($i === 0 || $i === $n ? 1 : ($i % 2 === 1 ? 4 : 2));
+        }
+        self::assertEqualsWithDelta(0.05, 2 * $sum * ($to - $from) / (3 * $n), 1e-8);
+    }
 }

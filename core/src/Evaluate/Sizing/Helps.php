@@ -31,12 +31,6 @@ final readonly class Helps
     /** So many more readings at each of the two places that decide; more is seldom done. */
     private const READINGS = [1, 2, 4];
 
-    /** How much may come off the mate to true it to a standard size, on diameter, mm. Common practice. */
-    private const TRUED_MM = 1.0;
-
-    /** Out of round of what a reamer or a clean cut leaves, mm. Common practice. */
-    private const CLEAN_MM = 0.008;
-
     private function __construct(private SizingCase $case, private float $now)
     {
     }
@@ -148,39 +142,31 @@ final readonly class Helps
     /** To the next reamer, or a clean cut down to a ground bar's size: its form goes, its reading stays as sure. */
     private function trueTheMate(): ?WayOut
     {
+        $found = $this->case->found;
         $bore = $this->case->mate->kind === SurfaceKind::Bore;
-        if ($this->case->mate->kind === SurfaceKind::Length || $this->case->formMm() <= self::CLEAN_MM) {
+        $size = $this->case->mate->kind === SurfaceKind::Length
+            ? null
+            : StandardSize::trued($bore, $bore ? $found->largestMm() : $found->smallestMm(), $this->case->formMm());
+        if ($size === null) {
             return null;
         }
-        $from = $bore ? $this->case->found->largestMm() : $this->case->found->smallestMm();
-        foreach (StandardSize::near($bore, $from, self::TRUED_MM) as $size) {
-            if ($bore && $size->what !== 'reamer') {
-                continue;
-            }
-            $trued = FoundSize::typed(
-                kind: $this->case->found->kind,
-                mm: $size->mm,
-                sureMm: hypot($this->case->found->sureMm(), self::CLEAN_MM),
-            );
-            $chance = $this->gains($this->case->found($trued)->best());
-            if ($chance === null) {
-                return null;
-            }
-            $says = Say::with(
-                ($bore ? "Ream {$this->mate()} to {label}" : "True {$this->mate()} down to {label}")
-                    .' ({s}), read it again, and size to that',
-                ['label' => $size->label, 's' => LengthWriter::size($size->mm)],
-            );
-
-            return new WayOut(
-                'change-the-mate',
-                self::of100($says, $chance),
-                operation: $this->worded($says),
-                chance: $chance,
-            );
+        $trued = FoundSize::typed($found->kind, $size->mm, hypot($found->sureMm(), StandardSize::CLEAN_MM));
+        $chance = $this->gains($this->case->found($trued)->best());
+        if ($chance === null) {
+            return null;
         }
+        $says = Say::with(
+            ($bore ? "Ream {$this->mate()} to {label}" : "True {$this->mate()} down to {label}")
+                .' ({s}), read it again, and size to that',
+            ['label' => $size->label, 's' => LengthWriter::size($size->mm)],
+        );
 
-        return null;
+        return new WayOut(
+            'change-the-mate',
+            self::of100($says, $chance),
+            operation: $this->worded($says),
+            chance: $chance,
+        );
     }
 
     private function bond(): ?WayOut
