@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Exception\NoSuchElementException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Remote\RemoteExecuteMethod;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -16,6 +17,18 @@ use PHPUnit\Framework\TestCase;
 /** A person at the screen: finds things by what they say, never by how they are built. */
 abstract class BrowserTestCase extends TestCase
 {
+    /** The first of those that can be seen, in one question to the browser. */
+    private const SHOWN = <<<'JS'
+        const found = document.evaluate(arguments[0], document, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE, null);
+        for (let i = 0; i < found.snapshotLength; i++) {
+            const one = found.snapshotItem(i);
+            if (one.checkVisibility({ opacityProperty: true, visibilityProperty: true }) && one.getClientRects().length > 0) {
+                return one;
+            }
+        }
+        return null;
+        JS;
+
     protected Rig $rig;
 
     protected RemoteWebDriver $page;
@@ -98,15 +111,13 @@ abstract class BrowserTestCase extends TestCase
     {
         $found = null;
         $this->waitFor(function () use ($xpath, &$found): bool {
-            foreach ($this->page->findElements(WebDriverBy::xpath($xpath)) as $element) {
-                if ($element->isDisplayed()) {
-                    $found = $element;
-
-                    return true;
-                }
+            $its = $this->page->executeScript(self::SHOWN, [$xpath]);
+            if (! is_array($its)) {
+                return false;
             }
+            $found = new RemoteWebElement(new RemoteExecuteMethod($this->page), (string) reset($its), true);
 
-            return false;
+            return true;
         }, "There is no {$what} on the screen");
         assert($found instanceof RemoteWebElement);
 
@@ -197,7 +208,7 @@ abstract class BrowserTestCase extends TestCase
     /** Waits until everything typed is stored. */
     protected function stored(): void
     {
-        usleep(700_000);
+        usleep(100_000);
         $this->waitFor(
             fn (): bool => $this->find(
                 "//*[@role='status'][starts-with(., 'Saved') or starts-with(., 'Not') or starts-with(., 'Saving')]",

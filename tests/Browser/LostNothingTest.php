@@ -50,6 +50,17 @@ final class LostNothingTest extends BrowserTestCase
         $this->waitFor(fn (): bool => abs($this->api('/api/shop')['rate_per_h'] - 12000.5) < 1e-9, 'it was not stored');
     }
 
+    /** Who closes the page in the middle of a word loses nothing of it; until it is stored the mark does not say so. */
+    public function test_a_page_that_is_closed_at_once(): void
+    {
+        $this->visit('/job/demo-blower/take-in');
+        $this->sees('Saved');
+        $this->fill('What failed', 'the key sheared, the bore is worn');
+        self::assertSame('Saving', $this->find("//*[@role='status'][starts-with(., 'Sav')]", 'mark')->getText());
+        $this->page->navigate()->refresh();
+        $this->waitFor(fn (): bool => $this->facts('demo-blower')['take_in']['failed'] === 'the key sheared, the bore is worn', 'it was lost');
+    }
+
     public function test_16_letters_in_an_open_list_do_nothing_else(): void
     {
         $this->visit('/job/demo-blower/survey?at=demo-blower-4');

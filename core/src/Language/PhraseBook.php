@@ -197,7 +197,7 @@ final class PhraseBook
     {
         $first = preg_match('/^(\S+)\s/u', $text, $m) === 1 ? $m[1] : '';
         foreach ($this->templates($first) as $template) {
-            $said = $template->isWeak() === $weak ? $this->filled($template, $text, $within) : null;
+            $said = $template->isWeak === $weak ? $this->filled($template, $text, $within) : null;
             if ($said !== null && $said !== $text) {
                 return $said;
             }
@@ -243,7 +243,7 @@ final class PhraseBook
             return $template->letters >= Template::MANY;
         }
 
-        return ! $template->isWeak()
+        return ! $template->isWeak
             || $template->quoted[$place]
             || preg_match('/[A-Za-z]{3,}/', (string) preg_replace('/“[^”]*”|\b(?:thou|min|rev)\b/u', '', $english)) !== 1
             || $this->isListed($english)

@@ -23,11 +23,14 @@ final readonly class Template
      */
     private function __construct(
         private string $match,
+        /** The longest of what it brings: where that is missing nothing else needs to be looked at. */
+        private string $longest,
         public array $names,
         public string $said,
         public array $quoted,
         public int $letters,
-        private int $words,
+        /** What it takes in has to be known as well. */
+        public bool $isWeak,
         public ?string $firstWord,
         /** By which the likelier of two is found: its letters, then whatever else it brings. */
         public int $weight,
@@ -57,13 +60,15 @@ final readonly class Template
         }
 
         $letters = strlen((string) preg_replace('/[^A-Za-z]/', '', implode('', $literal)));
+        $words = count(preg_grep('/[A-Za-z]/', preg_split('/\s+/', implode(' ', $literal)) ?: []) ?: []);
 
         return new self(
             match: "/^{$match}$/su",
+            longest: array_reduce($literal, self::longer(...), ''),
             names: $names,
             said: $said,
             quoted: array_map(static fn (string $l): bool => str_ends_with($l, '“'), $literal),
-            words: count(preg_grep('/[A-Za-z]/', preg_split('/\\s+/', implode(' ', $literal)) ?: []) ?: []),
+            isWeak: $letters < self::FEW || $words < 2,
             letters: $letters,
             weight: 1000 * $letters + mb_strlen(implode('', $literal)),
             goesOn: preg_match('/[.!?]\s?\{[\w ]+\}$/u', $english) === 1,
@@ -71,16 +76,17 @@ final readonly class Template
         );
     }
 
-    /** What it takes in has to be known as well. */
-    public function isWeak(): bool
-    {
-        return $this->letters < self::FEW || $this->words < 2;
-    }
-
     /** @return ?list<string> what stands in its places in a text; null for another text */
     public function taken(string $text): ?array
     {
-        return preg_match($this->match, $text, $taken) === 1 ? array_values(array_slice($taken, 1)) : null;
+        return str_contains($text, $this->longest) && preg_match($this->match, $text, $taken) === 1
+            ? array_values(array_slice($taken, 1))
+            : null;
+    }
+
+    private static function longer(string $a, string $b): string
+    {
+        return strlen($a) >= strlen($b) ? $a : $b;
     }
 
     /**

@@ -39,4 +39,14 @@ final class BoringBarTest extends TestCase
         self::assertSame(['bar', 'chatters'], array_column($bar?->notes() ?? [], 'code'), '4.6 times its thickness');
         self::assertSame(['bar'], array_column(BoringBar::of([self::bar('sixteen', '16', '70')], 25.0, 50.0)?->notes() ?? [], 'code'));
     }
+
+    /** One of which only one figure is known is not counted on. */
+    public function test_half_known_is_not_known(): void
+    {
+        $bars = [
+            Machine::read(new Fields(['id' => 'a', 'kind' => 'bar', 'name' => 'a', 'unit' => 'mm', 'figures' => ['thick_mm' => '12']])),
+            Machine::read(new Fields(['id' => 'b', 'kind' => 'bar', 'name' => 'b', 'unit' => 'mm', 'figures' => ['reach_mm' => '200']])),
+        ];
+        self::assertNull(BoringBar::of($bars, 20.0, 10.0));
+    }
 }

@@ -59,4 +59,12 @@ final class HeatReachTest extends TestCase
         self::assertSame([], self::says([], 300.0, -50.0));
         self::assertSame([], self::says([self::machine('oven', 'Oven', ['inside_mm' => '20'])], 300.0));
     }
+
+    /** Of two that are not hot enough the hotter one is named, wherever it stands in the list. */
+    public function test_the_hotter_of_two(): void
+    {
+        $ovens = [self::machine('oven', 'Warm', ['most_c' => '120']), self::machine('oven', 'Hot', ['most_c' => '180']), self::machine('oven', 'Mild', ['most_c' => '90'])];
+        self::assertStringContainsString('Hot goes to 180 °C', self::says($ovens, 250.0)['oven']);
+        self::assertStringContainsString('Hot goes to 180 °C', self::says(array_reverse($ovens), 250.0)['oven']);
+    }
 }

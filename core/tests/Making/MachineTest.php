@@ -140,4 +140,13 @@ final class MachineTest extends TestCase
         }
         self::assertNull(MachineKind::orNull('broom'));
     }
+
+    /** A shop holds so many, and no more. */
+    public function test_how_many_a_shop_holds(): void
+    {
+        $machines = static fn (int $n): array => array_map(static fn (int $i): array => ['id' => "m{$i}", 'kind' => 'oven', 'name' => "Oven {$i}", 'unit' => 'mm', 'figures' => []], range(1, $n));
+        self::assertCount(60, Machine::list(new Fields(['machines' => $machines(60)]), 'machines'));
+        $this->expectExceptionMessage('are more than 60');
+        Machine::list(new Fields(['machines' => $machines(61)]), 'machines');
+    }
 }

@@ -191,4 +191,13 @@ final class NextCutTest extends TestCase
         self::assertStringContainsString('one more cut would lose it', $says(19.984));
         self::assertStringNotContainsString('one more cut would lose it', $says(19.986));
     }
+
+    /** How far it is past, whichever way: 0.012 over a bore of 25.000 to 25.021, 0.012 under a shaft. */
+    public function test_how_far_past(): void
+    {
+        $band = new Band(25.0, 25.021);
+        $says = static fn (SurfaceKind $kind, float $now): string => NextCut::toward($kind, $band, $now, 0.5)->notes[0]->say->mm;
+        self::assertStringStartsWith('Too large by 0.012', $says(SurfaceKind::Bore, 25.033));
+        self::assertStringStartsWith('Too small by 0.012', $says(SurfaceKind::Shaft, 24.988));
+    }
 }

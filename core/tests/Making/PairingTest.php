@@ -119,4 +119,14 @@ final class PairingTest extends TestCase
 
         return $orders;
     }
+
+    /** With doubt on both ends of a wide wish it may be surely in, and beyond either end surely out. */
+    public function test_doubt_at_either_end(): void
+    {
+        $inside = static fn (float $clearance, float $doubt): int => Pairing::best([[$clearance]], [[$doubt]], new Range(0.01, 0.03))->inside;
+        self::assertSame([1, 1, 0, 0, 1, 0], [$inside(0.012, 0.002), $inside(0.028, 0.002), $inside(0.0285, 0.002), $inside(0.0115, 0.002), $inside(0.02, 0.01), $inside(0.02, 0.011)]);
+        // 0.034 ± 0.005 may do, 0.036 ± 0.005 surely does not: the one that may is taken, though farther off in sum.
+        self::assertSame([0 => 0], Pairing::best([[0.034, 0.0361]], [[0.005, 0.005]], new Range(0.01, 0.03))->mates);
+        self::assertSame([0 => 1], Pairing::best([[0.0039, 0.0365]], [[0.005, 0.007]], new Range(0.01, 0.03))->mates, 'the second may do');
+    }
 }

@@ -65,4 +65,11 @@ final class TreatmentTest extends TestCase
         self::assertNotNull(Treatment::hardness(Hardness::of(HardnessScale::RockwellC, 40)));
         self::assertNull(Treatment::hardness(Hardness::of(HardnessScale::RockwellC, 39.5)));
     }
+
+    /** What is hard is warned of where it is cut; what is not is told. */
+    public function test_hard_is_a_warning(): void
+    {
+        self::assertSame('caution', Treatment::orNull('case-hardened')?->cutting()->severity->value);
+        self::assertSame('info', Treatment::orNull('plated')?->cutting()->severity->value);
+    }
 }

@@ -1,15 +1,18 @@
 import { useEffect, useRef, useState } from 'react';
+import { useSaver } from '../shell/SaverContext';
 
 const PAUSE = 500;
 
 /** A text that is stored as it is typed: what stands in its field, and what was refused of it. */
 export function useTextFact(value: string, store: (text: string) => Promise<unknown>) {
+    const saver = useSaver();
     const [text, setText] = useState(value);
     const [known, setKnown] = useState(value);
     const [refused, setRefused] = useState<string | null>(null);
     const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
     const latest = useRef({ text, value, store });
     const here = useRef(true);
+    const sent = useRef<(() => void) | null>(null);
     useEffect(() => {
         latest.current = { text, value, store };
     });
@@ -34,6 +37,8 @@ export function useTextFact(value: string, store: (text: string) => Promise<unkn
                 },
             );
         }
+        sent.current?.();
+        sent.current = null;
     };
     useEffect(() => {
         here.current = true;
@@ -46,6 +51,7 @@ export function useTextFact(value: string, store: (text: string) => Promise<unkn
         setText(next);
         clearTimeout(timer.current);
         timer.current = setTimeout(flush, PAUSE);
+        sent.current ??= saver.typing(flush);
     };
     return { text, refused, change, flush };
 }

@@ -49,7 +49,9 @@ export class Saver {
     private tries = 0;
     private listeners = new Set<() => void>();
     private broadcast: Broadcast;
-    status: SaveStatus = 'saved';
+    private sending: SaveStatus = 'saved';
+    /** Fields whose text waits until the hand rests. */
+    private typed = new Set<() => void>();
     unsettled: Unsettled[] = kept.unsettled();
     /** What was taken away last, to be said with a way back. */
     removed: string | null = null;
@@ -74,7 +76,23 @@ export class Saver {
                 });
             }
         });
+        // Whoever closes the page while the hand rests loses nothing: it is kept here and sent the next time.
+        window.addEventListener('pagehide', () => this.typed.forEach((flush) => flush()));
         void this.run();
+    }
+
+    get status(): SaveStatus {
+        return this.sending === 'saved' && this.typed.size > 0 ? 'saving' : this.sending;
+    }
+
+    /** A text is being typed that is not sent yet; `flush` sends it. What comes back says that it was. */
+    typing(flush: () => void): () => void {
+        this.typed.add(flush);
+        this.tell();
+        return () => {
+            this.typed.delete(flush);
+            this.tell();
+        };
     }
 
     subscribe = (listener: () => void): (() => void) => {
@@ -388,8 +406,8 @@ export class Saver {
     }
 
     private set(status: SaveStatus): void {
-        if (this.status !== status) {
-            this.status = status;
+        if (this.sending !== status) {
+            this.sending = status;
             this.tell();
         }
     }

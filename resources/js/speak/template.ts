@@ -30,6 +30,8 @@ export class Template {
     /** Its last place stands after a full stop, and holds further sentences. */
     private readonly goesOn: boolean;
     private readonly match: RegExp;
+    /** The longest of what it brings: where that is missing nothing else needs to be looked at. */
+    private readonly longest: string;
 
     private constructor(
         english: string,
@@ -48,6 +50,7 @@ export class Template {
             })
             .join('');
         this.match = new RegExp(`^${match}$`, 'su');
+        this.longest = literal.reduce((a, b) => (a.length >= b.length ? a : b), '');
         this.quoted = literal.map((part) => part.endsWith('“'));
         this.letters = literal.join('').replace(/[^A-Za-z]/gu, '').length;
         this.weight = 1000 * this.letters + [...literal.join('')].length;
@@ -69,6 +72,9 @@ export class Template {
 
     /** What stands in its places in a text; null for another text. */
     taken(text: string): string[] | null {
+        if (!text.includes(this.longest)) {
+            return null;
+        }
         return (
             this.match
                 .exec(text)
