@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Suspense, useEffect } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
+import { Redirect, Route, Switch } from './shell/router';
 import { useShop } from './api/queries';
 import { Bench } from './bench/Bench';
 import { fetchTheRest, later } from './shell/later';
@@ -40,14 +40,26 @@ export function App() {
     return (
         <SettingsProvider shopUnit={shop.data.unit}>
             <Suspense fallback={<main aria-busy />}>
-                <Routes>
-                    <Route path="/" element={<Bench />} />
-                    <Route path="/shop" element={<ShopPage />} />
-                    <Route path="/tables" element={<TablesPage />} />
-                    <Route path="/sums" element={<SumsPage />} />
-                    <Route path="/job/:job/:stage" element={<JobPage />} />
-                    <Route path="*" element={<Navigate to="/" replace />} />
-                </Routes>
+                <Switch>
+                    <Route path="/">
+                        <Bench />
+                    </Route>
+                    <Route path="/shop">
+                        <ShopPage />
+                    </Route>
+                    <Route path="/tables">
+                        <TablesPage />
+                    </Route>
+                    <Route path="/sums">
+                        <SumsPage />
+                    </Route>
+                    <Route path="/job/:job/:stage">
+                        <JobPage />
+                    </Route>
+                    <Route>
+                        <Redirect to="/" replace />
+                    </Route>
+                </Switch>
             </Suspense>
         </SettingsProvider>
     );

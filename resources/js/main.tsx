@@ -7,7 +7,6 @@ import { ThemeProvider } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
 import { Saver } from './saving/saver';
 import { App } from './App';
 import { reloadWhereGone } from './shell/later';
@@ -33,9 +32,7 @@ function draw(root: HTMLElement): void {
                     <CssBaseline />
                     <QueryClientProvider client={queries}>
                         <SaverContext value={saver}>
-                            <BrowserRouter>
-                                <App />
-                            </BrowserRouter>
+                            <App />
                         </SaverContext>
                     </QueryClientProvider>
                 </ThemeProvider>

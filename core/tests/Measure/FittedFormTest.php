@@ -341,4 +341,71 @@ final class FittedFormTest extends TestCase
         self::assertNotNull(self::found($six)->fitted);
         self::assertNull(self::found(array_slice($six, 0, 5))->fitted);
     }
+
+    /**
+     * When a form is called one, at angles that lie unevenly: where the variance ratio of the model with the oval and
+     * without it reaches what scatter comes to once in forty. For two terms that is ν/2 (0.025^(−2/ν) − 1) in closed form
+     * (any text on the F distribution); the squares left without the oval are those of a straight line, by hand.
+     */
+    public function test_from_where_on_an_oval_is_one(): void
+    {
+        foreach ([10.0, 80.0, 140.0] as $along) {
+            $spots = [];
+            foreach ([1, 2, 3] as $i => $station) {
+                foreach ([0, 20, 50, 100] as $angle) {
+                    $spots[] = [$station, $angle, ($i - 1) / 2, cos(2 * deg2rad($angle - $along))];
+                }
+            }
+            array_pop($spots);
+            $n = count($spots);
+            [$z, $y] = [array_column($spots, 2), array_column($spots, 3)];
+            [$mz, $my] = [array_sum($z) / $n, array_sum($y) / $n];
+            [$zz, $zy, $yy] = [0.0, 0.0, 0.0];
+            foreach ($spots as $spot) {
+                $zz += ($spot[2] - $mz) ** 2;
+                $zy += ($spot[2] - $mz) * ($spot[3] - $my);
+                $yy += ($spot[3] - $my) ** 2;
+            }
+            $left = $yy - $zy ** 2 / $zz;
+            // Eleven readings, four unknowns, and the two that a stated figure counts for; nothing is left over.
+            $dof = $n - 4 + 2;
+            $variance = 2 * 0.002 ** 2 / $dof;
+            $limit = sqrt(2 * $variance * ($dof / 2) * (0.025 ** (-2 / $dof) - 1) / $left);
+            foreach ([[0.99, 0.0], [1.01, 2 * 1.01 * $limit]] as [$times, $shown]) {
+                $form = self::found(array_map(
+                    static fn (array $s): array => [$s[0], $s[1], 30.0 + 0.05 * $s[2] + $times * $limit * $s[3]],
+                    $spots,
+                ))->fitted;
+                self::assertEqualsWithDelta($shown, $form?->ovalityMm, 1e-9, "along {$along}, {$times}");
+                if ($shown > 0) {
+                    self::assertEqualsWithDelta($along, $form?->ovalityAtDeg, 1e-6);
+                    self::assertNull($form?->ovalityHiddenMm);
+                }
+            }
+        }
+    }
+
+    /**
+     * Along two ways square to each other there is one term, and t that is passed once in forty is 2.634 for ten degrees of
+     * freedom, 2.391 for thirty (t of 1.25 % on either side, as tables for two comparisons have it, from memory).
+     */
+    public function test_from_where_on_two_ways_differ(): void
+    {
+        // Six stations by two ways: twelve readings, three unknowns and the figure's two: eleven. t is 2.593 there.
+        $t = 2.593;
+        $half = $t * sqrt(2 * 0.002 ** 2 / 11 / 12);
+        foreach ([[0.995, false], [1.005, true]] as [$times, $shown]) {
+            $readings = [];
+            for ($station = 1; $station <= 6; $station++) {
+                $readings[] = [$station, 0, 30.0 + $times * $half + 0.02 * $station];
+                $readings[] = [$station, 90, 30.0 - $times * $half + 0.02 * $station];
+            }
+            $form = self::found($readings)->fitted;
+            self::assertSame($shown, ($form->ovalityMm ?? 0.0) > 0.0, "{$times}");
+            self::assertTrue($form?->twoAngles);
+            if (! $shown) {
+                self::assertEqualsWithDelta(2 * $half, $form->ovalityHiddenMm, 0.01 * $half, 'what would not show');
+            }
+        }
+    }
 }

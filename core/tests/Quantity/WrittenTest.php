@@ -110,7 +110,7 @@ final class WrittenTest extends TestCase
     /** A master of 25 less 25 comes out at nothing; a difference of more than a millimetre is no comparison. */
     public function test_a_comparison_that_can_t_be(): void
     {
-        foreach (['0.5 set -0.5', '25 set +1.5'] as $text) {
+        foreach (['0.5 set -0.5', '25 set +1.5', '25 set -1.5'] as $text) {
             try {
                 ReadingReader::read($text, Unit::Millimetre);
                 self::fail($text);
@@ -121,5 +121,36 @@ final class WrittenTest extends TestCase
         self::assertEqualsWithDelta(26.0, ReadingReader::read('25 set +1', Unit::Millimetre)->length->mm, 1e-12, 'a whole one still is');
         self::assertEqualsWithDelta(24.0, ReadingReader::read('25 set -1', Unit::Millimetre)->length->mm, 1e-12);
         self::assertEqualsWithDelta(25.012, ReadingReader::read('25 set +0.012', Unit::Millimetre)->length->mm, 1e-12);
+    }
+
+    /** How long a text may be: a sum of two hundred letters is read, one more is not. */
+    public function test_how_long_a_text_may_be(): void
+    {
+        $sum = static fn (int $letters): string => '10'.str_repeat('+1', intdiv($letters - 2, 2)).($letters % 2 === 1 ? ' ' : '');
+        self::assertSame(200, strlen($sum(200)));
+        self::assertEqualsWithDelta(10 + 99, LengthReader::read($sum(200), Unit::Millimetre)->length->mm, 1e-9);
+        $this->expectExceptionMessage('too long to be one size');
+        LengthReader::read($sum(202), Unit::Millimetre);
+    }
+
+    /** A part of nothing is none, wherever it stands in a sum. */
+    public function test_a_part_of_nothing(): void
+    {
+        foreach (['1/0', '5 + 3/0', '2/00 + 1'] as $text) {
+            try {
+                LengthReader::read($text, Unit::Inch);
+                self::fail($text);
+            } catch (BadInput $bad) {
+                self::assertStringContainsString('0', $bad->getMessage());
+                self::assertSame('zero-denominator', $bad->reason);
+            }
+        }
+    }
+
+    /** A promise to a place: at least rounds down, up to rounds up, and what is on the place stays. */
+    public function test_promises(): void
+    {
+        self::assertSame(['12.3', '12.4', '12.3', '12.3'], [Figure::atLeast(12.39, 1), Figure::upTo(12.31, 1), Figure::atLeast(12.3, 1), Figure::upTo(12.3, 1)]);
+        self::assertSame(['9.9 N·m', '10 N·m'], [Figure::torqueAtLeast(9.99), Figure::torqueAtLeast(10.0)]);
     }
 }

@@ -1,12 +1,9 @@
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { Suspense, useRef, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from '../shell/router';
 import { client, orRefuse, Refused, outlives } from '../api/client';
 import { useBench, useShop } from '../api/queries';
 import type { BenchRow, JobFacts, Shelf } from '../api/types';
@@ -15,6 +12,7 @@ import { later } from '../shell/later';
 import { BenchStrip } from './BenchStrip';
 import { FirstStart } from './FirstStart';
 import { Group } from './BenchGroup';
+import { Refusal } from './Refusal';
 
 const Moved = later(async () => (await import('./Moved')).Moved);
 const NewJob = later(async () => (await import('./NewJob')).NewJob);
@@ -24,6 +22,15 @@ const SHELVES: { code: Shelf; name: string; title: string }[] = [
     { code: 'archive', name: 'Archive', title: 'The archive' },
     { code: 'bin', name: 'Bin', title: 'The bin: jobs stay here for 30 days' },
 ];
+
+/** Side by side as one. */
+const JOINED = {
+    borderRadius: 0,
+    '& + &': { ml: '-1px' },
+    '&:first-of-type': { borderRadius: '4px 0 0 4px' },
+    '&:last-of-type': { borderRadius: '0 4px 4px 0' },
+    '&[aria-current], &[aria-current]:hover': { bgcolor: 'text.primary', color: 'background.paper' },
+} as const;
 
 const GROUPS: { state: BenchRow['state']; title: string }[] = [
     { state: 'now', title: 'You can work on these now' },
@@ -118,20 +125,21 @@ export function Bench() {
                 <Typography variant="h1" component="h2" sx={{ flex: 1 }}>
                     {shelf?.title}
                 </Typography>
-                <ToggleButtonGroup
-                    exclusive
-                    value={here}
-                    aria-label="Where"
-                    onChange={(_, next: Shelf | null) =>
-                        next !== null && setParams(next === 'bench' ? {} : { shelf: next })
-                    }
-                >
+                <Box component="nav" aria-label="Where" sx={{ display: 'flex' }}>
                     {SHELVES.map((s) => (
-                        <ToggleButton key={s.code} value={s.code}>
+                        <Button
+                            key={s.code}
+                            component={Link}
+                            to={s.code === 'bench' ? '/' : `/?shelf=${s.code}`}
+                            color="inherit"
+                            variant="outlined"
+                            aria-current={s.code === here ? 'page' : undefined}
+                            sx={JOINED}
+                        >
                             {s.name}
-                        </ToggleButton>
+                        </Button>
                     ))}
-                </ToggleButtonGroup>
+                </Box>
                 <input
                     ref={file}
                     type="file"
@@ -158,11 +166,7 @@ export function Bench() {
             {here === 'bench' && shop.data && (
                 <FirstStart shop={shop.data} empty={bench.data !== undefined && rows.length === 0} />
             )}
-            {refused !== null && (
-                <Alert severity="error" variant="outlined" onClose={() => setRefused(null)} sx={{ mb: 1.5 }}>
-                    {refused}
-                </Alert>
-            )}
+            {refused !== null && <Refusal says={refused} close={() => setRefused(null)} />}
             {GROUPS.map(({ state, title }) => (
                 <Group
                     key={state}
@@ -180,9 +184,7 @@ export function Bench() {
                         : 'Nothing here.'}
                 </Typography>
             )}
-            {bench.isError && (
-                <Alert severity="error">The bench can’t be fetched just now. It is tried again.</Alert>
-            )}
+            {bench.isError && <Refusal says="The bench can’t be fetched just now. It is tried again." />}
             <Suspense>{starting && <NewJob open close={() => setStarting(false)} />}</Suspense>
             <Suspense>
                 {moved && (

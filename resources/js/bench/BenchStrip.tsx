@@ -1,16 +1,16 @@
-import { useLocation } from 'react-router';
+import { usePath } from '../shell/router';
 import { Strip } from '../shell/Strip';
 
 export function BenchStrip() {
-    const { pathname } = useLocation();
+    const path = usePath();
     return (
         <Strip
             label="Places"
             items={[
-                { to: '/', name: 'Bench', here: pathname === '/' },
-                { to: '/shop', name: 'Shop', here: pathname === '/shop' },
-                { to: '/tables', name: 'Tables', here: pathname === '/tables' },
-                { to: '/sums', name: 'Sums', here: pathname === '/sums' },
+                { to: '/', name: 'Bench', here: path === '/' },
+                { to: '/shop', name: 'Shop', here: path === '/shop' },
+                { to: '/tables', name: 'Tables', here: path === '/tables' },
+                { to: '/sums', name: 'Sums', here: path === '/sums' },
             ]}
         />
     );

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Suspense, useState } from 'react';
-import { Link } from 'react-router';
+import { Link } from '../shell/router';
 import type { BenchRow, Shelf } from '../api/types';
 import { day, moment } from '../entry/day';
 import { countdown, useNow } from '../entry/useNow';

@@ -10,7 +10,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate } from '../shell/router';
 import { client, newId, orRefuse } from '../api/client';
 import { whole } from '../api/held';
 import { jobKey, useKinds } from '../api/queries';

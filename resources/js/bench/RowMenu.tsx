@@ -2,7 +2,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate } from '../shell/router';
 import { client, newId, orRefuse, outlives } from '../api/client';
 import { whole } from '../api/held';
 import { jobKey } from '../api/queries';

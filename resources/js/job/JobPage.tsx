@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Suspense, type ComponentType } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from '../shell/router';
 import { Refused } from '../api/client';
 import { useJobState } from '../api/queries';
 import type { JobState } from '../api/types';

@@ -9,10 +9,11 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useState, type KeyboardEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate } from './router';
 import { useFind } from '../api/queries';
 import { useSettings } from './settings';
-import { usePlaces, remote, Place } from './places';
+import { type Bar, doingsOf } from './doings';
+import { usePlaces, remote, type Place } from './places';
 
 /** How far off a size may be, in mm; said in both units on the buttons. */
 const WITHIN = [
@@ -22,44 +23,22 @@ const WITHIN = [
 ];
 
 /** Finds jobs and materials by a word, surfaces by a size, and places to go. */
-export function FindDialog({
-    open,
-    close,
-    jobId,
-    doings,
-    mean,
-}: {
-    open: boolean;
-    close: () => void;
-    jobId?: string;
-    doings: Place[];
-    mean: (word: string) => void;
-}) {
+export function FindDialog({ open, close, bar }: { open: boolean; close: () => void; bar: Bar }) {
     return (
         <Dialog open={open} onClose={close} fullWidth maxWidth="sm" aria-label="Find">
-            {open && <Finder close={close} jobId={jobId} doings={doings} mean={mean} />}
+            {open && <Finder close={close} bar={bar} />}
         </Dialog>
     );
 }
 
-function Finder({
-    close,
-    jobId,
-    doings,
-    mean,
-}: {
-    close: () => void;
-    jobId?: string;
-    doings: Place[];
-    mean: (word: string) => void;
-}) {
+function Finder({ close, bar }: { close: () => void; bar: Bar }) {
     const navigate = useNavigate();
     const { say } = useSettings();
     const [text, setText] = useState('');
     const [within, setWithin] = useState(0.2);
     const [at, setAt] = useState(0);
     const found = useFind(useDeferredValue(text), within);
-    const near = usePlaces(jobId, text, doings, mean);
+    const near = usePlaces(bar.jobId, text, doingsOf(bar), bar.word);
     const places = text.trim() === '' ? near : [...near, ...remote(found.data, say)];
     const chosen = Math.min(at, Math.max(0, places.length - 1));
     const go = (place: Place | undefined) => {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link } from './router';
 import { useJob } from '../job/JobContext';
 import { LinkButton } from './LinkButton';
 import { guide } from './guided';

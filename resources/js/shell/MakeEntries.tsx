@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { useState, type MouseEvent } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate } from './router';
 import type { LoopAnswer, MakeEntry } from '../api/types';
 import { useJob } from '../job/JobContext';
 import { Ghost } from './Ghost';

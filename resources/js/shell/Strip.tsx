@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link } from './router';
 
 export interface StripItem {
     to: string;

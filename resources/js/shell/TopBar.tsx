@@ -1,22 +1,19 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useColorScheme } from '@mui/material/styles';
 import { Suspense, useState, type ReactNode } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from './router';
 import type { Units } from '../api/types';
 import { Mark } from './Mark';
 import { SaveMark } from './SaveMark';
 import { later } from './later';
 import { useKey } from './keys';
-import type { Place } from './places';
 import { useSettings } from './settings';
 
 const FindDialog = later(async () => (await import('./FindDialog')).FindDialog);
 const KeysDialog = later(async () => (await import('./KeysDialog')).KeysDialog);
-
+const UnitsChoice = later(async () => (await import('./UnitsChoice')).UnitsChoice);
 const WordsDialog = later(async () => (await import('./WordsDialog')).WordsDialog);
 
 interface Props {
@@ -55,31 +52,6 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
     useKey('?', () => setKeys(true));
     const begin = () => void navigate('/?new=1');
     useKey('j', begin);
-    const doings: Place[] = [
-        { label: 'New job', detail: 'key J', to: begin },
-        ...(jobId === undefined
-            ? []
-            : [
-                  {
-                      label: 'History of this job',
-                      detail: 'key H',
-                      to: () => asked('history', '1'),
-                  },
-                  {
-                      label: 'Print the sheet',
-                      detail: 'key P',
-                      to: () => void window.open(`/api/jobs/${jobId}/sheet`, '_blank'),
-                  },
-              ]),
-        { label: 'Print this screen', detail: '', to: () => window.setTimeout(() => window.print()) },
-        { label: night ? 'Day shift' : 'Night shift', detail: 'key N', to: turn },
-        { label: 'In inches', detail: 'key U', to: () => setUnits('in') },
-        { label: 'In millimetres', detail: 'key U', to: () => setUnits('mm') },
-        { label: 'In both units', detail: 'key U', to: () => setUnits('both') },
-        { label: 'Help: all keys', detail: 'key ?', to: () => setKeys(true) },
-        { label: 'Language, numbers, days', detail: 'key ?', to: () => setKeys(true) },
-        { label: 'Help: what words mean', detail: '', to: () => asked('word', '') },
-    ].map((one) => ({ ...one, group: 'To do' }));
     return (
         <Box
             component="header"
@@ -128,18 +100,12 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 Find&nbsp;<b>/</b>
             </Button>
             {temperature}
-            <ToggleButtonGroup
-                sx={{ '@media print': { display: 'none' } }}
-                exclusive
-                size="small"
-                value={units}
-                aria-label="Units"
-                onChange={(_, next: Units | null) => next && setUnits(next)}
-            >
-                <ToggleButton value="in">in</ToggleButton>
-                <ToggleButton value="mm">mm</ToggleButton>
-                <ToggleButton value="both">both</ToggleButton>
-            </ToggleButtonGroup>
+            {/* Its place is kept, so that nothing moves when it comes. */}
+            <Box sx={{ minWidth: 148, minHeight: 44, '@media print': { display: 'none' } }}>
+                <Suspense>
+                    <UnitsChoice />
+                </Suspense>
+            </Box>
             <Button
                 variant="outlined"
                 color="inherit"
@@ -164,9 +130,16 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                     <FindDialog
                         open
                         close={() => setFinding(false)}
-                        jobId={jobId}
-                        doings={doings}
-                        mean={(one) => asked('word', one)}
+                        bar={{
+                            jobId,
+                            night,
+                            begin,
+                            turn,
+                            units: setUnits,
+                            keys: () => setKeys(true),
+                            word: (one) => asked('word', one),
+                            history: () => asked('history', '1'),
+                        }}
                     />
                 )}
                 {word !== null && <WordsDialog word={word} close={() => asked('word', null)} />}

@@ -2,7 +2,7 @@ import { LinkButton } from './LinkButton';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { Suspense, useState, useSyncExternalStore } from 'react';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from './router';
 import { useJob } from '../job/JobContext';
 import { useKey } from './keys';
 import { later } from './later';

@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link } from '../shell/router';
 import { newId } from '../api/client';
 import { useBench } from '../api/queries';
 import type { Sums, Unit } from '../api/types';

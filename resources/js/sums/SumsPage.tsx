@@ -3,7 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from '../shell/router';
 import { useShop } from '../api/queries';
 import { BenchStrip } from '../bench/BenchStrip';
 import { Frame } from '../shell/Frame';

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from '../shell/router';
 import { useShop } from '../api/queries';
 import { BenchStrip } from '../bench/BenchStrip';
 import { Frame } from '../shell/Frame';

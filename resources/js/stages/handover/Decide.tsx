@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link } from '../../shell/router';
 import { newId } from '../../api/client';
 import type { JobAnswers } from '../../api/types';
 import { day } from '../../entry/day';

@@ -6,7 +6,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from '../../shell/router';
 import { TextFact } from '../../entry/TextFact';
 import { day } from '../../entry/day';
 import { useJob } from '../../job/JobContext';

@@ -3,7 +3,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from '../../shell/router';
 import type { MakeEntry, MakingAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
 import { DrawingView } from '../../pictures/DrawingView';

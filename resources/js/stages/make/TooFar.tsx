@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { Link } from 'react-router';
+import { Link } from '../../shell/router';
 import type { MakingAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';

@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useRef, useState, type ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate } from '../../shell/router';
 import { useCatalogue, useGauge, useGauges } from '../../api/queries';
 import type { GaugeReading, Surface, SurfaceAnswer } from '../../api/types';
 import { readNumber } from '../../entry/number';

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from '../../shell/router';
 import type { Reading, Surface, SurfaceAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
 

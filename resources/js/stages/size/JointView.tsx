@@ -3,7 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { Link } from 'react-router';
+import { Link } from '../../shell/router';
 import { useCatalogue } from '../../api/queries';
 import type { Joint, JointAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { Link } from 'react-router';
+import { Link } from '../../shell/router';
 import type { Shaped, ShapeNumber, Surface } from '../../api/types';
 import { ItIs } from '../../entry/ItIs';
 import { useJob } from '../../job/JobContext';

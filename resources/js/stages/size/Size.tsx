@@ -3,7 +3,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from '../../shell/router';
 import { newId } from '../../api/client';
 import { useJob } from '../../job/JobContext';
 import { useKey } from '../../shell/keys';

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useNavigate } from 'react-router';
+import { useNavigate } from '../../shell/router';
 import { newId } from '../../api/client';
 import type { Joint, WayOut } from '../../api/types';
 import { useJob } from '../../job/JobContext';

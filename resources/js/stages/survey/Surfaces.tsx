@@ -4,7 +4,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from '../../shell/router';
 import { useState } from 'react';
 import { newId } from '../../api/client';
 import { useCatalogue } from '../../api/queries';

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from '../../shell/router';
 import { newId } from '../../api/client';
 import { useJob } from '../../job/JobContext';
 import { useKey } from '../../shell/keys';

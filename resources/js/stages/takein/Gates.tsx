@@ -5,7 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
-import { useLocation } from 'react-router';
+import { useHandedOn } from '../../shell/router';
 import { useCatalogue } from '../../api/queries';
 import type { TakeIn } from '../../api/types';
 import { day } from '../../entry/day';
@@ -24,7 +24,7 @@ export function Gates() {
     const list = catalogue.data?.gates ?? [];
     const [listed, setListed] = useState(false);
     // A job that was just begun asks this first.
-    const fresh = (useLocation().state as { fresh?: boolean } | null)?.fresh === true && !take.gates_answered;
+    const fresh = useHandedOn<{ fresh?: boolean }>()?.fresh === true && !take.gates_answered;
     const question = useRef<HTMLParagraphElement>(null);
     const ready = list.length > 0;
     useEffect(() => {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { Link } from 'react-router';
+import { Link } from '../../shell/router';
 import { client, orRefuse } from '../../api/client';
 import { useJob } from '../../job/JobContext';
 

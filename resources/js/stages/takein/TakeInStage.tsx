@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from '../../shell/router';
 import { useCatalogue } from '../../api/queries';
 import type { TakeIn } from '../../api/types';
 import { NumberFact } from '../../entry/NumberFact';
