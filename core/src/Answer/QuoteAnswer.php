@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Answer;
 
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Quote\JobQuote;
 use Oldpart\Core\Making\Quote;
+use Oldpart\Core\Picture\Bar;
+use Oldpart\Core\Picture\BarsPicture;
+use Oldpart\Core\Picture\Drawing;
+use Oldpart\Core\Picture\Tone;
 
 /** What it would cost, and whether to take it, as it is shown. */
 final readonly class QuoteAnswer implements \JsonSerializable
@@ -39,6 +44,34 @@ final readonly class QuoteAnswer implements \JsonSerializable
             'times' => new WorkTimes($this->of->facts),
             'letter' => $this->of->letter(),
             'working' => $this->of->quote->working->and(...$this->of->stock()),
+            'picture' => $this->picture(),
         ];
+    }
+
+    /** What the price is made of, one on the other. */
+    private function picture(): ?Drawing
+    {
+        $quote = $this->of->quote;
+        if ($quote->price->max <= 0.0) {
+            return null;
+        }
+        $money = fn (float $amount): string => Quote::money($amount, $this->of->facts->shop->currency);
+        $bars = [new Bar('Our work', $quote->labour, $money($quote->labour))];
+        if ($quote->costs > 0.0) {
+            $bars[] = new Bar('Bought in', $quote->price->min, $money($quote->costs), $quote->labour);
+        }
+        if ($quote->price->width() > 0.0) {
+            $bars[] = new Bar(
+                'What the risks may add',
+                $quote->price->max,
+                $money($quote->price->width()),
+                $quote->price->min,
+                Tone::Overlap,
+            );
+        }
+        $range = $money($quote->price->min).' … '.$money($quote->price->max);
+        $bars[] = new Bar("The price: {$range}", $quote->price->max, '', $quote->price->min, Tone::Make);
+
+        return BarsPicture::draw($bars, Say::plain('What the price is made of, one on the other.'));
     }
 }

@@ -17,6 +17,11 @@ use Oldpart\Core\Fit\SizeToMate;
 use Oldpart\Core\Fit\StandardSize;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Picture\Bar;
+use Oldpart\Core\Picture\BarsPicture;
+use Oldpart\Core\Picture\Drawing;
+use Oldpart\Core\Picture\Tone;
+use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
@@ -29,6 +34,9 @@ final readonly class JointHelp implements \JsonSerializable
 
     /** What an old part can mostly lose on diameter without harm, mm. Common practice: 1/16 in. */
     private const GIVE_OR_TAKE_MM = 1.6;
+
+    /** What takes more than so many per cent of what its material stands is drawn no longer than this. */
+    private const LONGEST = 250.0;
 
     /**
      * @param  list<WayOut>  $waysOut
@@ -125,8 +133,41 @@ final readonly class JointHelp implements \JsonSerializable
                         'tiles' => self::tiles($this->plain),
                         'notes' => $this->plain->notes,
                         'working' => $this->plain->working,
+                        'picture' => self::shares($this->plain),
                     ],
         ];
+    }
+
+    /** How much of what its material stands each of them takes; null where no limit is known. */
+    private static function shares(PlainBearing $plain): ?Drawing
+    {
+        $bars = [];
+        $taken = [
+            ['Pressure', $plain->pressureMpa, 'p_mpa'],
+            ['Sliding speed', $plain->speedMs, 'v_m_s'],
+            ['p·v', $plain->pv, 'pv'],
+        ];
+        foreach ($taken as [$name, $value, $limit]) {
+            $stands = $plain->limits[$limit] ?? null;
+            if ($value !== null && $stands !== null && $stands > 0) {
+                $share = 100 * $value / $stands;
+                $bars[] = new Bar(
+                    $name,
+                    min($share, self::LONGEST),
+                    Figure::upTo($share).' %',
+                    tone: $share > 100 ? Tone::Overlap : Tone::Found,
+                );
+            }
+        }
+
+        return $bars === []
+            ? null
+            : BarsPicture::draw(
+                $bars,
+                Say::plain('How much of what its material stands is taken.'),
+                100.0,
+                'what it stands',
+            );
     }
 
     /** @return list<array<string, mixed>> */

@@ -85,7 +85,9 @@ final class NumberTest extends TestCase
             $whole += log($n);
             $half += log($n - 0.5);
         }
+        // Γ(1/4) and Γ(1/3) as in any table.
         self::assertEqualsWithDelta(log(3.6256099082219083), IncompleteBeta::logGamma(0.25), 1e-13);
+        self::assertEqualsWithDelta(log(2.678938534707747633), IncompleteBeta::logGamma(1 / 3), 1e-13);
         foreach ([0.001, 0.03, 0.2, 0.41, 0.5, 0.62, 0.9, 0.999] as $x) {
             self::assertEqualsWithDelta((2 / M_PI) * asin(sqrt($x)), IncompleteBeta::of($x, 0.5, 0.5), 1e-12, "{$x}");
             foreach ([[1, 7], [2, 2], [3, 9], [12, 5], [40, 38], [1, 1], [30, 1]] as [$a, $b]) {

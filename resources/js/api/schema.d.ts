@@ -1593,6 +1593,7 @@ export interface components {
             counts: components["schemas"]["Say"] | null;
             says: components["schemas"]["Say"] | null;
             enough: boolean | null;
+            picture: components["schemas"]["Drawing"] | null;
         };
         /** @description a change of one thing of the job, to be stored or tried out */
         TriedChange: {
@@ -1800,6 +1801,7 @@ export interface components {
             };
             letter: string;
             working: components["schemas"]["WorkingStep"][];
+            picture: components["schemas"]["Drawing"] | null;
         };
         BenchRow: {
             id: string;
@@ -3274,6 +3276,7 @@ export interface components {
             made: boolean;
             says: components["schemas"]["Say"];
             working: components["schemas"]["WorkingStep"][];
+            picture: components["schemas"]["Drawing"];
         };
         SumResult: {
             notes: components["schemas"]["Note"][];
@@ -3482,6 +3485,7 @@ export interface components {
                 tiles: components["schemas"]["Tile"][];
                 notes: components["schemas"]["Note"][];
                 working: components["schemas"]["WorkingStep"][];
+                picture: components["schemas"]["Drawing"] | null;
             } | null;
             standards: {
                 mm: number;

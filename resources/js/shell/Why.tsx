@@ -3,12 +3,21 @@ import Button from '@mui/material/Button';
 import Collapse from '@mui/material/Collapse';
 import Typography from '@mui/material/Typography';
 import { useId, useState } from 'react';
-import type { WorkingStep } from '../api/types';
+import type { Drawing, WorkingStep } from '../api/types';
+import { DrawingView } from '../pictures/DrawingView';
+import { Framed } from '../pictures/Framed';
 import { useSettings } from './settings';
 import { Words } from './Words';
 
-/** Opens to the formula with its numbers and its source. */
-export function Why({ steps, label = 'Why' }: { steps: WorkingStep[]; label?: string }) {
+interface Props {
+    steps: WorkingStep[];
+    label?: string;
+    /** What the steps say, drawn; none where it stands on the screen above. */
+    picture?: Drawing | null;
+}
+
+/** Opens to the picture, the formula with its numbers, and its source. */
+export function Why({ steps, label = 'Why', picture = null }: Props) {
     const [open, setOpen] = useState(false);
     const { say } = useSettings();
     const id = useId();
@@ -29,6 +38,13 @@ export function Why({ steps, label = 'Why' }: { steps: WorkingStep[]; label?: st
                 {label}
             </Button>
             <Collapse in={open} id={id}>
+                {open && picture && (
+                    <Box sx={{ maxWidth: picture.width + 20, my: 0.75 }}>
+                        <Framed pad={0.5}>
+                            <DrawingView drawing={picture} />
+                        </Framed>
+                    </Box>
+                )}
                 <Box component="ol" sx={{ m: 0, pl: 2.5 }}>
                     {steps.map((step, i) => (
                         <Box component="li" key={i} sx={{ mb: 1 }}>

@@ -13,6 +13,10 @@ use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Fit\SizesThatWork;
 use Oldpart\Core\Loop\Sureness;
+use Oldpart\Core\Picture\Bar;
+use Oldpart\Core\Picture\BarsPicture;
+use Oldpart\Core\Picture\Drawing;
+use Oldpart\Core\Picture\Tone;
 
 /**
  * How likely the job as a whole goes together and works: every joint, loop and clearance whose chance is known. Joints
@@ -191,6 +195,28 @@ final readonly class WholeChance implements \JsonSerializable
             'made' => $this->made,
             'says' => $this->says(),
             'working' => $this->working(),
+            'picture' => $this->picture(),
         ];
+    }
+
+    /** Each thing that has to go together, and what comes of all of them. */
+    private function picture(): Drawing
+    {
+        $bar = static fn (string $name, float $chance, Tone $tone = Tone::Found): Bar => new Bar(
+            $name,
+            100 * $chance,
+            Likely::ofHundred($chance),
+            tone: $tone,
+        );
+
+        return BarsPicture::draw(
+            [
+                $bar('As a whole', $this->chance, Tone::Make),
+                ...array_map(static fn (array $piece): Bar => $bar($piece['name'], $piece['chance']), $this->pieces),
+            ],
+            Say::plain('How likely each goes together, of 100, and all of them: '.Likely::ofHundred($this->chance).'.'),
+            100.0,
+            '100 of 100',
+        );
     }
 }

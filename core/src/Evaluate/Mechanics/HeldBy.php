@@ -16,6 +16,10 @@ use Oldpart\Core\Joint\Fastening;
 use Oldpart\Core\Joint\FasteningKind;
 use Oldpart\Core\Joint\PressAdvice;
 use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Picture\Bar;
+use Oldpart\Core\Picture\BarsPicture;
+use Oldpart\Core\Picture\Drawing;
+use Oldpart\Core\Picture\Tone;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Figure;
 use Oldpart\Core\Thread\Thread;
@@ -267,6 +271,32 @@ final readonly class HeldBy implements \JsonSerializable
                                 ' is asked with the factor.',
                     ),
             'enough' => $enough,
+            'picture' => $this->picture($torques),
         ];
+    }
+
+    /**
+     * The torque each of them holds at least, and how much is asked with the factor.
+     *
+     * @param  array<string, float>  $torques
+     */
+    private function picture(array $torques): ?Drawing
+    {
+        if ($torques === []) {
+            return null;
+        }
+        $bars = [];
+        foreach ($torques as $name => $nm) {
+            $tone = $bars === [] ? Tone::Make : Tone::Found;
+            $bars[] = new Bar(ucfirst($name), $nm, Figure::torqueAtLeast($nm), tone: $tone);
+        }
+        $asked = $this->needsNm === null || $this->needsNm <= 0 ? null : PressAdvice::HOLD_FACTOR * $this->needsNm;
+
+        return BarsPicture::draw(
+            $bars,
+            Say::plain('What each of them holds at least; the strongest counts alone.'),
+            $asked,
+            $asked === null ? '' : Figure::torqueUpTo($asked).' is asked',
+        );
     }
 }

@@ -31,6 +31,7 @@ export function Held({ joint, held }: { joint: Joint; held: HeldBy | null }) {
                     key={`${i}${fastening.kind}`}
                     fastening={fastening}
                     row={held?.rows[i]}
+                    picture={held?.picture ?? null}
                     change={(part) => store((now) => now.map((f, k) => (k === i ? { ...f, ...part } : f)))}
                     remove={() => store((now) => now.filter((_, k) => k !== i))}
                 />

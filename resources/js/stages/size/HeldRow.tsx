@@ -16,11 +16,13 @@ import { KINDS, type Fastening, type Sized } from './fastenings';
 export function Row({
     fastening,
     row,
+    picture,
     change,
     remove,
 }: {
     fastening: Fastening;
     row: HeldBy['rows'][number] | undefined;
+    picture: HeldBy['picture'];
     change: (part: Partial<Fastening>) => Promise<unknown>;
     remove: () => Promise<unknown>;
 }) {
@@ -153,7 +155,7 @@ export function Row({
                 )}
             </Box>
             <Notes notes={row?.notes ?? []} />
-            <Why steps={row?.working ?? []} label="Why it holds so" />
+            <Why steps={row?.working ?? []} label="Why it holds so" picture={picture} />
         </Box>
     );
 }

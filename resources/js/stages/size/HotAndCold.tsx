@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import type { HotAndCold as Facts } from '../../api/types';
 import { DrawingView } from '../../pictures/DrawingView';
 import { Framed } from '../../pictures/Framed';
+import { Folded } from '../../shell/Folded';
 import { Notes } from '../../shell/Notes';
 import { useSettings } from '../../shell/settings';
 import { GapSlider } from './GapSlider';
@@ -11,11 +12,11 @@ import { Why } from '../../shell/Why';
 /** How hot or cold for it to drop together, and what heat and speed do to it in use. */
 export function HotAndCold({ answer }: { answer: Facts }) {
     const { say } = useSettings();
+    const says = answer.chill
+        ? `heat the outer part to ${say(answer.heat)}, or chill the inner one to ${say(answer.chill)}`
+        : `heat the outer part to ${say(answer.heat)}`;
     return (
-        <Box component="section" aria-label="Hot and cold" sx={{ mt: 2 }}>
-            <Typography variant="h2" sx={{ mb: 0.75 }}>
-                Hot and cold
-            </Typography>
+        <Folded title="Hot and cold" says={says}>
             <Box
                 sx={{
                     display: 'grid',
@@ -58,6 +59,6 @@ export function HotAndCold({ answer }: { answer: Facts }) {
                 </Box>
             </Box>
             <Why steps={answer.working} label="Why these temperatures" />
-        </Box>
+        </Folded>
     );
 }

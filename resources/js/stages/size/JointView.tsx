@@ -120,13 +120,6 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
             {answer.together && <LoopTrials about={{ joint: joint.id }} trials={answer.together} />}
             {answer.trials && <JointTrials joint={joint.id} trials={answer.trials} />}
             <Ways joint={joint} ways={answer.ways} />
-            {answer.stress && (
-                <Box sx={{ mt: 1.25, maxWidth: 430 }}>
-                    <Framed pad={0.5}>
-                        <DrawingView drawing={answer.stress} />
-                    </Framed>
-                </Box>
-            )}
             {answer.hot_and_cold && <HotAndCold answer={answer.hot_and_cold} />}
             {answer.help?.runs && <Running joint={joint} help={answer.help} />}
             {answer.press_blocked !== null && (
@@ -136,7 +129,7 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
             )}
             <Standards standards={answer.help?.standards ?? []} />
             <ByHand joint={joint} answer={answer} />
-            <Why steps={answer.working} label="Why these numbers" />
+            <Why steps={answer.working} label="Why these numbers" picture={answer.stress} />
         </>
     );
 }

@@ -39,7 +39,7 @@ export function Running({ joint, help }: { joint: Joint; help: NonNullable<Joint
                     <Box sx={{ mt: 1 }}>
                         <Notes notes={help.plain.notes} />
                     </Box>
-                    <Why steps={help.plain.working} label="Why these" />
+                    <Why steps={help.plain.working} label="Why these" picture={help.plain.picture} />
                 </>
             )}
         </Box>

@@ -1,24 +1,23 @@
-import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { JointAnswer } from '../../api/types';
+import { Folded } from '../../shell/Folded';
 import { useSettings } from '../../shell/settings';
 
 /** The odd size made standard: what can be bought or reamed within what the old part can lose. */
 export function Standards({ standards }: { standards: NonNullable<JointAnswer['help']>['standards'] }) {
     const { say } = useSettings();
-    if (standards.length === 0) {
+    const nearest = standards[0];
+    if (nearest === undefined) {
         return null;
     }
+    const says = say(nearest.says);
     return (
-        <Box component="section" aria-label="Made standard" sx={{ mt: 1.25 }}>
-            <Typography variant="h3" component="h2" sx={{ mb: 0.25 }}>
-                Made standard, if the old part can lose it
-            </Typography>
+        <Folded title="Made standard, if the old part can lose it" says={says}>
             {standards.map((size) => (
                 <Typography key={size.mm} variant="body2">
                     {say(size.says)}
                 </Typography>
             ))}
-        </Box>
+        </Folded>
     );
 }

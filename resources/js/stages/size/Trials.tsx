@@ -10,7 +10,7 @@ import { readNumber } from '../../entry/number';
 import { TypedField } from '../../entry/TypedField';
 import { useUnderstood } from '../../entry/useUnderstood';
 import { useJob } from '../../job/JobContext';
-import { LinkButton } from '../../shell/LinkButton';
+import { Folded } from '../../shell/Folded';
 import { useSettings } from '../../shell/settings';
 import { Why } from '../../shell/Why';
 
@@ -180,15 +180,14 @@ export function LoopTrials({
 }
 
 function Fold({ title, rows, children }: { title: string; rows: Rows; children: ReactNode }) {
-    const [open, setOpen] = useState(rows.length > 0);
     return (
-        <Box component="section" aria-label={title} sx={{ mt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-            <LinkButton aria-expanded={open} onClick={() => setOpen(!open)}>
-                {title}
-                {rows.length > 0 ? ` (${rows.length})` : ''}
-            </LinkButton>
-            {open && children}
-        </Box>
+        <Folded
+            title={title}
+            says={rows.length === 0 ? 'nothing tried yet' : `${rows.length} tried`}
+            startOpen={rows.length > 0}
+        >
+            {children}
+        </Folded>
     );
 }
 

@@ -1,11 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { useNavigate } from '../../shell/router';
 import { newId } from '../../api/client';
 import type { Joint, WayOut } from '../../api/types';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
+import { usePrinting } from '../../shell/usePrinting';
 
 const NAME: Record<WayOut['code'], string> = {
     'read-again': 'Go and read it',
@@ -20,6 +22,9 @@ const NAME: Record<WayOut['code'], string> = {
     'change-the-mate': 'Into the plan',
 };
 
+/** The others help less. */
+const SHOWN = 3;
+
 interface Props {
     joint: Joint;
     ways: WayOut[];
@@ -31,6 +36,8 @@ export function WaysOut({ joint, ways, title }: Props) {
     const { facts, save } = useJob();
     const { say } = useSettings();
     const navigate = useNavigate();
+    const [all, setAll] = useState(false);
+    const printing = usePrinting();
     if (ways.length === 0) {
         return null;
     }
@@ -62,7 +69,7 @@ export function WaysOut({ joint, ways, title }: Props) {
             <Typography variant="h3" component="h2" sx={{ px: 1.5, pt: 1 }}>
                 {title ?? (ways.every((way) => way.code === 'ream') ? 'Another way to make it' : 'Ways out')}
             </Typography>
-            {ways.map((way) => (
+            {(all || printing ? ways : ways.slice(0, SHOWN)).map((way) => (
                 <Box
                     key={`${way.code}${way.says.mm}`}
                     sx={{
@@ -88,6 +95,15 @@ export function WaysOut({ joint, ways, title }: Props) {
                     </Button>
                 </Box>
             ))}
+            {ways.length > SHOWN && !all && (
+                <Button
+                    color="inherit"
+                    onClick={() => setAll(true)}
+                    sx={{ px: 1.5, '@media print': { display: 'none' } }}
+                >
+                    {`${ways.length - SHOWN} more ways`}
+                </Button>
+            )}
         </Box>
     );
 }

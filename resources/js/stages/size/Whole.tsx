@@ -24,7 +24,7 @@ export function Whole() {
             </Box>
             <Typography sx={{ flex: '1 1 26.25rem', minWidth: 0 }}>{say(whole.says)}</Typography>
             <Box sx={{ flex: '1 0 100%' }}>
-                <Why steps={whole.working} />
+                <Why steps={whole.working} picture={whole.picture} />
             </Box>
         </Box>
     );

@@ -133,7 +133,7 @@ export function QuoteView() {
                 }
                 label="The first of its kind here"
             />
-            <Why steps={quote.working} label="Why this price" />
+            <Why steps={quote.working} label="Why this price" picture={quote.picture} />
             <Letter />
         </>
     );
