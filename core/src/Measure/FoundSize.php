@@ -197,14 +197,6 @@ final readonly class FoundSize implements \JsonSerializable
         return $form === null ? $this->u95MeanMm : $form->u95MeanMm + abs($this->meanMm - $form->meanMm);
     }
 
-    /** The factor between a standard uncertainty and these. */
-    public function coverage(): float
-    {
-        $k = ($this->form() ?? $this)->k;
-
-        return $k > 0 ? $k : 2.0;
-    }
-
     /**
      * Form, spread and wear in words, each by its name; what the readings can't show is left out. The larger end of a
      * taper and of a bell-mouth is said, since a sign means nothing at the lathe.

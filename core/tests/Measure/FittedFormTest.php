@@ -408,4 +408,18 @@ final class FittedFormTest extends TestCase
             }
         }
     }
+
+    /** Two angles are square to each other within a sixth of a turn of the oval: 0 and 60 are, 0 and 59 are not; 350 and 80 are. */
+    public function test_which_two_angles_are_square(): void
+    {
+        $fits = static function (float $one, float $other): bool {
+            $readings = [];
+            foreach ([1, 2, 3, 4] as $station) {
+                array_push($readings, [$station, $one, 30.0], [$station, $other, 30.03]);
+            }
+
+            return self::found($readings)->fitted?->twoAngles ?? false;
+        };
+        self::assertSame([true, true, false, true, true, false], [$fits(0, 90), $fits(0, 61), $fits(0, 59), $fits(350, 80), $fits(30, 120), $fits(80, 100)]);
+    }
 }

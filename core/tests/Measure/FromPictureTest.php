@@ -95,4 +95,15 @@ final class FromPictureTest extends TestCase
         $this->expectException(BadInput::class);
         (new FromPicture([['pixels' => 800, 'mm' => 160]], 2))->angle([0, 0], [3, 0], [100, 0]);
     }
+
+    /** A round of three taps is as sure as its taps, in mm: at 0.2 mm a point ten times as sure as at 2. */
+    public function test_a_circle_in_millimetres(): void
+    {
+        $fine = (new FromPicture([['pixels' => 800, 'mm' => 160]], 2))->circle([650, 360], [700, 310], [750, 360]);
+        $coarse = (new FromPicture([['pixels' => 800, 'mm' => 1600]], 2))->circle([650, 360], [700, 310], [750, 360]);
+        self::assertEqualsWithDelta([10 * $fine['mm'], 10 * $fine['u95']], [$coarse['mm'], $coarse['u95']], 1e-9);
+        // Three taps of 2 points each on a half circle: at least 2 √2 · 2 of 0.2 mm.
+        self::assertGreaterThanOrEqual(2 * M_SQRT2 * 2 * 0.2, $fine['u95']);
+        self::assertLessThan(3 * 2 * M_SQRT2 * 2 * 0.2, $fine['u95']);
+    }
 }

@@ -119,4 +119,13 @@ final class GaugeCheckTest extends TestCase
             }
         }
     }
+
+    /** A gauge that shows 25.003 on 25.000 reads over, one that shows 24.998 under. */
+    public function test_which_way_it_is_off(): void
+    {
+        $says = static fn (GaugeCheck $check): string => GaugeCheck::verdict(new Instrument(0.001), [$check], new \DateTimeImmutable('2026-11-24'))[0]->say->mm;
+        self::assertStringStartsWith('Reads 0.003 mm over', $says(self::check(25.003, 25.0, '2026-11-01')));
+        self::assertStringStartsWith('Reads 0.002 mm under', $says(self::check(24.998, 25.0, '2026-11-01')));
+        self::assertSame('Reads true.', $says(self::check(25.0, 25.0, '2026-11-01')));
+    }
 }

@@ -134,4 +134,11 @@ final class LinesAndFacesTest extends TestCase
             }
         }
     }
+
+    /** The bar's run-out is the larger of what it shows at the two places: (0.06 − 0.02)/4 there, (0.10 − 0.08)/4 here. */
+    public function test_the_bar_at_either_place(): void
+    {
+        self::assertEqualsWithDelta(0.01, BoreLine::plane(400, 0.06, 0.10, 0.02, 0.08)->barOutMm, 1e-12);
+        self::assertEqualsWithDelta(0.01, BoreLine::plane(400, 0.10, 0.02, 0.08, 0.06)->barOutMm, 1e-12);
+    }
 }

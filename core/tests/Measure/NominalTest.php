@@ -237,4 +237,16 @@ final class NominalTest extends TestCase
             }
         }
     }
+
+    /** Where no one size has half the chance nobody is sure, and that is said; where one has, it is not. */
+    public function test_when_it_stays_open(): void
+    {
+        $codes = static fn (float $mm, float $u): array => array_map(static fn ($n): string => $n->code, Nominal::of(NominalKind::Shaft, $mm, $u, false)->notes);
+        self::assertNotContains('open', $codes(25.4, 0.003));
+        foreach ([[25.4, 0.003], [31.37, 0.1], [22.215, 0.003], [17.77, 0.02], [40.0, 0.5]] as [$mm, $u]) {
+            $first = Nominal::of(NominalKind::Shaft, $mm, $u, false)->candidates[0]->probability ?? 0.0;
+            self::assertSame($first < 0.5, in_array('open', $codes($mm, $u), true), "{$mm} ± {$u}: {$first}");
+        }
+        self::assertContains('open', $codes(31.37, 0.1));
+    }
 }

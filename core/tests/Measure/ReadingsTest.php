@@ -196,4 +196,34 @@ final class ReadingsTest extends TestCase
         self::assertSame([0.01, 0.01], [$typed->withU95(0.01)->u95Mm, $typed->withU95(0.01)->u95MeanMm]);
         self::assertSame([], $typed->deciding());
     }
+
+    /** An instrument that errs by less than nothing, or that nobody knows how much, is refused by the name of its figure. */
+    public function test_figures_of_an_instrument(): void
+    {
+        foreach (['resolutionMm' => 'resolution_mm', 'mpeMm' => 'mpe_mm', 'repeatabilityMm' => 'repeatability_mm', 'feelMm' => 'feel_mm', 'masterUMm' => 'master_u_mm'] as $argument => $field) {
+            foreach ([-0.001, NAN, INF] as $value) {
+                try {
+                    new Instrument(...[...['resolutionMm' => 0.01], $argument => $value]);
+                    self::fail("{$field} {$value}");
+                } catch (BadInput $bad) {
+                    self::assertSame("instrument.{$field}", $bad->field);
+                }
+            }
+            self::assertInstanceOf(Instrument::class, new Instrument(...[...['resolutionMm' => 0.01], $argument => 0.0]));
+        }
+    }
+
+    /** Two readings are as sure as each other only where nothing that counts differs: gauge, warmth, master, pins. */
+    public function test_as_sure_as_another(): void
+    {
+        $plain = new Reading(30.0, partC: 20.0);
+        self::assertTrue($plain->isAsSureAs(new Reading(31.0, partC: 20.0)), 'the size does not count');
+        foreach ([
+            new Reading(30.0, partC: 25.0), new Reading(30.0, partC: 20.0, gaugeC: 22.0), new Reading(30.0, partC: 20.0, masterMm: 30.0),
+            new Reading(30.0, partC: 20.0, betweenMm: 0.01), new Reading(30.0, partC: 20.0, weights: [2.0]),
+            new Reading(30.0, partC: 20.0, instrument: new Instrument(0.5)),
+        ] as $i => $other) {
+            self::assertFalse($plain->isAsSureAs($other), (string) $i);
+        }
+    }
 }

@@ -129,4 +129,17 @@ final class SeveralGaugesTest extends TestCase
         $found = self::found([['1', 30.0, $a], ['1', 30.0, $a]]);
         self::assertEqualsWithDelta(2 * sqrt(0.01 ** 2 + 0.004 ** 2 / 2), $found->u95Mm, 1e-9);
     }
+
+    /** One that disagrees with all others stands alone only where these agree: of four that are two and two nobody does. */
+    public function test_no_one_stands_alone_among_quarrels(): void
+    {
+        $gauges = array_map(static fn (string $name): Instrument => self::gauge($name, 0.003, 0.002), ['One', 'Two', 'Three', 'Four']);
+        $codes = static fn (float ...$sizes): array => array_values(array_filter(
+            array_map(static fn ($n): string => $n->code, self::found(array_map(static fn (float $mm, Instrument $g): array => ['1', $mm, $g], $sizes, $gauges))->notes),
+            static fn (string $code): bool => str_starts_with($code, 'gauge'),
+        ));
+        self::assertSame(['gauge-apart'], $codes(30.1, 30.0, 30.001, 30.002));
+        self::assertSame(['gauges-disagree'], $codes(30.1, 30.0, 30.05, 30.051), 'the second quarrels with the others too');
+        self::assertSame(['gauges-disagree'], $codes(30.1, 30.1, 30.0, 30.0));
+    }
 }

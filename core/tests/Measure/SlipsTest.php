@@ -73,4 +73,11 @@ final class SlipsTest extends TestCase
     {
         self::assertSame(1, self::slips([10.0, 10.001, 10.5]));
     }
+
+    /** Four readings are enough to accuse one, three are not: 10.00, 10.01, 10.02 and 10.3 scores 0.6745 · 0.285/0.01. */
+    public function test_from_four_readings_on(): void
+    {
+        self::assertSame(1, self::slips([10.0, 10.01, 10.02, 10.3]));
+        self::assertSame(0, self::slips([10.0, 10.01, 10.3]));
+    }
 }
