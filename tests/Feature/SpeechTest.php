@@ -77,11 +77,11 @@ final class SpeechTest extends FeatureTestCase
     /** Whatever a demo job says is said in German, with the numbers it has in English. */
     public function test_answers_of_the_demo_are_whole(): void
     {
-        $left = [];
+        $left = $typed = [];
+        $book = PhraseBook::of('de');
+        self::assertNotNull($book);
         foreach ($this->api('GET', '/api/jobs', null, 200)['jobs'] as $row) {
             $state = $this->api('GET', "/api/jobs/{$row['id']}", null, 200);
-            $book = PhraseBook::of('de');
-            self::assertNotNull($book);
             $typed = array_filter(self::texts($state['facts']), static fn (string $text): bool => preg_match('/ |^[A-Z]/', $text) === 1);
             array_map($book->keep(...), $typed);
             usort($typed, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));

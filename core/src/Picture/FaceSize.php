@@ -26,10 +26,11 @@ final readonly class FaceSize
             TextWidth::of($this->says->in, self::VALUE, true),
             TextWidth::of($this->says->mm, self::VALUE, true),
         );
-        $name = TextWidth::within($this->name, self::NAME, $wide - $value - self::APART);
-        $drawing->text($x, $y, $name, self::NAME, tone: Tone::Make)
+        $size = TextWidth::height($this->name, self::NAME, $wide - $value - self::APART);
+        $name = TextWidth::within($this->name, $size, $wide - $value - self::APART);
+        $drawing->text($x, $y, $name, $size, tone: Tone::Make)
             ->text(
-                $x + TextWidth::of($name, self::NAME, false) + self::APART,
+                $x + TextWidth::of($name, $size, false) + self::APART,
                 $y,
                 $this->says,
                 self::VALUE,

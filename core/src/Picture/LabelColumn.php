@@ -111,11 +111,13 @@ final class LabelColumn
                     height: min(self::PITCH, $n < 2 ? self::PITCH : $pitch),
                 ));
             }
+            $name = ($isCrowded ? ($i + 1).'  ' : '').$label->name;
+            $size = TextWidth::height($name, self::NAME, $right - $x);
             $drawing->text(
                 $at,
                 $y - 8,
-                TextWidth::within(($isCrowded ? ($i + 1).'  ' : '').$label->name, self::NAME, $right - $x),
-                self::NAME,
+                TextWidth::within($name, $size, $right - $x),
+                $size,
                 $anchor,
                 $label->tone,
             );

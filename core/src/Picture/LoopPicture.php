@@ -22,6 +22,9 @@ final class LoopPicture
 
     private const LEFT = 192.0;
 
+    /** What a name has for itself. */
+    private const NAMED = self::LEFT - self::NAMES - 16;
+
     private const RIGHT = 620.0;
 
     private const ROW = 27.0;
@@ -91,7 +94,8 @@ final class LoopPicture
                 self::tone($part),
                 mono: true,
             );
-            $drawing->text(self::NAMES, $y + 5, TextWidth::within($part->name, 13, self::LEFT - self::NAMES - 16), 13);
+            $size = TextWidth::height($part->name, 13, self::NAMED);
+            $drawing->text(self::NAMES, $y + 5, TextWidth::within($part->name, $size, self::NAMED), $size);
         }
         $y = 20 + self::ROW * count($parts);
         $tone = $loop->chance() > 0.995 ? Tone::Good : Tone::Overlap;
@@ -149,8 +153,8 @@ final class LoopPicture
         $drawing->text(
             self::NAMES,
             $y + 24,
-            TextWidth::within($name, 13, self::LEFT - self::NAMES - 16),
-            13,
+            TextWidth::within($name, TextWidth::height($name, 13, self::NAMED), self::NAMED),
+            TextWidth::height($name, 13, self::NAMED),
             Anchor::Start,
             Tone::Soft,
         );

@@ -11,9 +11,19 @@ final class TextWidth
 
     private const PLAIN = 0.54;
 
+    private const SMALLEST = 11.0;
+
     public static function of(string $text, float $size, bool $mono = false): float
     {
         return mb_strlen($text) * $size * ($mono ? self::MONO : self::PLAIN);
+    }
+
+    /** The letter height, by half steps, at which a text goes in; no less than can be read. */
+    public static function height(string $text, float $size, float $width): float
+    {
+        $wide = self::of($text, $size);
+
+        return $wide <= $width ? $size : max(self::SMALLEST, floor(2 * $size * $width / $wide) / 2);
     }
 
     /** The text, shortened with an ellipsis where it would be wider. */

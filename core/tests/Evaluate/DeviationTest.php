@@ -148,4 +148,13 @@ final class DeviationTest extends TestCase
         $axle->facts['cuts'][0]['after']['typed'] = '39.900';
         self::assertSame('below', $axle->answers()['making'][0]['verdict'], 'too far is too far');
     }
+
+    /** Where sizes are withheld nothing is said of one that missed them. */
+    public function test_nothing_is_said_of_withheld_sizes(): void
+    {
+        $axle = $this->turned('39.900');
+        self::assertNotNull(self::deviation($axle));
+        $axle->facts['take_in']['gates'] = ['pressure'];
+        self::assertNull(($axle->answers()['making'][0] ?? [])['deviation'] ?? null);
+    }
 }

@@ -292,13 +292,26 @@ final class JointHelpTest extends TestCase
                 $job->facts['joints'][$i]['along'] = $job->surface('Housing length');
             }
 
-            return array_column(self::help($job->build(), 'Shaft in bush')['plain']['tiles'], null, 'label');
+            $plain = self::help($job->build(), 'Shaft in bush')['plain'];
+
+            return [...array_column($plain['tiles'], null, 'label'), 'drawn' => $plain['picture']];
         };
         $full = $tiles('40.00', 300.0);
         self::assertSame('2.27 MPa', $full['Pressure']['value']['mm']);
         self::assertSame('0.35 m/s', $full['Sliding speed']['value']['mm']);
         self::assertSame(['good', 'good'], [$full['Pressure']['tone'], $full['Sliding speed']['tone']]);
         self::assertSame(['1.82', 'plain'], [$full['Length over diameter']['value']['mm'], $full['Length over diameter']['tone']]);
+        // Drawn as shares of what the metal stands, never rounded down; without a speed only the pressure is.
+        $shares = static fn (array $tiles): array => array_values(array_filter(array_column(array_column($tiles['drawn']['shapes'], 'say'), 'mm'), static fn (string $text): bool => str_ends_with($text, ' %')));
+        $stands = static fn (string $tile): float => (float) str_replace('stands ', '', $full[$tile]['remark']['mm']);
+        self::assertSame(
+            array_map(static fn (string $tile, float $value): string => ceil(100 * $value / $stands($tile)).' %', ['Pressure', 'Sliding speed', 'p·v'], [2000 / 880, M_PI * 0.022 * 5, M_PI * 0.022 * 5 * 2000 / 880]),
+            $shares($full),
+        );
+        self::assertCount(1, $shares($tiles('40.00', null)));
+        $over = array_column($tiles('40.00', 30000.0)['drawn']['shapes'], 'tone');
+        self::assertContains('overlap', array_slice($over, 0, -2), 'what is beyond it is red');
+        self::assertNotContains('overlap', array_slice(array_column($full['drawn']['shapes'], 'tone'), 0, -2));
         $of = static fn (string $length): array => $tiles($length, null)['Length over diameter'];
         self::assertSame(['1.50', 'good'], [$of('33.00')['value']['mm'], $of('33.00')['tone']]);
         self::assertSame('plain', $of('34.00')['tone']);
