@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Suspense, useEffect } from 'react';
-import { Redirect, Route, Switch } from './shell/router';
+import { Redirect, Route, Router, Switch } from './shell/router';
 import { useShop } from './api/queries';
 import { Bench } from './bench/Bench';
 import { fetchTheRest, later } from './shell/later';
@@ -39,28 +39,30 @@ export function App() {
     }
     return (
         <SettingsProvider shopUnit={shop.data.unit}>
-            <Suspense fallback={<main aria-busy />}>
-                <Switch>
-                    <Route path="/">
-                        <Bench />
-                    </Route>
-                    <Route path="/shop">
-                        <ShopPage />
-                    </Route>
-                    <Route path="/tables">
-                        <TablesPage />
-                    </Route>
-                    <Route path="/sums">
-                        <SumsPage />
-                    </Route>
-                    <Route path="/job/:job/:stage">
-                        <JobPage />
-                    </Route>
-                    <Route>
-                        <Redirect to="/" replace />
-                    </Route>
-                </Switch>
-            </Suspense>
+            <Router>
+                <Suspense fallback={<main aria-busy />}>
+                    <Switch>
+                        <Route path="/">
+                            <Bench />
+                        </Route>
+                        <Route path="/shop">
+                            <ShopPage />
+                        </Route>
+                        <Route path="/tables">
+                            <TablesPage />
+                        </Route>
+                        <Route path="/sums">
+                            <SumsPage />
+                        </Route>
+                        <Route path="/job/:job/:stage">
+                            <JobPage />
+                        </Route>
+                        <Route>
+                            <Redirect to="/" replace />
+                        </Route>
+                    </Switch>
+                </Suspense>
+            </Router>
         </SettingsProvider>
     );
 }

@@ -22,7 +22,7 @@ const NAME: Record<WayOut['code'], string> = {
     'change-the-mate': 'Into the plan',
 };
 
-/** The others help less. */
+/** The others help less; a single one more is shown as well. */
 const SHOWN = 3;
 
 interface Props {
@@ -69,7 +69,7 @@ export function WaysOut({ joint, ways, title }: Props) {
             <Typography variant="h3" component="h2" sx={{ px: 1.5, pt: 1 }}>
                 {title ?? (ways.every((way) => way.code === 'ream') ? 'Another way to make it' : 'Ways out')}
             </Typography>
-            {(all || printing ? ways : ways.slice(0, SHOWN)).map((way) => (
+            {(all || printing || ways.length <= SHOWN + 1 ? ways : ways.slice(0, SHOWN)).map((way) => (
                 <Box
                     key={`${way.code}${way.says.mm}`}
                     sx={{
@@ -95,7 +95,7 @@ export function WaysOut({ joint, ways, title }: Props) {
                     </Button>
                 </Box>
             ))}
-            {ways.length > SHOWN && !all && (
+            {ways.length > SHOWN + 1 && !all && (
                 <Button
                     color="inherit"
                     onClick={() => setAll(true)}
