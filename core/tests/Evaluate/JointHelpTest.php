@@ -435,4 +435,36 @@ final class JointHelpTest extends TestCase
         self::assertNull($read->toTable);
         self::assertLessThan(22.0, $read->sized?->band?->lowerMm);
     }
+
+    /**
+     * 0.010 to 0.074 tight over a bore that a calliper found: a gauge that is surer leaves more of it. By hand: the shaft
+     * from the mean and 0.010 and the doubt to the mean and 0.074 less the doubt; of the gauges the two surest are named.
+     */
+    public function test_reading_again_with_a_better_gauge(): void
+    {
+        $job = (new SampleJob())->answered()->materials()->read('Boss outside', '60', 'calliper')->read('Housing length', '40.00', 'depth-micrometer');
+        foreach (['0', '90'] as $angle) {
+            $job->read('Housing bore', '30.00', 'calliper', 'mouth', $angle);
+        }
+        $job->joint('Bush in housing', ['least' => ['typed' => '-0.074', 'unit' => 'mm'], 'most' => ['typed' => '-0.010', 'unit' => 'mm']]);
+        $mean = self::joint($job->build(), 'Bush in housing')->mateFound->meanMm ?? 0.0;
+        $ways = array_values(array_filter(self::help($job->build(), 'Bush in housing')['ways_out'], static fn (array $way): bool => $way['code'] === 'read-again'));
+        self::assertCount(2, $ways);
+        $before = 0.0;
+        foreach ($ways as $way) {
+            self::assertSame($job->surface('Housing bore'), $way['measure']);
+            self::assertSame(1, preg_match('/±([\d.]+) mm at best, it makes ([\d.]+) … ([\d.]+)\./', $way['says']['mm'], $said), $way['says']['mm']);
+            [$u, $from, $to] = [(float) $said[1], (float) $said[2], (float) $said[3]];
+            self::assertEqualsWithDelta([$mean + 0.010 + $u, $mean + 0.074 - $u], [$from, $to], 0.0011);
+            self::assertGreaterThanOrEqual($before, $u, 'the surest first');
+            $before = $u;
+        }
+        // Read with the first of them there is nothing to mend.
+        $again = (new SampleJob())->answered()->materials();
+        foreach (['0', '90'] as $angle) {
+            $again->read('Housing bore', '30.004', 'three-point', 'mouth', $angle);
+        }
+        $again->joint('Bush in housing', ['least' => ['typed' => '-0.074', 'unit' => 'mm'], 'most' => ['typed' => '-0.010', 'unit' => 'mm']]);
+        self::assertSame([], self::help($again->build(), 'Bush in housing')['ways_out']);
+    }
 }

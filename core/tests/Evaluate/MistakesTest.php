@@ -406,4 +406,46 @@ final class MistakesTest extends TestCase
         $ways = array_column(self::answers($job)['mistakes'][0]['ways'], 'costs');
         self::assertContains('a new piece', $ways);
     }
+
+    /** @return array<string, mixed> a length of a loop that was typed wrong */
+    private static function wrong(string $loop, string $length, string $old, string $new): array
+    {
+        return [
+            'id' => 'm1', 'surface' => null, 'loop' => $loop, 'length' => $length, 'old' => self::mm($old), 'new' => self::mm($new),
+            'readings' => [], 'cause' => 'misread', 'note' => '', 'at' => null,
+        ];
+    }
+
+    /**
+     * Four of ±1 in ±1 need all four held, each to 0.317 (Irwin and Hall): one of them held alone leaves the three others,
+     * which is not as wanted. So the way out that is tried on the whole job has to hold all of them.
+     */
+    public function test_a_way_that_holds_several_holds_all_of_them(): void
+    {
+        $job = SampleJob::measured();
+        $job->facts['loops'] = [[
+            'id' => 'l', 'name' => 'Stack', 'least' => self::mm('19'), 'most' => self::mm('21'),
+            'lengths' => array_map(static fn (int $k): array => self::length("p{$k}", true, '5', '1'), range(0, 3)),
+        ]];
+        $job->facts['mistakes'] = [self::wrong('l', 'p0', '5.4', '5')];
+        $ways = self::answers($job)['mistakes'][0]['ways'];
+        $all = array_values(array_filter($ways, static fn (array $way): bool => str_contains($way['do']['mm'], 'p0') && str_contains($way['do']['mm'], 'p3')));
+        self::assertCount(1, $all, implode(' | ', array_column(array_column($ways, 'do'), 'mm')));
+        self::assertSame('Then all is as wanted.', $all[0]['then']['mm']);
+        self::assertTrue($all[0]['enough']);
+    }
+
+    /** Of a loop nobody wants anything of nothing is said, and nothing is wrong with it. */
+    public function test_a_loop_without_a_wish(): void
+    {
+        $job = SampleJob::measured();
+        $job->facts['loops'] = [[
+            'id' => 'l', 'name' => 'Reach', 'least' => null, 'most' => null,
+            'lengths' => [self::length('arm', true, '57', '0.02'), self::length('boss', false, '20', '0.02')],
+        ]];
+        $job->facts['mistakes'] = [self::wrong('l', 'arm', '60', '57')];
+        $mistake = self::answers($job)['mistakes'][0];
+        self::assertSame([], $mistake['touched']);
+        self::assertSame('Nothing has to be done.', $mistake['ways'][0]['do']['mm']);
+    }
 }

@@ -33,7 +33,7 @@ final class DxfTest extends TestCase
                 d['at'] = [[v.dxf.location.x, v.dxf.location.y] for v in e.vertices]
                 d['closed'] = e.is_closed
             elif t == 'TEXT':
-                d['text'] = e.dxf.text
+                d['text'], d['at'] = e.dxf.text, [e.dxf.insert.x, e.dxf.insert.y, e.dxf.height]
             out.append(d)
         print(json.dumps(out))
         PY;
@@ -89,8 +89,21 @@ final class DxfTest extends TestCase
             foreach ($read as $entity) {
                 self::assertContains($entity['layer'], ['OUTLINE', 'BORE', 'HOLES', 'CENTRE', 'SIZES']);
             }
+            self::standClear(array_column(array_filter($read, static fn (array $e): bool => $e['type'] === 'TEXT'), 'at'));
         }
         $this->addToAssertionCount(1);
+    }
+
+    /**
+     * No line of sizes runs into the next.
+     *
+     * @param  list<array{float, float, float}>  $texts  where each begins, and how high its letters are
+     */
+    private static function standClear(array $texts): void
+    {
+        for ($i = 1; $i < count($texts); $i++) {
+            self::assertGreaterThan(1.2 * $texts[$i][2], $texts[$i - 1][1] - $texts[$i][1]);
+        }
     }
 
     /** Five holes of 9 on 94, the first at 90°: its middle 47 above the part's. */

@@ -101,4 +101,16 @@ final class OutlineInTest extends TestCase
     {
         return (new RoundedOutline(array_map(static fn (array $c): array => ['x' => $c['x'], 'y' => $c['y'], 'r' => $c['radius']], $corners)))->areaMm2;
     }
+
+    /** A quarter drawn against the way round is the same quarter, in millimetres and in inches alike. */
+    public function test_arcs_either_way_round_in_inches(): void
+    {
+        foreach (['m.add_lwpolyline([(0, 0, 0, 0, 0), (3, 0, 0, 0, 0), (3, 1, 0, 0, 0.41421356), (2, 2, 0, 0, 0), (0, 2, 0, 0, 0)], close=True)', 'm.add_lwpolyline([(0, 2, 0, 0, 0), (2, 2, 0, 0, -0.41421356), (3, 1, 0, 0, 0), (3, 0, 0, 0, 0), (0, 0, 0, 0, 0)], close=True)', "m.add_line((0, 0), (3, 0))\nm.add_line((3, 1), (3, 0))\nm.add_arc((2, 1), 1, 0, 90)\nm.add_line((2, 2), (0, 2))\nm.add_line((0, 0), (0, 2))"] as $drawn) {
+            $corners = self::drawn("d.header['\$INSUNITS'] = 1\n{$drawn}");
+            // By hand: 3 by 2 in less the corner of 1 in, r² (1 − π/4).
+            self::assertEqualsWithDelta((6 - (1 - M_PI / 4)) * 25.4 ** 2, self::area($corners), 0.5);
+            self::assertEqualsWithDelta([76.2, 50.8], [max(array_column($corners, 'x')) - min(array_column($corners, 'x')), max(array_column($corners, 'y')) - min(array_column($corners, 'y'))], 1e-4);
+            self::assertEqualsWithDelta(25.4, max(array_column($corners, 'radius')), 1e-3);
+        }
+    }
 }

@@ -185,4 +185,14 @@ final class ReadingsCsvTest extends TestCase
         self::assertNull($guess[2]);
         self::assertSame('angle', $guess[3]);
     }
+
+    /** So many readings at once and no more: the two thousandth goes in. */
+    public function test_how_many_at_once(): void
+    {
+        $text = static fn (int $n): string => "surface,value\n".str_repeat("Housing bore,30.0\n", $n);
+        self::assertCount(2000, self::read($text(2000))['readings']);
+        $this->expectException(BadInput::class);
+        $this->expectExceptionMessage('More than 2000 readings');
+        self::read($text(2001));
+    }
 }

@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Sum\Sums;
 use Oldpart\Core\Tests\Evaluate\KindJob;
+use Oldpart\Core\Thread\ScrewHole;
 use Oldpart\Core\Thread\Thread;
 use Oldpart\Core\Thread\ThreadTools;
 use PHPUnit\Framework\TestCase;
@@ -100,5 +101,18 @@ final class ScrewHoleTest extends TestCase
         self::assertContains('tool-there', $codes());
         $this->facts['shop']['taps'] = 'rubbish';
         self::assertNotContains('no-tool', $codes());
+    }
+
+    /** A hexagon's seat is faced wider than its washer, a flat head's cone twice the screw: common practice. */
+    public function test_seats_of_the_others(): void
+    {
+        foreach (['M6', 'M10', 'M16'] as $screw) {
+            $hole = ScrewHole::of(Thread::named($screw));
+            self::assertGreaterThan($hole->washerMm, $hole->spotFaceMm());
+            self::assertLessThan($hole->washerMm + 5, $hole->spotFaceMm());
+            self::assertEqualsWithDelta(2 * Thread::named($screw)->majorMm, ScrewHole::countersinkMm(Thread::named($screw)), 1e-9);
+            self::assertGreaterThan($hole->capHighMm, $hole->counterboreDeepMm());
+            self::assertLessThan($hole->capHighMm + 1.5, $hole->counterboreDeepMm());
+        }
     }
 }

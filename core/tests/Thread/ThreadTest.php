@@ -160,4 +160,44 @@ final class ThreadTest extends TestCase
             self::assertSame($field, $bad->field);
         }
     }
+
+    /**
+     * By the geometry of a V of half angle a: the wire that touches at the pitch line is P/(2 cos a), over the wires it is
+     * 1 + 1/sin a wires more and half a cotangent of a pitches less. Heights by their standards: ISO 68-1 five eighths of
+     * the sharp V, Whitworth 0.640327 P (BS 84), BA 0.6 P (BS 93).
+     */
+    public function test_the_figures_of_the_forms(): void
+    {
+        foreach ([[ThreadForm::Sixty, 30.0, 0.649519], [ThreadForm::Whitworth, 27.5, 0.640327], [ThreadForm::British, 23.75, 0.6]] as [$form, $half, $height]) {
+            $a = deg2rad($half);
+            self::assertEqualsWithDelta(1 / (2 * cos($a)), $form->bestWire(), 2e-6, $form->value);
+            self::assertEqualsWithDelta(1 + 1 / sin($a), $form->wires(), 5e-6, $form->value);
+            self::assertEqualsWithDelta(1 / tan($a) / 2, $form->pitchesLess(), 2e-6, $form->value);
+            self::assertEqualsWithDelta($height, $form->pitchBelowMajor(), 1e-6, $form->value);
+            // A little under half of the angle, so that the back flank is only wiped: common practice.
+            self::assertLessThan($half, $form->compoundDeg());
+            self::assertGreaterThanOrEqual($half - 0.5, $form->compoundDeg());
+            self::assertSame($form, ThreadForm::ofAngle(2 * $half));
+        }
+        self::assertEqualsWithDelta(0.75 * sqrt(3), ThreadForm::Sixty->full(), 1e-5);
+        self::assertEqualsWithDelta([1.28, 1.2], [ThreadForm::Whitworth->full(), ThreadForm::British->full()], 1e-3, 'twice 0.64 and 0.6');
+        // Of an angle that is read the nearest of the three.
+        self::assertSame([ThreadForm::British, ThreadForm::Whitworth, ThreadForm::Whitworth, ThreadForm::Sixty], array_map(ThreadForm::ofAngle(...), [49.0, 51.0, 57.0, 59.0]));
+    }
+
+    /** A wire that is much thinner than the best falls in, one much thicker does not touch the flanks: common practice. */
+    public function test_which_wires_do(): void
+    {
+        $wires = ThreeWires::of(12.0, 1.75, ThreadForm::Sixty);
+        $does = static function (float $share) use ($wires): bool {
+            try {
+                $wires->overMm($share * $wires->bestWireMm());
+
+                return true;
+            } catch (BadInput) {
+                return false;
+            }
+        };
+        self::assertSame([false, true, true, true, false], array_map($does, [0.88, 0.92, 1.0, 1.68, 1.72]));
+    }
 }

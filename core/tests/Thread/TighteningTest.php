@@ -83,4 +83,25 @@ final class TighteningTest extends TestCase
             }
         }
     }
+
+    /** Marked classes are of metric and unified screws: a Whitworth and a tapered pipe thread have none. */
+    public function test_threads_without_a_class(): void
+    {
+        foreach (['1/2-12 BSW', '1/2 NPT', '1/2 BSPT'] as $label) {
+            try {
+                $thread = Thread::named($label);
+            } catch (BadInput) {
+                continue;
+            }
+            try {
+                Tightening::of($thread, '8.8', 'oiled');
+                self::fail($label);
+            } catch (BadInput $bad) {
+                self::assertSame('thread', $bad->field);
+            }
+        }
+        self::assertContains('8.8', array_column(Tightening::classes(), 'code'));
+        self::assertSame(count(Tightening::classes()), count(array_unique(array_column(Tightening::classes(), 'name'))));
+        self::assertStringContainsString('8.8', Tightening::of(Thread::named('M10'), '8.8', 'oiled')->class);
+    }
 }
