@@ -158,6 +158,29 @@ final class FirstHourTest extends BrowserTestCase
         $this->seesNot('Start the job');
     }
 
+    /** What is added at Size is typed into next; given up, the hand is at the button it came from. */
+    public function test_what_is_added_is_typed_into(): void
+    {
+        $this->visit('/job/demo-drill/size');
+        $add = function (string $what): void {
+            $this->press('Add …');
+            $this->find("//li[@role='menuitem'][normalize-space(.)=".self::quote($what).']', $what)->click();
+        };
+        $add('Work something out');
+        $this->at('Work something out');
+        // The first closes the list, the second gives it up.
+        $this->keys(WebDriverKeys::ESCAPE);
+        $this->keys(WebDriverKeys::ESCAPE);
+        $this->at('Add …');
+        $add('Work something out');
+        $this->at('Work something out');
+        $this->keys('sine');
+        $this->find("//li[@role='option'][contains(., 'ine bar')]", 'the sine bar')->click();
+        $this->at('Worked out');
+        $add('Lengths that add up');
+        $this->waitFor(fn (): bool => $this->page->executeScript('return document.activeElement.tagName') === 'INPUT', 'nothing can be typed into');
+    }
+
     /** A word of the trade is underlined once a screen; a key opens it, and another leads back to where one was. */
     public function test_words_are_explained_where_they_stand(): void
     {

@@ -66,6 +66,9 @@ final class Rig
                 '-d',
                 'opcache.enable_cli=1',
                 '-d',
+                // What one server has compiled the next need not.
+                'opcache.file_cache='.self::compiled(),
+                '-d',
                 'display_errors=0',
                 '-d',
                 'max_execution_time=20',
@@ -265,6 +268,14 @@ final class Rig
         $pid = proc_get_status($process)['pid'];
         exec("kill -- -{$pid} 2>/dev/null; kill {$pid} 2>/dev/null");
         proc_close($process);
+    }
+
+    private static function compiled(): string
+    {
+        $folder = sys_get_temp_dir().'/oldpart-fit-compiled';
+        is_dir($folder) || @mkdir($folder, 0700);
+
+        return $folder;
     }
 
     private static function freePort(): int

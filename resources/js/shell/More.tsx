@@ -10,12 +10,13 @@ export interface Doing {
 }
 
 /** What is seldom wanted, behind one button. */
-export function More({ name, doings }: { name: string; doings: Doing[] }) {
+export function More({ name, doings, id }: { name: string; doings: Doing[]; id?: string }) {
     const [anchor, setAnchor] = useState<HTMLElement | null>(null);
     const close = () => setAnchor(null);
     return (
         <>
             <Button
+                id={id}
                 variant="outlined"
                 color="inherit"
                 aria-haspopup="menu"

@@ -44,7 +44,15 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
             {answer.shows.first && <MadeFirst joint={joint} />}
             {answer.help?.advice && <Advice joint={joint} advice={answer.help.advice} />}
             {answer.blocked !== null && (
-                <Box sx={{ borderLeft: 5, borderColor: 'overlap.main', pl: 1.5, mb: 1.25 }}>
+                <Box
+                    sx={{
+                        borderLeft: 5,
+                        // A shape has its numbers elsewhere: that is no stop.
+                        borderColor: answer.purpose.shape === null ? 'overlap.main' : 'strong.main',
+                        pl: 1.5,
+                        mb: 1.25,
+                    }}
+                >
                     <Typography variant="said">{say(answer.blocked)}</Typography>
                     {answer.good_enough !== null && (
                         <Typography variant="body2">{say(answer.good_enough.why)}</Typography>

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from '../../shell/router';
 import { newId } from '../../api/client';
 import { useJob } from '../../job/JobContext';
@@ -27,6 +27,8 @@ interface Item {
     id: string;
     name: string;
 }
+
+const ADD = 'add-to-sizes';
 
 /** Each joint: what it is for, the fits that give it, and the size that fits the mate that was measured. Then the lengths that add up, and what has to clear. */
 export function Size() {
@@ -72,9 +74,23 @@ export function Size() {
     };
     useKey('[', () => step(-1));
     useKey(']', () => step(1));
+    // What was just begun is typed into next; the menu it came from is gone.
+    const fresh = useRef<string | null>(null);
+    const content = useRef<HTMLDivElement>(null);
+    const open = (id: string) => {
+        fresh.current = id;
+        go(id);
+    };
+    const shown = here?.id;
+    useEffect(() => {
+        if (fresh.current !== null && fresh.current === shown) {
+            fresh.current = null;
+            content.current?.querySelector<HTMLElement>('input:not([type=hidden]), textarea')?.focus();
+        }
+    }, [shown]);
     const begin = (list: 'loops' | 'clearances', fact: Record<string, unknown>) => {
         const id = newId();
-        void save(list, id, fact).then(() => go(id));
+        void save(list, id, fact).then(() => open(id));
     };
     return (
         <Box sx={{ maxWidth: 1000 }}>
@@ -113,6 +129,7 @@ export function Size() {
                     ))}
                 {!whatIf.on && (
                     <More
+                        id={ADD}
                         name="Add …"
                         doings={[
                             {
@@ -130,20 +147,29 @@ export function Size() {
             </Box>
             {working && (
                 <WorkOut
-                    giveUp={() => setWorking(false)}
+                    giveUp={() => {
+                        setWorking(false);
+                        document.getElementById(ADD)?.focus();
+                    }}
                     begun={(id) => {
                         setWorking(false);
-                        go(id);
+                        open(id);
                     }}
                 />
             )}
-            {here?.id === WRONG && <Mistakes />}
-            {shape && shaped && <ShapeView key={shape.surface} shape={shape} surface={shaped} />}
-            {loop && closes && <Loop key={loop.id} loop={loop} answer={closes} />}
-            {clearance && clears && <Clearance key={clearance.id} clearance={clearance} answer={clears} />}
-            {reckoning && reckoned && <Reckoning key={reckoning.id} facts={reckoning} answer={reckoned} />}
-            {all.length === 0 && <Typography>There is no joint to size in this job.</Typography>}
-            {joint && answer && <JointView key={joint.id} joint={joint} answer={answer} />}
+            <Box ref={content}>
+                {here?.id === WRONG && <Mistakes />}
+                {shape && shaped && <ShapeView key={shape.surface} shape={shape} surface={shaped} />}
+                {loop && closes && <Loop key={loop.id} loop={loop} answer={closes} />}
+                {clearance && clears && (
+                    <Clearance key={clearance.id} clearance={clearance} answer={clears} />
+                )}
+                {reckoning && reckoned && (
+                    <Reckoning key={reckoning.id} facts={reckoning} answer={reckoned} />
+                )}
+                {all.length === 0 && <Typography>There is no joint to size in this job.</Typography>}
+                {joint && answer && <JointView key={joint.id} joint={joint} answer={answer} />}
+            </Box>
         </Box>
     );
 }
