@@ -184,4 +184,31 @@ final class DrawerTest extends TestCase
         self::assertSame('bronze, outside: 4 earlier cuts in like metal took off 0.90 of what was dialled, 0.90 to 0.90 in 95 of 100', $words[0]);
         self::assertSame('bronze, outside, long and thin: 1 cuts, too few to go by', $words[1]);
     }
+
+    /** A hole circle of 20 mm holes on a drilling machine that takes 13, on one that takes 20, and on none that is known. */
+    public function test_holes_the_drilling_machine_does_not_take(): void
+    {
+        $notes = function (string ...$drills): array {
+            $this->job('flanged-axle')->is('Flange hole circle', ['count' => 5, 'size' => ['typed' => '94', 'unit' => 'mm'], 'size2' => ['typed' => '20', 'unit' => 'mm']]);
+            $this->read('Wheel bore', 'three-point', '40.000')->read('Bearing bore', 'three-point', '25.000');
+            $this->facts['shop']['machines'] = $this->facts['operations'] = [];
+            foreach ($drills as $i => $takes) {
+                $this->tool('drill', "Pillar {$i}", ['drill_mm' => $takes]);
+            }
+            $said = [];
+            foreach ($this->answers()->plan as $step) {
+                foreach ($step->notes as $note) {
+                    if ($note->code === 'drill') {
+                        $said[] = $note->say->mm;
+                    }
+                }
+            }
+
+            return $said;
+        };
+        self::assertCount(1, $notes('13'));
+        self::assertStringContainsString('13.000', $notes('13', '10')[0], 'the larger of two');
+        self::assertSame([], $notes('13', '20'));
+        self::assertSame([], $notes());
+    }
 }

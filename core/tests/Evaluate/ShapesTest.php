@@ -525,4 +525,22 @@ final class ShapesTest extends TestCase
         self::assertSame([false, false, true, false, false], array_map(static fn ($p): bool => $p->isDrilled, $job->shape('Flange hole circle')->places));
         self::assertSame([], $job->is('Wheel hole circle', ['count' => 5, 'shape' => '94'])->shape('Wheel hole circle')->places, 'those are there');
     }
+
+    /** The other way round: a plug turned to a bore of 56 that was read, 1 in 8, stands out 0.5 to 1.5, so it is larger by 0.0625 to 0.1875. */
+    public function test_a_plug_turned_to_its_bore(): void
+    {
+        $this->job('taper-hub')->is('Hub taper', ['work' => null]);
+        foreach ($this->facts['parts'] as $i => $part) {
+            $this->facts['parts'][$i]['origin'] = ['Locking bush' => 'make', 'Hub' => 'found'][$part['name']] ?? $part['origin'];
+        }
+        $this->is('Bush taper', ['work' => 'cut'])->read('Hub taper', 'three-point', '56.000')
+            ->read('Hub taper', 'three-point', '52.000', 'far')->read('Hub taper', 'depth-micrometer', '32.00', 'over');
+        $plug = $this->shape('Bush taper');
+        self::assertTrue($plug->isCut);
+        self::assertEqualsWithDelta(56 + 1 / 8, $plug->band?->middleMm(), 1e-9);
+        self::assertGreaterThan(56 + 0.5 / 8, $plug->band?->lowerMm);
+        self::assertLessThan(56 + 1.5 / 8, $plug->band?->upperMm);
+        // As much narrower at either end as the bore's reading is unsure by: less than a hundredth with such a gauge.
+        self::assertEqualsWithDelta(1 / 8, $plug->band?->widthMm(), 0.03);
+    }
 }
