@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Backup\Backups;
+use App\Backup\Restoring;
 use App\Database\ImmediateConnector;
 use App\Gauges\LineGauge;
 use App\Http\Middleware\OnlyFromHere;
@@ -32,6 +34,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withBindings(['db.connector.sqlite' => ImmediateConnector::class])
     ->withSingletons([
         LineGauge::class => static fn (): LineGauge => new LineGauge('tcp://127.0.0.1:'.(int) config('shop.gauge_port')),
+        Backups::class => static fn (): Backups => new Backups((string) config('shop.backups'), (string) config('shop.photos')),
+        Restoring::class => static fn (): Restoring => new Restoring(app(Backups::class), (string) config('shop.photos')),
         Photographs::class => static fn (): Photographs => new Photographs((string) config('shop.photos')),
     ])
     ->create();

@@ -52,6 +52,7 @@ final class StartTest extends TestCase
             'DB_DATABASE' => $this->database(),
             'PHOTO_DIR' => "{$this->folder}/photos",
             'SHOP_COPIES' => "{$this->folder}/copies",
+            'BACKUP_DIR' => "{$this->folder}/backups",
             'GAUGE_PORT' => '0',
             'APP_ENV' => 'local',
             'PATH' => (string) getenv('PATH'),
