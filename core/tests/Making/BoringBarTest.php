@@ -49,4 +49,12 @@ final class BoringBarTest extends TestCase
         ];
         self::assertNull(BoringBar::of($bars, 20.0, 10.0));
     }
+
+    /** The thickest that does, wherever it lies in the drawer. */
+    public function test_the_order_in_the_drawer_does_not_count(): void
+    {
+        $bars = [self::bar('twelve', '12', '60'), self::bar('eight', '8', '60'), self::bar('ten', '10', '60')];
+        self::assertSame('twelve', BoringBar::of($bars, 20.0, 30.0)?->bar->name);
+        self::assertSame('twelve', BoringBar::of(array_reverse($bars), 20.0, 30.0)?->bar->name);
+    }
 }

@@ -104,4 +104,11 @@ final class PossibleOrderTest extends TestCase
 
         return $all;
     }
+
+    /** What must come before something that is not there counts for nothing, and makes no ring. */
+    public function test_what_is_not_there_counts_for_nothing(): void
+    {
+        $made = PossibleOrder::of(['a', 'b'], [self::before('b', 'gone'), self::before('gone', 'a'), self::before('a', 'other')]);
+        self::assertSame([['a', 'b'], []], [$made->order, $made->rings]);
+    }
 }

@@ -122,4 +122,19 @@ final class QuoteTest extends TestCase
         self::assertSame(QuoteVerdict::Alternative, $of(null, 'sleeve it'));
         self::assertNotSame(QuoteVerdict::Decline, $of(5000.0, ''));
     }
+
+    /** No work takes less than no time, neither to set up nor to run; what takes none is none. */
+    public function test_times_below_nothing(): void
+    {
+        $of = static fn (float $setup, float $run): Quote => Quote::of([['setup_min' => $setup, 'run_min' => $run]], [], 40.0, 1, [], '€');
+        self::assertSame(0.0, $of(0.0, 0.0)->labour);
+        foreach ([[-1.0, 5.0], [5.0, -1.0]] as [$setup, $run]) {
+            try {
+                $of($setup, $run);
+                self::fail('taken');
+            } catch (BadInput $bad) {
+                self::assertSame('operations.0', $bad->field);
+            }
+        }
+    }
 }

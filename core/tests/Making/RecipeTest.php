@@ -47,4 +47,11 @@ final class RecipeTest extends TestCase
         self::assertStringContainsString('damp throws it', implode(' ', $usual['pour']));
         self::assertStringContainsString('gloves', implode(' ', $usual['shrink']));
     }
+
+    public function test_how_many_steps(): void
+    {
+        $of = static fn (int $steps): string => self::read([['id' => 'a', 'name' => 'A', 'steps' => array_fill(0, $steps, 'x')]]);
+        self::assertStringStartsWith('[{', $of(40));
+        self::assertStringStartsWith('recipes.0.steps', $of(41));
+    }
 }

@@ -72,4 +72,12 @@ final class TreatmentTest extends TestCase
         self::assertSame('caution', Treatment::orNull('case-hardened')?->cutting()->severity->value);
         self::assertSame('info', Treatment::orNull('plated')?->cutting()->severity->value);
     }
+
+    /** Said to the nearest whole: 58.6 is 59. */
+    public function test_a_hardness_is_said_to_the_nearest_whole(): void
+    {
+        $says = static fn (float $hrc): string => Treatment::hardness(Hardness::of(HardnessScale::RockwellC, $hrc))->say->mm ?? '';
+        self::assertStringStartsWith('59 HRC', $says(58.6));
+        self::assertStringStartsWith('58 HRC', $says(58.4));
+    }
 }

@@ -184,4 +184,31 @@ final class ThreadLikelyTest extends TestCase
             self::assertSame($field, $bad->field);
         }
     }
+
+    /**
+     * A coarse thread is cut further under its size than a fine one: M36 at 35.75 and M8 at 7.9 are themselves, and their
+     * tapped holes, 32 and 6.8, as the drill charts have them.
+     */
+    public function test_what_a_coarse_and_a_fine_one_lose(): void
+    {
+        foreach ([[['outside_mm' => 35.75, 'pitch_mm' => 4.0], 'M36'], [['outside_mm' => 7.9, 'pitch_mm' => 1.25], 'M8'], [['outside_mm' => 32.0, 'pitch_mm' => 4.0, 'inside' => true], 'M36'], [['outside_mm' => 6.8, 'pitch_mm' => 1.25, 'inside' => true], 'M8']] as [$in, $label]) {
+            $first = self::of($in)[0];
+            self::assertSame($label, $first['label']);
+            self::assertGreaterThan(0.5, $first['probability'], $label);
+        }
+    }
+
+    /** Flanks stand between 20 and 90 degrees: what is beyond is misread. */
+    public function test_angles_that_no_thread_has(): void
+    {
+        foreach ([[19.0, false], [20.0, true], [90.0, true], [91.0, false]] as [$deg, $taken]) {
+            try {
+                self::of(['outside_mm' => 10.0, 'pitch_mm' => 1.5, 'angle_deg' => $deg]);
+                self::assertTrue($taken, (string) $deg);
+            } catch (BadInput $bad) {
+                self::assertFalse($taken, (string) $deg);
+                self::assertSame('angle_deg', $bad->field);
+            }
+        }
+    }
 }

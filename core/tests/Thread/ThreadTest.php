@@ -188,7 +188,8 @@ final class ThreadTest extends TestCase
     /** A wire that is much thinner than the best falls in, one much thicker does not touch the flanks: common practice. */
     public function test_which_wires_do(): void
     {
-        $wires = ThreeWires::of(12.0, 1.75, ThreadForm::Sixty);
+        // M36 × 4: the best wire is 2.309.
+        $wires = ThreeWires::of(36.0, 4.0, ThreadForm::Sixty);
         $does = static function (float $share) use ($wires): bool {
             try {
                 $wires->overMm($share * $wires->bestWireMm());

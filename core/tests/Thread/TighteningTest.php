@@ -103,5 +103,6 @@ final class TighteningTest extends TestCase
         self::assertContains('8.8', array_column(Tightening::classes(), 'code'));
         self::assertSame(count(Tightening::classes()), count(array_unique(array_column(Tightening::classes(), 'name'))));
         self::assertStringContainsString('8.8', Tightening::of(Thread::named('M10'), '8.8', 'oiled')->class);
+        self::assertStringContainsString('three lines', Tightening::of(Thread::named('3/8-16 UNC'), 'sae-5', 'oiled')->class, 'as it is marked');
     }
 }
