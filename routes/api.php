@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BackupController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FilesController;
@@ -54,6 +55,10 @@ Route::post('jobs/{job}/readings-table/look', [ReadingsCsvController::class, 'lo
 Route::post('jobs/{job}/readings-table', [ReadingsCsvController::class, 'store']);
 Route::put('jobs/{job}/{list}/{thing}', [JobController::class, 'put']);
 Route::delete('jobs/{job}/{list}/{thing}', [JobController::class, 'destroy']);
+Route::get('backups', [BackupController::class, 'index']);
+Route::post('backups', [BackupController::class, 'store']);
+Route::get('backups/{backup}', [BackupController::class, 'show']);
+Route::post('backups/{backup}/restore', [BackupController::class, 'restore']);
 Route::get('instruments', [InstrumentController::class, 'index']);
 Route::put('instruments/{instrument}', [InstrumentController::class, 'update']);
 Route::delete('instruments/{instrument}', [InstrumentController::class, 'usual']);

@@ -22,7 +22,14 @@ final readonly class Backup
         public int $jobs,
         public int $photos,
         private string $sum,
+        /** What the shop's file looked like from outside when it was made. */
+        public string $mark,
     ) {
+    }
+
+    public function name(): string
+    {
+        return basename($this->path);
     }
 
     /**
@@ -30,7 +37,7 @@ final readonly class Backup
      *
      * @throws BadBackup where the disk has no room, or what was written can't be opened again
      */
-    public static function make(\PDO $shop, string $photos, string $path, \DateTimeImmutable $now): self
+    public static function make(\PDO $shop, string $photos, string $path, \DateTimeImmutable $now, string $mark = ''): self
     {
         $part = "{$path}.part";
         $copy = "{$path}.sqlite";
@@ -52,6 +59,7 @@ final readonly class Backup
                 'jobs' => $jobs,
                 'photos' => count($files),
                 'sha256' => hash_file('sha256', $copy),
+                'mark' => $mark,
             ], JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR));
             if (! $ok || ! @$zip->close()) {
                 throw new BadBackup('The backup could not be written: make room on the disk of '.dirname($path).', then try again.');
@@ -81,11 +89,12 @@ final readonly class Backup
             || ! is_int($says['jobs'] ?? null)
             || ! is_int($says['photos'] ?? null)
             || ! is_string($says['sha256'] ?? null)
+            || ! is_string($says['mark'] ?? null)
         ) {
             throw new BadBackup("{$path} is a zip, but no backup of a shop: choose one that was made by bin/backup.");
         }
 
-        return new self($path, new \DateTimeImmutable($says['made_at']), $says['version'], $says['jobs'], $says['photos'], $says['sha256']);
+        return new self($path, new \DateTimeImmutable($says['made_at']), $says['version'], $says['jobs'], $says['photos'], $says['sha256'], $says['mark']);
     }
 
     /**

@@ -34,7 +34,10 @@ final readonly class Backups
         for ($n = 1, $path = "{$name}.zip"; is_file($path); $n++) {
             $path = "{$name}-{$n}.zip";
         }
-        $backup = Backup::make(DB::connection()->getPdo(), $this->photos, $path, $now);
+        $shop = DB::connection()->getPdo();
+        // What waits beside the file goes into it first, so that its mark stays when whoever wrote goes.
+        $shop->exec('PRAGMA wal_checkpoint(TRUNCATE)');
+        $backup = Backup::make($shop, $this->photos, $path, $now, $this->mark());
         $this->tidy($now);
 
         return $backup;
@@ -51,12 +54,22 @@ final readonly class Backups
     /** Something was written since the last one. */
     public function hasChanged(): bool
     {
-        $last = $this->last();
+        return $this->last()?->mark !== $this->mark();
+    }
+
+    /** Otherwise after anything that was written, also within one second. */
+    private function mark(): string
+    {
         $file = (string) DB::connection()->getDatabaseName();
         clearstatcache();
-        $written = max(0, (int) @filemtime($file), (int) @filemtime("{$file}-wal"));
 
-        return $last === null || $written >= $last->madeAt->getTimestamp();
+        return implode(' ', [
+            (int) @filemtime($file),
+            (int) @filesize($file),
+            (int) @filesize("{$file}-wal"),
+            (int) DB::table('jobs')->sum('version'),
+            (int) DB::table('changes')->max('rowid'),
+        ]);
     }
 
     public function last(): ?Backup

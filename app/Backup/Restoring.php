@@ -31,6 +31,7 @@ final readonly class Restoring
             foreach (ShopFile::versions($mine) as $id => $job) {
                 $lost[] = match (true) {
                     ! isset($then[$id]) => "“{$job['name']}” was begun after it, and would be gone.",
+                    $then[$id]['version'] === $job['version'] - 1 => "“{$job['name']}” was changed after it: that would be gone.",
                     $then[$id]['version'] < $job['version'] => "“{$job['name']}” was changed after it: ".($job['version'] - $then[$id]['version']).' changes would be gone.',
                     default => null,
                 };

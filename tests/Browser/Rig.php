@@ -217,6 +217,7 @@ final class Rig
         return [
             'DB_DATABASE' => $this->database(),
             'PHOTO_DIR' => $this->folder.'/photos',
+            'BACKUP_DIR' => $this->folder.'/backups',
             'GAUGE_PORT' => (string) $this->gaugePort,
             'APP_ENV' => 'local',
             'APP_DEBUG' => 'false',

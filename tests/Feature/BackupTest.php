@@ -208,13 +208,20 @@ final class BackupTest extends FeatureTestCase
     {
         $now = new \DateTimeImmutable();
         self::assertTrue($this->backups()->isDue($now), 'there is none');
-        $this->backups()->make($now->modify('+2 seconds'));
+        $this->backups()->make($now);
         self::assertFalse($this->backups()->hasChanged());
         self::assertFalse($this->backups()->isDue($now->modify('+3 hours')));
-        touch("{$this->folder}/shop.sqlite", $now->getTimestamp() + 600);
+        // A new connection and its end write nothing; a change within the same second does.
+        DB::purge('shop-file');
+        self::assertSame(15, DB::table('jobs')->count());
+        self::assertFalse($this->backups()->hasChanged());
+        DB::table('jobs')->where('id', 'demo-drill')->increment('version');
         self::assertTrue($this->backups()->hasChanged());
         self::assertFalse($this->backups()->isDue($now->modify('+59 minutes')));
         self::assertTrue($this->backups()->isDue($now->modify('+61 minutes')));
+        $this->backups()->make($now);
+        DB::table('shops')->update(['name' => 'Another name, and a longer one']);
+        self::assertTrue($this->backups()->hasChanged());
     }
 
     public function test_the_commands(): void
@@ -247,5 +254,32 @@ final class BackupTest extends FeatureTestCase
         } catch (BadBackup $bad) {
             self::assertStringContainsString('BACKUP_DIR', $bad->getMessage());
         }
+    }
+
+    /** Under Shop: made, listed, out as a file, looked at and brought back, each against the contract. */
+    public function test_over_http(): void
+    {
+        self::assertSame(['backups' => [], 'changed' => true], $this->api('GET', '/api/backups', null, 200));
+        $made = $this->api('POST', '/api/backups', [], 200)['backups'];
+        self::assertCount(1, $made);
+        $name = $made[0]['name'];
+        $file = $this->send('GET', "/api/backups/{$name}");
+        self::assertSame(200, $file->getStatusCode());
+        self::assertSame('application/zip', $file->headers->get('Content-Type'));
+        DB::table('jobs')->where('id', 'demo-drill')->increment('version');
+        $lost = $this->api('POST', "/api/backups/{$name}/restore", ['yes' => false], 200);
+        self::assertNull($lost['before']);
+        self::assertCount(1, $lost['loses']);
+        self::assertStringContainsString('that would be gone', $lost['loses'][0]);
+        $was = $this->versions()['demo-drill'];
+        $done = $this->api('POST', "/api/backups/{$name}/restore", ['yes' => true], 200);
+        self::assertSame($was - 1, $this->versions()['demo-drill']);
+        self::assertContains($done['before'], array_column($this->api('GET', '/api/backups', null, 200)['backups'], 'name'));
+        foreach (['nowhere.zip', 'shop-1.zip'] as $other) {
+            $this->api('POST', "/api/backups/{$other}/restore", ['yes' => true], 404);
+        }
+        $this->api('POST', "/api/backups/{$name}/restore", ['yes' => 'perhaps'], 422);
+        file_put_contents("{$this->folder}/backups/{$name}", substr((string) file_get_contents("{$this->folder}/backups/{$name}"), 0, -300));
+        self::assertCount(1, $this->api('GET', '/api/backups', null, 200)['backups'], 'a damaged one is none');
     }
 }

@@ -27,6 +27,7 @@ export type Mated = Schemas['Mated'];
 export type Catalogue = Schemas['Catalogue'];
 export type BenchRow = Schemas['BenchRow'];
 export type Shop = Schemas['Shop'];
+export type Backups = Schemas['Backups'];
 export type Reading = Schemas['Reading'];
 export type Joint = Schemas['Joint'];
 export type Part = Schemas['Part'];

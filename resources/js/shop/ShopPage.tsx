@@ -11,6 +11,7 @@ import { BenchStrip } from '../bench/BenchStrip';
 import { NumberFact } from '../entry/NumberFact';
 import { TextFact } from '../entry/TextFact';
 import { Frame } from '../shell/Frame';
+import { Backups } from './Backups';
 import { Instruments } from './Instruments';
 import { LinkButton } from '../shell/LinkButton';
 import { Machines } from './Machines';
@@ -166,6 +167,10 @@ export function ShopPage() {
                 Instruments
             </Typography>
             <Instruments />
+            <Typography variant="h2" sx={{ mt: 3, mb: 0.5 }}>
+                Backups
+            </Typography>
+            <Backups />
         </Frame>
     );
 }

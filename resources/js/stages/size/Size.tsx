@@ -85,7 +85,7 @@ export function Size() {
     useEffect(() => {
         if (fresh.current !== null && fresh.current === shown) {
             fresh.current = null;
-            content.current?.querySelector<HTMLElement>('input:not([type=hidden]), textarea')?.focus();
+            content.current?.querySelector<HTMLElement>('input,textarea')?.focus();
         }
     }, [shown]);
     const begin = (list: 'loops' | 'clearances', fact: Record<string, unknown>) => {
