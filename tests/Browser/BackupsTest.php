@@ -27,7 +27,7 @@ final class BackupsTest extends BrowserTestCase
         $this->waitFor(fn (): bool => $this->page->findElements(WebDriverBy::xpath("//*[@role='dialog']")) === [], 'the question stayed open');
         $this->press('Bring it back …');
         $this->sees('This would be lost');
-        $this->press('Bring it back');
+        $this->find("//*[@role='dialog']//button[normalize-space(.)='Bring it back']", 'the answer')->click();
         $this->waitFor(fn (): bool => $this->api('/api/jobs/demo-drill')['facts']['take_in']['failed'] === $was, 'it did not come back');
         $this->waitFor(fn (): bool => count($this->api('/api/backups')['backups']) === 2, 'what was there before is not backed up');
         // In German too.
