@@ -116,6 +116,10 @@ final class JointHelpTest extends TestCase
         self::assertSame([], self::help(SampleJob::measured()->build(), 'Bush in housing')['ways_out']);
         // A round bore has no form to ream away; what is bonded already is not bonded instead.
         self::assertSame(['sneak-up', 'widen', 'bond'], array_column(self::help($narrow->build(), 'Bush in housing')['ways_out'], 'code'));
+        $reason = static fn (): array => array_column(self::help($narrow->build(), 'Bush in housing')['ways_out'], 'joint', 'code')['bond'];
+        self::assertStringContainsString('too narrow', $reason()['reason']);
+        $narrow->joint('Bush in housing', ['reason' => 'as the maker says']);
+        self::assertSame('as the maker says', $reason()['reason'], 'a reason that was given stays');
         $film = $narrow->joint('Bush in housing', ['purpose' => 'bonded', 'least' => ['typed' => '0.100', 'unit' => 'mm'], 'most' => ['typed' => '0.116', 'unit' => 'mm']]);
         self::assertSame(['sneak-up', 'widen'], array_column(self::help($film->build(), 'Bush in housing')['ways_out'], 'code'));
     }

@@ -260,4 +260,31 @@ final class RemediesTest extends TestCase
         }
         self::assertGreaterThan(20, $some);
     }
+
+    /** Of a diameter half counts: the washer of above as a diameter, ±6, is held to twice as much, ±0.216. */
+    public function test_a_diameter_is_held_to_twice_as_much(): void
+    {
+        $loop = Loop::of([self::about('face', 0, 10), new Contributor('washer', 100.0, 6.0, 6.0, 1, Spread::Uniform, weight: 0.5)], new Range(40, 60));
+        $held = array_values(array_filter((new Remedies($loop, self::HOLDS_MM))->all([], [0, 1]), static fn (Remedy $r): bool => $r->kind === 'hold' && str_contains($r->do->mm, 'washer')));
+        self::assertCount(1, $held);
+        self::assertEqualsWithDelta(0.216, $held[0]->new->plusMm, 0.004);
+        self::assertSame($held[0]->new->plusMm, $held[0]->new->minusMm);
+        self::assertSame(0.5, $held[0]->new->weight);
+    }
+
+    /** What hardly counts is not held, what nobody may hold neither: a share below one in twenty of a wide loop. */
+    public function test_only_what_may_be_held_is(): void
+    {
+        $loop = Loop::of([self::about('face', 0, 10), self::about('washer', 50, 3)], new Range(40, 60));
+        $kinds = static fn (array $limits): array => array_map(static fn (Remedy $r): string => $r->kind, (new Remedies($loop, self::HOLDS_MM))->all([], $limits));
+        self::assertNotContains('hold', $kinds([]), 'none of them has limits one may choose');
+        self::assertContains('hold', $kinds([1]));
+    }
+
+    /** A gap below nothing is written with its sign in the working. */
+    public function test_a_gap_below_nothing(): void
+    {
+        $steps = Loop::of([self::about('socket', 10.0, 0.1), self::about('pin', 10.5, 0.1, -1)], new Range(0.0, 1.0))->working()->steps;
+        self::assertStringContainsString('−0.500', implode(' ', array_map(static fn ($step): string => $step->numbers->mm, $steps)));
+    }
 }

@@ -179,4 +179,22 @@ final class ResultantTest extends TestCase
         $this->expectException(BadInput::class);
         self::of([]);
     }
+
+    /** Turned as a whole nothing changes but the direction: size, doubt, chance and what is likely, at any angle. */
+    public function test_turned_as_a_whole(): void
+    {
+        foreach ([[[3.0, 0.01, 0.0], [4.0, 0.02, 90.0]], [[0.02, 0.01, 0.0], [0.01, 0.03, 90.0], [0.01, 0.02, 200.0]], [[200.0, 0.05, 10.0], [150.0, 0.2, 75.0]]] as $offsets) {
+            $plain = self::of($offsets);
+            foreach ([17.0, 45.0, 90.0, 133.0, 250.0] as $by) {
+                $turned = self::of(array_map(static fn (array $o): array => [$o[0], $o[1], $o[2] + $by], $offsets));
+                self::assertEqualsWithDelta($plain->sizeMm(), $turned->sizeMm(), 1e-9, "by {$by}");
+                self::assertEqualsWithDelta($plain->u95Mm(), $turned->u95Mm(), 1e-9, "by {$by}");
+                self::assertEqualsWithDelta(fmod($plain->angleDeg() + $by, 360.0), $turned->angleDeg(), 1e-6);
+                foreach ([-0.5, 0.2, 0.9] as $off) {
+                    $mm = $plain->sizeMm() + $off * $plain->u95Mm();
+                    self::assertEqualsWithDelta($plain->within($mm), $turned->within($mm), 4e-3, "by {$by}, {$off}");
+                }
+            }
+        }
+    }
 }

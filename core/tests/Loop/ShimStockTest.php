@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Loop;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Loop\Shims;
 use Oldpart\Core\Loop\ShimStock;
+use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 
@@ -30,5 +32,16 @@ final class ShimStockTest extends TestCase
                 self::assertSame('shims', $bad->field);
             }
         }
+    }
+
+    /** Thick ones too: three of 2 mm are 6, two and one of 1.5 are 5.5; nearest to the middle of what is wanted. */
+    public function test_a_pile_of_thick_ones(): void
+    {
+        $stock = ShimStock::read('2 x3, 1.5 x1, 0.5 x1', Unit::Millimetre);
+        $pile = static fn (float $from, float $to): array => [...Shims::pile($stock, new Range($from, $to)) ?? []];
+        self::assertEqualsWithDelta(6.0, array_sum($pile(5.9, 6.1)), 1e-9);
+        self::assertEqualsWithDelta(5.5, array_sum($pile(5.4, 5.6)), 1e-9);
+        self::assertEqualsWithDelta(8.0, array_sum($pile(7.9, 8.1)), 1e-9);
+        self::assertSame([], $pile(8.1, 20.0), 'there are no more');
     }
 }
