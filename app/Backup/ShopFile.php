@@ -46,12 +46,12 @@ final class ShopFile
         return $jobs;
     }
 
-    /** Alike where nothing of it was changed. */
+    /** Alike where nothing of it was changed; empty where nobody said anything yet. */
     public static function settings(string $path): string
     {
         $all = array_map(static fn (string $table): array => self::rows($path, "SELECT * FROM {$table} ORDER BY 1"), self::SETTINGS);
 
-        return hash('sha256', (string) json_encode($all));
+        return array_filter($all) === [] ? '' : hash('sha256', (string) json_encode($all));
     }
 
     /**

@@ -166,6 +166,20 @@ final class BackupTest extends FeatureTestCase
         self::assertSame([], glob(sys_get_temp_dir().'/oldpart-fit-backup-*') ?: [], 'nothing is left lying about');
     }
 
+    /** On a new machine there is nothing to lose, and nothing is asked. */
+    public function test_into_an_empty_shop(): void
+    {
+        $backup = $this->backups()->make();
+        DB::table('jobs')->delete();
+        foreach (['shops', 'own_instruments', 'instrument_checks', 'take_offs'] as $table) {
+            DB::table($table)->delete();
+        }
+        self::assertSame([], $this->restoring()->loses($backup));
+        self::assertSame(0, Artisan::call('shop:restore', ['file' => $backup->path]));
+        self::assertSame(15, DB::table('jobs')->count());
+        self::assertSame('Culvert Lane Workshop', DB::table('shops')->value('name'));
+    }
+
     /** One of a newer version would be read wrongly: it is refused with the way out. */
     public function test_a_newer_version(): void
     {
