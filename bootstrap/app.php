@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use App\Backup\Backups;
+use App\Backup\OpenFiles;
 use App\Backup\Restoring;
+use App\Bench\JobStore;
 use App\Database\ImmediateConnector;
 use App\Gauges\LineGauge;
 use App\Http\Middleware\OnlyFromHere;
@@ -35,6 +37,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withSingletons([
         LineGauge::class => static fn (): LineGauge => new LineGauge('tcp://127.0.0.1:'.(int) config('shop.gauge_port')),
         Backups::class => static fn (): Backups => new Backups((string) config('shop.backups'), (string) config('shop.photos')),
+        OpenFiles::class => static fn (): OpenFiles => new OpenFiles(app(JobStore::class), (string) config('shop.photos')),
         Restoring::class => static fn (): Restoring => new Restoring(app(Backups::class), (string) config('shop.photos')),
         Photographs::class => static fn (): Photographs => new Photographs((string) config('shop.photos')),
     ])

@@ -55,6 +55,7 @@ Route::post('jobs/{job}/readings-table/look', [ReadingsCsvController::class, 'lo
 Route::post('jobs/{job}/readings-table', [ReadingsCsvController::class, 'store']);
 Route::put('jobs/{job}/{list}/{thing}', [JobController::class, 'put']);
 Route::delete('jobs/{job}/{list}/{thing}', [JobController::class, 'destroy']);
+Route::get('everything', [BackupController::class, 'everything']);
 Route::get('backups', [BackupController::class, 'index']);
 Route::post('backups', [BackupController::class, 'store']);
 Route::get('backups/{backup}', [BackupController::class, 'show']);

@@ -7,10 +7,13 @@ namespace Tests\Feature;
 use App\Backup\Backup;
 use App\Backup\Backups;
 use App\Backup\BadBackup;
+use App\Backup\OpenFiles;
 use App\Backup\Restoring;
+use App\Bench\JobStore;
 use Database\Seeders\DemoShop;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Oldpart\Core\Exchange\JobFile;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Backed up whole while others write, checked by opening it, and brought back over what is there. */
@@ -295,5 +298,49 @@ final class BackupTest extends FeatureTestCase
         $this->api('POST', "/api/backups/{$name}/restore", ['yes' => 'perhaps'], 422);
         file_put_contents("{$this->folder}/backups/{$name}", substr((string) file_get_contents("{$this->folder}/backups/{$name}"), 0, -300));
         self::assertCount(1, $this->api('GET', '/api/backups', null, 200)['backups'], 'a damaged one is none');
+    }
+
+    /** Out as open files and into an empty shop again: every job as it was, its photographs, the shop's own words. */
+    public function test_everything_as_open_files(): void
+    {
+        mkdir("{$this->folder}/photos/demo-drill/small", 0777, true);
+        file_put_contents("{$this->folder}/photos/demo-drill/p-1.jpg", 'large');
+        file_put_contents("{$this->folder}/photos/demo-drill/small/p-1.jpg", 'small');
+        DB::table('photos')->insert(['id' => 'p-1', 'job_id' => 'demo-drill', 'place' => 0, 'note' => 'the worn bore', 'width' => 10, 'height' => 10]);
+        $files = new OpenFiles(app(JobStore::class), "{$this->folder}/photos");
+        $facts = function (): array {
+            $jobs = DB::table('jobs')->orderBy('id')->pluck('id')->all();
+
+            return array_combine($jobs, array_map(static fn (string $id): string => JobFile::write(app(JobStore::class)->facts($id)), $jobs));
+        };
+        $was = $facts();
+        self::assertSame(15, $files->write("{$this->folder}/all.zip"));
+        $zip = new \ZipArchive();
+        self::assertTrue($zip->open("{$this->folder}/all.zip"));
+        $names = array_map(static fn (int $i): string => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1));
+        self::assertCount(15, preg_grep('~/readings\.csv$~', $names) ?: []);
+        self::assertCount(2, preg_grep('~/photos/.*\.jpg$~', $names) ?: []);
+        self::assertStringNotContainsString('demo_before', (string) $zip->getFromName('shop.json'));
+        try {
+            $files->read("{$this->folder}/all.zip");
+            self::fail('into a shop with jobs');
+        } catch (BadBackup $bad) {
+            self::assertStringContainsString('empty one only', $bad->getMessage());
+        }
+        DB::table('jobs')->delete();
+        DB::table('shops')->delete();
+        exec('rm -rf '.escapeshellarg("{$this->folder}/photos"));
+        self::assertSame(0, Artisan::call('shop:import', ['file' => "{$this->folder}/all.zip"]));
+        self::assertEquals($was, $facts());
+        self::assertSame('Culvert Lane Workshop', DB::table('shops')->value('name'));
+        self::assertSame(['large', 'small', 'the worn bore'], [file_get_contents("{$this->folder}/photos/demo-drill/p-1.jpg"), file_get_contents("{$this->folder}/photos/demo-drill/small/p-1.jpg"), DB::table('photos')->value('note')]);
+        // What is no such file says so, and nothing came in.
+        DB::table('jobs')->delete();
+        $backup = $this->backups()->make();
+        self::assertSame(1, Artisan::call('shop:import', ['file' => $backup->path]));
+        self::assertStringContainsString('bin/restore', Artisan::output());
+        self::assertSame(0, DB::table('jobs')->count());
+        $all = $this->send('GET', '/api/everything');
+        self::assertSame(200, $all->getStatusCode());
     }
 }

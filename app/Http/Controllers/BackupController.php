@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Backup\Backup;
 use App\Backup\Backups;
 use App\Backup\BadBackup;
+use App\Backup\OpenFiles;
 use App\Backup\Restoring;
 use App\Http\Body;
 use Illuminate\Http\JsonResponse;
@@ -50,6 +51,18 @@ final readonly class BackupController
             'Content-Type' => 'application/zip',
             'Content-Disposition' => 'attachment; filename="'.$backup.'"',
         ]);
+    }
+
+    /** Everything as open files. */
+    public function everything(OpenFiles $files): BinaryFileResponse
+    {
+        $path = sys_get_temp_dir().'/oldpart-fit-everything-'.bin2hex(random_bytes(6)).'.zip';
+        $this->try(fn (): int => $files->write($path));
+
+        return (new BinaryFileResponse($path, 200, [
+            'Content-Type' => 'application/zip',
+            'Content-Disposition' => 'attachment; filename="oldpart-fit-'.date('Y-m-d').'.zip"',
+        ]))->deleteFileAfterSend();
     }
 
     /** Says what would be lost; carries it out where that is accepted, or nothing is. */

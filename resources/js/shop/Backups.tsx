@@ -56,6 +56,9 @@ export function Backups() {
                 <Button variant="outlined" color="inherit" disabled={busy} onClick={() => void make()}>
                     Back up now
                 </Button>
+                <Button variant="outlined" color="inherit" href="/api/everything" download>
+                    Everything as open files
+                </Button>
             </Box>
             {refused !== null && (
                 <Typography color="error" role="alert" sx={{ mb: 1 }}>
