@@ -134,7 +134,12 @@ final class BoreAndCutsTest extends TestCase
         );
         $making = self::making($answers, 'Bush outside');
         self::assertEqualsWithDelta(30.03 - 0.0162, $making->log->sizes()[0], 0.0001);
-        self::assertContains('cut-warm', array_map(static fn ($n): string => $n->code, $making->notes()));
+        $says = static fn (array $notes): string => array_column(array_map(static fn ($n): array => [$n->code, $n->say->mm], $notes), 1, 0)['cut-warm'] ?? '';
+        self::assertStringStartsWith('Read warm: it will shrink by 0.016 mm', $says($making->notes()));
+        // Read at freezing it is smaller than it will be: 18e-6 · 30 · 20 is 0.011.
+        $cold = self::making(self::answers(SampleJob::measured()->cut('Bush outside', 'only', null, '30.030', 'outside-micrometer', 0.0)), 'Bush outside');
+        self::assertEqualsWithDelta(30.03 + 0.0108, $cold->log->sizes()[0], 0.0001);
+        self::assertStringStartsWith('Read cold: it will grow by 0.011 mm', $says($cold->notes()));
     }
 
     public function test_the_log_learns_from_what_came_off(): void

@@ -138,6 +138,14 @@ final class JointWaysTest extends TestCase
         self::assertStringContainsString('household freezer (−18 °C)', $shown['cold'][0]['mm']);
         // The band leaves U at both ends of the fit: all but a few in a thousand grip.
         self::assertMatchesRegularExpression('/: (99\.\d|100) grip/', $shown['chances']['mm']);
+        // Where it runs warm, or cold, that is said with it; at twenty degrees it is not.
+        self::assertStringNotContainsString('°C', $shown['chances']['mm']);
+        foreach ([120.0 => ' grip at 120 °C', -20.0 => ' grip at -20 °C'] as $runs => $says) {
+            $job = self::measured('60');
+            $job->facts['take_in']['runs_at_c'] = (float) $runs;
+            $its = json_decode((string) json_encode(self::joint($job)), true)['hot_and_cold'];
+            self::assertStringContainsString($says, $its['chances']['mm']);
+        }
         $aluminium = json_decode(
             json_encode(self::joint(self::measured('60')->materials('aluminium casting alloy')), JSON_THROW_ON_ERROR),
             true,

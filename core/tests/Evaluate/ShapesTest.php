@@ -543,4 +543,12 @@ final class ShapesTest extends TestCase
         // As much narrower at either end as the bore's reading is unsure by: less than a hundredth with such a gauge.
         self::assertEqualsWithDelta(1 / 8, $plug->band?->widthMm(), 0.03);
     }
+
+    /** Said to be 1 in 8 and read from its small end: its large end is the larger of the two, wherever one began. */
+    public function test_a_taper_read_from_its_small_end(): void
+    {
+        $this->job('taper-hub')->is('Bush taper', ['shape' => '1:8'])->read('Bush taper', 'outside-micrometer', '52.000')
+            ->read('Bush taper', 'outside-micrometer', '56.000', 'far')->read('Bush taper', 'depth-micrometer', '32.00', 'over');
+        self::assertEqualsWithDelta(56 - 1 / 8, $this->shape('Hub taper')->band?->middleMm(), 1e-9);
+    }
 }

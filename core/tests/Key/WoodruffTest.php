@@ -95,4 +95,19 @@ final class WoodruffTest extends TestCase
         // ANSI B17.2 allows 0.005 in of depth, whatever the width; a metric one goes by DIN 6888, as for parallel keys. From memory.
         self::assertEqualsWithDelta([0.127, 0.127, 0.2], [KeyLimits::woodruffDeeperMm(3.175, true), KeyLimits::woodruffDeeperMm(9.525, true), KeyLimits::woodruffDeeperMm(8, false)], 1e-9);
     }
+
+    /** ISO 3912 in a bore of 22: 2.3 into the hub, 24.3 from its bottom, and up to a tenth deeper; 5.5 to 5.6 into the shaft (DIN 6888, from memory). */
+    public function test_the_hub_s_slot_and_the_shaft_s(): void
+    {
+        $this->job('gear-on-shaft')->is('Keyway in the bore', ['shape' => 'Woodruff 5 × 7.5'])->is('Bore', ['size' => ['typed' => '22', 'unit' => 'mm']]);
+        $numbers = static fn (array $more): array => array_map(static fn ($n): string => $n->says->mm, array_column(array_map(static fn ($n): array => ['name' => $n->name, 'n' => $n], $more), 'n', 'name'));
+        $hub = $numbers($this->card('Keyway in the bore')->more);
+        self::assertStringContainsString('24.300', $hub['From its bottom across the bore']);
+        self::assertStringContainsString('24.400', $hub['From its bottom across the bore']);
+        $this->job('stepped-shaft')->is('Keyway', ['shape' => 'Woodruff 5 × 7.5'])->is('Hub seat', ['size' => ['typed' => '22', 'unit' => 'mm']]);
+        $shaft = $numbers($this->card('Keyway')->more);
+        self::assertStringContainsString('5.500', $shaft['From the uncut round down']);
+        self::assertStringContainsString('5.600', $shaft['From the uncut round down']);
+        self::assertStringContainsString('19.000', $shaft['Cutter']);
+    }
 }

@@ -178,7 +178,9 @@ final readonly class CutProgress
             $notes[] = Note::caution(
                 'cut-warm',
                 Say::with(
-                    'Read warm: it will shrink by {s}. The size here is corrected for it, but let it cool before you accept it.',
+                    $shift > 0
+                        ? 'Read warm: it will shrink by {s}. The size here is corrected for it, but let it cool before you accept it.'
+                        : 'Read cold: it will grow by {s}. The size here is corrected for it, but let it come to the warmth of the shop before you accept it.',
                     ['s' => LengthWriter::difference($shift)],
                 ),
             );
