@@ -287,4 +287,16 @@ final class RemediesTest extends TestCase
         $steps = Loop::of([self::about('socket', 10.0, 0.1), self::about('pin', 10.5, 0.1, -1)], new Range(0.0, 1.0))->working()->steps;
         self::assertStringContainsString('−0.500', implode(' ', array_map(static fn ($step): string => $step->numbers->mm, $steps)));
     }
+
+    /** Limits that are not alike to both sides are written out, whichever side is the wider: ± would be about another size. */
+    public function test_uneven_limits_are_written_out(): void
+    {
+        foreach ([[49.0, 4.0, 2.0], [51.0, 2.0, 4.0]] as [$size, $plus, $minus]) {
+            $loop = Loop::of([self::about('face', 0, 10), new Contributor('washer', $size, $plus, $minus, 1)], new Range(40, 60));
+            $says = array_values(preg_grep('/washer/', self::says((new Remedies($loop, self::HOLDS_MM))->all([], [1]))) ?: [])[0] ?? '';
+            // As the washer of ±3 about 50 above: 0.108 either way.
+            self::assertMatchesRegularExpression('/between 49\.89\d and 50\.10\d instead of 47\.000 and 53\.000/', $says);
+            self::assertStringNotContainsString('±', $says);
+        }
+    }
 }
