@@ -44,8 +44,6 @@ export function Frame({ title, subtitle, tab, strip, card, jobId, temperature, c
                     gridArea: 'main',
                     order: 1,
                     overflow: 'auto',
-                    // What has the focus is not brought to where a line at the foot lies over it.
-                    scrollPaddingBottom: { sm: '6rem' },
                     px: { xs: 1.5, md: 2.25 },
                     py: 1.75,
                 }}
