@@ -3458,6 +3458,7 @@ export interface components {
             ready_at: string | null;
             notes: components["schemas"]["Note"][];
             working: components["schemas"]["WorkingStep"][];
+            picture: components["schemas"]["Drawing"] | null;
         };
         /** @description a size it may have been meant to be */
         Meant: {

@@ -10,6 +10,7 @@ use Oldpart\Core\Facts\ReadingFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Measure\Cooling;
 use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Picture\CoolingPicture;
 
 /** A part that was read warm: how long it must lie, and when it can be read. */
 final readonly class CoolDown implements \JsonSerializable
@@ -20,8 +21,12 @@ final readonly class CoolDown implements \JsonSerializable
     /** How near to its cold size it has to be, mm: a tenth of what an ordinary fit allows. */
     private const LIMIT_MM = 0.002;
 
-    private function __construct(public float $partC, public string $takenAt, public Cooling $cooling)
-    {
+    private function __construct(
+        public float $partC,
+        public string $takenAt,
+        public Cooling $cooling,
+        private float $roomC,
+    ) {
     }
 
     /**
@@ -61,7 +66,7 @@ final readonly class CoolDown implements \JsonSerializable
             return null;
         }
 
-        return new self($last->partC, $last->takenAt, $cooling);
+        return new self($last->partC, $last->takenAt, $cooling, $room);
     }
 
     /** When it can be read: UTC, ISO 8601; null where the time it was taken can't be read. */
@@ -88,6 +93,7 @@ final readonly class CoolDown implements \JsonSerializable
             'ready_at' => $this->readyAt(),
             'notes' => $this->cooling->notes,
             'working' => $this->cooling->working,
+            'picture' => CoolingPicture::draw($this->cooling, $this->partC, $this->roomC),
         ];
     }
 }

@@ -36,7 +36,7 @@ export function CoolingDown({ cooling }: { cooling: NonNullable<SurfaceAnswer['c
                 reading is surer. The time is for a solid piece about as long as it is thick.
             </Typography>
             <Notes notes={cooling.notes} />
-            <Why steps={cooling.working} label="Why this long" />
+            <Why steps={cooling.working} label="Why this long" picture={cooling.picture} />
         </Framed>
     );
 }

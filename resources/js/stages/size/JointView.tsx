@@ -48,7 +48,7 @@ export function JointView({ joint, answer }: { joint: Joint; answer: JointAnswer
                     sx={{
                         borderLeft: 5,
                         // A shape has its numbers elsewhere: that is no stop.
-                        borderColor: answer.purpose.shape === null ? 'overlap.main' : 'strong.main',
+                        borderColor: answer.purpose.shape ? 'strong.main' : 'overlap.main',
                         pl: 1.5,
                         mb: 1.25,
                     }}
