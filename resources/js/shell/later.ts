@@ -20,14 +20,21 @@ export function fetchTheRest() {
     });
 }
 
-/** A part that is no longer there belongs to an older version of this page: it is loaded anew, but not over and over. */
+/**
+ * A part that is no longer there belongs to an older version of this page: it is loaded anew, but not over and over, and
+ * not where nobody answers: what stands on the screen is worth more than a page that says so.
+ */
 export function reloadWhereGone() {
-    window.addEventListener('vite:preloadError', (event) => {
+    window.addEventListener('vite:preloadError', () => {
         const last = Number(sessionStorage.getItem('reloaded') ?? 0);
-        if (Date.now() - last > 10_000 && navigator.onLine) {
-            event.preventDefault();
-            sessionStorage.setItem('reloaded', String(Date.now()));
-            window.location.reload();
+        if (Date.now() - last > 10_000) {
+            void fetch('/', { method: 'HEAD', cache: 'no-store' }).then(
+                () => {
+                    sessionStorage.setItem('reloaded', String(Date.now()));
+                    window.location.reload();
+                },
+                () => undefined,
+            );
         }
     });
 }
