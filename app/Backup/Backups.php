@@ -48,7 +48,10 @@ final readonly class Backups
     {
         $last = $this->last();
 
-        return $this->hasChanged() && ($last === null || $last->madeAt <= $now->modify('-'.self::EVERY_HOURS.' hours'));
+        // One of tomorrow was made while the clock was wrong.
+        return $this->hasChanged() && ($last === null
+            || $last->madeAt > $now
+            || $last->madeAt <= $now->modify('-'.self::EVERY_HOURS.' hours'));
     }
 
     /** Something was written since the last one. */

@@ -7,6 +7,7 @@ namespace App\Backup;
 use App\Bench\JobStore;
 use App\Models\Job;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Exchange\JobTables;
 use Oldpart\Core\Exchange\ReadingsCsv;
@@ -88,11 +89,26 @@ final readonly class OpenFiles
             }
         }
 
+        try {
+            return $this->takeAll($zip, $shop, $folders);
+        } catch (\PDOException $e) {
+            throw new BadBackup("What {$path} says of the shop can’t be stored ({$e->getMessage()}): nothing came in.", previous: $e);
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $shop
+     * @param  list<string>  $folders
+     */
+    private function takeAll(ZipArchive $zip, array $shop, array $folders): int
+    {
         return DB::transaction(function () use ($zip, $shop, $folders): int {
             foreach (array_keys(self::TABLES) as $table) {
                 DB::table($table)->delete();
                 foreach (is_array($shop[$table] ?? null) ? $shop[$table] : [] as $row) {
-                    DB::table($table)->insert([...(array) $row, 'created_at' => now(), 'updated_at' => now()]);
+                    // What a newer version says of itself beside that is left out.
+                    $known = array_intersect_key((array) $row, array_flip(Schema::getColumnListing($table)));
+                    DB::table($table)->insert([...$known, 'created_at' => now(), 'updated_at' => now()]);
                 }
             }
             foreach ($folders as $folder) {

@@ -24,6 +24,9 @@ final readonly class Restoring
         return $backup->inside(function (string $shop): array {
             $this->known($shop);
             $mine = (string) DB::connection()->getDatabaseName();
+            if (! ShopFile::isWhole($mine)) {
+                return [];
+            }
             [$then, $lost] = [ShopFile::versions($shop), []];
             if (! in_array(ShopFile::settings($mine), ['', ShopFile::settings($shop)], true)) {
                 $lost[] = 'The shop’s own settings, its gauges or their checks were changed after it, and would be as they were.';
@@ -42,18 +45,20 @@ final readonly class Restoring
     }
 
     /**
-     * The shop that is there is backed up first. SQLite itself writes the pages over, in one step for whoever reads or
+     * The shop that is there is backed up first; one that is damaged is put aside as it is. SQLite itself writes the pages over, in one step for whoever reads or
      * writes meanwhile; photographs of the backup are put beside those that are there.
      *
-     * @return Backup of what was there
+     * @return string where what was there is now
      *
      * @throws BadBackup where one of the two can't be done: the shop is as it was then
      */
-    public function carryOut(Backup $backup): Backup
+    public function carryOut(Backup $backup): string
     {
-        return $backup->inside(function (string $shop, string $photos): Backup {
+        return $backup->inside(function (string $shop, string $photos): string {
             $this->known($shop);
-            $before = $this->backups->make();
+            $mine = (string) DB::connection()->getDatabaseName();
+            $isWhole = ShopFile::isWhole($mine);
+            $before = $isWhole ? $this->backups->make()->path : null;
             foreach (Backup::filesIn($photos) as $name => $file) {
                 $to = "{$this->photos}/{$name}";
                 is_dir(dirname($to)) || @mkdir(dirname($to), 0700, true);
@@ -61,21 +66,46 @@ final readonly class Restoring
                     throw new BadBackup("A photograph could not be written to {$to}: make room on the disk, then try again. The shop is as it was.");
                 }
             }
-            $from = new \SQLite3($shop, SQLITE3_OPEN_READONLY);
-            $into = new \SQLite3((string) DB::connection()->getDatabaseName());
-            $into->busyTimeout(10000);
-            if (! @$from->backup($into)) {
-                throw new BadBackup("The shop’s file could not be written ({$into->lastErrorMsg()}): it is as it was. Stop whatever holds it, then try again.");
+            if ($isWhole) {
+                self::writeOver($shop, $mine);
+            } else {
+                $before = self::putAside($mine);
+                if (! @copy($shop, "{$mine}.part") || ! @rename("{$mine}.part", $mine)) {
+                    throw new BadBackup("The shop’s file {$mine} could not be written: make room on the disk, then try again. The damaged one is in {$before}.");
+                }
             }
-            $from->close();
-            $into->close();
             DB::purge();
             // A backup of an earlier version is brought up to this one.
             Artisan::call('migrate', ['--force' => true]);
             Artisan::call('shop:tidy', ['--anew' => true]);
 
-            return $before;
+            return (string) $before;
         });
+    }
+
+    private static function writeOver(string $shop, string $mine): void
+    {
+        $from = new \SQLite3($shop, SQLITE3_OPEN_READONLY);
+        $into = new \SQLite3($mine);
+        $into->busyTimeout(10000);
+        if (! @$from->backup($into)) {
+            throw new BadBackup("The shop’s file could not be written ({$into->lastErrorMsg()}): it is as it was. Stop whatever holds it, then try again.");
+        }
+        $from->close();
+        $into->close();
+    }
+
+    /** @return string where it is now, with what belongs to it */
+    private static function putAside(string $mine): string
+    {
+        $aside = $mine.'.damaged-'.gmdate('Ymd-His');
+        foreach (['', '-wal', '-shm'] as $end) {
+            if (is_file($mine.$end) && ! @rename($mine.$end, $aside.$end)) {
+                throw new BadBackup("The damaged file {$mine}{$end} could not be put aside: give the right to write its folder.");
+            }
+        }
+
+        return $aside;
     }
 
     private function known(string $shop): void

@@ -20,6 +20,17 @@ final class ShopFile
         self::jobs($path);
     }
 
+    public static function isWhole(string $path): bool
+    {
+        try {
+            self::look($path);
+
+            return true;
+        } catch (BadBackup) {
+            return false;
+        }
+    }
+
     /** @throws BadBackup for a file that holds no jobs */
     public static function jobs(string $path): int
     {

@@ -14,20 +14,26 @@ copy_shop() { # file, why
 
 # Looks at the shop's file before anything is done to it, brings it up to this version, and fills it where it is new.
 open_shop() {
-    local db=${DB_DATABASE:-database/database.sqlite} state new=0 last log
+    local db=${DB_DATABASE:-database/database.sqlite} state new=0 last backup log
     state=$(php bin/lib/shop-file.php look "$db")
     last=$(ls -1t "$copies"/shop-*.sqlite 2>/dev/null | head -n 1 || true)
+    backup=$(ls -1t "${BACKUP_DIR:-storage/app/backups}"/shop-*.zip 2>/dev/null | head -n 1 || true)
     case $state in
     nowhere) stop "There is no folder $(dirname "$db") for the shop's file. Make it, or name another file in DB_DATABASE." ;;
     read-only) stop "The shop's file can't be written: $db. Give the right to write it and its folder back, then start again." ;;
     damaged*)
+        [ -z "$backup" ] || stop "The shop's file is damaged: $db (${state#damaged }). Bring the last backup back, which puts the damaged file aside, then start again:
+  bin/restore '$backup'"
         [ -z "$last" ] || stop "The shop's file is damaged: $db (${state#damaged }). It was left as it is. Put the last copy in its place, then start again:
   cp '$last' '$db'"
         stop "The shop's file is damaged: $db (${state#damaged }). It was left as it is. Put your own copy of it in its place, then start again."
         ;;
     foreign) stop "$db is a database of something else: it was left as it is. Name another file in DB_DATABASE." ;;
     missing | blank)
-        if [ $fresh = 0 ] && [ $empty = 0 ] && { [ -n "$last" ] || [ -n "$(find "${PHOTO_DIR:-storage/app/photos}" -name '*.jpg' -print -quit 2>/dev/null)" ]; }; then
+        if [ $fresh = 0 ] && [ $empty = 0 ] && { [ -n "$last$backup" ] || [ -n "$(find "${PHOTO_DIR:-storage/app/photos}" -name '*.jpg' -print -quit 2>/dev/null)" ]; }; then
+            [ -z "$backup" ] || stop "The shop's file is gone: $db, but there are backups of a shop here. Bring the last one back:
+  bin/restore '$backup'
+Or begin anew, with the demo (bin/start --fresh) or without it (bin/start --empty)."
             stop "The shop's file is gone: $db, but there are photographs or copies of a shop here.
 ${last:+Put the last copy back:  cp '$last' '$db'
 }Or begin anew, with the demo (bin/start --fresh) or without it (bin/start --empty)."

@@ -96,7 +96,7 @@ final class BackupTest extends FeatureTestCase
         self::assertSame('picture', file_get_contents("{$this->folder}/photos/job-a/one.jpg"));
         $this->api('GET', '/api/jobs/demo-saw', null, 200);
         // And what was there before it was brought back is not lost either.
-        $this->restoring()->carryOut($before);
+        $this->restoring()->carryOut(Backup::open($before));
         self::assertSame('Another name', DB::table('shops')->value('name'));
         self::assertArrayHasKey('new', $this->versions());
     }
@@ -183,6 +183,23 @@ final class BackupTest extends FeatureTestCase
         self::assertSame('Culvert Lane Workshop', DB::table('shops')->value('name'));
     }
 
+    /** The file that is there is damaged, which is when one needs it: it is put aside as it is, and the backup stands in its place. */
+    public function test_over_a_damaged_file(): void
+    {
+        $was = $this->versions();
+        $backup = $this->backups()->make();
+        DB::purge('shop-file');
+        $file = "{$this->folder}/shop.sqlite";
+        $bytes = (string) file_get_contents($file);
+        file_put_contents($file, substr_replace($bytes, str_repeat('x', 20000), 4096, 20000));
+        $damaged = (string) file_get_contents($file);
+        self::assertSame(0, Artisan::call('shop:restore', ['file' => $backup->path]));
+        self::assertEquals($was, $this->versions());
+        $aside = glob("{$file}.damaged-*") ?: [];
+        self::assertCount(1, $aside);
+        self::assertSame($damaged, file_get_contents($aside[0]));
+    }
+
     /** One of a newer version would be read wrongly: it is refused with the way out. */
     public function test_a_newer_version(): void
     {
@@ -236,6 +253,7 @@ final class BackupTest extends FeatureTestCase
         self::assertTrue($this->backups()->hasChanged());
         self::assertFalse($this->backups()->isDue($now->modify('+59 minutes')));
         self::assertTrue($this->backups()->isDue($now->modify('+61 minutes')));
+        self::assertTrue($this->backups()->isDue($now->modify('-3 years')), 'one of tomorrow is no reason to wait');
         $this->backups()->make($now);
         DB::table('shops')->update(['name' => 'Another name, and a longer one']);
         self::assertTrue($this->backups()->hasChanged());

@@ -51,7 +51,7 @@ final class BackupCommand extends Command
     private function hourly(Backups $backups): int
     {
         $parent = (int) $this->option('parent');
-        while ($parent > 0 && function_exists('posix_kill') && posix_kill($parent, 0)) {
+        while ($parent > 0 && (! function_exists('posix_kill') || posix_kill($parent, 0))) {
             try {
                 if ($backups->isDue(new \DateTimeImmutable())) {
                     $backups->make();

@@ -36,7 +36,7 @@ final class RestoreCommand extends Command
 
             return self::FAILURE;
         }
-        $this->line("The shop is as it was on {$backup->madeAt->format('Y-m-d H:i T')}, {$backup->jobs} jobs. What was there before is in {$before->path}");
+        $this->line("The shop is as it was on {$backup->madeAt->format('Y-m-d H:i T')}, {$backup->jobs} jobs. What was there before is in {$before}");
 
         return self::SUCCESS;
     }

@@ -71,9 +71,9 @@ final readonly class BackupController
         $yes = Body::of($request)->only(['yes'])->flag('yes');
         $its = $this->named($backup);
         $lost = $this->try(fn (): array => $this->restoring->loses($its));
-        $before = $yes ? $this->try(fn (): Backup => $this->restoring->carryOut($its)) : null;
+        $before = $yes ? $this->try(fn (): string => $this->restoring->carryOut($its)) : null;
 
-        return new JsonResponse(['loses' => $lost, 'before' => $before?->name()]);
+        return new JsonResponse(['loses' => $lost, 'before' => $before === null ? null : basename($before)]);
     }
 
     private function named(string $name): Backup
