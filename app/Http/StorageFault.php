@@ -37,7 +37,7 @@ enum StorageFault: string
         return match ($this) {
             self::Full => 'The disk is full, or does not answer: nothing more can be stored on it. Make room on it; what you typed is kept in this browser and is sent again by itself.',
             self::ReadOnly => 'The shop’s file can’t be written: its folder or disk is read-only. Give the right to write it back; what you typed is kept in this browser.',
-            self::Corrupt => 'The shop’s file is damaged. Stop the application, put the last copy from storage/app/copies in its place, and start again. What you typed is kept in this browser.',
+            self::Corrupt => 'The shop’s file is damaged. Stop the application, bring the last backup back with bin/restore, and start again. What you typed is kept in this browser.',
             self::Missing => 'The shop’s file is gone, or is not of this version. Stop the application and start it again with bin/start; it says what it finds. What you typed is kept in this browser.',
             self::Busy => 'Another window is storing just now. What you typed is kept; it is sent again by itself.',
             self::Other => 'It could not be stored just now. What you typed is kept; it is tried again.',

@@ -62,7 +62,7 @@ final readonly class QuoteAnswer implements \JsonSerializable
         }
         if ($quote->price->width() > 0.0) {
             $bars[] = new Bar(
-                'What the risks may add',
+                'What may come on top',
                 $quote->price->max,
                 $money($quote->price->width()),
                 $quote->price->min,

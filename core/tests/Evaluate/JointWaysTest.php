@@ -140,7 +140,7 @@ final class JointWaysTest extends TestCase
         self::assertMatchesRegularExpression('/: (99\.\d|100) grip/', $shown['chances']['mm']);
         // Where it runs warm, or cold, that is said with it; at twenty degrees it is not.
         self::assertStringNotContainsString('°C', $shown['chances']['mm']);
-        foreach ([120.0 => ' grip at 120 °C', -20.0 => ' grip at -20 °C'] as $runs => $says) {
+        foreach ([120.0 => ' grip at 120 °C', -20.0 => ' grip at −20 °C'] as $runs => $says) {
             $job = self::measured('60');
             $job->facts['take_in']['runs_at_c'] = (float) $runs;
             $its = json_decode((string) json_encode(self::joint($job)), true)['hot_and_cold'];

@@ -10,11 +10,11 @@ export function useTextFact(value: string, store: (text: string) => Promise<unkn
     const [known, setKnown] = useState(value);
     const [refused, setRefused] = useState<string | null>(null);
     const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
-    const latest = useRef({ text, value, store });
+    const latest = useRef({ text, value, store, saver });
     const here = useRef(true);
     const sent = useRef<(() => void) | null>(null);
     useEffect(() => {
-        latest.current = { text, value, store };
+        latest.current = { text, value, store, saver };
     });
     if (value !== known) {
         setKnown(value);
@@ -25,8 +25,14 @@ export function useTextFact(value: string, store: (text: string) => Promise<unkn
     const flush = () => {
         clearTimeout(timer.current);
         const now = latest.current;
+        sent.current?.();
+        sent.current = null;
         if (now.text !== now.value) {
-            now.store(now.text).then(
+            // On its way it is not stored yet.
+            const arrived = now.saver.typing(() => undefined);
+            const stored = now.store(now.text);
+            void stored.then(arrived, arrived);
+            stored.then(
                 () => setRefused(null),
                 (error: Error) => {
                     if (!here.current) {
@@ -37,8 +43,6 @@ export function useTextFact(value: string, store: (text: string) => Promise<unkn
                 },
             );
         }
-        sent.current?.();
-        sent.current = null;
     };
     useEffect(() => {
         here.current = true;

@@ -1,10 +1,20 @@
 import { lazy, type ComponentType } from 'react';
 
+const AGAIN = 1500;
+
 const waiting: (() => Promise<unknown>)[] = [];
 
 /** A part of the application that is fetched when it is first shown, or before that once there is nothing to do. */
 export function later<P>(load: () => Promise<ComponentType<P>>) {
-    const fetched = async () => ({ default: await load() });
+    // Where nobody answers it waits: what is on the screen stays until then.
+    const fetched = async (): Promise<{ default: ComponentType<P> }> => {
+        try {
+            return { default: await load() };
+        } catch {
+            await new Promise((again) => setTimeout(again, AGAIN));
+            return fetched();
+        }
+    };
     waiting.push(load);
     return lazy(fetched);
 }

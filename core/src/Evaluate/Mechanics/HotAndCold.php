@@ -193,7 +193,9 @@ final readonly class HotAndCold implements \JsonSerializable
         $fit = $this->press->fit;
         $gone = Roughness::loss($fit->roughInner, $fit->roughOuter)->min - min(0.0, $fit->warmMm() ?? 0.0);
         $grips = 1 - $this->chance->below($gone);
-        $warm = abs($fit->runsAtC - 20) < 1e-9 ? '' : ' at '.number_format($fit->runsAtC).' °C';
+        $warm = abs($fit->runsAtC - 20) < 1e-9
+            ? ''
+            : ' at '.str_replace('-', '−', number_format($fit->runsAtC)).' °C';
         $factor = $this->press->outerFactor;
         $enough = PressAdvice::enough($this->press->fit->outer);
         // Stress rises straight with interference: the one at which the factor is just what is asked.
