@@ -124,14 +124,16 @@ final readonly class Shrink
                 new WorkingStep(
                     'Heat the outer part to',
                     'T = T_room + (δ_max + c)/(α_o d)',
-                    Say::plain(sprintf('%.1f + %.6f / %.2e = %.0f °C', $roomC, $needed, $alphaOuter, $heat)),
+                    Say::plain(sprintf('%.1f + %.6f / %.2e = %.1f °C', $roomC, $needed, $alphaOuter, $heat)),
                     'linear expansion',
                 ),
                 new WorkingStep(
                     'Chill the inner part to',
                     'the same with α_i, its mean about a quarter lower by −196 °C',
                     Say::plain(
-                        $chill === null ? 'not even liquid nitrogen is cold enough' : sprintf('%.0f °C', $chill),
+                        $chill === null
+                            ? 'not even liquid nitrogen is cold enough'
+                            : str_replace('-', '−', sprintf('%.1f °C', $chill)),
                     ),
                     'general handbook knowledge',
                 ),

@@ -30,6 +30,9 @@ export function Backups() {
     const list = backups.data?.backups ?? [];
     const last = list[0];
     const make = async () => {
+        if (busy) {
+            return;
+        }
         setBusy(true);
         setRefused(null);
         try {
@@ -53,7 +56,7 @@ export function Backups() {
                           ? `Last backed up ${moment(last.made_at)}; something was written since.`
                           : `All is backed up, ${moment(last.made_at)}.`}
                 </Typography>
-                <Button variant="outlined" color="inherit" disabled={busy} onClick={() => void make()}>
+                <Button variant="outlined" color="inherit" aria-disabled={busy} onClick={() => void make()}>
                     Back up now
                 </Button>
                 <Button variant="outlined" color="inherit" href="/api/everything" download>
@@ -115,6 +118,9 @@ function Restore({ backup, close }: { backup: Backup; close: () => void }) {
     const [busy, setBusy] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
     const carryOut = async () => {
+        if (busy) {
+            return;
+        }
         setBusy(true);
         try {
             orRefuse(await client.POST('/api/backups/{backup}/restore', { ...path, body: { yes: true } }));
@@ -161,7 +167,12 @@ function Restore({ backup, close }: { backup: Backup; close: () => void }) {
                 <Button color="inherit" onClick={close}>
                     Leave it as it is
                 </Button>
-                <Button variant="contained" disabled={!lost.data || busy} onClick={() => void carryOut()}>
+                <Button
+                    variant="contained"
+                    disabled={!lost.data}
+                    aria-disabled={busy}
+                    onClick={() => void carryOut()}
+                >
                     Bring it back
                 </Button>
             </DialogActions>
