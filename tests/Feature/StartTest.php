@@ -163,7 +163,14 @@ final class StartTest extends TestCase
         mkdir("{$this->folder}/copies");
         touch($copy = "{$this->folder}/copies/shop-20261101-080000-before-migrating.sqlite");
         self::assertStringEndsWith("cp '{$copy}' '{$this->database()}'\n", $this->start());
+        // A backup is more than a copy: it has the photographs too, and puts the damaged file aside.
+        mkdir("{$this->folder}/backups");
+        touch($backup = "{$this->folder}/backups/shop-20261101-090000.zip");
+        self::assertStringEndsWith("bin/restore '{$backup}'\n", $this->start());
         unlink($this->database());
+        self::assertStringContainsString("bin/restore '{$backup}'", $this->start(), 'gone, where there is a backup');
+        self::assertFileDoesNotExist($this->database());
+        unlink($backup);
         unlink($copy);
 
         (new \PDO("sqlite:{$this->database()}"))->exec('create table recipes (x text)');
