@@ -8,7 +8,9 @@ use App\Backup\Restoring;
 use App\Bench\JobStore;
 use App\Database\ImmediateConnector;
 use App\Gauges\LineGauge;
+use App\Http\Middleware\May;
 use App\Http\Middleware\OnlyFromHere;
+use App\Http\Middleware\Sittings;
 use App\Http\Middleware\UsualHeaders;
 use App\Http\Trouble;
 use App\Photos\Photographs;
@@ -27,8 +29,12 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
         $middleware->prepend([OnlyFromHere::class, UsualHeaders::class]);
-        // One page without a log-in: it needs neither a session nor cookies.
+        // The page itself is the same for everybody: it needs neither a session nor cookies.
         $middleware->group('web', [SubstituteBindings::class]);
+        $middleware->group('api', [Sittings::class, SubstituteBindings::class]);
+        // Language and decimal sign: the page writes it, the sheet reads it.
+        $middleware->encryptCookies(except: ['speech']);
+        $middleware->alias(['may' => May::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         Trouble::register($exceptions);

@@ -11,6 +11,8 @@ return [
     'bin_days' => 30,
     // Other names this shop goes by, with commas between them; 127.0.0.1 and localhost always are.
     'hosts' => env('ALLOWED_HOSTS', ''),
+    // Whether other devices reach it: then people sign in.
+    'network' => (bool) env('SHOP_NETWORK', false),
     // Where the gauges answer on this machine.
     'gauge_port' => (int) env('GAUGE_PORT', 7790),
 ];

@@ -120,6 +120,7 @@ enum FactList: string
                 'correction_mm' => null,
                 'state' => 'before',
                 'what' => '',
+                'by' => null,
             ],
             self::Joints => [
                 'along' => null,
@@ -139,9 +140,9 @@ enum FactList: string
                 'fit' => null,
                 'first' => null,
             ],
-            self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null, 'piece' => 1, 'clean' => true],
-            self::Ticks => ['at' => null, 'remark' => null, 'failed' => false],
-            self::Pushes => ['at' => null],
+            self::Cuts => ['phase' => 'only', 'dialled' => null, 'part_c' => null, 'set_aside' => null, 'at' => null, 'piece' => 1, 'clean' => true, 'by' => null],
+            self::Ticks => ['at' => null, 'remark' => null, 'failed' => false, 'by' => null],
+            self::Pushes => ['at' => null, 'by' => null],
             self::Loops => ['least' => null, 'most' => null, 'lengths' => [], 'plane' => false],
             self::Mistakes => [
                 'surface' => null,
@@ -171,6 +172,7 @@ enum FactList: string
                 'pitch' => null,
                 'note' => '',
                 'at' => null,
+                'by' => null,
             ],
             self::Reckonings => ['given' => [], 'from' => [], 'gives' => [], 'rounds' => [], 'note' => ''],
             self::Clearances => [
@@ -193,6 +195,12 @@ enum FactList: string
             self::Operations => ['setup_min' => 0, 'run_min' => 0, 'spent_min' => null, 'running_since' => null],
             self::Costs => ['amount' => null, 'each_piece' => false, 'price_per_kg' => null, 'mass_kg' => null],
         };
+    }
+
+    /** Carries the name of who did it. */
+    public function isSigned(): bool
+    {
+        return in_array($this, [self::Readings, self::Cuts, self::Pushes, self::Trials, self::Ticks], true);
     }
 
     /** Readings, cuts, the forces of a press, trials and what was found wrong are the record: never taken away. */

@@ -8,6 +8,7 @@ use App\Change\Draft;
 use App\Models\Change;
 use App\Models\Part;
 use App\Models\Surface;
+use App\People\Here;
 
 /** What was done to a job, as people read it: when, on which device, what, from what, to what. */
 final class JobHistory
@@ -42,7 +43,7 @@ final class JobHistory
     /**
      * The latest first.
      *
-     * @return list<array{id: int, at: string, here: ?bool, stands: bool, kind: 'change'|'undo'|'redo'|'check', told: list<array{what: string, from: string, to: string}>, more: int}>
+     * @return list<array{id: int, at: string, by: ?string, here: ?bool, stands: bool, kind: 'change'|'undo'|'redo'|'check', told: list<array{what: string, from: string, to: string}>, more: int}>
      */
     public static function of(string $job, ?int $before = null): array
     {
@@ -60,7 +61,8 @@ final class JobHistory
             $rows[] = [
                 'id' => $change->id,
                 'at' => $change->created_at?->toIso8601ZuluString() ?? '',
-                'here' => $change->client === null || Sender::name() === null ? null : $change->client === Sender::name(),
+                'by' => $change->by,
+                'here' => Here::signsIn() ? $change->by === Here::name() : ($change->client === null || Sender::name() === null ? null : $change->client === Sender::name()),
                 'stands' => ! $undone,
                 'kind' => match (true) {
                     $change->undoes !== null => 'undo',

@@ -11,6 +11,8 @@ use App\Models\InstrumentCheck;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\Shop;
+use App\People\Here;
+use App\People\Limits;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -120,6 +122,7 @@ final class JobStore
             'request' => $request,
             'content' => $this->hash,
             'client' => Sender::name(),
+            'by' => Here::name(),
             'version' => $job->version,
             'list' => $list,
             'thing' => $thing,
@@ -203,6 +206,7 @@ final class JobStore
     /** @param  non-empty-list<FactChange>  $changes */
     private function carryOut(Job $job, string $request, Draft $draft, array $changes): JobState
     {
+        Limits::check($changes);
         $facts = $draft->apply($changes)->facts();
         $answers = JobAnswers::of($facts);
         foreach ($changes as $change) {
@@ -496,6 +500,10 @@ final class JobStore
     private static function of(string $job, ?string $client): Builder
     {
         $changes = Change::query()->where('job_id', $job);
+        if (Here::signsIn()) {
+            // Nobody takes back what another did, on whatever device.
+            return $changes->where('by', Here::name());
+        }
         if ($client !== null) {
             $changes->where(static function (Builder $own) use ($client): void {
                 $own->where('client', $client)->orWhereNull('client');
@@ -508,24 +516,23 @@ final class JobStore
     /** @throws BadInput where another device changed the same thing since */
     private function refuseGoneOn(Change $change): void
     {
-        if (Sender::name() === null) {
+        $others = Change::query()->where('job_id', $change->job_id)->where('id', '>', $change->id)->where('undone', false);
+        if (Here::signsIn()) {
+            $others->where('by', '!=', Here::name());
+        } elseif (Sender::name() === null) {
             return;
+        } else {
+            $others->whereNotNull('client')->where('client', '!=', Sender::name());
         }
         $touched = $change->touched();
-        $later = Change::query()
-            ->where('job_id', $change->job_id)
-            ->where('id', '>', $change->id)
-            ->where('undone', false)
-            ->whereNotNull('client')
-            ->where('client', '!=', Sender::name())
-            ->get();
+        $later = $others->get();
         foreach ($later as $other) {
             assert($other instanceof Change);
             if (array_intersect($touched, $other->touched()) !== []) {
                 throw new BadInput(
                     'gone-on',
                     'undo',
-                    'Somebody else changed this since, from another device. Look at it, and change it by hand.',
+                    'Somebody else changed this since, from another device or under another name. Look at it, and change it by hand.',
                 );
             }
         }

@@ -9,6 +9,7 @@ use App\Bench\JobRecords;
 use App\Bench\Moments;
 use App\Bench\Removal;
 use App\Models\InstrumentCheck;
+use App\People\Limits;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
@@ -125,6 +126,7 @@ final class Draft
             }
         }
         $was = ($this->touched[self::HEAD]['was'] ?? []) + array_intersect_key($this->job, $fact);
+        $fact = Limits::signedHead($this->job, $fact);
         $this->touched[self::HEAD] = ['list' => null, 'thing' => '', 'was' => $was];
         foreach ($fact as $field => $value) {
             $this->job[$field] =
@@ -142,6 +144,7 @@ final class Draft
             $this->vet();
         }
         $new = [...$before ?? $list->blank(), ...$fact, 'id' => $thing];
+        $new = Limits::signed($list, $before, $new);
         if ($list === FactList::Readings) {
             $new = self::reading($before, $fact, $new);
         }

@@ -6,6 +6,8 @@ namespace App\Http;
 
 use App\Bench\Conflict;
 use App\Gauges\GaugeSilent;
+use App\People\NotIn;
+use App\People\NotYours;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
@@ -21,10 +23,16 @@ final class Trouble
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([BadInput::class, Conflict::class, GaugeSilent::class]);
+        $exceptions->dontReport([BadInput::class, Conflict::class, GaugeSilent::class, NotIn::class, NotYours::class]);
         $exceptions->render(static fn (BadInput $bad): JsonResponse => new JsonResponse(Sums::error($bad), 422));
         $exceptions->render(
             static fn (GaugeSilent $silent): JsonResponse => self::say('gauge-silent', $silent->getMessage(), 503),
+        );
+        $exceptions->render(
+            static fn (NotIn $out): JsonResponse => self::say($out->reason, $out->getMessage(), $out->status),
+        );
+        $exceptions->render(
+            static fn (NotYours $no): JsonResponse => self::say('not-yours', $no->getMessage(), 403),
         );
         $exceptions->render(
             static fn (Conflict $conflict): JsonResponse => new JsonResponse(

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $job_id
  * @property ?string $content
  * @property ?string $client
+ * @property ?string $by  the name of who was signed in
  * @property ?int $undoes
  * @property string $list
  * @property string $thing

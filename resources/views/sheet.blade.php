@@ -222,6 +222,10 @@ Local codes and makers’ instructions come first.</div>
 @endforeach
 </table>
 @endif
+@if($answers['hand_over']['hands'] !== [])
+<h2>Who did it</h2>
+<table>@foreach($answers['hand_over']['hands'] as $row)<tr><td><b>{{ $row['by'] }}</b></td><td>{{ implode('; ', $row['did']) }}</td></tr>@endforeach</table>
+@endif
 @if($facts->handOver->serviceOn)<h2>To be looked at again</h2><div>{{ $facts->handOver->serviceOn }}</div>@endif
 @if($facts->handOver->nextTime !== '')<h2>Next time</h2><div>{{ $facts->handOver->nextTime }}</div>@endif
 </body>

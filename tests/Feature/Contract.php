@@ -11,6 +11,9 @@ use Symfony\Component\Yaml\Yaml;
 /** The contract in openapi/, to hold responses against. */
 final class Contract
 {
+    /** Of any path where people sign in, as the head of the contract says. */
+    private const NOT_IN = [401, 403, 429];
+
     private const BASE = 'https://contract.test/';
 
     private readonly Validator $validator;
@@ -57,6 +60,14 @@ final class Contract
         [$file, $pointer] = explode('#', 'openapi/'.ltrim($ref, './'));
         $operation = $this->at($file, $pointer)[$method] ?? null;
         $response = $operation['responses'][(string) $status] ?? ($operation['responses'][$status] ?? null);
+        if ($response === null && in_array($status, self::NOT_IN, true)) {
+            $result = $this->validator->validate(
+                json_decode($body),
+                self::BASE."openapi/jobs.yaml#/responses/Refused/content/application~1json/schema",
+            );
+
+            return $result->error() === null ? null : 'A refusal is not said as one.';
+        }
         if ($response === null) {
             return "{$method} with status {$status} is not in the contract";
         }

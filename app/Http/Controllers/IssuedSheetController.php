@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Bench\JobStore;
 use App\Http\Body;
 use App\Models\IssuedSheet;
+use App\People\Here;
 use App\Sheet\JobSheet;
 use App\Sheet\Paper;
 use App\Sheet\Printer;
@@ -43,7 +44,8 @@ final class IssuedSheetController
     public function store(Request $request, JobSheet $sheet, string $job): JsonResponse
     {
         $in = Body::of($request)->only(['by', 'unit']);
-        $by = trim($in->text('by'));
+        // Whoever is signed in answers for it, whatever was typed.
+        $by = Here::name() ?? trim($in->text('by'));
         if ($by === '' || mb_strlen($by) > 200) {
             throw new BadInput('by', 'by', 'Write who issues it, in up to 200 letters: somebody answers for a sheet.');
         }

@@ -13,6 +13,8 @@ use App\Change\FactChange;
 use App\Http\Body;
 use App\Http\Id;
 use App\Models\Job;
+use App\People\Act;
+use App\People\Here;
 use App\Wire\Sent;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -55,6 +57,9 @@ final class JobController
     {
         $in = Body::of($request)->only(['shelf']);
         $shelf = self::shelf($in->text('shelf'));
+        if ($shelf === 'bin') {
+            Here::refuseUnless(Act::Answer);
+        }
         $this->store->put($job, $shelf);
 
         return new JsonResponse(['shelf' => $shelf]);

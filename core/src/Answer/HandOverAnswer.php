@@ -32,6 +32,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
         private array $concessions,
         private array $shapes = [],
         private ?BatchRun $batch = null,
+        private ?HandsAnswer $hands = null,
     ) {
     }
 
@@ -60,6 +61,7 @@ final readonly class HandOverAnswer implements \JsonSerializable
         return [
             'sizes' => $sizes,
             'fits' => $fits,
+            'hands' => $this->hands?->jsonSerialize() ?? [],
             'says' => $this->batch === null
                 ? self::verdict($sizes, $fits, $bad, $unsure, $open)
                 : "Piece {$this->batch->first()}: ".lcfirst(self::verdict($sizes, $fits, $bad, $unsure, $open))

@@ -176,6 +176,7 @@ final readonly class JobAnswers implements \JsonSerializable
                 concessions: $facts->concessions,
                 shapes: $out->shapes,
                 batch: $batch,
+                hands: new HandsAnswer($facts),
             ),
             survey: $survey,
             quote: JobQuote::of(

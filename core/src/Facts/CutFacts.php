@@ -24,6 +24,8 @@ final readonly class CutFacts implements \JsonSerializable
         public int $piece = 1,
         /** It is clean all round: until then no size counts. */
         public bool $clean = true,
+        /** Who did it, by the name they signed in with; null where nobody does. */
+        public ?string $by = null,
     ) {
     }
 
@@ -42,6 +44,7 @@ final readonly class CutFacts implements \JsonSerializable
             at: $this->at,
             piece: $this->piece,
             clean: $this->clean,
+            by: $this->by,
         );
     }
 
@@ -64,6 +67,7 @@ final readonly class CutFacts implements \JsonSerializable
             at: $f->textOrNull('at'),
             piece: $piece,
             clean: $f->flagOrNull('clean') ?? true,
+            by: $f->textOrNull('by'),
         );
     }
 
@@ -82,6 +86,7 @@ final readonly class CutFacts implements \JsonSerializable
             'at' => $this->at,
             'piece' => $this->piece,
             'clean' => $this->clean,
+            'by' => $this->by,
         ];
     }
 }

@@ -16,17 +16,20 @@ final readonly class PushFacts implements \JsonSerializable
         public TypedLength $depth,
         public float $forceN,
         public ?string $at,
+        /** Who did it, by the name they signed in with; null where nobody does. */
+        public ?string $by = null,
     ) {
     }
 
     public static function read(Fields $f): self
     {
         return new self(
-            $f->text('id'),
-            $f->text('joint'),
-            $f->length('depth'),
-            $f->number('force_n'),
-            $f->textOrNull('at'),
+            id: $f->text('id'),
+            joint: $f->text('joint'),
+            depth: $f->length('depth'),
+            forceN: $f->number('force_n'),
+            at: $f->textOrNull('at'),
+            by: $f->textOrNull('by'),
         );
     }
 
@@ -39,6 +42,7 @@ final readonly class PushFacts implements \JsonSerializable
             'depth' => $this->depth,
             'force_n' => $this->forceN,
             'at' => $this->at,
+            'by' => $this->by,
         ];
     }
 }

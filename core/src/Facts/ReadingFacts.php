@@ -35,6 +35,8 @@ final readonly class ReadingFacts implements \JsonSerializable
         public ReadState $state = ReadState::Before,
         /** Of a shape: which of its dimensions (data/dimensions.json); empty: the size that stands for it. */
         public string $what = '',
+        /** Who did it, by the name they signed in with; null where nobody does. */
+        public ?string $by = null,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             history: $this->history,
             state: $this->state,
             what: $this->what,
+            by: $this->by,
         );
     }
 
@@ -92,6 +95,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             history: $this->history,
             state: $this->state,
             what: $this->what,
+            by: $this->by,
         );
     }
 
@@ -115,6 +119,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             history: $f->lengths('history', reading: true),
             state: $f->choiceOrNull('state', ReadState::class) ?? ReadState::Before,
             what: $f->textOrNull('what') ?? '',
+            by: $f->textOrNull('by'),
         );
     }
 
@@ -139,6 +144,7 @@ final readonly class ReadingFacts implements \JsonSerializable
             'history' => $this->history,
             'state' => $this->state->value,
             'what' => $this->what,
+            'by' => $this->by,
         ];
     }
 

@@ -15,17 +15,20 @@ final readonly class TickFacts implements \JsonSerializable
         public ?string $at,
         public ?string $remark,
         public bool $failed = false,
+        /** Who did it, by the name they signed in with; null where nobody does. */
+        public ?string $by = null,
     ) {
     }
 
     public static function read(Fields $f): self
     {
         $tick = new self(
-            $f->text('id'),
-            $f->text('code'),
-            $f->textOrNull('at'),
-            $f->textOrNull('remark'),
-            $f->flag('failed'),
+            id: $f->text('id'),
+            code: $f->text('code'),
+            at: $f->textOrNull('at'),
+            remark: $f->textOrNull('remark'),
+            failed: $f->flag('failed'),
+            by: $f->textOrNull('by'),
         );
         if ($tick->failed && trim($tick->remark ?? '') === '') {
             throw $f->bad('remark', 'is empty: say what was wrong.');
@@ -43,6 +46,7 @@ final readonly class TickFacts implements \JsonSerializable
             'at' => $this->at,
             'remark' => $this->remark,
             'failed' => $this->failed,
+            'by' => $this->by,
         ];
     }
 }

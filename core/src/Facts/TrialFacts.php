@@ -26,6 +26,8 @@ final readonly class TrialFacts implements \JsonSerializable
         public ?TypedLength $pitch,
         public string $note,
         public ?string $at,
+        /** Who did it, by the name they signed in with; null where nobody does. */
+        public ?string $by = null,
     ) {
     }
 
@@ -47,6 +49,7 @@ final readonly class TrialFacts implements \JsonSerializable
             pitch: $f->lengthOrNull('pitch'),
             note: $f->label('note'),
             at: $f->textOrNull('at'),
+            by: $f->textOrNull('by'),
         );
     }
 
@@ -72,6 +75,7 @@ final readonly class TrialFacts implements \JsonSerializable
             'pitch' => $this->pitch,
             'note' => $this->note,
             'at' => $this->at,
+            'by' => $this->by,
         ];
     }
 }

@@ -619,6 +619,94 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is signed in on this device, what they may do, and which names could be */
+        get: operations["me"];
+        put?: never;
+        post: operations["signIn"];
+        delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/secret": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Chooses a PIN or password with a code, the one time, and signs in with it */
+        post: operations["chooseSecret"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listPeople"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** A new name, or another part in the shop; nobody is ever deleted, the record names them */
+        put: operations["putPerson"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A code to choose a new PIN with; said once, kept as a hash */
+        post: operations["newCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/everything": {
         parameters: {
             query?: never;
@@ -1987,6 +2075,33 @@ export interface components {
                 says: string;
             }[];
         };
+        Me: {
+            /** @description False on the shop’s own machine, where everything is allowed */
+            signs_in: boolean;
+            person: {
+                id: string;
+                name: string;
+                role: components["schemas"]["Role"];
+            } | null;
+            may: ("look" | "work" | "answer" | "own")[];
+            people: {
+                id: string;
+                name: string;
+                /** @description Has chosen a PIN */
+                chosen: boolean;
+            }[];
+        };
+        Person: {
+            id: string;
+            name: string;
+            role: components["schemas"]["Role"];
+            chosen: boolean;
+            /** @description A code waits to be used */
+            code_open: boolean;
+            /** @description Too many wrong PINs */
+            locked: boolean;
+            left_at: string | null;
+        };
         Shop: {
             name: string;
             temperature_c: number;
@@ -2338,6 +2453,8 @@ export interface components {
         };
         /** @description A reading */
         reading: {
+            /** @description who did it, by the name they signed in with */
+            by?: string | null;
             id: components["schemas"]["id"];
             surface: components["schemas"]["id"];
             station: string;
@@ -2400,6 +2517,8 @@ export interface components {
         };
         /** @description A line of the cut log */
         cut: {
+            /** @description who did it, by the name they signed in with */
+            by?: string | null;
             id: components["schemas"]["id"];
             surface: components["schemas"]["id"];
             /** @enum {unknown} */
@@ -2418,6 +2537,8 @@ export interface components {
         };
         /** @description A caution, step or check that was ticked */
         tick: {
+            /** @description who did it, by the name they signed in with */
+            by?: string | null;
             id: components["schemas"]["id"];
             code: string;
             /** Format: date-time */
@@ -2459,6 +2580,8 @@ export interface components {
         };
         /** @description The force seen at a depth while a joint was pressed */
         push: {
+            /** @description who did it, by the name they signed in with */
+            by?: string | null;
             id: components["schemas"]["id"];
             joint: components["schemas"]["id"];
             depth: components["schemas"]["typed_length"];
@@ -2661,6 +2784,8 @@ export interface components {
         };
         /** @description Parts tried together: what was seen */
         trial: {
+            /** @description who did it, by the name they signed in with */
+            by?: string | null;
             id: components["schemas"]["id"];
             joint: string | null;
             loop: string | null;
@@ -2904,6 +3029,8 @@ export interface components {
                 };
                 /** @description A reading */
                 reading: {
+                    /** @description who did it, by the name they signed in with */
+                    by?: string | null;
                     id: components["schemas"]["id"];
                     surface: components["schemas"]["id"];
                     station: string;
@@ -2980,6 +3107,8 @@ export interface components {
                 };
                 /** @description A line of the cut log */
                 cut: {
+                    /** @description who did it, by the name they signed in with */
+                    by?: string | null;
                     id: components["schemas"]["id"];
                     surface: components["schemas"]["id"];
                     /** @enum {unknown} */
@@ -3029,6 +3158,8 @@ export interface components {
                 };
                 /** @description The force seen at a depth while a joint was pressed */
                 push: {
+                    /** @description who did it, by the name they signed in with */
+                    by?: string | null;
                     id: components["schemas"]["id"];
                     joint: components["schemas"]["id"];
                     depth: components["schemas"]["typed_length"];
@@ -3038,6 +3169,8 @@ export interface components {
                 };
                 /** @description A caution, step or check that was ticked */
                 tick: {
+                    /** @description who did it, by the name they signed in with */
+                    by?: string | null;
                     id: components["schemas"]["id"];
                     code: string;
                     /** Format: date-time */
@@ -3316,6 +3449,8 @@ export interface components {
                 };
                 /** @description Parts tried together: what was seen */
                 trial: {
+                    /** @description who did it, by the name they signed in with */
+                    by?: string | null;
                     id: components["schemas"]["id"];
                     joint: string | null;
                     loop: string | null;
@@ -3727,6 +3862,11 @@ export interface components {
         };
         HandOver: {
             sizes: components["schemas"]["MadeSize"][];
+            /** @description what each who signed in did */
+            hands: {
+                by: string;
+                did: string[];
+            }[];
             fits: components["schemas"]["MadeFit"][];
             says: string;
             good: boolean;
@@ -3794,6 +3934,8 @@ export interface components {
             rows: {
                 id: number;
                 at: string;
+                /** @description Who was signed in */
+                by: string | null;
                 /** @description On this device; null where nobody said */
                 here: boolean | null;
                 /** @description Not taken back */
@@ -3815,6 +3957,8 @@ export interface components {
             name: string;
             steps: string[];
         };
+        /** @enum {unknown} */
+        Role: "owner" | "machinist" | "apprentice" | "looker";
         Backups: {
             /** @description something was written since the last one */
             changed: boolean;
@@ -3888,6 +4032,27 @@ export interface components {
                 "application/json": {
                     error: components["schemas"]["Error"];
                     current: components["schemas"]["JobState"];
+                };
+            };
+        };
+        /** @description Who is signed in */
+        Me: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Me"];
+            };
+        };
+        /** @description The person, and a code where one was made */
+        Person: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    person: components["schemas"]["Person"];
+                    code: string | null;
                 };
             };
         };
@@ -4987,6 +5152,138 @@ export interface operations {
                 };
             };
             422: components["responses"]["Refused"];
+        };
+    };
+    me: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Me"];
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    person: string;
+                    secret: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Me"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Me"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    chooseSecret: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    person: string;
+                    code: string;
+                    /** @description At least 6 signs */
+                    secret: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Me"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    listPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everybody who signs in here, or did */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        people: components["schemas"]["Person"][];
+                    };
+                };
+            };
+        };
+    };
+    putPerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: string;
+                    /** @enum {unknown} */
+                    role?: "owner" | "machinist" | "apprentice" | "looker";
+                    left?: boolean;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Person"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    newCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            200: components["responses"]["Person"];
+            404: components["responses"]["Refused"];
         };
     };
     fetchEverything: {

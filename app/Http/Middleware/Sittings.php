@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\Person;
+use App\People\Here;
+use Closure;
+use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
+use Illuminate\Cookie\Middleware\EncryptCookies;
+use Illuminate\Http\Request;
+use Illuminate\Pipeline\Pipeline;
+use Illuminate\Session\Middleware\StartSession;
+use Illuminate\Support\Facades\Auth;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Where people sign in: who sits at this device, until they leave, or a shift is over, or their PIN or part in the shop
+ * changes. On the shop's own machine there is neither a cookie nor a session.
+ */
+final class Sittings
+{
+    public function __construct(private readonly Pipeline $pipeline)
+    {
+    }
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        if (! Here::signsIn()) {
+            return $next($request);
+        }
+
+        return $this->pipeline
+            ->send($request)
+            ->through([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class])
+            ->then(static function (Request $request) use ($next): Response {
+                $person = Auth::guard('shop')->user();
+                $since = (int) $request->session()->get('since', 0);
+                $over = $since + 3600 * (int) config('session.longest_h') <= time();
+                if ($person instanceof Person && ($over || $since < $person->sits_from || $person->left_at !== null)) {
+                    Auth::guard('shop')->logout();
+                    $request->session()->invalidate();
+                }
+
+                return $next($request);
+            });
+    }
+}
