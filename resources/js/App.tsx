@@ -1,19 +1,42 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Suspense, useEffect } from 'react';
+import { Suspense, useEffect, useSyncExternalStore } from 'react';
 import { Redirect, Route, Router, Switch } from './shell/router';
 import { useShop } from './api/queries';
 import { Bench } from './bench/Bench';
+import { here, whoIsHere } from './people/me';
 import { fetchTheRest, later } from './shell/later';
 import { SettingsProvider } from './shell/settings';
 
 const JobPage = later(async () => (await import('./job/JobPage')).JobPage);
 const ShopPage = later(async () => (await import('./shop/ShopPage')).ShopPage);
+const SignInPage = later(async () => (await import('./people/SignInPage')).SignInPage);
+const SittingOver = later(async () => (await import('./people/SittingOver')).SittingOver);
 const SumsPage = later(async () => (await import('./sums/SumsPage')).SumsPage);
 const TablesPage = later(async () => (await import('./tables/TablesPage')).TablesPage);
 
 export function App() {
+    const { signs_in, person } = useSyncExternalStore(whoIsHere.subscribe, whoIsHere.now);
+    const out = signs_in && person === null;
+    if (out && here() === null) {
+        return (
+            <Suspense fallback={<main aria-busy />}>
+                <SignInPage />
+            </Suspense>
+        );
+    }
+    // What was typed stays where it is behind it.
+    return (
+        <>
+            <Opened />
+            <Suspense>{out && <SittingOver />}</Suspense>
+        </>
+    );
+}
+
+/** For whoever is signed in, or where nobody does. */
+function Opened() {
     const shop = useShop();
     const there = shop.isSuccess;
     useEffect(() => {

@@ -12,19 +12,20 @@ import { App } from './App';
 import { reloadWhereGone } from './shell/later';
 import { SaverContext } from './shell/SaverContext';
 import { learn } from './speak/language';
+import { learnWho } from './people/me';
 import { theme } from './theme/theme';
 
 const queries = new QueryClient({
     defaultOptions: { queries: { staleTime: 2000, refetchOnWindowFocus: true, retry: 2 } },
 });
 reloadWhereGone();
-const saver = new Saver(queries);
 // Styles are made as they are needed; the page says by this that they are its own.
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
 const styles = createCache({ key: 'css', ...(nonce ? { nonce } : {}) });
 const root = document.getElementById('app');
-/** Once the language is known; not awaited at the top, where all that is fetched later would wait for it. */
+/** Once the language is known, and who is at this device; not awaited at the top, where all that is fetched later would wait for it. */
 function draw(root: HTMLElement): void {
+    const saver = new Saver(queries);
     createRoot(root).render(
         <StrictMode>
             <CacheProvider value={styles}>
@@ -41,5 +42,5 @@ function draw(root: HTMLElement): void {
     );
 }
 if (root) {
-    void learn().then(() => draw(root));
+    void Promise.all([learn(), learnWho()]).then(() => draw(root));
 }

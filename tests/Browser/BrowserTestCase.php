@@ -35,9 +35,12 @@ abstract class BrowserTestCase extends TestCase
 
     protected bool $seeded = true;
 
+    /** @var array<string, string> that the application is told */
+    protected array $env = [];
+
     protected function setUp(): void
     {
-        $this->rig = new Rig($this->seeded);
+        $this->rig = new Rig($this->seeded, $this->env);
         $this->page = $this->rig->browser();
     }
 

@@ -35,7 +35,8 @@ final class Rig
     /** @var resource|null */
     private $rack;
 
-    public function __construct(private readonly bool $seeded)
+    /** @param  array<string, string>  $env  that the application is told beside its own */
+    public function __construct(private readonly bool $seeded, private readonly array $env = [])
     {
         $this->folder = sys_get_temp_dir().'/oldpart-fit-'.bin2hex(random_bytes(4));
         mkdir($this->folder.'/downloads', 0777, true);
@@ -221,10 +222,14 @@ final class Rig
             'GAUGE_PORT' => (string) $this->gaugePort,
             'APP_ENV' => 'local',
             'APP_DEBUG' => 'false',
+            // Not as the tests of the application have it: a sitting outlives a request.
+            'SESSION_DRIVER' => 'file',
+            ...$this->env,
         ];
     }
 
-    private function artisan(string $command): void
+    /** What it printed. */
+    public function artisan(string $command): string
     {
         $env = implode(
             ' ',
@@ -238,6 +243,8 @@ final class Rig
         if ($code !== 0) {
             throw new \RuntimeException(implode("\n", $out));
         }
+
+        return implode("\n", $out);
     }
 
     /**

@@ -189,7 +189,7 @@ final class SurveyTest extends TestCase
         self::assertSame('The felt of the guard gives 0.02; nothing else runs on it.', $facts->concessions[0]->why);
         $written = JobFile::toArray($facts);
         // Said of shapes since; nothing was said of them then.
-        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null, 'centred_on' => null], 'readings' => ['what' => ''], 'parts' => ['both_hands' => false], 'operations' => ['spent_min' => null, 'running_since' => null], 'cuts' => ['piece' => 1, 'clean' => true], 'ticks' => ['failed' => false]] as $list => $since) {
+        foreach (['surfaces' => ['shape' => null, 'treated' => null, 'hardness' => null, 'centred_on' => null], 'readings' => ['what' => '', 'by' => null], 'parts' => ['both_hands' => false], 'operations' => ['spent_min' => null, 'running_since' => null], 'cuts' => ['piece' => 1, 'clean' => true, 'by' => null], 'ticks' => ['failed' => false, 'by' => null], 'trials' => ['by' => null], 'pushes' => ['by' => null]] as $list => $since) {
             foreach ($written[$list] as $i => $row) {
                 self::assertEquals($since, array_intersect_key($row, $since));
                 $written[$list][$i] = array_diff_key($row, $since);
@@ -216,7 +216,7 @@ final class SurveyTest extends TestCase
         self::assertSame([[], []], [$facts->concessions, $facts->trials]);
         $new = JobFile::toArray($facts);
         self::assertSame(3, $new['version']);
-        foreach (['surfaces' => ['work', 'sure', 'shape', 'treated', 'hardness', 'centred_on'], 'readings' => ['state', 'what'], 'joints' => ['first'], 'cuts' => ['piece', 'clean'], 'parts' => ['both_hands']] as $list => $fresh) {
+        foreach (['surfaces' => ['work', 'sure', 'shape', 'treated', 'hardness', 'centred_on'], 'readings' => ['state', 'what', 'by'], 'joints' => ['first'], 'cuts' => ['piece', 'clean', 'by'], 'parts' => ['both_hands']] as $list => $fresh) {
             $kept = array_map(static fn (array $row): array => array_diff_key($row, array_flip($fresh)), $new[$list]);
             self::assertEquals($old[$list], $kept, $list);
         }

@@ -84,7 +84,8 @@ export function HistoryDialog({ close }: { close: () => void }) {
                         >
                             <Typography variant="body2" color="textSecondary">
                                 {moment(row.at)}
-                                {row.here === false && ', on another device'}
+                                {row.by !== null && `, ${row.by}`}
+                                {row.by === null && row.here === false && ', on another device'}
                             </Typography>
                             <Box>
                                 {row.told.map((told, i) => (

@@ -11,6 +11,8 @@ export interface Change {
     was: string | null;
     /** When it was typed. */
     at: string;
+    /** Whose it is, by id: it is stored under no other name. Nobody's where nobody signs in. */
+    who: string | null;
 }
 
 /** A change that was not stored, and why; kept until somebody decided. */

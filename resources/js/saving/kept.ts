@@ -69,6 +69,7 @@ function old(): Change[] {
             ...change,
             was: null,
             at: '',
+            who: null,
         }));
         changes.forEach(kept.wait);
         return changes;

@@ -8,6 +8,7 @@ import type { Change, Unsettled, Waiting } from './change';
 import { kept } from './kept';
 import { goneOn, isAboutTheSame, touched, touchedText } from './merge';
 import { factsWith, type Tried } from '../job/whatIf';
+import { here } from '../people/me';
 import { fetchJob, send } from './transport';
 
 export interface Wrong {
@@ -52,7 +53,7 @@ export class Saver {
     private sending: SaveStatus = 'saved';
     /** Fields whose text waits until the hand rests. */
     private typed = new Set<() => void>();
-    unsettled: Unsettled[] = kept.unsettled();
+    unsettled: Unsettled[] = kept.unsettled().filter((one) => isMine(one.change));
     /** What was taken away last, to be said with a way back. */
     removed: string | null = null;
 
@@ -61,7 +62,7 @@ export class Saver {
             void this.queries.invalidateQueries({ queryKey: jobKey(job) });
             void this.queries.invalidateQueries({ queryKey: ['bench'] });
         });
-        for (const change of kept.waiting()) {
+        for (const change of kept.waiting().filter(isMine)) {
             this.queue.push({ change, resolve: () => undefined, reject: () => undefined, orphan: true });
         }
         // What no screen shows by itself is listed: nothing refused goes without a word.
@@ -115,6 +116,7 @@ export class Saver {
                 fact,
                 was: null,
                 at: new Date().toISOString(),
+                who: here(),
             };
             const known = this.queries.getQueryData<JobState>(jobKey(job));
             const before = this.queue.some((waiting) => isAboutTheSame(waiting.change, change));
@@ -421,6 +423,11 @@ export class Saver {
 
 function isOf(job: string) {
     return (change: Change): change is Change & Tried => change.job === job && change.fact !== null;
+}
+
+/** What was typed by somebody else on this device waits for them. */
+function isMine(change: Change): boolean {
+    return (change.who ?? null) === here();
 }
 
 /** To hold what was sent against what is there: a typed length is there with its millimetres beside. */

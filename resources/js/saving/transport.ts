@@ -38,6 +38,10 @@ export async function send(change: Change, version: number): Promise<Sent> {
         if (status === 409) {
             return { is: 'conflict', current: (answer.error as { current: JobState }).current };
         }
+        if (status === 401) {
+            // It waits for whoever typed it to sign in again.
+            return { is: 'later' };
+        }
         if (status === 500) {
             return { is: 'broken', error: refusal(answer.error) };
         }
@@ -54,7 +58,7 @@ export async function fetchJob(job: string): Promise<JobState | Refused | null> 
         if (answer.data) {
             return await whole(job, answer.data);
         }
-        return answer.response.status >= 500 ? null : refusal(answer.error);
+        return answer.response.status >= 500 || answer.response.status === 401 ? null : refusal(answer.error);
     } catch {
         return null;
     }

@@ -5,6 +5,7 @@ import { useColorScheme } from '@mui/material/styles';
 import { Suspense, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from './router';
 import type { Units } from '../api/types';
+import { PersonChip } from '../people/PersonChip';
 import { Mark } from './Mark';
 import { SaveMark } from './SaveMark';
 import { later } from './later';
@@ -100,6 +101,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 Find&nbsp;<b>/</b>
             </Button>
             {temperature}
+            <PersonChip />
             {/* Its place is kept, so that nothing moves when it comes. */}
             <Box sx={{ minWidth: 148, minHeight: 44, '@media print': { display: 'none' } }}>
                 <Suspense>

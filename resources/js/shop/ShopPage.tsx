@@ -10,11 +10,13 @@ import type { Machine, Recipe, Shop } from '../api/types';
 import { BenchStrip } from '../bench/BenchStrip';
 import { NumberFact } from '../entry/NumberFact';
 import { TextFact } from '../entry/TextFact';
+import { may } from '../people/me';
 import { Frame } from '../shell/Frame';
 import { Backups } from './Backups';
 import { Instruments } from './Instruments';
 import { LinkButton } from '../shell/LinkButton';
 import { Machines } from './Machines';
+import { People } from './People';
 import { Recipes } from './Recipes';
 
 /** The shop's own limits; a new job starts with them. */
@@ -168,9 +170,17 @@ export function ShopPage() {
             </Typography>
             <Instruments />
             <Typography variant="h2" sx={{ mt: 3, mb: 0.5 }}>
-                Backups
+                People
             </Typography>
-            <Backups />
+            <People />
+            {may('own') && (
+                <>
+                    <Typography variant="h2" sx={{ mt: 3, mb: 0.5 }}>
+                        Backups
+                    </Typography>
+                    <Backups />
+                </>
+            )}
         </Frame>
     );
 }

@@ -8,6 +8,7 @@ import { newId } from '../../api/client';
 import type { JobAnswers } from '../../api/types';
 import { day } from '../../entry/day';
 import { useJob } from '../../job/JobContext';
+import { whoIsHere } from '../../people/me';
 import { LinkButton } from '../../shell/LinkButton';
 import { useKept } from '../../entry/useKept';
 
@@ -19,7 +20,7 @@ export function Decide({ row }: { row: Row }) {
     const to = 'joint' in row ? { stage: 'size', surface: row.joint } : row.goto;
     const ways = `/job/${facts.id}/${to.stage}${to.surface === null ? '' : `?at=${to.surface}`}`;
     const [choice, setChoice] = useState<string | null>(null);
-    const [by, setBy] = useKept('decided-by', '', (kept) => kept);
+    const [by, setBy] = useKept('decided-by', whoIsHere.now().person?.name ?? '', (kept) => kept);
     const [why, setWhy] = useState('');
     const [refused, setRefused] = useState<string | null>(null);
     if (row.decided !== null) {

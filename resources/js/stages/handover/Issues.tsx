@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { client, orRefuse } from '../../api/client';
 import { useKept } from '../../entry/useKept';
 import { useJob } from '../../job/JobContext';
+import { whoIsHere } from '../../people/me';
 import { useSettings } from '../../shell/settings';
 
 /** Sheets that were issued, each frozen as it was; a later one says what changed. */
@@ -15,7 +16,7 @@ export function Issues() {
     const { facts } = useJob();
     const { typing } = useSettings();
     const queries = useQueryClient();
-    const [by, setBy] = useKept('issued-by', '');
+    const [by, setBy] = useKept('issued-by', whoIsHere.now().person?.name ?? '');
     const [refused, setRefused] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
     const path = { job: facts.id };

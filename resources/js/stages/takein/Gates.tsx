@@ -10,6 +10,7 @@ import { useCatalogue } from '../../api/queries';
 import type { TakeIn } from '../../api/types';
 import { day } from '../../entry/day';
 import { TextFact } from '../../entry/TextFact';
+import { whoIsHere } from '../../people/me';
 import { useJob } from '../../job/JobContext';
 import { Framed } from '../../pictures/Framed';
 import { Verdict } from '../../shell/Verdict';
@@ -109,7 +110,7 @@ function Accept() {
     const { facts, save } = useJob();
     const catalogue = useCatalogue();
     const take = facts.take_in;
-    const [by, setBy] = useState('');
+    const [by, setBy] = useState(whoIsHere.now().person?.name ?? '');
     const [capacity, setCapacity] = useState('');
     const [ticked, setTicked] = useState<string[]>([]);
     const [refused, setRefused] = useState<string | null>(null);
