@@ -3,6 +3,7 @@ import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
 import { fileURLToPath } from 'node:url';
 import { defineConfig, type Plugin } from 'vite';
+import { generateSW } from 'workbox-build';
 import { compression } from 'vite-plugin-compression2';
 
 /** The contract in one file, for /api/docs and for whoever generates a client of it. */
@@ -28,6 +29,53 @@ function spoken(): Plugin {
     };
 }
 
+/** What keeps the page itself on a tablet, so that it opens where the shop does not answer. */
+function offline(): Plugin {
+    return {
+        name: 'offline',
+        apply: 'build',
+        enforce: 'post',
+        closeBundle: {
+            sequential: true,
+            order: 'post',
+            async handler() {
+                await generateSW({
+                    globDirectory: 'public/build',
+                    globPatterns: ['assets/*.{js,css,woff2}'],
+                    // The reader of the contract: 1.5 MB that nobody needs at a lathe.
+                    globIgnores: ['assets/docs-*'],
+                    modifyURLPrefix: { '': '/build/' },
+                    dontCacheBustURLsMatching: /assets\//,
+                    swDest: 'public/build/sw.js',
+                    inlineWorkboxRuntime: true,
+                    sourcemap: false,
+                    skipWaiting: true,
+                    clientsClaim: true,
+                    cleanupOutdatedCaches: true,
+                    runtimeCaching: [
+                        {
+                            urlPattern: ({ request, url }) =>
+                                request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+                            handler: 'NetworkFirst',
+                            options: {
+                                cacheName: 'oldpart-fit-page',
+                                networkTimeoutSeconds: 4,
+                                // One page for every address.
+                                plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/') }],
+                            },
+                        },
+                        {
+                            urlPattern: ({ url }) => /^\/api\/jobs\/[^/]+\/pictures\//.test(url.pathname),
+                            handler: 'NetworkFirst',
+                            options: { cacheName: 'oldpart-fit-photos', expiration: { maxEntries: 60 } },
+                        },
+                    ],
+                });
+            },
+        },
+    };
+}
+
 export default defineConfig({
     plugins: [
         spoken(),
@@ -36,6 +84,7 @@ export default defineConfig({
         contract(),
         // Beside each file, for bin/lib/router.php and for any server that gives out what is compressed already.
         compression({ algorithms: ['gzip'], include: /\.(js|css|svg)$/, threshold: 1000 }),
+        offline(),
     ],
     build: { chunkSizeWarningLimit: 1600 },
 });

@@ -142,7 +142,7 @@ http {
             add_header Cache-Control "public, max-age=31536000, immutable";
             add_header X-Content-Type-Options nosniff;
         }
-        location = /mark.svg { add_header X-Content-Type-Options nosniff; }
+        location ~ ^/(mark\\.svg|icon-[0-9]+\\.png)\$ { add_header X-Content-Type-Options nosniff; }
         location / {
             fastcgi_pass unix:$sockets/php.sock;
             fastcgi_read_timeout 60s;

@@ -16,7 +16,11 @@ import { learnWho } from './people/me';
 import { theme } from './theme/theme';
 
 const queries = new QueryClient({
-    defaultOptions: { queries: { staleTime: 2000, refetchOnWindowFocus: true, retry: 2 } },
+    // Whether the shop answers is seen by asking it, not by what the device believes of its network.
+    defaultOptions: {
+        mutations: { networkMode: 'always' },
+        queries: { networkMode: 'always', staleTime: 2000, refetchOnWindowFocus: true, retry: 2 },
+    },
 });
 reloadWhereGone();
 // Styles are made as they are needed; the page says by this that they are its own.

@@ -6,6 +6,8 @@
 <meta name="color-scheme" content="light dark">
 <meta property="csp-nonce" nonce="{{ Vite::cspNonce() }}">
 <title>Oldpart Fit</title>
+<link rel="manifest" href="/manifest.webmanifest">
+<link rel="apple-touch-icon" href="/icon-192.png">
 <link rel="icon" type="image/svg+xml" href="/mark.svg">
 @viteReactRefresh
 @vite('resources/js/main.tsx')

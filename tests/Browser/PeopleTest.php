@@ -10,23 +10,10 @@ use Facebook\WebDriver\WebDriverKeys;
 /** People at a tablet: a code, a PIN, two taps to somebody else, and nothing lost or under another's name. */
 final class PeopleTest extends BrowserTestCase
 {
-    private const PIN = '482915';
+    use SignsIn;
 
     /** Without TLS here; the cookie's own marks are looked at elsewhere. */
     protected array $env = ['SHOP_NETWORK' => '1', 'SESSION_SECURE' => 'false'];
-
-    private function code(string $name): string
-    {
-        preg_match('/[A-Z2-9]{5}-[A-Z2-9]{5}/', $this->rig->artisan("shop:people --code='{$name}'"), $found);
-
-        return $found[0] ?? self::fail("{$name} got no code");
-    }
-
-    /** What the store has, whoever is signed in. */
-    private function inStore(string $sql): mixed
-    {
-        return (new \PDO("sqlite:{$this->rig->database()}"))->query($sql)?->fetchColumn();
-    }
 
     private function let(string $name, string $role): void
     {
@@ -40,17 +27,6 @@ final class PeopleTest extends BrowserTestCase
     {
         $this->find("//header//button[starts-with(@aria-label, 'Signed in')]", 'name of who is signed in')->click();
         $this->find("//*[@role='dialog']", 'question who it is');
-    }
-
-    private function ownerIn(): void
-    {
-        $this->rig->artisan("shop:people --owner='Bench one'");
-        $this->visit('/');
-        $this->sees('Who is at this device?', 'Bench one');
-        $this->fill('The code you were given', $this->code('Bench one'));
-        $this->fill('A PIN or password of your own', self::PIN);
-        $this->keys(WebDriverKeys::ENTER);
-        $this->sees('The bench', 'Bench one');
     }
 
     public function test_from_the_first_code_to_two_people_at_one_tablet(): void

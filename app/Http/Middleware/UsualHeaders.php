@@ -34,6 +34,9 @@ final class UsualHeaders
             $headers[
                 'Content-Security-Policy'
             ] = "default-src 'none'; script-src 'self' 'nonce-{$nonce}'; style-src 'self' 'nonce-{$nonce}'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+        } elseif ($request->path() === 'sw.js') {
+            // What it fetches for the page is held by this.
+            $headers['Content-Security-Policy'] = "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'";
         } elseif (! str_starts_with($type, 'application/pdf')) {
             $headers['Content-Security-Policy'] = "default-src 'none'; frame-ancestors 'none'";
         }

@@ -1,10 +1,15 @@
 import createClient from 'openapi-fetch';
+import { fetchOrShelf } from '../offline/shelf';
 import { device } from './device';
 import type { paths } from './schema';
 
 export { newId } from './ids';
 
-export const client = createClient<paths>({ baseUrl: '/', headers: { 'X-Client': device() } });
+export const client = createClient<paths>({
+    baseUrl: '/',
+    fetch: fetchOrShelf,
+    headers: { 'X-Client': device() },
+});
 
 /** Of a small write that nothing keeps in the browser: it reaches the server though the page is left meanwhile. */
 export const outlives = { keepalive: true } as const;

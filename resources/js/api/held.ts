@@ -1,4 +1,5 @@
 import { typed } from '../speak/language';
+import { layJob } from '../offline/shelf';
 import { client, orRefuse } from './client';
 import type { JobAnswers, JobPatch, JobState, PartsPatch } from './types';
 
@@ -61,6 +62,7 @@ export function wholeAnswers(
 
 function hold(job: string, state: JobState): JobState {
     typed(state.facts);
+    layJob(job, state);
     if (state.tag !== undefined) {
         const states = held.get(job) ?? new Map<string, JobState>();
         states.delete(state.tag);

@@ -1,6 +1,17 @@
-import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+    createContext,
+    useCallback,
+    useContext,
+    useMemo,
+    useRef,
+    useState,
+    useSyncExternalStore,
+    type ReactNode,
+} from 'react';
 import { client, refusal, type Refused } from '../api/client';
 import { wholeAnswers } from '../api/held';
+import { factsAhead } from '../offline/ahead';
+import { connection } from '../offline/connection';
 import type { Saver } from '../saving/saver';
 import type { JobAnswers, JobFacts, JobState, ListName, Say } from '../api/types';
 import { factsWith, tried, type Tried, type WhatIf } from './whatIf';
@@ -189,10 +200,15 @@ export function JobProvider({
         [id, saver, trying],
     );
     const typed = previewed && previewed.version === version ? previewed.answers : null;
-    const facts = useMemo(
-        () => (trying === null ? state.facts : factsWith(state.facts, trying.changes)),
-        [state.facts, trying],
-    );
+    const away = useSyncExternalStore(connection.subscribe, connection.away);
+    const waits = useSyncExternalStore(saver.subscribe, () => saver.waiting);
+    const facts = useMemo(() => {
+        if (trying !== null) {
+            return factsWith(state.facts, trying.changes);
+        }
+        // What waits on this device is shown where it will stand; it is in no answer yet.
+        return away !== null && waits > 0 ? factsAhead(state.facts, saver.waitingOf(id)) : state.facts;
+    }, [away, id, saver, state.facts, trying, waits]);
     const answers = typed ?? trying?.answers ?? state.answers;
     const before = trying !== null && answers !== state.answers ? state.answers : null;
     const value = useMemo(

@@ -1,7 +1,11 @@
 import { client } from '../api/client';
 import type { Me } from '../api/types';
+import { clearShelf } from '../offline/shelf';
+import { worksAway } from '../offline/worker';
 
 const KEY = 'oldpart-fit-me';
+/** Without the shop a page opens for whoever signed in last on this device, as long as a sitting lasts. */
+const SITTING_H = 12;
 
 /** On the shop's own machine, and until it is known: nobody signs in, everything is allowed. */
 const NOBODY: Me = { signs_in: false, person: null, may: ['look', 'work', 'answer', 'own'], people: [] };
@@ -33,7 +37,7 @@ export function may(act: Act): boolean {
 function set(next: Me): void {
     me = next;
     try {
-        localStorage.setItem(KEY, JSON.stringify(next));
+        localStorage.setItem(KEY, JSON.stringify({ me: next, at: Date.now() }));
     } catch {
         // Without it a page that is opened while the shop is away asks who it is.
     }
@@ -43,7 +47,9 @@ function set(next: Me): void {
 /** As the shop last said it, where it does not answer. */
 function last(): Me {
     try {
-        return { ...NOBODY, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Me>) };
+        const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as { me?: Me; at?: number };
+        const over = Date.now() - (kept.at ?? 0) > SITTING_H * 3600_000;
+        return kept.me === undefined ? NOBODY : over ? { ...kept.me, person: null } : kept.me;
     } catch {
         return NOBODY;
     }
@@ -74,6 +80,9 @@ export async function learnWho(): Promise<void> {
         set(last());
     }
     page = me.person?.id ?? null;
+    if (me.signs_in) {
+        worksAway();
+    }
 }
 
 let meeting: Promise<void> | null = null;
@@ -105,5 +114,6 @@ function meet(): Promise<void> {
 /** Somebody signed in: a page of their own. */
 export function enter(next: Me): void {
     set(next);
-    window.location.reload();
+    // Nothing of the one before is left here but what they typed.
+    void (next.person?.id === page ? Promise.resolve() : clearShelf()).then(() => window.location.reload());
 }

@@ -48,6 +48,7 @@ export class Saver {
     private queue: Waiting[] = [];
     private busy = false;
     private tries = 0;
+    private pause: (() => void) | null = null;
     private listeners = new Set<() => void>();
     private broadcast: Broadcast;
     private sending: SaveStatus = 'saved';
@@ -80,6 +81,22 @@ export class Saver {
         // Whoever closes the page while the hand rests loses nothing: it is kept here and sent the next time.
         window.addEventListener('pagehide', () => this.typed.forEach((flush) => flush()));
         void this.run();
+    }
+
+    /** How many changes are not stored yet. */
+    get waiting(): number {
+        return this.queue.length;
+    }
+
+    /** What waits for a job, in the order in which it was typed. */
+    waitingOf(job: string): Change[] {
+        return this.queue.map(({ change }) => change).filter((change) => change.job === job);
+    }
+
+    /** Tries at once, where it was pausing. */
+    wake(): void {
+        this.tries = 0;
+        this.pause?.();
     }
 
     get status(): SaveStatus {
@@ -124,6 +141,7 @@ export class Saver {
             change.was = known === undefined || before ? null : touchedText(known, change);
             this.queue.push({ change, resolve, reject, orphan: false });
             kept.wait(change);
+            this.tell();
             void this.run();
         });
     }
@@ -274,10 +292,12 @@ export class Saver {
             }
             if (!(await this.settle(waiting))) {
                 this.set('failed');
-                await new Promise((done) =>
-                    setTimeout(done, PAUSES[Math.min(this.tries, PAUSES.length - 1)]),
-                );
+                const pause = PAUSES[Math.min(this.tries, PAUSES.length - 1)];
                 this.tries++;
+                await new Promise<void>((done) => {
+                    this.pause = done;
+                    setTimeout(done, pause);
+                });
             }
         }
         this.busy = false;
@@ -405,6 +425,7 @@ export class Saver {
         this.queue = this.queue.filter((other) => other !== waiting);
         this.tries = 0;
         kept.forget(waiting.change.request);
+        this.tell();
     }
 
     private set(status: SaveStatus): void {

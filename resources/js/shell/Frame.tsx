@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
+import { Away } from '../offline/Away';
 import { TopBar } from './TopBar';
 
 interface Props {
@@ -26,10 +27,13 @@ export function Frame({ title, subtitle, tab, strip, card, jobId, temperature, c
                 '@media (max-height: 30em)': { height: 'auto', minHeight: '100dvh' },
                 display: 'grid',
                 gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: `5.75rem minmax(0, 1fr) ${cardWidth}` },
-                gridTemplateRows: { xs: 'auto auto minmax(0, 1fr) auto', md: 'auto minmax(0, 1fr)' },
+                gridTemplateRows: {
+                    xs: 'auto auto auto minmax(0, 1fr) auto',
+                    md: 'auto auto minmax(0, 1fr)',
+                },
                 gridTemplateAreas: {
-                    xs: '"top" "card" "main" "strip"',
-                    md: '"top top top" "strip main card"',
+                    xs: '"top" "away" "card" "main" "strip"',
+                    md: '"top top top" "away away away" "strip main card"',
                 },
                 bgcolor: 'background.default',
                 color: 'text.primary',
@@ -37,6 +41,7 @@ export function Frame({ title, subtitle, tab, strip, card, jobId, temperature, c
         >
             <title>{`${tab ?? title} · Oldpart Fit`}</title>
             <TopBar title={title} subtitle={subtitle} jobId={jobId} temperature={temperature} />
+            <Away />
             {strip}
             <Box
                 component="main"

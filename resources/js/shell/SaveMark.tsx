@@ -1,10 +1,14 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Suspense, useState, useSyncExternalStore } from 'react';
+import { connection } from '../offline/connection';
 import { later } from './later';
 import { useSaver, useSaveStatus } from './SaverContext';
 
 const NotStored = later(async () => (await import('./NotStored')).NotStored);
+
+/** Said in full by the bar below while there is no connection. */
+const AWAY = 'Waits on this device';
 
 const WORDS = { saved: 'Saved', saving: 'Saving', failed: 'Not saved yet, trying again' };
 
@@ -13,6 +17,7 @@ export function SaveMark() {
     const saver = useSaver();
     const status = useSaveStatus();
     const unsettled = useSyncExternalStore(saver.subscribe, () => saver.unsettled);
+    const away = useSyncExternalStore(connection.subscribe, connection.away);
     const [open, setOpen] = useState(false);
     const [seen, setSeen] = useState(0);
     const clashes = unsettled.filter((one) => one.kind === 'clash').length;
@@ -34,7 +39,7 @@ export function SaveMark() {
                     minWidth: 52,
                 }}
             >
-                {WORDS[status]}
+                {status === 'failed' && away !== null ? AWAY : WORDS[status]}
             </Typography>
             {unsettled.length > 0 && (
                 <Button variant="outlined" color="error" onClick={() => setOpen(true)}>

@@ -1,0 +1,57 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useSyncExternalStore } from 'react';
+import { client } from '../api/client';
+import { moment } from '../entry/day';
+import { useSaver } from '../shell/SaverContext';
+import { connection } from './connection';
+
+const AGAIN = 4000;
+
+/** Says that the shop does not answer, what that means for the numbers, and asks for it until it does. */
+export function Away() {
+    const away = useSyncExternalStore(connection.subscribe, connection.away);
+    const saver = useSaver();
+    const queries = useQueryClient();
+    const waits = useSyncExternalStore(saver.subscribe, () => saver.waiting);
+    useEffect(() => {
+        if (away === null) {
+            return;
+        }
+        const ask = () => void client.GET('/api/me').catch(() => undefined);
+        const timer = setInterval(ask, AGAIN);
+        window.addEventListener('online', ask);
+        return () => {
+            clearInterval(timer);
+            window.removeEventListener('online', ask);
+            // It answers again: first what waits here, then what others did meanwhile.
+            saver.wake();
+            void queries.invalidateQueries();
+        };
+    }, [away, saver, queries]);
+    if (away === null) {
+        return null;
+    }
+    return (
+        <Box
+            role="status"
+            aria-label="No connection"
+            sx={{
+                gridArea: 'away',
+                px: { xs: 1.5, md: 2.25 },
+                py: 0.75,
+                borderBottom: 1,
+                borderColor: 'strong.main',
+                bgcolor: 'found.tint',
+                '@media print': { display: 'none' },
+            }}
+        >
+            <Typography variant="body2">
+                <b>No connection to the shop.</b> Sizes are as last computed, {moment(away.since)}: what you
+                enter now is not in them. It waits on this device and arrives by itself.{' '}
+                {waits > 0 && <b>{waits === 1 ? '1 entry waits.' : `${waits} entries wait.`}</b>}
+            </Typography>
+        </Box>
+    );
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** A tablet at a machine where the network does not reach: what was open is read, what is entered arrives later, once. */
+final class OfflineTest extends BrowserTestCase
+{
+    use SignsIn;
+
+    protected array $env = ['SHOP_NETWORK' => '1', 'SESSION_SECURE' => 'false'];
+
+    private function keptHere(): void
+    {
+        $this->waitFor(
+            fn (): bool => $this->page->executeScript(<<<'JS'
+                return Promise.all([
+                    navigator.serviceWorker.getRegistration().then((one) => one?.active?.state === 'activated'),
+                    caches.open('oldpart-fit-page').then((page) => page.match('/')),
+                ]).then(([keeper, page]) => keeper === true && page !== undefined && navigator.serviceWorker.controller !== null)
+                JS) === true,
+            'the page is not kept on the device',
+            30,
+        );
+    }
+
+
+    public function test_a_job_is_read_and_worked_on_without_the_shop(): void
+    {
+        $this->ownerIn();
+        $this->keptHere();
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('What failed', 'Seed drill');
+        $this->visit('/job/demo-drill/measure');
+        $this->sees('Read with');
+        usleep(1_000_000);
+        $changes = (int) $this->inStore("select count(*) from changes where job_id = 'demo-drill'");
+        $this->rig->pullThePlug();
+        // Entered while nobody answers: said so, shown, kept.
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('No connection to the shop', 'as last computed', 'Seed drill');
+        $this->fill('What failed', 'written beside the lathe');
+        $this->sees('1 entry waits');
+        $this->visit('/job/demo-drill/measure');
+        $this->find("//table[starts-with(@aria-label, 'Readings of')]//input", 'field for a reading')->sendKeys("25.41 mm\n");
+        $this->sees('2 entries wait', 'Waits on this device');
+        // The tablet falls asleep and the page is opened anew: it is still there.
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('No connection to the shop', '2 entries wait');
+        self::assertSame('written beside the lathe', $this->field('What failed')->getAttribute('value'));
+        $this->visit('/job/demo-drill/measure');
+        $this->sees('25.41 mm');
+        $this->visit('/');
+        $this->sees('The bench', 'Seed drill');
+        self::assertSame($changes, (int) $this->inStore("select count(*) from changes where job_id = 'demo-drill'"));
+        // Back in reach: it arrives by itself, in order, once.
+        $this->rig->serve();
+        $this->waitFor(fn (): bool => (int) $this->inStore("select count(*) from changes where job_id = 'demo-drill'") === $changes + 2, 'it did not arrive', 30);
+        $this->seesNot('No connection');
+        self::assertSame(1, (int) $this->inStore("select count(*) from readings where job_id = 'demo-drill' and value like '%25.41 mm%'"));
+        self::assertSame('written beside the lathe', json_decode((string) $this->inStore("select take_in from jobs where id = 'demo-drill'"), true)['failed']);
+        self::assertSame('Bench one', $this->inStore("select by from readings where job_id = 'demo-drill' and value like '%25.41 mm%'"));
+        usleep(1_500_000);
+        self::assertSame($changes + 2, (int) $this->inStore("select count(*) from changes where job_id = 'demo-drill'"), 'it arrived twice');
+    }
+
+    /** While the tablet was away somebody else typed into the same field: both stand side by side, and nothing is lost. */
+    public function test_what_clashes_is_shown_side_by_side(): void
+    {
+        $this->ownerIn();
+        $this->keptHere();
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('What failed');
+        usleep(1_000_000);
+        $this->rig->pullThePlug();
+        $this->fill('What failed', 'mine, from the tablet');
+        $this->sees('1 entry waits');
+        // As another device left it meanwhile.
+        $store = new \PDO("sqlite:{$this->rig->database()}");
+        $theirs = json_decode((string) $this->inStore("select take_in from jobs where id = 'demo-drill'"), true);
+        $theirs['failed'] = 'theirs, from the office';
+        $store->prepare("update jobs set take_in = ?, version = version + 1 where id = 'demo-drill'")->execute([(string) json_encode($theirs)]);
+        $this->rig->serve();
+        $this->waitFor(fn (): bool => str_contains($this->text(), 'theirs, from the office') && str_contains($this->text(), 'mine, from the tablet'), 'the two are not side by side', 30);
+        $this->press('Keep mine');
+        $this->waitFor(fn (): bool => json_decode((string) $this->inStore("select take_in from jobs where id = 'demo-drill'"), true)['failed'] === 'mine, from the tablet', 'mine was not kept');
+    }
+
+    /** Whoever signs out leaves nothing to read for the next hand on the tablet. */
+    public function test_after_signing_out_nothing_is_left_to_read(): void
+    {
+        $this->ownerIn();
+        $this->keptHere();
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('What failed');
+        usleep(1_000_000);
+        $this->find("//header//button[starts-with(@aria-label, 'Signed in')]", 'name')->click();
+        $this->press('Sign out');
+        $this->waitFor(fn (): bool => $this->page->executeScript("return document.querySelector('header') === null") === true, 'still signed in');
+        $this->sees('Who is at this device?');
+        $this->rig->pullThePlug();
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('Who is at this device?');
+        $this->seesNot('Seed drill');
+        self::assertSame(0, $this->page->executeScript("return caches.open('oldpart-fit-shelf').then((shelf) => shelf.keys()).then((keys) => keys.filter((one) => one.url.includes('/jobs')).length)"));
+    }
+
+    /** On the shop's own machine nothing is kept: the shop itself is there. */
+    public function test_on_the_shops_own_machine_there_is_no_second_copy(): void
+    {
+        $this->page->quit();
+        $this->rig->close();
+        $this->rig = new Rig(true);
+        $this->page = $this->rig->browser();
+        $this->visit('/job/demo-drill/take-in');
+        $this->sees('What failed');
+        usleep(1_500_000);
+        self::assertSame([0, 0], $this->page->executeScript('return Promise.all([navigator.serviceWorker.getRegistrations(), caches.keys()]).then(([keepers, shelves]) => [keepers.length, shelves.length])'));
+    }
+}
