@@ -1,6 +1,8 @@
 import { bundle } from '@apidevtools/json-schema-ref-parser';
 import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { defineConfig, type Plugin } from 'vite';
 import { generateSW } from 'workbox-build';
@@ -46,6 +48,12 @@ function offline(): Plugin {
                     globIgnores: ['assets/docs-*'],
                     modifyURLPrefix: { '': '/build/' },
                     dontCacheBustURLsMatching: /assets\//,
+                    additionalManifestEntries: ['mark.svg', 'icon-192.png'].map((name) => ({
+                        url: `/${name}`,
+                        revision: createHash('md5')
+                            .update(readFileSync(`public/${name}`))
+                            .digest('hex'),
+                    })),
                     swDest: 'public/build/sw.js',
                     inlineWorkboxRuntime: true,
                     sourcemap: false,

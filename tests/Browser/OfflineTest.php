@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
+
 /** A tablet at a machine where the network does not reach: what was open is read, what is entered arrives later, once. */
 final class OfflineTest extends BrowserTestCase
 {
@@ -63,6 +65,40 @@ final class OfflineTest extends BrowserTestCase
         self::assertSame('Bench one', $this->inStore("select by from readings where job_id = 'demo-drill' and value like '%25.41 mm%'"));
         usleep(1_500_000);
         self::assertSame($changes + 2, (int) $this->inStore("select count(*) from changes where job_id = 'demo-drill'"), 'it arrived twice');
+    }
+
+    /** At the lathe and at the press: a cut and a tick stand where they were entered, and are said to be in no size yet. */
+    public function test_a_cut_and_a_tick_without_the_shop(): void
+    {
+        $this->ownerIn();
+        $this->keptHere();
+        $this->visit('/job/demo-trolley/assemble');
+        $this->sees('Put it together');
+        $this->visit('/job/demo-trolley/make');
+        $this->sees('Read with');
+        usleep(1_000_000);
+        $cuts = (int) $this->inStore("select count(*) from cuts where job_id = 'demo-trolley'");
+        $ticks = (int) $this->inStore("select count(*) from ticks where job_id = 'demo-trolley'");
+        $this->rig->pullThePlug();
+        $this->fill('Size now', '22.345 mm'.WebDriverKeys::ENTER);
+        $this->sees('1 entry waits', '22.345 mm', 'waits');
+        $this->visit('/job/demo-trolley/assemble');
+        $this->sees('Put it together');
+        $before = (int) $this->page->executeScript("return document.querySelectorAll('main input[type=checkbox]:checked').length");
+        $this->page->executeScript("[...document.querySelectorAll('main input[type=checkbox]')].find((box) => ! box.checked).click()");
+        $this->sees('2 entries wait');
+        self::assertSame($before + 1, $this->page->executeScript("return document.querySelectorAll('main input[type=checkbox]:checked').length"));
+        $this->press('Show them');
+        $this->sees('size after a cut: 22.345 mm', 'tick: ');
+        $this->rig->serve();
+        $this->waitFor(fn (): bool => (int) $this->inStore("select count(*) from ticks where job_id = 'demo-trolley'") === $ticks + 1, 'the tick did not arrive', 30);
+        self::assertSame($cuts + 1, (int) $this->inStore("select count(*) from cuts where job_id = 'demo-trolley'"));
+        // In the order in which they were entered.
+        self::assertSame(['cuts', 'ticks'], array_map(
+            static fn (array $row): string => json_decode((string) $row['after'], true)[0]['list'],
+            array_reverse((new \PDO("sqlite:{$this->rig->database()}"))->query("select after from changes where job_id = 'demo-trolley' order by id desc limit 2")?->fetchAll() ?: []),
+        ));
+        $this->seesNot('No connection');
     }
 
     /** While the tablet was away somebody else typed into the same field: both stand side by side, and nothing is lost. */

@@ -90,7 +90,11 @@ export class Saver {
 
     /** What waits for a job, in the order in which it was typed. */
     waitingOf(job: string): Change[] {
-        return this.queue.map(({ change }) => change).filter((change) => change.job === job);
+        return this.waitingAll().filter((change) => change.job === job);
+    }
+
+    waitingAll(): Change[] {
+        return this.queue.map(({ change }) => change);
     }
 
     /** Tries at once, where it was pausing. */

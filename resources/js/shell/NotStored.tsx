@@ -7,6 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import type { Unsettled } from '../saving/change';
+import { inWords } from '../saving/words';
 import { mono } from '../theme/theme';
 
 interface Props {
@@ -85,25 +86,7 @@ function rows({ change, theirs }: Unsettled): [string, string, string][] {
     }
     return Object.entries(change.fact).map(([field, value]) => [
         field.replaceAll('_', ' '),
-        words(value),
-        words(theirs?.[field]),
+        inWords(value),
+        inWords(theirs?.[field]),
     ]);
-}
-
-/** A value as a person would have typed it. */
-function words(value: unknown): string {
-    if (value === null || value === undefined || value === '') {
-        return '–';
-    }
-    if (typeof value === 'object') {
-        if ('typed' in value && 'unit' in value) {
-            return `${String(value.typed)} ${String(value.unit)}`;
-        }
-        return Array.isArray(value)
-            ? value.map(words).join(', ')
-            : Object.entries(value)
-                  .map(([field, inner]) => `${field.replaceAll('_', ' ')} ${words(inner)}`)
-                  .join(', ');
-    }
-    return String(value);
 }

@@ -12,6 +12,7 @@ import { AfterChecks } from './AfterChecks';
 import { Cautions } from './Cautions';
 import { Curing } from './Curing';
 import { Failed } from './Failed';
+import { useTicked } from '../../offline/useTicked';
 import { FirstRun } from './FirstRun';
 import { InOrder } from './InOrder';
 import { PressLog } from './PressLog';
@@ -29,6 +30,7 @@ const GROUPS: [string, string][] = [
 export function Assemble() {
     const { facts, answers, save } = useJob();
     const { say } = useSettings();
+    const ticked = useTicked();
     const { assembly } = answers;
     const presses = assembly.steps.some((step) => step.rule === 'press');
     const turn = (code: string, on: boolean) => {
@@ -131,7 +133,7 @@ export function Assemble() {
                                         }}
                                         control={
                                             <Checkbox
-                                                checked={step.ticked}
+                                                checked={ticked(step.code, step.ticked)}
                                                 onChange={(_, on) => turn(step.code, on)}
                                             />
                                         }

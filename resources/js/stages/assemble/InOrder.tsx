@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { newId } from '../../api/client';
 import type { AssemblyFacts } from '../../api/types';
+import { useTicked } from '../../offline/useTicked';
 import { useJob } from '../../job/JobContext';
 import { LinkButton } from '../../shell/LinkButton';
 import { Notes } from '../../shell/Notes';
@@ -28,6 +29,7 @@ const KINDS: { code: Condition['kind']; says: string }[] = [
 /** What goes in after what, each with how its joints go together; moved, and held against the conditions. */
 export function InOrder({ turn }: { turn: (code: string, on: boolean) => void }) {
     const { facts, answers } = useJob();
+    const ticked = useTicked();
     const { say } = useSettings();
     const { assembly, change } = useAssembly();
     const { together } = answers.assembly;
@@ -75,7 +77,7 @@ export function InOrder({ turn }: { turn: (code: string, on: boolean) => void })
                             }}
                         >
                             <Checkbox
-                                checked={item.ticked}
+                                checked={ticked(item.code, item.ticked)}
                                 slotProps={{ input: { 'aria-label': `Done: ${item.name}` } }}
                                 onChange={(_, on) => turn(item.code, on)}
                             />

@@ -6,14 +6,24 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import type { MakingAnswer } from '../../api/types';
+import { typedText } from '../../entry/typed';
 import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
 import { mono } from '../../theme/theme';
 
 export function CutTable({ making }: { making: MakingAnswer }) {
-    const { say } = useSettings();
-    const { save } = useJob();
-    if (making.rows.length === 0) {
+    const { say, typing } = useSettings();
+    const { facts, save } = useJob();
+    // What waits on this device while the shop can't be asked: in no number yet.
+    const waiting = facts.cuts.filter(
+        (cut) =>
+            cut.surface === making.surface &&
+            cut.set_aside === null &&
+            cut.piece === making.piece &&
+            !('mm' in cut.after) &&
+            making.rows.every((row) => row.id !== cut.id),
+    );
+    if (making.rows.length + waiting.length === 0) {
         return null;
     }
     return (
@@ -44,6 +54,15 @@ export function CutTable({ making }: { making: MakingAnswer }) {
                                     Set aside
                                 </LinkButton>
                             </TableCell>
+                        </TableRow>
+                    ))}
+                    {waiting.map((cut) => (
+                        <TableRow key={cut.id}>
+                            <TableCell>{typedText(cut.dialled, typing) || '–'}</TableCell>
+                            <TableCell>–</TableCell>
+                            <TableCell sx={{ fontWeight: 700 }}>{typedText(cut.after, typing)}</TableCell>
+                            <TableCell>waits</TableCell>
+                            <TableCell />
                         </TableRow>
                     ))}
                 </TableBody>
