@@ -12,12 +12,14 @@ use Illuminate\Support\Facades\Route as Routes;
 require __DIR__.'/../../vendor/autoload.php';
 putenv('DB_DATABASE=:memory:');
 $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = ':memory:';
+putenv('BACKUP_DIR='.sys_get_temp_dir().'/oldpart-fuzz-backups');
+putenv('SESSION_DRIVER=array');
 putenv('PHOTO_DIR='.sys_get_temp_dir().'/oldpart-fuzz-photos');
 $app = require __DIR__.'/../../bootstrap/app.php';
 $kernel = $app->make(Kernel::class);
 $app->make(Illuminate\Contracts\Console\Kernel::class)->call('migrate', ['--force' => true, '--seed' => true]);
 
-$count = (int) ($argv[1] ?? 30000);
+$count = (int) ($argv[1] ?? 50000);
 mt_srand((int) ($argv[2] ?? 1));
 $one = static fn (array $of): mixed => $of[mt_rand(0, count($of) - 1)];
 
@@ -152,6 +154,8 @@ $seeds = [
         'unit' => 'in',
         'instrument' => 'calliper',
     ],
+    ['person' => 'p-1', 'secret' => '482915', 'code' => 'AAAAA-AAAAA'],
+    ['name' => 'Bench one', 'role' => 'machinist', 'left' => false],
     ['temperature_c' => 20, 'shims' => '0.05 x4', 'currency' => '€', 'unit' => 'mm'],
 ];
 $examples = [];
@@ -251,10 +255,14 @@ $values = [
     'check' => ['demo-check-0', 'none'],
     'name' => [...array_map(static fn ($s) => $s->name(), Oldpart\Core\Sum\Sums::all()), 'none'],
     'gauge' => ['bore'],
+    'person' => ['p-1', 'p-2', 'Ü', '..'],
+    'backup' => ['shop-20261101-000000.zip', 'none'],
 ];
 $statuses = $bad = [];
 $start = microtime(true);
 for ($i = 0; $i < $count; $i++) {
+    // Now and then as a device on the network asks, that nobody signed in on.
+    config(['shop.network' => mt_rand(1, 10) === 1]);
     $route = $one($routes);
     $uri =
         '/'.
