@@ -34,6 +34,7 @@ Route::middleware('may:look')->group(static function (): void {
     Route::post('jobs/{job}/preview', [JobController::class, 'preview']);
     Route::post('jobs/{job}/faces', [JobController::class, 'faces']);
     Route::get('jobs/{job}/history', [JobController::class, 'history']);
+    Route::get('jobs/{job}/history/{change}', [JobController::class, 'asOf'])->whereNumber('change');
     Route::get('jobs/{job}/letter', LetterController::class);
     Route::get('jobs/{job}/pictures/{photo}', [PhotoController::class, 'show']);
     Route::get('jobs/{job}/file', [JobController::class, 'file']);
@@ -85,6 +86,7 @@ Route::middleware('may:work')->group(static function (): void {
     Route::post('gauges/line', [GaugeController::class, 'line']);
 });
 Route::middleware('may:answer')->group(static function (): void {
+    Route::post('jobs/{job}/history/{change}', [JobController::class, 'bringBack'])->whereNumber('change');
     Route::post('jobs/{job}/issues', [IssuedSheetController::class, 'store']);
     Route::put('instruments/{instrument}', [InstrumentController::class, 'update']);
     Route::delete('instruments/{instrument}', [InstrumentController::class, 'usual']);

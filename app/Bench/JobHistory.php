@@ -9,6 +9,7 @@ use App\Models\Change;
 use App\Models\Part;
 use App\Models\Surface;
 use App\People\Here;
+use Illuminate\Database\Eloquent\Builder;
 
 /** What was done to a job, as people read it: when, on which device, what, from what, to what. */
 final class JobHistory
@@ -41,16 +42,23 @@ final class JobHistory
     }
 
     /**
-     * The latest first.
+     * The latest first; of one surface, what was done to it and what was read and cut on it.
      *
      * @return list<array{id: int, at: string, by: ?string, here: ?bool, stands: bool, kind: 'change'|'undo'|'redo'|'check', told: list<array{what: string, from: string, to: string}>, more: int}>
      */
-    public static function of(string $job, ?int $before = null): array
+    public static function of(string $job, ?int $before = null, ?string $surface = null): array
     {
         $history = new self($job);
         $changes = Change::query()->where('job_id', $job)->orderByDesc('id')->limit(self::MOST);
         if ($before !== null) {
             $changes->where('id', '<', $before);
+        }
+        if ($surface !== null) {
+            // The fact of a reading or a cut names its surface, and a step names the thing it is about.
+            $named = '%'.addcslashes((string) json_encode($surface), '%_\\').'%';
+            $changes->where(static function (Builder $about) use ($named): void {
+                $about->whereRaw("after like ? escape '\\'", [$named])->orWhereRaw("before like ? escape '\\'", [$named]);
+            });
         }
         $taken = Change::query()->where('job_id', $job)->whereNotNull('undoes')->pluck('undoes')->all();
         $rows = [];

@@ -464,6 +464,44 @@ final class JobStore
         });
     }
 
+    /** @throws BadInput where the job has no such change */
+    public function asOf(string $id, int $change): JobState
+    {
+        $job = Job::query()->findOrFail($id);
+
+        return JobState::of($job, JobRecords::toFacts(EarlierState::after($job, $change)->then));
+    }
+
+    /**
+     * The job as it was after one of its changes stands again, as a change that can be taken back itself. Nothing of the
+     * record is lost: what was measured or cut since stays, set aside.
+     *
+     * @throws Conflict
+     */
+    public function bringBack(string $id, int $version, string $request, int $change): JobState
+    {
+        return $this->once($id, $version, $request, ['bring-back', $change], function (Job $job) use ($request, $change): JobState {
+            $earlier = EarlierState::after($job, $change);
+            $facts = JobRecords::toFacts($earlier->withRecords());
+            $answers = JobAnswers::of($facts);
+            $steps = $earlier->steps();
+            if ($steps === []) {
+                throw new BadInput('as-it-is', 'change', 'The job stands as it was then: there is nothing to bring back.');
+            }
+            $before = $after = [];
+            foreach ($steps as ['list' => $list, 'thing' => $thing, 'was' => $was, 'is' => $is, 'place' => $place]) {
+                $stood = $list === null || $was === null ? $place : $list->model()::query()->whereKey($thing)->value('place');
+                $before[] = ['list' => $list->value ?? Draft::HEAD, 'thing' => $thing, 'fact' => $was, 'place' => $stood];
+                $after[] = ['list' => $list->value ?? Draft::HEAD, 'thing' => $thing, 'fact' => $is, 'place' => $stood];
+                $this->write($job, $list, $thing, $is, $stood);
+            }
+            $this->note($job, $request, self::SEVERAL, '', $before, $after);
+            BenchIndex::write($job, $facts, $answers);
+
+            return JobState::of($job, $facts, $answers);
+        });
+    }
+
     /** @return array{bool, bool} whether this device can undo and redo */
     public static function steps(string $job, ?string $client): array
     {

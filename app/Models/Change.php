@@ -36,6 +36,24 @@ final class Change extends Model
         ];
     }
 
+    /** @return list<array{list: string, thing: string, fact: array<string, mixed>|null, place: ?int}> what each thing it touched was before */
+    public function stepsBack(): array
+    {
+        if ($this->list !== 'several') {
+            return [['list' => $this->list, 'thing' => $this->thing, 'fact' => $this->before, 'place' => null]];
+        }
+        $steps = [];
+        foreach ($this->before ?? [] as $step) {
+            if (is_array($step) && is_string($step['list'] ?? null) && is_string($step['thing'] ?? null)) {
+                /** @var array<string, mixed>|null $fact */
+                $fact = is_array($step['fact'] ?? null) ? $step['fact'] : null;
+                $steps[] = ['list' => $step['list'], 'thing' => $step['thing'], 'fact' => $fact, 'place' => is_int($step['place'] ?? null) ? $step['place'] : null];
+            }
+        }
+
+        return $steps;
+    }
+
     /** @return list<string> the things it changed, each with its list */
     public function touched(): array
     {

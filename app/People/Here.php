@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Models\Person;
+use Illuminate\Auth\SessionGuard;
 use Illuminate\Support\Facades\Auth;
 
 /** Who is at this device. On the shop's own machine nobody signs in, and everything is allowed. */
@@ -16,9 +17,17 @@ final class Here
         return (bool) config('shop.network');
     }
 
+    public static function guard(): SessionGuard
+    {
+        $guard = Auth::guard('shop');
+        assert($guard instanceof SessionGuard);
+
+        return $guard;
+    }
+
     public static function person(): ?Person
     {
-        $person = self::signsIn() ? Auth::guard('shop')->user() : null;
+        $person = self::signsIn() ? self::guard()->user() : null;
 
         return $person instanceof Person ? $person : null;
     }

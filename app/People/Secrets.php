@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Models\Person;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Oldpart\Core\Advice\BadInput;
@@ -156,7 +155,7 @@ final class Secrets
     {
         $person->update(['misses' => 0, 'locked_until' => null]);
         $session = request()->session();
-        Auth::guard('shop')->login($person);
+        Here::guard()->login($person);
         $session->put('since', time());
     }
 

@@ -78,7 +78,7 @@ final class PeopleTest extends FeatureTestCase
             $may = array_filter($route->gatherMiddleware(), static fn (mixed $m): bool => is_string($m) && str_starts_with($m, 'may:'));
             self::assertCount(1, $may, $route->uri().' says who may');
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                $path = '/'.preg_replace('/\{\w+\}/', 'cuts', str_replace('{number}', '1', $route->uri()));
+                $path = '/'.preg_replace('/\{\w+\}/', 'cuts', str_replace(['{number}', '{change}'], '1', $route->uri()));
                 $response = $this->send($method, $path, $method === 'GET' ? null : []);
                 self::assertSame(401, $response->getStatusCode(), "{$method} {$path}");
                 self::assertSame('sign-in', $response->json('error.code'));

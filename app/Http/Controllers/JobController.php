@@ -220,9 +220,28 @@ final class JobController
         Job::query()->findOrFail($job);
         $before = $request->query('before');
 
+        $surface = $request->query('surface');
+
         return new JsonResponse([
-            'rows' => JobHistory::of($job, is_string($before) && ctype_digit($before) ? (int) $before : null),
+            'rows' => JobHistory::of(
+                $job,
+                is_string($before) && ctype_digit($before) ? (int) $before : null,
+                is_string($surface) && $surface !== '' ? $surface : null,
+            ),
         ]);
+    }
+
+    /** The job as it was after one of its changes. */
+    public function asOf(Request $request, string $job, int $change): JsonResponse
+    {
+        return Sent::state($request, $this->store->asOf($job, $change));
+    }
+
+    public function bringBack(Request $request, string $job, int $change): JsonResponse
+    {
+        $in = Body::of($request)->only(['version', 'request']);
+
+        return Sent::state($request, $this->store->bringBack($job, self::version($in), $in->text('request'), $change));
     }
 
     public function undo(Request $request, string $job): JsonResponse

@@ -13,7 +13,6 @@ use App\People\Role;
 use App\People\Secrets;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
 use Oldpart\Core\Advice\BadInput;
@@ -56,7 +55,7 @@ final class PeopleController
     public function signOut(Request $request): JsonResponse
     {
         self::refuseWhereNobodySignsIn();
-        Auth::guard('shop')->logout();
+        Here::guard()->logout();
         $request->session()->invalidate();
 
         return new JsonResponse(self::shown());
@@ -126,8 +125,11 @@ final class PeopleController
 
     private static function person(string $id): Person
     {
-        return Person::query()->whereKey($id)->whereNull('left_at')->first()
-            ?? throw new NotIn('left', 'This name does not sign in here any more.');
+        $person = Person::query()->find($id);
+
+        return $person instanceof Person && $person->left_at === null
+            ? $person
+            : throw new NotIn('left', 'This name does not sign in here any more.');
     }
 
     private static function refuseWhereNobodySignsIn(): void

@@ -12,7 +12,6 @@ use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Http\Request;
 use Illuminate\Pipeline\Pipeline;
 use Illuminate\Session\Middleware\StartSession;
-use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -35,11 +34,11 @@ final class Sittings
             ->send($request)
             ->through([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class])
             ->then(static function (Request $request) use ($next): Response {
-                $person = Auth::guard('shop')->user();
+                $person = Here::guard()->user();
                 $since = (int) $request->session()->get('since', 0);
                 $over = $since + 3600 * (int) config('session.longest_h') <= time();
                 if ($person instanceof Person && ($over || $since < $person->sits_from || $person->left_at !== null)) {
-                    Auth::guard('shop')->logout();
+                    Here::guard()->logout();
                     $request->session()->invalidate();
                 }
 

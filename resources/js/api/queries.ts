@@ -2,7 +2,7 @@ import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-qu
 import { client, orRefuse } from './client';
 import { typed } from '../speak/language';
 import { whole } from './held';
-import type { Shelf, Unit } from './types';
+import type { JobState, Shelf, Unit } from './types';
 
 export const jobKey = (id: string) => ['job', id] as const;
 
@@ -14,17 +14,40 @@ export function useJobState(id: string) {
     });
 }
 
+/** A job as it was after one of its changes; it never becomes another. */
+export function useAsOf(job: string, change: number | null) {
+    return useQuery({
+        queryKey: ['as-of', job, change],
+        queryFn: async () =>
+            orRefuse(
+                await client.GET('/api/jobs/{job}/history/{change}', {
+                    params: { path: { job, change: change ?? 0 } },
+                    // Whole, and beside what is known of the job as it is.
+                    headers: { 'X-Known': '' },
+                }),
+            ) as JobState,
+        enabled: change !== null,
+        staleTime: Infinity,
+    });
+}
+
 /** So many the server sends at once. */
 const HISTORY_PAGE = 100;
 
 /** What was done to a job, the latest first; asked anew where it went on. */
-export function useHistory(job: string, version: number) {
+export function useHistory(job: string, version: number, surface = '') {
     return useInfiniteQuery({
-        queryKey: ['history', job, version],
+        queryKey: ['history', job, version, surface],
         queryFn: async ({ pageParam }) =>
             orRefuse(
                 await client.GET('/api/jobs/{job}/history', {
-                    params: { path: { job }, query: pageParam === null ? {} : { before: pageParam } },
+                    params: {
+                        path: { job },
+                        query: {
+                            ...(pageParam === null ? {} : { before: pageParam }),
+                            ...(surface === '' ? {} : { surface }),
+                        },
+                    },
                 }),
             ).rows,
         initialPageParam: null as number | null,

@@ -212,6 +212,8 @@ export interface paths {
             query?: {
                 /** @description Only what was done before this one */
                 before?: number;
+                /** @description Only what was done to this surface, and read and cut on it */
+                surface?: string;
             };
             header?: never;
             path: {
@@ -223,6 +225,27 @@ export interface paths {
         get: operations["history"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/history/{change}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+                change: number;
+            };
+            cookie?: never;
+        };
+        /** The job as it was after one of its changes */
+        get: operations["asOf"];
+        put?: never;
+        /** It stands again as it was then; what was measured or cut since stays, set aside */
+        post: operations["bringBack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4429,6 +4452,8 @@ export interface operations {
             query?: {
                 /** @description Only what was done before this one */
                 before?: number;
+                /** @description Only what was done to this surface, and read and cut on it */
+                surface?: string;
             };
             header?: never;
             path: {
@@ -4448,6 +4473,41 @@ export interface operations {
                 };
             };
             404: components["responses"]["Refused"];
+        };
+    };
+    asOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+                change: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["State"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    bringBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["Job"];
+                change: number;
+            };
+            cookie?: never;
+        };
+        requestBody: components["requestBodies"]["Step"];
+        responses: {
+            200: components["responses"]["State"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Conflict"];
+            422: components["responses"]["Refused"];
         };
     };
     quoteLetter: {

@@ -4,11 +4,14 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useHistory } from '../api/queries';
 import { moment } from '../entry/day';
 import { useJob } from './JobContext';
+import { useSearchParams } from '../shell/router';
 import { LinkButton } from '../shell/LinkButton';
 
 const KINDS = {
@@ -22,7 +25,8 @@ const KINDS = {
 export function HistoryDialog({ close }: { close: () => void }) {
     const { state, saver } = useJob();
     const job = state.facts.id;
-    const history = useHistory(job, state.version);
+    const [surface, setSurface] = useState('');
+    const history = useHistory(job, state.version, surface);
     const rows = history.data?.pages.flat() ?? [];
     const [going, setGoing] = useState(false);
     const [refused, setRefused] = useState<string | null>(null);
@@ -36,6 +40,13 @@ export function HistoryDialog({ close }: { close: () => void }) {
         setRefused(why);
         setGoing(false);
     };
+    const [, setParams] = useSearchParams();
+    const lookAt = (change: number) =>
+        setParams((now) => {
+            now.delete('history');
+            now.set('as_of', String(change));
+            return now;
+        });
     const step = async (go: (job: string) => Promise<string | null>) => setRefused(await go(job));
     return (
         <Dialog open onClose={close} fullWidth maxWidth="md">
@@ -58,6 +69,22 @@ export function HistoryDialog({ close }: { close: () => void }) {
                     >
                         Redo
                     </Button>
+                    <TextField
+                        select
+                        size="small"
+                        label="Of"
+                        value={surface}
+                        onChange={(event) => setSurface(event.target.value)}
+                        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+                        sx={{ minWidth: 200 }}
+                    >
+                        <MenuItem value="">the whole job</MenuItem>
+                        {state.facts.surfaces.map((one) => (
+                            <MenuItem key={one.id} value={one.id}>
+                                {one.name}
+                            </MenuItem>
+                        ))}
+                    </TextField>
                     <Box sx={{ flex: 1 }} />
                     <Button color="inherit" onClick={close}>
                         Close
@@ -108,13 +135,22 @@ export function HistoryDialog({ close }: { close: () => void }) {
                                     <Typography variant="body2">and {row.more} more with it</Typography>
                                 )}
                             </Box>
-                            {row.stands && row.here !== false ? (
-                                <LinkButton size="small" disabled={going} onClick={() => void back(row.id)}>
-                                    Undo back to here
-                                </LinkButton>
-                            ) : (
-                                <span />
-                            )}
+                            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start' }}>
+                                {row.id !== rows[0]?.id && (
+                                    <LinkButton size="small" onClick={() => lookAt(row.id)}>
+                                        As it was then
+                                    </LinkButton>
+                                )}
+                                {surface === '' && row.stands && row.here !== false && (
+                                    <LinkButton
+                                        size="small"
+                                        disabled={going}
+                                        onClick={() => void back(row.id)}
+                                    >
+                                        Undo back to here
+                                    </LinkButton>
+                                )}
+                            </Box>
                         </Box>
                     ))}
                 </Box>

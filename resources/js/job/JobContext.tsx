@@ -63,15 +63,20 @@ interface JobHere {
 /** Lists of things that hold rows of their own. */
 type WithRows = 'joints' | 'loops' | 'reckonings';
 
+const PAST = 'This is how the job was: nothing is stored here. Bring it back first, or go back to now.';
+
 const Context = createContext<JobHere | null>(null);
 
 export function JobProvider({
     state,
     saver,
+    past = false,
     children,
 }: {
     state: JobState;
     saver: Saver;
+    /** As it was once: nothing is stored into it. */
+    past?: boolean;
     children: ReactNode;
 }) {
     const [previewed, setPreviewed] = useState<{ version: number; answers: JobAnswers } | null>(null);
@@ -98,7 +103,7 @@ export function JobProvider({
     );
     const preview = useCallback(
         async (list: ListName, thing: string, fact: Record<string, unknown> | null, shows: Shown[]) => {
-            if (fact === null) {
+            if (fact === null || past) {
                 running.current?.abort();
                 setPreviewed(null);
                 return null;
@@ -114,7 +119,7 @@ export function JobProvider({
                 ? { understood: answer.data.understood, refused: null }
                 : { understood: {}, refused: refusal(answer.error) };
         },
-        [ask, id, trying, version],
+        [ask, id, past, trying, version],
     );
     const tryOut = useCallback(
         async (changes: Tried[]): Promise<JobState> => {
@@ -135,6 +140,9 @@ export function JobProvider({
     const save = useCallback(
         (list: ListName | null, thing: string, fact: Record<string, unknown> | null) => {
             running.current?.abort();
+            if (past) {
+                return Promise.reject(new Error(PAST));
+            }
             if (trying === null) {
                 return saver.save(id, list, thing, fact);
             }
@@ -149,7 +157,7 @@ export function JobProvider({
                   )
                 : tryOut(tried(trying.changes, { list, thing, fact }));
         },
-        [id, saver, state.facts, trying, tryOut],
+        [id, past, saver, state.facts, trying, tryOut],
     );
     const edit: JobHere['edit'] = useCallback(
         (list, thing, of) => {
@@ -173,11 +181,14 @@ export function JobProvider({
     const saveAll = useCallback(
         async (changes: Tried[]) => {
             running.current?.abort();
+            if (past) {
+                throw new Error(PAST);
+            }
             await (trying === null
                 ? saver.saveAll(id, changes)
                 : tryOut(changes.reduce(tried, trying.changes)));
         },
-        [id, saver, trying, tryOut],
+        [id, past, saver, trying, tryOut],
     );
     const whatIf = useMemo(
         () => ({
@@ -207,8 +218,10 @@ export function JobProvider({
             return factsWith(state.facts, trying.changes);
         }
         // What waits on this device is shown where it will stand; it is in no answer yet.
-        return away !== null && waits > 0 ? factsAhead(state.facts, saver.waitingOf(id)) : state.facts;
-    }, [away, id, saver, state.facts, trying, waits]);
+        return !past && away !== null && waits > 0
+            ? factsAhead(state.facts, saver.waitingOf(id))
+            : state.facts;
+    }, [away, id, past, saver, state.facts, trying, waits]);
     const answers = typed ?? trying?.answers ?? state.answers;
     const before = trying !== null && answers !== state.answers ? state.answers : null;
     const value = useMemo(

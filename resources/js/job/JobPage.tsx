@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Suspense, type ComponentType } from 'react';
-import { useNavigate, useParams } from '../shell/router';
+import { Suspense, type ComponentType, type ReactNode } from 'react';
+import { useNavigate, useParams, useSearchParams } from '../shell/router';
 import { Refused } from '../api/client';
-import { useJobState } from '../api/queries';
+import { useAsOf, useJobState } from '../api/queries';
 import type { JobState } from '../api/types';
 import { BenchStrip } from '../bench/BenchStrip';
 import { Frame } from '../shell/Frame';
@@ -18,6 +18,7 @@ import { Strip } from '../shell/Strip';
 import { useKey } from '../shell/keys';
 import { FoundCard } from '../stages/measure/FoundCard';
 import { later } from '../shell/later';
+import { AsItWas } from './AsItWas';
 import { JobProvider, useJob } from './JobContext';
 import { TemperatureChip } from './TemperatureChip';
 import { WhatIfBar } from './WhatIfBar';
@@ -39,7 +40,22 @@ export function JobPage() {
     const { job = '', stage = 'take-in' } = useParams();
     const state = useJobState(job);
     const saver = useSaver();
-    if (state.data) {
+    const [params] = useSearchParams();
+    const row = Number(params.get('as_of') ?? '');
+    const change = Number.isInteger(row) && row > 0 ? row : null;
+    const past = useAsOf(job, change);
+    if (state.data && change !== null && past.data) {
+        return (
+            <JobProvider key={`${job}@${change}`} state={past.data} saver={saver} past>
+                <Inside
+                    state={past.data}
+                    stage={stage}
+                    above={<AsItWas now={state.data} change={change} />}
+                />
+            </JobProvider>
+        );
+    }
+    if (state.data && (change === null || past.isError)) {
         return (
             <JobProvider key={job} state={state.data} saver={saver}>
                 <Inside state={state.data} stage={stage} />
@@ -48,7 +64,7 @@ export function JobPage() {
     }
     return (
         <Frame title="Job" subtitle="" strip={<BenchStrip />}>
-            {state.isPending && <div aria-busy />}
+            {(state.isPending || past.isLoading) && <div aria-busy />}
             {state.isError && (
                 <Box>
                     <Typography variant="h1" component="h2">
@@ -65,7 +81,7 @@ export function JobPage() {
     );
 }
 
-function Inside({ state, stage }: { state: JobState; stage: string }) {
+function Inside({ state, stage, above }: { state: JobState; stage: string; above?: ReactNode }) {
     const { whatIf } = useJob();
     const navigate = useNavigate();
     const { facts } = state;
@@ -89,13 +105,14 @@ function Inside({ state, stage }: { state: JobState; stage: string }) {
                 jobId={facts.id}
                 temperature={
                     <>
-                        <UndoRedo />
+                        {above === undefined && <UndoRedo />}
                         <TemperatureChip />
                     </>
                 }
                 strip={<StageStrip job={facts.id} stage={stage} />}
                 card={<MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />}
             >
+                {above}
                 <WhatIfBar />
                 <Guide key={facts.id} stage={stage} />
                 <SizeSaid />

@@ -193,6 +193,13 @@ export class Saver {
         }
     }
 
+    /** Somebody changed the job by a way of its own. */
+    async fetchAnew(job: string): Promise<void> {
+        await this.queries.invalidateQueries({ queryKey: jobKey(job) });
+        void this.queries.invalidateQueries({ queryKey: ['bench'] });
+        this.broadcast.tell(job);
+    }
+
     /** A number was wrong: kept with the right one and the reason, as one change. */
     async numberWasWrong(job: string, wrong: Wrong): Promise<void> {
         const body = { ...wrong, id: newId(), request: newId() };
