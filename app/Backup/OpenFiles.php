@@ -46,7 +46,7 @@ final readonly class OpenFiles
         }
         $jobs = Job::query()->whereNull('binned_at')->orderBy('id')->pluck('id')->all();
         $zip->addFromString('READ ME.txt', (string) file_get_contents(resource_path('texts/open-files.txt')));
-        $zip->addFromString(self::SHOP, self::json(['format' => self::FORMAT, 'version' => 1, ...array_map(
+        $zip->addFromString(self::SHOP, self::json(['format' => self::FORMAT, 'version' => 1, 'archived' => Job::query()->whereNull('binned_at')->whereNotNull('archived_at')->orderBy('id')->pluck('id')->all(), ...array_map(
             static fn (string $table): array => array_map(
                 static fn (object $row): array => array_diff_key((array) $row, array_flip([...self::TABLES[$table], 'created_at', 'updated_at'])),
                 DB::table($table)->get()->all(),
@@ -113,6 +113,11 @@ final readonly class OpenFiles
             }
             foreach ($folders as $folder) {
                 $this->take($zip, $folder);
+            }
+            foreach (is_array($shop['archived'] ?? null) ? $shop['archived'] : [] as $id) {
+                if (is_string($id) && Job::query()->whereKey($id)->exists()) {
+                    $this->store->put($id, 'archive');
+                }
             }
 
             return count($folders);

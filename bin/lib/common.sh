@@ -144,3 +144,11 @@ install_browser() {
         apt_install poppler-utils
     fi
 }
+
+# Of what a failed step printed, the sentence that says why.
+reason() {
+    local plain why
+    plain=$(printf '%s\n' "$1" | sed 's/\x1b\[[0-9;]*m//g' | grep -v '^\s*$')
+    why=$(grep -m1 -A1 -E '(Exception|Error)\s*$' <<<"$plain" | tail -n 1 | sed 's/^\s*//')
+    printf '%s' "${why:-$(tail -n 3 <<<"$plain")}"
+}

@@ -176,7 +176,7 @@ http {
     }
 }
 CONF
-    nginx -t -q -c "$network_dir/nginx.conf" 2>>storage/logs/nginx.log || stop "nginx does not take what it was told: $(tail -n 2 storage/logs/nginx.log)"
+    nginx -e storage/logs/nginx.log -t -q -c "$network_dir/nginx.conf" 2>>storage/logs/nginx.log || stop "nginx does not take what it was told: $(tail -n 2 storage/logs/nginx.log)"
 }
 
 serve_network() {
@@ -190,7 +190,7 @@ serve_network() {
         [ ! -S "$sockets/php.sock" ] || break
         sleep 0.1
     done
-    nginx -c "$network_dir/nginx.conf" -g 'daemon off;' </dev/null 2>>storage/logs/nginx.log &
+    nginx -e "$(pwd)/storage/logs/nginx.log" -c "$network_dir/nginx.conf" -g 'daemon off;' </dev/null 2>>storage/logs/nginx.log &
     web_server=$!
     set +m
     printf '%s %s %s\n' "$$" "$php_server" "$web_server" >"$network_dir/servers.pid"

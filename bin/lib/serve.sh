@@ -48,10 +48,10 @@ ${last:+Put the last copy back:  cp '$last' '$db'
     if [ $fresh = 1 ] && [ $new = 0 ]; then
         copy_shop "$db" before-fresh
         say "Putting the demo shop back ..."
-        log=$(php artisan migrate:fresh --force --no-ansi 2>&1) || stop "The shop could not be made anew: $(printf '%s' "$log" | tail -n 3)"
+        log=$(php artisan migrate:fresh --force --no-ansi 2>&1) || stop "The shop could not be made anew: $(reason "$log")"
         new=1
     else
-        log=$(php artisan migrate --force --no-ansi 2>&1) || stop "The shop's file could not be brought up to this version; it is as it was, and a copy of it is in $copies. The reason: $(printf '%s' "$log" | grep -v '^\s*$' | tail -n 3)"
+        log=$(php artisan migrate --force --no-ansi 2>&1) || stop "The shop's file could not be brought up to this version; it is as it was, and a copy of it is in $copies. The reason: $(reason "$log")"
     fi
     if [ $new = 1 ] && [ $empty = 0 ]; then
         php artisan db:seed --force --quiet || stop "The demo jobs could not be filled in. The reason is in storage/logs."

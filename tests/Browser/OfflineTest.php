@@ -27,7 +27,6 @@ final class OfflineTest extends BrowserTestCase
         );
     }
 
-
     public function test_a_job_is_read_and_worked_on_without_the_shop(): void
     {
         $this->ownerIn();

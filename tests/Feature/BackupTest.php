@@ -321,6 +321,7 @@ final class BackupTest extends FeatureTestCase
     /** Out as open files and into an empty shop again: every job as it was, its photographs, the shop's own words. */
     public function test_everything_as_open_files(): void
     {
+        app(JobStore::class)->put('demo-carder', 'archive');
         mkdir("{$this->folder}/photos/demo-drill/small", 0777, true);
         file_put_contents("{$this->folder}/photos/demo-drill/p-1.jpg", 'large');
         file_put_contents("{$this->folder}/photos/demo-drill/small/p-1.jpg", 'small');
@@ -345,11 +346,14 @@ final class BackupTest extends FeatureTestCase
         } catch (BadBackup $bad) {
             self::assertStringContainsString('empty one only', $bad->getMessage());
         }
+        $archived = DB::table('jobs')->whereNotNull('archived_at')->orderBy('id')->pluck('id')->all();
+        self::assertNotSame([], $archived);
         DB::table('jobs')->delete();
         DB::table('shops')->delete();
         exec('rm -rf '.escapeshellarg("{$this->folder}/photos"));
         self::assertSame(0, Artisan::call('shop:import', ['file' => "{$this->folder}/all.zip"]));
         self::assertEquals($was, $facts());
+        self::assertSame($archived, DB::table('jobs')->whereNotNull('archived_at')->orderBy('id')->pluck('id')->all(), 'what was put away is put away');
         self::assertSame('Culvert Lane Workshop', DB::table('shops')->value('name'));
         self::assertSame(['large', 'small', 'the worn bore'], [file_get_contents("{$this->folder}/photos/demo-drill/p-1.jpg"), file_get_contents("{$this->folder}/photos/demo-drill/small/p-1.jpg"), DB::table('photos')->value('note')]);
         // What is no such file says so, and nothing came in.

@@ -63,7 +63,7 @@ final class Contract
         if ($response === null && in_array($status, self::NOT_IN, true)) {
             $result = $this->validator->validate(
                 json_decode($body),
-                self::BASE."openapi/jobs.yaml#/responses/Refused/content/application~1json/schema",
+                self::BASE.'openapi/jobs.yaml#/responses/Refused/content/application~1json/schema',
             );
 
             return $result->error() === null ? null : 'A refusal is not said as one.';

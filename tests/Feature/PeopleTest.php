@@ -114,6 +114,41 @@ final class PeopleTest extends FeatureTestCase
         self::assertSame(['strict', '/', null], [$cookies[0]->getSameSite(), $cookies[0]->getPath(), $cookies[0]->getDomain()]);
     }
 
+    public function test_no_proxy_or_disk_keeps_an_answer(): void
+    {
+        $this->signedIn(Role::Machinist);
+        self::assertSame('no-store, private', $this->send('GET', '/api/jobs')->headers->get('Cache-Control'));
+        self::assertSame('no-store, private', $this->send('GET', '/api/me')->headers->get('Cache-Control'));
+    }
+
+    public function test_the_log_keeps_no_secret(): void
+    {
+        $log = storage_path('logs/shop-'.date('Y-m-d').'.log');
+        $before = is_file($log) ? (int) filesize($log) : 0;
+        $person = $this->person(Role::Machinist);
+        $this->api('POST', '/api/me', ['person' => $person->id, 'secret' => 'wrong-and-secret'], 401);
+        // A fault that is logged, with a secret in the body.
+        \Illuminate\Support\Facades\Schema::drop('people');
+        self::assertGreaterThanOrEqual(500, $this->send('POST', '/api/me', ['person' => 'x', 'secret' => 'another-secret'])->getStatusCode());
+        clearstatcache();
+        $written = is_file($log) ? (string) file_get_contents($log, offset: $before) : '';
+        self::assertNotSame('', $written, 'the fault was not logged at all');
+        self::assertStringNotContainsString('secret"', $written);
+        self::assertStringNotContainsString('-secret', $written);
+    }
+
+    public function test_markup_in_a_name_is_a_name(): void
+    {
+        $this->signedIn(Role::Machinist, 'M<script>alert(1)</script>');
+        $job = $this->job();
+        [$version, $surface] = $this->surface($job);
+        $this->api('PUT', "/api/jobs/{$job}/readings/r1", ['version' => $version, 'request' => 'r1', 'fact' => ['surface' => $surface, 'instrument' => 'calliper', 'value' => ['typed' => '30', 'unit' => 'mm'], 'part_c' => null, 'gauge_c' => null]], 200);
+        $facts = app(\App\Bench\JobStore::class)->facts($job);
+        $html = app(\App\Sheet\JobSheet::class)->html($facts, $facts->unit);
+        self::assertStringContainsString('M&lt;script&gt;', $html);
+        self::assertStringNotContainsString('<script>', $html);
+    }
+
     /** Another session name after signing in: one that was slipped in before is worth nothing. */
     public function test_the_session_is_a_new_one_after_signing_in(): void
     {

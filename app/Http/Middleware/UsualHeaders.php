@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\People\Here;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Vite;
@@ -39,6 +40,10 @@ final class UsualHeaders
             $headers['Content-Security-Policy'] = "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'";
         } elseif (! str_starts_with($type, 'application/pdf')) {
             $headers['Content-Security-Policy'] = "default-src 'none'; frame-ancestors 'none'";
+        }
+        if (Here::signsIn() && str_starts_with($request->path(), 'api/')) {
+            // Kept on a device only where the page itself keeps it, and clears it.
+            $headers['Cache-Control'] = 'no-store, private';
         }
         foreach ($headers as $name => $value) {
             $response->headers->set($name, $value);

@@ -52,7 +52,7 @@ export function HistoryDialog({ close }: { close: () => void }) {
         <Dialog open onClose={close} fullWidth maxWidth="md">
             <DialogTitle>What was done</DialogTitle>
             <DialogContent>
-                <Box sx={{ display: 'flex', gap: 1, mb: 1 }}>
+                <Box sx={{ display: 'flex', gap: 1, mb: 1, pt: 1, flexWrap: 'wrap' }}>
                     <Button
                         variant="outlined"
                         color="inherit"
@@ -76,7 +76,8 @@ export function HistoryDialog({ close }: { close: () => void }) {
                         value={surface}
                         onChange={(event) => setSurface(event.target.value)}
                         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-                        sx={{ minWidth: 200 }}
+                        fullWidth={false}
+                        sx={{ minWidth: 220 }}
                     >
                         <MenuItem value="">the whole job</MenuItem>
                         {state.facts.surfaces.map((one) => (
