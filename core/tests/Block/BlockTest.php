@@ -19,6 +19,18 @@ final class BlockTest extends TestCase
         return new Drilling($name, new Vector(...$from), new Vector(...$to), $d);
     }
 
+    public function test_a_block_has_all_three_sizes(): void
+    {
+        foreach ([[0.0, 10.0, 10.0], [10.0, 0.0, 10.0], [10.0, 10.0, 0.0], [10.0, 10.0, -1.0]] as $size) {
+            try {
+                new PortedBlock(new Vector(...$size), []);
+                self::fail(implode(' × ', $size));
+            } catch (BadInput $bad) {
+                self::assertSame('block', $bad->field);
+            }
+        }
+    }
+
     public function test_gaps_by_hand(): void
     {
         $main = self::drilling([0.0, 0.0, 0.0], [100.0, 0.0, 0.0], 10.0);

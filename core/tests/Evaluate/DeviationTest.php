@@ -132,6 +132,15 @@ final class DeviationTest extends TestCase
         }
     }
 
+    /** A bush cut too small outside is loose in its housing; the shaft in its bore is not asked about. */
+    public function test_only_the_fits_of_what_was_cut_are_hit(): void
+    {
+        $job = SampleJob::measured()->cut('Bush outside', 'only', null, '29.900');
+        $answers = json_decode((string) json_encode(JobAnswers::of($job->build())), true);
+        $making = array_column($answers['making'], null, 'label')['Bush outside'];
+        self::assertSame(['Bush in housing'], array_column($making['deviation']['hits'] ?? [], 'name'));
+    }
+
     /** What is not clean all round is not accepted, however it reads; cut on it may be. */
     public function test_what_is_not_clean_is_not_accepted(): void
     {

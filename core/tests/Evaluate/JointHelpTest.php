@@ -159,6 +159,43 @@ final class JointHelpTest extends TestCase
     }
 
     /**
+     * It is widened alike at both ends, by what it says at least, to limits that can be typed: whole thousandths, or
+     * tenths of a thou, outward of the wish; a tight fit at most to size for size.
+     */
+    public function test_it_is_widened_by_what_it_says(): void
+    {
+        $cases = [
+            ['mm', '0.0303', '0.0405', 0.001, 3, false],
+            ['mm', '-0.022', '-0.008', 0.001, 3, true],
+            ['in', '0.00133', '0.00171', 0.0001, 4, false],
+            ['in', '-0.00083', '-0.00029', 0.0001, 4, true],
+        ];
+        foreach ($cases as [$unit, $least, $most, $step, $digits, $tight]) {
+            $typed = static fn (string $size): array => ['typed' => $size, 'unit' => $unit];
+            $job = SampleJob::measured()->joint('Bush in housing', ['least' => $typed($least), 'most' => $typed($most)]);
+            $job->facts['unit'] = $unit;
+            $way = array_column(self::help($job->build(), 'Bush in housing')['ways_out'], null, 'code')['widen'] ?? null;
+            self::assertNotNull($way, "{$least} {$unit}");
+            self::assertSame(1, preg_match('/Widen the fit by ([\d.]+)/', $way['says'][$unit], $by));
+            [$from, $to] = [(float) $way['joint']['least']['typed'], (float) $way['joint']['most']['typed']];
+            $case = "{$least} … {$most} {$unit} by {$by[1]} to {$from} … {$to}";
+            self::assertGreaterThan(0.0, (float) $by[1], $case);
+            foreach ([$from, $to] as $end) {
+                self::assertEqualsWithDelta(round($end / $step), $end / $step, 1e-6, $case);
+            }
+            self::assertLessThanOrEqual((float) $least - (float) $by[1] + ($unit === 'mm' ? $step / 2 : 0) + 1e-9, $from, $case);
+            self::assertGreaterThan((float) $least - (float) $by[1] - $step - 1e-9, $from, $case);
+            if ($tight) {
+                self::assertEqualsWithDelta(min(0.0, (float) $most + (float) $by[1]), $to, $step / 2 + 1e-9, $case);
+                self::assertLessThanOrEqual(0.0, $to, $case);
+            } else {
+                self::assertGreaterThanOrEqual((float) $most + (float) $by[1] - 1e-9, $to, $case);
+                self::assertLessThan((float) $most + (float) $by[1] + $step + 1e-9, $to, $case);
+            }
+        }
+    }
+
+    /**
      * What the survey and the readings say fills the questions in: cast iron is brittle; 36 over 30 is a thin wall, 60
      * is not.
      */

@@ -100,6 +100,9 @@ final class WoodruffTest extends TestCase
     public function test_the_hub_s_slot_and_the_shaft_s(): void
     {
         $this->job('gear-on-shaft')->is('Keyway in the bore', ['shape' => 'Woodruff 5 × 7.5'])->is('Bore', ['size' => ['typed' => '22', 'unit' => 'mm']]);
+        // JS9 of 5 in the hub: 0.015 to both sides (ISO 286-2, IT9 of 3 to 6 is 0.030).
+        $card = $this->card('Keyway in the bore');
+        self::assertEqualsWithDelta([4.985, 5.015], [$card->band?->lowerMm, $card->band?->upperMm], 1e-9);
         $numbers = static fn (array $more): array => array_map(static fn ($n): string => $n->says->mm, array_column(array_map(static fn ($n): array => ['name' => $n->name, 'n' => $n], $more), 'n', 'name'));
         $hub = $numbers($this->card('Keyway in the bore')->more);
         self::assertStringContainsString('24.300', $hub['From its bottom across the bore']);
