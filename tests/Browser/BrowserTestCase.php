@@ -47,9 +47,15 @@ abstract class BrowserTestCase extends TestCase
     protected function tearDown(): void
     {
         if (isset($this->page)) {
-            $this->page->quit();
+            $this->leave();
         }
         $this->rig->close();
+    }
+
+    /** Done with this browser: another test has it next. */
+    protected function leave(): void
+    {
+        SharedBrowser::giveBack($this->page) || $this->page->quit();
     }
 
     /** A picture of what was on the screen when it went wrong. */

@@ -333,7 +333,7 @@ final class HabitsTest extends BrowserTestCase
     #[DataProvider('screens')]
     public function test_every_view_fits_the_screen(int $width, int $height, int $letters): void
     {
-        $this->page->quit();
+        $this->leave();
         $this->page = $this->rig->browser($width, $height, $letters);
         foreach (self::VIEWS as $view) {
             $this->visit($view);

@@ -144,7 +144,7 @@ final class OfflineTest extends BrowserTestCase
     /** On the shop's own machine nothing is kept: the shop itself is there. */
     public function test_on_the_shops_own_machine_there_is_no_second_copy(): void
     {
-        $this->page->quit();
+        $this->leave();
         $this->rig->close();
         $this->rig = new Rig(true);
         $this->page = $this->rig->browser();

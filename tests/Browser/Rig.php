@@ -26,7 +26,12 @@ final class Rig
     /** @var array<int, string> */
     private static array $ready = [];
 
-    private int $driverPort;
+    private int $driverPort = 0;
+
+    /** @var resource|null of the browser that many tests share */
+    private static $sharedDriver;
+
+    private static string $sharedFolder = '';
 
     private int $port;
 
@@ -41,12 +46,10 @@ final class Rig
         $this->folder = sys_get_temp_dir().'/oldpart-fit-'.bin2hex(random_bytes(4));
         mkdir($this->folder.'/downloads', 0777, true);
         $this->port = self::freePort();
-        $this->driverPort = self::freePort();
         $this->gaugePort = self::freePort();
         $this->url = "http://127.0.0.1:{$this->port}";
         $this->layOutShop();
         $this->serve();
-        $this->startDriver();
     }
 
     public function database(): string
@@ -120,7 +123,8 @@ final class Rig
     public function browser(int $width = 1280, int $height = 800, int $letters = 16): RemoteWebDriver
     {
         $this->letters = $letters;
-        $driver = $this->session($width, $height);
+        $driver = $letters === 16 ? SharedBrowser::lend(fn (): RemoteWebDriver => $this->shared(), $this->downloads()) : null;
+        $driver ??= $this->session($width, $height);
         $inside = $driver->executeScript(
             'return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]',
         );
@@ -134,20 +138,49 @@ final class Rig
     {
         for ($try = 1; ; $try++) {
             try {
+                $this->driverPort === 0 && $this->startDriver();
+
                 return RemoteWebDriver::create("http://127.0.0.1:{$this->driverPort}", $this->wanted($width, $height), 30000, 60000);
             } catch (\TypeError|PhpWebDriverExceptionInterface $e) {
                 if ($try === 4) {
                     throw $e;
                 }
                 sleep($try);
-                $this->driverPort = self::freePort();
                 $this->startDriver();
             }
         }
     }
 
+    /** The browser that many tests share: its driver and its folder outlive this shop. */
+    private function shared(): RemoteWebDriver
+    {
+        if (self::$sharedFolder === '') {
+            self::$sharedFolder = sys_get_temp_dir().'/oldpart-fit-browser-'.bin2hex(random_bytes(4));
+            mkdir(self::$sharedFolder);
+            register_shutdown_function(static function (): void {
+                SharedBrowser::end();
+                self::$sharedDriver === null || self::end(self::$sharedDriver);
+                exec('rm -rf '.escapeshellarg(self::$sharedFolder));
+            });
+        }
+        [$folder, $processes, $this->processes] = [$this->folder, $this->processes, []];
+        $this->folder = self::$sharedFolder;
+        try {
+            self::$sharedDriver === null || self::end(self::$sharedDriver);
+            self::$sharedDriver = null;
+            $driver = $this->session(1280, 800);
+            self::$sharedDriver = array_pop($this->processes);
+        } finally {
+            array_push($processes, ...$this->processes);
+            [$this->folder, $this->processes, $this->driverPort] = [$folder, $processes, 0];
+        }
+
+        return $driver;
+    }
+
     private function startDriver(): void
     {
+        $this->driverPort = self::freePort();
         $this->processes[] = $this->spawn(['chromedriver', "--port={$this->driverPort}", '--silent'], []);
         self::waitFor($this->driverPort);
     }

@@ -435,6 +435,32 @@ final class MistakesTest extends TestCase
         self::assertTrue($all[0]['enough']);
     }
 
+    /**
+     * A spacer that was cut to 39.8 stands with 20 in an opening believed to be 60 and really 59.5: 59.5 − 39.8 − 20 is
+     * −0.3 where 0.1 to 0.3 is wanted. By hand: 0.5 off the spacer closes it at 0.2.
+     */
+    public function test_what_was_cut_is_faced_off(): void
+    {
+        $job = SampleJob::measured()->cut('Bush length', 'only', null, '39.800');
+        $spacer = $job->surface('Bush length');
+        $job->facts['loops'] = [[
+            'id' => 'l', 'name' => 'Float', 'least' => self::mm('0.1'), 'most' => self::mm('0.3'),
+            'lengths' => [
+                self::length('Opening', true, '59.5', '0.01'),
+                [...self::length('Spacer', false, null), 'surface' => $spacer],
+                self::length('Collar', false, '20', '0.01'),
+            ],
+        ]];
+        $job->facts['mistakes'] = [self::wrong('l', 'Opening', '60', '59.5')];
+        $ways = self::answers($job)['mistakes'][0]['ways'];
+        $says = array_column(array_column($ways, 'do'), 'mm');
+        $face = array_values(array_filter($ways, static fn (array $way): bool => str_starts_with($way['do']['mm'], 'Take 0.5')));
+        self::assertCount(1, $face, implode(' | ', $says));
+        // The float is right; the spacer is shorter than its own limits ask.
+        self::assertSame('Then still not as wanted: Bush length.', $face[0]['then']['mm']);
+        self::assertFalse($face[0]['enough']);
+    }
+
     /** Of a loop nobody wants anything of nothing is said, and nothing is wrong with it. */
     public function test_a_loop_without_a_wish(): void
     {

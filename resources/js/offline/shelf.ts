@@ -5,7 +5,7 @@ const SHELF = 'oldpart-fit-shelf';
 const PHOTOS = 'oldpart-fit-photos';
 /** Asked anew or not at all: of no use when they are old, or too large to keep. */
 const NOT_KEPT =
-    /\/(history|drawings|sheet|letter|lessons|backups|everything|people|find|gauges|file|card|calendar)\b/;
+    /\/(me|history|drawings|sheet|letter|lessons|backups|everything|people|find|gauges|file|card|calendar)\b/;
 /** So many jobs are kept, those that were open last. */
 const MOST_JOBS = 12;
 /** A job is laid down once the hand rests. */

@@ -86,7 +86,12 @@ export function Decide({ row }: { row: Row }) {
                 alignItems: 'center',
             }}
         >
-            <TextField label="Who" value={by} onChange={(event) => setBy(event.target.value)} />
+            <TextField
+                label="Who"
+                disabled={whoIsHere.now().person !== null}
+                value={by}
+                onChange={(event) => setBy(event.target.value)}
+            />
             <TextField autoFocus label="Why" value={why} onChange={(event) => setWhy(event.target.value)} />
             <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1 }}>
                 <Button type="submit" variant="contained">

@@ -195,7 +195,27 @@ export function HandOver() {
                     What was done
                 </Button>
             </Box>
+            <Hands />
             <Issues />
+        </Box>
+    );
+}
+
+/** Who did what, where people sign in. */
+function Hands() {
+    const { answers } = useJob();
+    const { hands } = answers.hand_over;
+    if (hands.length === 0) {
+        return null;
+    }
+    return (
+        <Box component="section" aria-label="Who did it" sx={{ mt: 2 }}>
+            <Typography variant="h2">Who did it</Typography>
+            {hands.map((row) => (
+                <Typography key={row.by} sx={{ my: 0.5 }}>
+                    <b>{row.by}</b>: {row.did.join('; ')}
+                </Typography>
+            ))}
         </Box>
     );
 }

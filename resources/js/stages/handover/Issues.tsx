@@ -58,6 +58,8 @@ export function Issues() {
             <Box sx={{ display: 'flex', gap: 1.25, mt: 0.75, flexWrap: 'wrap', alignItems: 'flex-start' }}>
                 <TextField
                     label="Issued by"
+                    // Whoever is signed in answers for it.
+                    disabled={whoIsHere.now().person !== null}
                     value={by}
                     error={refused !== null}
                     helperText={refused ?? 'It stays as it is now, whatever changes later.'}

@@ -41,6 +41,11 @@ export function SpotReadings({ readings, spot }: { readings: Reading[]; spot: st
                         >
                             {typedText(reading.value, reading.value.unit === 'in' ? 'mm' : 'in')}
                         </Typography>
+                        {reading.by != null && (
+                            <Typography variant="body2" color="textSecondary">
+                                {reading.by}
+                            </Typography>
+                        )}
                         <Worn reading={reading} />
                         {reading.set_aside === null ? (
                             <LinkButton

@@ -150,6 +150,7 @@ function Accept() {
             >
                 <TextField
                     label="Who accepts responsibility"
+                    disabled={whoIsHere.now().person !== null}
                     value={by}
                     onChange={(event) => setBy(event.target.value)}
                 />

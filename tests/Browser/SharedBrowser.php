@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Exception\PhpWebDriverExceptionInterface;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+
+/**
+ * One Chromium for many tests, as starting one takes longer than many a test. Each test has a shop on a port of its own,
+ * so what a page keeps is kept for that shop alone; it gets a fresh tab and no cookies.
+ */
+final class SharedBrowser
+{
+    /** After so many it is started anew: a browser that ran for an hour is not what a person has. */
+    private const TESTS = 20;
+
+    private static ?RemoteWebDriver $driver = null;
+
+    private static bool $lent = false;
+
+    private static int $served = 0;
+
+    /** @param  \Closure(): RemoteWebDriver  $start */
+    public static function lend(\Closure $start, string $downloads): ?RemoteWebDriver
+    {
+        if (self::$lent) {
+            return null;
+        }
+        if (self::$driver === null) {
+            self::$driver = $start();
+            self::$served = 0;
+        }
+        self::$lent = true;
+        self::$served++;
+        (new ChromeDevToolsDriver(self::$driver))->execute('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $downloads]);
+
+        return self::$driver;
+    }
+
+    /** False for one that is not shared: whoever has it ends it. */
+    public static function giveBack(RemoteWebDriver $driver): bool
+    {
+        if ($driver !== self::$driver) {
+            return false;
+        }
+        self::$lent = false;
+        try {
+            if (self::$served >= self::TESTS) {
+                self::end();
+
+                return true;
+            }
+            $old = $driver->getWindowHandles();
+            $driver->switchTo()->newWindow();
+            $fresh = $driver->getWindowHandle();
+            foreach ($old as $handle) {
+                $driver->switchTo()->window($handle);
+                $driver->close();
+            }
+            $driver->switchTo()->window($fresh);
+            (new ChromeDevToolsDriver($driver))->execute('Network.clearBrowserCookies');
+            $driver->manage()->getLog('performance');
+            $driver->manage()->getLog('browser');
+        } catch (PhpWebDriverExceptionInterface) {
+            self::end();
+        }
+
+        return true;
+    }
+
+    public static function end(): void
+    {
+        try {
+            self::$driver?->quit();
+        } catch (PhpWebDriverExceptionInterface) {
+            // It is gone already.
+        }
+        self::$driver = null;
+        self::$lent = false;
+    }
+}
