@@ -29,7 +29,7 @@ export async function clearShelf(): Promise<void> {
 export async function fetchOrShelf(request: Request): Promise<Response> {
     let answer: Response;
     try {
-        answer = await fetch(request.clone());
+        answer = await globalThis.fetch(request.clone());
         if (answer.status === 502 || answer.status === 504) {
             throw new TypeError('The shop does not answer.');
         }
