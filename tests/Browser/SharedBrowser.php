@@ -35,7 +35,11 @@ final class SharedBrowser
         }
         self::$lent = true;
         self::$served++;
-        (new ChromeDevToolsDriver(self::$driver))->execute('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $downloads]);
+        $tools = new ChromeDevToolsDriver(self::$driver);
+        $tools->execute('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $downloads]);
+        // A tab that others were before has the eye as the first one has.
+        $tools->execute('Page.bringToFront');
+        $tools->execute('Emulation.setFocusEmulationEnabled', ['enabled' => true]);
 
         return self::$driver;
     }
