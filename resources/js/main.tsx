@@ -22,7 +22,6 @@ const queries = new QueryClient({
         queries: { networkMode: 'always', staleTime: 2000, refetchOnWindowFocus: true, retry: 2 },
     },
 });
-reloadWhereGone();
 // Styles are made as they are needed; the page says by this that they are its own.
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
 const styles = createCache({ key: 'css', ...(nonce ? { nonce } : {}) });
@@ -46,5 +45,5 @@ function draw(root: HTMLElement): void {
     );
 }
 if (root) {
-    void Promise.all([learn(), learnWho()]).then(() => draw(root));
+    void Promise.all([learn(), learnWho()]).then(() => draw(root), reloadWhereGone);
 }

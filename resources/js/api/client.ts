@@ -1,5 +1,5 @@
 import createClient from 'openapi-fetch';
-import { fetchOrShelf } from '../offline/shelf';
+import { ask } from '../offline/ask';
 import { device } from './device';
 import type { paths } from './schema';
 
@@ -7,7 +7,7 @@ export { newId } from './ids';
 
 export const client = createClient<paths>({
     baseUrl: '/',
-    fetch: fetchOrShelf,
+    fetch: ask,
     headers: { 'X-Client': device() },
 });
 

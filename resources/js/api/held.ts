@@ -1,5 +1,5 @@
 import { typed } from '../speak/language';
-import { layJob } from '../offline/shelf';
+import { layJob } from '../offline/ask';
 import { client, orRefuse } from './client';
 import type { JobAnswers, JobPatch, JobState, PartsPatch } from './types';
 

@@ -11,18 +11,9 @@ const MOST_JOBS = 12;
 /** A job is laid down once the hand rests. */
 const REST = 400;
 
-/** Only where other devices reach the shop; on its own machine the shop itself is there. */
-let open = false;
-
-export function openShelf(): void {
-    open = typeof caches !== 'undefined';
-}
-
 /** Nothing is left for whoever comes next to this device. */
 export async function clearShelf(): Promise<void> {
-    if (typeof caches !== 'undefined') {
-        await Promise.all([caches.delete(SHELF), caches.delete(PHOTOS)]);
-    }
+    await Promise.all([caches.delete(SHELF), caches.delete(PHOTOS)]);
 }
 
 /** From the shop; where it does not answer, as it was last here. */
@@ -37,17 +28,15 @@ export async function fetchOrShelf(request: Request): Promise<Response> {
         if (request.signal.aborted || !(error instanceof TypeError)) {
             throw error;
         }
-        if (open) {
-            connection.lost();
-            const kept = request.method === 'GET' ? await taken(request.url) : undefined;
-            if (kept !== undefined) {
-                return kept;
-            }
+        connection.lost();
+        const kept = request.method === 'GET' ? await taken(request.url) : undefined;
+        if (kept !== undefined) {
+            return kept;
         }
         throw error;
     }
     connection.heard();
-    if (open && request.method === 'GET' && answer.ok && !request.headers.has('X-Known')) {
+    if (request.method === 'GET' && answer.ok && !request.headers.has('X-Known')) {
         void lay(request.url, answer.clone());
     }
     return answer;
@@ -57,9 +46,6 @@ const waiting = new Map<string, ReturnType<typeof setTimeout>>();
 
 /** A whole job as it stands here now, also where only what changed of it was sent. */
 export function layJob(id: string, state: unknown): void {
-    if (!open) {
-        return;
-    }
     clearTimeout(waiting.get(id));
     waiting.set(
         id,

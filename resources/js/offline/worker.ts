@@ -1,15 +1,11 @@
-import { openShelf } from './shelf';
-
 /** As the page's keeper calls it, in vite.config.ts. */
 const PAGE = 'oldpart-fit-page';
 
-/** Lets this page be opened and worked on without the shop, on devices that reach it over the network. */
-export function worksAway(): void {
-    openShelf();
+/** Behind the page itself: what its keeper fetches is what the page fetched, and comes from this browser. */
+export function keepPage(): void {
     if (!('serviceWorker' in navigator) || !import.meta.env.PROD) {
         return;
     }
-    // Behind the page itself: what it fetches is what the page fetched, and comes from this browser.
     if (document.readyState === 'complete') {
         void keep();
     } else {

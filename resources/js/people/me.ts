@@ -1,7 +1,6 @@
 import { client } from '../api/client';
 import type { Me } from '../api/types';
-import { clearShelf } from '../offline/shelf';
-import { worksAway } from '../offline/worker';
+import { clearShelf, worksAway } from '../offline/ask';
 
 const KEY = 'oldpart-fit-me';
 /** Without the shop a page opens for whoever signed in last on this device, as long as a sitting lasts. */
@@ -81,7 +80,7 @@ export async function learnWho(): Promise<void> {
     }
     page = me.person?.id ?? null;
     if (me.signs_in) {
-        worksAway();
+        await worksAway();
     }
 }
 

@@ -5,7 +5,7 @@ import { useColorScheme } from '@mui/material/styles';
 import { Suspense, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from './router';
 import type { Units } from '../api/types';
-import { PersonChip } from '../people/PersonChip';
+import { here } from '../people/me';
 import { Mark } from './Mark';
 import { SaveMark } from './SaveMark';
 import { later } from './later';
@@ -14,6 +14,7 @@ import { useSettings } from './settings';
 
 const FindDialog = later(async () => (await import('./FindDialog')).FindDialog);
 const KeysDialog = later(async () => (await import('./KeysDialog')).KeysDialog);
+const PersonChip = later(async () => (await import('../people/PersonChip')).PersonChip);
 const UnitsChoice = later(async () => (await import('./UnitsChoice')).UnitsChoice);
 const WordsDialog = later(async () => (await import('./WordsDialog')).WordsDialog);
 
@@ -101,7 +102,7 @@ export function TopBar({ title, subtitle, jobId, temperature }: Props) {
                 Find&nbsp;<b>/</b>
             </Button>
             {temperature}
-            <PersonChip />
+            <Suspense>{here() !== null && <PersonChip />}</Suspense>
             {/* Its place is kept, so that nothing moves when it comes. */}
             <Box sx={{ minWidth: 148, minHeight: 44, '@media print': { display: 'none' } }}>
                 <Suspense>

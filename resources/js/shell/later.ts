@@ -11,6 +11,7 @@ export function later<P>(load: () => Promise<ComponentType<P>>) {
         try {
             return { default: await load() };
         } catch {
+            reloadWhereGone();
             await new Promise((again) => setTimeout(again, AGAIN));
             return fetched();
         }
@@ -34,17 +35,15 @@ export function fetchTheRest() {
  * A part that is no longer there belongs to an older version of this page: it is loaded anew, but not over and over, and
  * not where nobody answers: what stands on the screen is worth more than a page that says so.
  */
-export function reloadWhereGone() {
-    window.addEventListener('vite:preloadError', () => {
-        const last = Number(sessionStorage.getItem('reloaded') ?? 0);
-        if (Date.now() - last > 10_000) {
-            void fetch('/', { method: 'HEAD', cache: 'no-store' }).then(
-                () => {
-                    sessionStorage.setItem('reloaded', String(Date.now()));
-                    window.location.reload();
-                },
-                () => undefined,
-            );
-        }
-    });
+export function reloadWhereGone(): void {
+    const last = Number(sessionStorage.getItem('reloaded') ?? 0);
+    if (Date.now() - last > 10_000) {
+        void fetch('/', { method: 'HEAD', cache: 'no-store' }).then(
+            () => {
+                sessionStorage.setItem('reloaded', String(Date.now()));
+                window.location.reload();
+            },
+            () => undefined,
+        );
+    }
 }
