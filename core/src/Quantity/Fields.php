@@ -9,6 +9,11 @@ use Oldpart\Core\Advice\BadInput;
 /** Takes typed values out of a decoded object, naming the field when one is not what it should be. */
 final readonly class Fields
 {
+    /** Beyond these, squares and quotients leave what a number can hold. */
+    private const LEAST = 1e-12;
+
+    private const MOST = 1e15;
+
     /** @param  array<array-key, mixed>  $values */
     public function __construct(private array $values, private string $path = '')
     {
@@ -92,9 +97,19 @@ final readonly class Fields
             return null;
         }
 
-        return (is_int($value) || is_float($value)) && is_finite((float) $value)
+        $number = (is_int($value) || is_float($value)) && is_finite((float) $value)
             ? (float) $value
             : throw $this->bad($name, 'must be a number.');
+
+        return abs($number) <= self::MOST
+            ? self::orNothing($number)
+            : throw $this->bad($name, 'is larger than anything that is measured.');
+    }
+
+    /** What is left of rounding is nothing, and is refused where something has to be. */
+    private static function orNothing(float $number): float
+    {
+        return abs($number) < self::LEAST ? 0.0 : $number;
     }
 
     public function flag(string $name): bool
@@ -135,8 +150,8 @@ final readonly class Fields
                 'must be a list of numbers.',
             ) as $one
         ) {
-            $numbers[] = (is_int($one) || is_float($one)) && is_finite((float) $one)
-                ? (float) $one
+            $numbers[] = (is_int($one) || is_float($one)) && is_finite((float) $one) && abs((float) $one) <= self::MOST
+                ? self::orNothing((float) $one)
                 : throw $this->bad($name, 'must be a list of numbers.');
         }
 

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Tests\Exchange;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Fields;
+use Oldpart\Core\Sum\Sums;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -116,6 +117,32 @@ final class FieldsTest extends TestCase
                 self::fail('should have been refused');
             } catch (BadInput $bad) {
                 self::assertSame('a', $bad->field);
+            }
+        }
+    }
+
+    /** Sizes that no thing has led to a division by zero, and to answers without an end; found by sending mangled bodies. */
+    public function test_what_nothing_measures(): void
+    {
+        foreach (['balance-hole' => ['unbalance_gmm' => 400, 'radius_mm' => 80, 'drill_mm' => 1e-300, 'density_kg_m3' => 7850], 'tap-drill' => ['major_mm' => 1e10, 'pitch_mm' => 1e-300, 'form' => '60', 'percent' => 75]] as $sum => $input) {
+            try {
+                Sums::named($sum)->run(new Fields($input));
+                self::fail($sum);
+            } catch (BadInput $bad) {
+                self::assertNotSame('', $bad->getMessage());
+            }
+        }
+        self::assertSame(0.0, (new Fields(['x' => 6.1e-17]))->number('x'), 'what is left of rounding');
+        self::assertSame([0.0, 2.5], (new Fields(['x' => [-6.1e-17, 2.5]]))->numbers('x'));
+        self::assertSame(1e-9, (new Fields(['x' => 1e-9]))->number('x'));
+        foreach ([1e16, -1e16] as $huge) {
+            foreach (['number' => $huge, 'numbers' => [$huge]] as $read => $value) {
+                try {
+                    (new Fields(['x' => $value]))->{$read}('x');
+                    self::fail((string) $huge);
+                } catch (BadInput $bad) {
+                    self::assertSame('x', $bad->field);
+                }
             }
         }
     }
