@@ -30,9 +30,10 @@ export function SignIn() {
                 aria-label="Names"
                 sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}
             >
-                {others.map((one) => (
+                {others.map((one, i) => (
                     <Button
                         key={one.id}
+                        autoFocus={i === 0}
                         variant="outlined"
                         color="inherit"
                         sx={{ minHeight: 56, justifyContent: 'flex-start', fontSize: '1.125rem' }}
