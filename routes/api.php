@@ -15,6 +15,7 @@ use App\Http\Controllers\LessonController;
 use App\Http\Controllers\LetterController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\PracticeController;
 use App\Http\Controllers\ReadingsCsvController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\ShopController;
@@ -59,6 +60,8 @@ Route::middleware('may:look')->group(static function (): void {
     Route::get('shop', [ShopController::class, 'show']);
     Route::get('shop/machines', [ShopController::class, 'machines']);
     Route::post('shop/machines', [ShopController::class, 'readMachines']);
+    Route::get('practice', [PracticeController::class, 'index']);
+    Route::get('jobs/{job}/practice', [PracticeController::class, 'show']);
     Route::get('glossary', [CatalogueController::class, 'glossary']);
     Route::get('catalogue', [CatalogueController::class, 'index']);
     Route::get('kinds', [CatalogueController::class, 'kinds']);
@@ -82,6 +85,10 @@ Route::middleware('may:work')->group(static function (): void {
     Route::post('jobs/{job}/readings-table', [ReadingsCsvController::class, 'store']);
     Route::put('jobs/{job}/{list}/{thing}', [JobController::class, 'put']);
     Route::delete('jobs/{job}/{list}/{thing}', [JobController::class, 'destroy']);
+    Route::post('practice', [PracticeController::class, 'store']);
+    Route::post('practice/exercises', [PracticeController::class, 'exercise']);
+    Route::post('practice/exercises/{exercise}', [PracticeController::class, 'answer']);
+    Route::post('jobs/{job}/deeds', [PracticeController::class, 'deed']);
     Route::post('instruments/{instrument}/checks', [InstrumentController::class, 'check']);
     Route::post('gauges/line', [GaugeController::class, 'line']);
 });

@@ -22,6 +22,8 @@ use Oldpart\Core\Facts\Origin;
  */
 final class BenchIndex
 {
+    public const PRACTICE = 'practice';
+
     public static function write(Job $job, JobFacts $facts, JobAnswers $answers): void
     {
         $finished = $facts->handOver->finishedAt;
@@ -35,7 +37,13 @@ final class BenchIndex
             ['job_id' => $job->id],
             [
                 'state' => $state,
-                'shelf' => $job->binned_at !== null ? 'bin' : ($job->archived_at !== null ? 'archive' : 'bench'),
+                // Practice lies on a shelf of its own, whatever becomes of it: no list and no search of jobs meets it.
+                'shelf' => match (true) {
+                    $facts->practice !== null => self::PRACTICE,
+                    $job->binned_at !== null => 'bin',
+                    $job->archived_at !== null => 'archive',
+                    default => 'bench',
+                },
                 'sort' => match ($state) {
                     // The one wanted first, and what came first among equals, stands on top; of the done ones the
                     // latest.
@@ -51,11 +59,13 @@ final class BenchIndex
                 'words' => self::words($facts),
             ],
         );
-        // What lies in the bin teaches nothing.
-        $job->binned_at === null ? TakenOff::keep($facts, Shop::here()->learns_since) : TakenOff::drop($job->id);
+        // What lies in the bin teaches nothing, and practice neither.
+        $job->binned_at === null && $facts->practice === null
+            ? TakenOff::keep($facts, Shop::here()->learns_since)
+            : TakenOff::drop($job->id);
         IndexedSurface::query()->where('job_id', $job->id)->delete();
         $rows = [];
-        foreach ($facts->surfaces as $surface) {
+        foreach ($facts->practice === null ? $facts->surfaces : [] as $surface) {
             $size = $answers->shapes->sizes->known($surface);
             if ($size !== null && $surface->type->isMeasurable()) {
                 $part = $facts->partOf($surface);

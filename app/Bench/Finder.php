@@ -34,7 +34,7 @@ final class Finder
     /** @return list<array<string, mixed>> */
     private function jobs(string $text): array
     {
-        $query = IndexedJob::query()->where('shelf', '!=', 'bin');
+        $query = IndexedJob::query()->whereNotIn('shelf', ['bin', BenchIndex::PRACTICE]);
         foreach (array_slice(preg_split('/\s+/', mb_strtolower($text)) ?: [], 0, 8) as $word) {
             $query->where('words', 'like', '%'.addcslashes($word, '%_\\').'%');
         }
@@ -65,7 +65,7 @@ final class Finder
         }
         $rows = IndexedSurface::query()
             ->join('indexed_jobs', 'indexed_jobs.job_id', '=', 'indexed_surfaces.job_id')
-            ->where('shelf', '!=', 'bin')
+            ->whereNotIn('shelf', ['bin', BenchIndex::PRACTICE])
             ->where(static function (Builder $query) use ($sizes, $withinMm): void {
                 foreach ($sizes as $mm) {
                     $query->orWhereBetween('size_mm', [$mm - $withinMm, $mm + $withinMm]);

@@ -16,7 +16,7 @@ use Oldpart\Core\Measure\Instrument;
 /** Records to facts and back. */
 final class JobRecords
 {
-    private const HEAD = ['machine', 'part', 'kind', 'unit', 'take_in', 'shop', 'quote', 'waits', 'plan', 'batch', 'assembly', 'hand_over'];
+    private const HEAD = ['machine', 'part', 'kind', 'unit', 'take_in', 'shop', 'quote', 'waits', 'plan', 'batch', 'assembly', 'practice', 'hand_over'];
 
     /** What is the shop's and kept with no job, beside its instruments. */
     private const TOOLS = ['machines', 'drills', 'reamers', 'tool_unit', 'polishes_last', 'take_offs'];

@@ -62,6 +62,12 @@ final class JobStore
         });
     }
 
+    /** Puts a job on the bench as it is laid out; the caller holds the transaction. */
+    public function lay(JobFacts $facts): void
+    {
+        self::insert($facts);
+    }
+
     /**
      * Carries a change out in one transaction: once, however often it is sent, and only on the version its sender read.
      *
@@ -137,6 +143,13 @@ final class JobStore
     {
         return DB::transaction(function () use ($from, $id): JobState {
             if (Job::query()->whereKey($id)->doesntExist()) {
+                if ($this->facts($from)->practice !== null) {
+                    throw new BadInput(
+                        'practice',
+                        'job',
+                        'This is practice. Start the lesson anew instead: its parts are drawn afresh.',
+                    );
+                }
                 $facts = JobCopy::start(
                     JobCopy::under($this->facts($from), self::freshId(...), $id),
                     Shop::here()->facts(),

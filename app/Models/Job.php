@@ -43,6 +43,7 @@ final class Job extends Model
             'plan' => 'array',
             'batch' => 'array',
             'assembly' => 'array',
+            'practice' => 'array',
             'version' => 'integer',
             'archived_at' => 'datetime',
             'binned_at' => 'datetime',

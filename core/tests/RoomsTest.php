@@ -26,7 +26,7 @@ final class RoomsTest extends TestCase
         ['Facts'],
         ['Evaluate'],
         ['Remedy'],
-        ['Answer'],
+        ['Answer', 'Practice'],
         ['Exchange', 'Tables'],
     ];
 

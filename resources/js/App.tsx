@@ -10,6 +10,8 @@ import { fetchTheRest, later } from './shell/later';
 import { SettingsProvider } from './shell/settings';
 
 const JobPage = later(async () => (await import('./job/JobPage')).JobPage);
+const DebriefPage = later(async () => (await import('./practice/DebriefPage')).DebriefPage);
+const PracticePage = later(async () => (await import('./practice/PracticePage')).PracticePage);
 const ShopPage = later(async () => (await import('./shop/ShopPage')).ShopPage);
 const SignInPage = later(async () => (await import('./people/SignInPage')).SignInPage);
 const SittingOver = later(async () => (await import('./people/SittingOver')).SittingOver);
@@ -76,6 +78,12 @@ function Opened() {
                         </Route>
                         <Route path="/sums">
                             <SumsPage />
+                        </Route>
+                        <Route path="/practice">
+                            <PracticePage />
+                        </Route>
+                        <Route path="/practice/:job">
+                            <DebriefPage />
                         </Route>
                         <Route path="/job/:job/:stage">
                             <JobPage />

@@ -14,6 +14,7 @@ td { border-bottom: .8pt solid #000; padding: 3pt 4pt; vertical-align: middle; }
 </style>
 </head>
 <body>
+@include('practice')
 <h1>{{ $facts->machine }}: {{ $facts->part }}, {{ $facts->takeIn->quantity }} off</h1>
 <table>
 @foreach($rows as $row)

@@ -14,6 +14,7 @@
 </style>
 </head>
 <body>
+@include('practice')
 <div class="letter">{{ $letter }}</div>
 @if ($offered)
     <h2>What it is made up of</h2>

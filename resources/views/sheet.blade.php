@@ -25,6 +25,7 @@ ul { margin: 2pt 0 2pt 12pt; padding: 0; }
 </head>
 <body>
 <div class="foot">Oldpart Fit · {{ $facts->shop->name }} · sizes in {{ $unit->value === 'in' ? 'inches' : 'millimetres' }} at 20 °C · the tool advises, it does not certify</div>
+@include('practice')
 <h1>{{ $facts->machine === '' ? 'Job' : $facts->machine }}</h1>
 <div>{{ $facts->part }} · {{ $facts->takeIn->quantity }} off @if($facts->takeIn->wantedBy) · wanted by {{ $facts->takeIn->wantedBy }} @endif @if($facts->handOver->finishedAt) · handed over {{ substr($facts->handOver->finishedAt, 0, 10) }} @endif</div>
 @foreach($parts as $part)

@@ -22,6 +22,7 @@ final class LessonController
                 ->where('kind', $like->getAttribute('kind'))
                 ->where('id', '!=', $job)
                 ->whereNull('binned_at')
+                ->whereNull('practice')
                 ->where('hand_over->next_time', '!=', '')
                 ->orderByDesc('hand_over->finished_at')
                 ->limit(self::MOST)

@@ -72,6 +72,8 @@ final readonly class JobFacts implements \JsonSerializable
         public ?PlanFacts $plan = null,
         public BatchFacts $batch = new BatchFacts(),
         public AssemblyFacts $assembly = new AssemblyFacts(),
+        /** Where it is practice on simulated parts, never a real job. */
+        public ?PracticeFacts $practice = null,
     ) {
         $this->surfacesById = array_column($surfaces, null, 'id');
         $counted = [];
@@ -125,6 +127,7 @@ final readonly class JobFacts implements \JsonSerializable
             plan: PlanFacts::read($f->object('plan')),
             batch: BatchFacts::read($f->object('batch')),
             assembly: AssemblyFacts::read($f->object('assembly')),
+            practice: ($practice = $f->object('practice')) === null ? null : PracticeFacts::read($practice),
         );
     }
 
@@ -209,6 +212,7 @@ final readonly class JobFacts implements \JsonSerializable
             plan: $this->plan,
             batch: $this->batch,
             assembly: $this->assembly,
+            practice: $this->practice,
         );
     }
 
@@ -477,6 +481,7 @@ final readonly class JobFacts implements \JsonSerializable
             'plan' => $this->plan === null || $this->plan->isEmpty() ? null : $this->plan,
             'batch' => $this->batch->isEmpty() ? null : $this->batch,
             'assembly' => $this->assembly->isEmpty() ? null : $this->assembly,
+            'practice' => $this->practice,
             'hand_over' => $this->handOver,
         ];
     }

@@ -642,6 +642,98 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lessons, kinds and levels to practise, exercises, and what was practised */
+        get: operations["practice"];
+        put?: never;
+        /** A lesson, or free practice of a kind at a level; the same seed gives the same parts */
+        post: operations["startPractice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/exercises": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Something to read or to add up by eye; the clock runs from here */
+        post: operations["askExercise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/exercises/{exercise}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exercise: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The first answer counts */
+        post: operations["answerExercise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        /** What one has before one, what was done, and, once it is over, the truth */
+        get: operations["practiceBench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/deeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Does one thing in the simulated shop; once, however often it is sent */
+        post: operations["doDeed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -2098,6 +2190,186 @@ export interface components {
                 says: string;
             }[];
         };
+        PracticeList: {
+            lessons: components["schemas"]["Lesson"][];
+            kinds: components["schemas"]["Named"][];
+            levels: components["schemas"]["Named"][];
+            skills: components["schemas"]["Named"][];
+            exercises: {
+                kind: components["schemas"]["ExerciseKind"];
+                label: string;
+                done: number;
+                right: number;
+                seconds: number | null;
+            }[];
+            practices: {
+                job: string;
+                title: string;
+                lesson: string;
+                kind: string;
+                level: string;
+                seed: number;
+                by: string | null;
+                started_at: string | null;
+                ended_at: string | null;
+                good: boolean | null;
+                scores: components["schemas"]["Score"][] | null;
+            }[];
+        };
+        PracticeBench: {
+            lesson: components["schemas"]["Lesson"];
+            seed: number;
+            /** @enum {unknown} */
+            unit: "in" | "mm";
+            over: boolean;
+            minutes: number;
+            surfaces: {
+                id: string;
+                name: string;
+                part: string;
+                /** @enum {unknown} */
+                kind: "bore" | "shaft" | "length";
+                cut: boolean;
+                two_faces: boolean;
+                gauges: string[];
+            }[];
+            gauges: components["schemas"]["Named"][];
+            joints: {
+                id: string;
+                name: string;
+                joined: string | null;
+            }[];
+            parts: {
+                id: string;
+                name: string;
+            }[];
+            tests: {
+                code: string;
+                name: string;
+                how: string;
+                outcomes: {
+                    [key: string]: string;
+                };
+            }[];
+            bars: {
+                name: string;
+                mm: number;
+                long: number;
+            }[];
+            spindle_mm: number | null;
+            dial_on_radius: boolean;
+            runs: boolean;
+            deeds: components["schemas"]["Deed"][];
+        };
+        Debrief: {
+            good: boolean;
+            verdict: components["schemas"]["Say"];
+            title: string;
+            about: string;
+            trap: null | {
+                fell: boolean;
+                says: string;
+            };
+            saved: string;
+            first: components["schemas"]["Say"] | null;
+            joints: {
+                joint: string;
+                name: string;
+                purpose: string;
+                works: components["schemas"]["MinMax"];
+                is: components["schemas"]["MinMax"];
+                joined: string | null;
+                good: boolean;
+                says: components["schemas"]["Say"];
+            }[];
+            loops: {
+                loop: string;
+                name: string;
+                is_mm: number;
+                least_mm: number | null;
+                most_mm: number | null;
+                good: boolean;
+                says: components["schemas"]["Say"];
+            }[];
+            sizes: {
+                surface: string;
+                name: string;
+                asked: components["schemas"]["Band"] | null;
+                believed_mm: number | null;
+                is_mm: number;
+                right: components["schemas"]["Band"] | null;
+            }[];
+            readings: {
+                id: string;
+                surface: string;
+                instrument: string;
+                station: string;
+                angle: string;
+                typed_mm: number;
+                true_mm: number;
+                error_mm: number;
+                why: {
+                    cause: string;
+                    says: components["schemas"]["Say"];
+                    mm: number;
+                }[];
+            }[];
+            scores: components["schemas"]["Score"][];
+            minutes: number;
+        };
+        Deed: {
+            id: string;
+            kind: components["schemas"]["DeedKind"];
+            surface: string | null;
+            instrument: string | null;
+            along: number;
+            angle_deg: number;
+            tilt_deg: number;
+            feel: number;
+            other_face: boolean;
+            mm: number;
+            minutes: number;
+            joint: string | null;
+            /** @enum {unknown} */
+            way: "hand" | "press" | "warm" | "bond" | null;
+            outer_c: number;
+            inner_c: number;
+            part: string | null;
+            test: string | null;
+            why: string;
+            result: {
+                mm?: number;
+                outcome?: string;
+                celsius?: number;
+                force_n?: number;
+                says?: string;
+                through?: boolean;
+                long?: number;
+                clean?: boolean | string;
+            };
+        };
+        Exercise: {
+            kind: components["schemas"]["ExerciseKind"];
+            label: string;
+            seed: number;
+            says: components["schemas"]["Say"];
+            picture: components["schemas"]["Drawing"] | null;
+            /** @enum {unknown} */
+            unit: "in" | "mm";
+        };
+        /** @enum {unknown} */
+        ExerciseKind: "micrometer-mm" | "micrometer-in" | "vernier-mm" | "vernier-in" | "fraction" | "tolerances";
+        Lesson: {
+            code: string;
+            title: string;
+            /** @enum {unknown} */
+            level: "easy" | "fair" | "hard";
+            level_label: string;
+            kind: string;
+            kind_name: string;
+            skill: string;
+            story: string;
+        };
         Me: {
             /** @description False on the shop’s own machine, where everything is allowed */
             signs_in: boolean;
@@ -2741,6 +3013,15 @@ export interface components {
             }[];
             limit_c: number | null;
         };
+        /** @description It is practice on simulated parts: of which lesson (empty: free, by kind and level), and drawn by what */
+        practice: {
+            lesson: string;
+            kind: string;
+            level: string;
+            seed: number;
+            /** @enum {unknown} */
+            unit: "in" | "mm";
+        };
         /** @description How the job ended */
         hand_over: {
             /** Format: date-time */
@@ -2878,6 +3159,7 @@ export interface components {
             plan?: components["schemas"]["plan"] | null;
             batch?: components["schemas"]["batch"] | null;
             assembly?: components["schemas"]["assembly"] | null;
+            practice?: components["schemas"]["practice"] | null;
             hand_over: components["schemas"]["hand_over"];
             mistakes?: components["schemas"]["mistake"][];
             clearances?: components["schemas"]["clearance"][];
@@ -3291,6 +3573,15 @@ export interface components {
                         code: string;
                         do: string;
                     }[];
+                };
+                /** @description It is practice on simulated parts: of which lesson (empty: free, by kind and level), and drawn by what */
+                practice: {
+                    lesson: string;
+                    kind: string;
+                    level: string;
+                    seed: number;
+                    /** @enum {unknown} */
+                    unit: "in" | "mm";
                 };
                 /** @description How it came apart, its order, its checks, its first run */
                 assembly: {
@@ -3979,6 +4270,22 @@ export interface components {
             id: string;
             name: string;
             steps: string[];
+        };
+        Named: {
+            code: string;
+            name: string;
+        };
+        Score: {
+            skill: string;
+            label: string;
+            points: number | null;
+            why: components["schemas"]["Say"];
+        };
+        /** @enum {unknown} */
+        DeedKind: "read" | "check" | "clean" | "wait" | "warmth" | "test" | "line" | "stock" | "cut" | "together" | "decline" | "end";
+        MinMax: {
+            min: number;
+            max: number;
         };
         /** @enum {unknown} */
         Role: "owner" | "machinist" | "apprentice" | "looker";
@@ -5211,6 +5518,207 @@ export interface operations {
                     };
                 };
             };
+            422: components["responses"]["Refused"];
+        };
+    };
+    practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What there is to practise */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeList"];
+                };
+            };
+        };
+    };
+    startPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    id: string;
+                    lesson?: string;
+                    kind?: string;
+                    /** @enum {unknown} */
+                    level?: "easy" | "fair" | "hard";
+                    /** @enum {unknown} */
+                    unit?: "in" | "mm";
+                    seed: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Begun */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        job: string;
+                    };
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    askExercise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    id: string;
+                    kind: components["schemas"]["ExerciseKind"];
+                };
+            };
+        };
+        responses: {
+            /** @description Asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        exercise: components["schemas"]["Exercise"];
+                    };
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    answerExercise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exercise: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    typed: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Whether it was right, and what is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        right: boolean;
+                        answer: string;
+                        seconds: number;
+                    };
+                };
+            };
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    practiceBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The simulated shop */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        bench: components["schemas"]["PracticeBench"];
+                        debrief: components["schemas"]["Debrief"] | null;
+                    };
+                };
+            };
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    doDeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    id: string;
+                    kind: components["schemas"]["DeedKind"];
+                    surface?: string;
+                    instrument?: string;
+                    along?: number;
+                    angle_deg?: number;
+                    tilt_deg?: number;
+                    feel?: number;
+                    other_face?: boolean;
+                    mm?: number;
+                    minutes?: number;
+                    joint?: string;
+                    /** @enum {unknown} */
+                    way?: "hand" | "press" | "warm" | "bond";
+                    outer_c?: number;
+                    inner_c?: number;
+                    part?: string;
+                    test?: string;
+                    why?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What came of it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        deed: components["schemas"]["Deed"];
+                        face: components["schemas"]["Drawing"] | null;
+                        bench: components["schemas"]["PracticeBench"];
+                        debrief: components["schemas"]["Debrief"] | null;
+                    };
+                };
+            };
+            404: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };

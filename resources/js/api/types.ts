@@ -96,3 +96,8 @@ export type ListName =
     | 'photos'
     | 'operations'
     | 'costs';
+export type PracticeList = Schemas['PracticeList'];
+export type PracticeBench = Schemas['PracticeBench'];
+export type Debrief = Schemas['Debrief'];
+export type Deed = Schemas['Deed'];
+export type Lesson = Schemas['Lesson'];

@@ -11,6 +11,7 @@ export function BenchStrip() {
                 { to: '/shop', name: 'Shop', here: path === '/shop' },
                 { to: '/tables', name: 'Tables', here: path === '/tables' },
                 { to: '/sums', name: 'Sums', here: path === '/sums' },
+                { to: '/practice', name: 'Practice', here: path.startsWith('/practice') },
             ]}
         />
     );

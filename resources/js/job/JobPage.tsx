@@ -23,6 +23,7 @@ import { JobProvider, useJob } from './JobContext';
 import { TemperatureChip } from './TemperatureChip';
 import { WhatIfBar } from './WhatIfBar';
 
+const PracticeBar = later(async () => (await import('../practice/PracticeBar')).PracticeBar);
 const TakeInStage = later(async () => (await import('../stages/takein/TakeInStage')).TakeInStage);
 
 const PAGES: Record<string, ComponentType> = {
@@ -113,6 +114,9 @@ function Inside({ state, stage, above }: { state: JobState; stage: string; above
                 card={<MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />}
             >
                 {above}
+                <Suspense>
+                    {facts.practice && <PracticeBar job={facts.id} stage={stage} />}
+                </Suspense>
                 <WhatIfBar />
                 <Guide key={facts.id} stage={stage} />
                 <SizeSaid />

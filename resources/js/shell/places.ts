@@ -25,6 +25,12 @@ const ALWAYS: { label: string; detail: string; words: string; to: string }[] = [
         to: '/shop',
     },
     { label: 'Tables', detail: 'fits, bearings', words: 'iso limits handbook', to: '/tables' },
+    {
+        label: 'Practice',
+        detail: 'lessons on simulated parts',
+        words: 'learn train lesson exercise',
+        to: '/practice',
+    },
     { label: 'Sums', detail: 'without a job', words: 'calculator', to: '/sums' },
 ];
 

@@ -283,7 +283,10 @@ function Entry({
             {several && <Indirect store={(typed, unit) => grid.current?.take(typed, unit)} />}
             {table && <TableDialog surface={surface} instrument={instrument} close={() => setTable(false)} />}
             {children}
-            <GaugeLine gauge={gauge} use={useThis} kind={asks.measured_as} held={held} take={take} />
+            {/* In practice the gauges stand in its own panel. */}
+            {!facts.practice && (
+                <GaugeLine gauge={gauge} use={useThis} kind={asks.measured_as} held={held} take={take} />
+            )}
         </>
     );
 }
