@@ -84,8 +84,6 @@ final class Practising
      * Does it once, however often it is sent.
      *
      * @return array{deed: Deed, bench: BenchView, debrief: ?Debrief}
-     *
-     * @throws BadInput where it can't be done
      */
     public function do(string $id, Deed $deed): array
     {

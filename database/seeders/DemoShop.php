@@ -47,10 +47,10 @@ final class DemoShop extends Seeder
             }
             BenchIndex::complete();
             $this->checks();
+            app(DemoPractice::class)->run();
         });
     }
 
-    /** One instrument that reads true, one that drifted, one long due. */
     /**
      * The usual ones of an inch repair shop, with a smaller press.
      *
@@ -69,6 +69,7 @@ final class DemoShop extends Seeder
         return $machines;
     }
 
+    /** One instrument that reads true, one that drifted, one long due. */
     private function checks(): void
     {
         InstrumentCheck::query()->delete();

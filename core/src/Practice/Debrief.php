@@ -64,7 +64,7 @@ final readonly class Debrief implements \JsonSerializable
             beliefs: $beliefs,
             first: $first,
             fell: $fell,
-            scores: (new Marks($shop, $facts, $believed, $lesson))->of($joints, $sizes, $beliefs, $fell, $declined),
+            scores: (new Marks($shop, $believed, $lesson))->of($joints, $sizes, $beliefs, $fell, $declined),
         );
     }
 

@@ -34,7 +34,12 @@ final readonly class Exercise implements \JsonSerializable
         return match ($kind) {
             ExerciseKind::MicrometerMm => self::read($kind, $seed, round($dice->even(0.6, 24.9), 3), Unit::Millimetre),
             ExerciseKind::MicrometerIn => self::read($kind, $seed, round($dice->even(0.03, 0.98), 4), Unit::Inch),
-            ExerciseKind::VernierMm => self::read($kind, $seed, round($dice->even(2, 140) / 0.05) * 0.05, Unit::Millimetre),
+            ExerciseKind::VernierMm => self::read(
+                $kind,
+                $seed,
+                round($dice->even(2, 140) / 0.05) * 0.05,
+                Unit::Millimetre,
+            ),
             ExerciseKind::VernierIn => self::read($kind, $seed, round($dice->even(0.1, 5.5), 3), Unit::Inch),
             ExerciseKind::Fraction => self::fraction($seed, $dice),
             ExerciseKind::Tolerances => self::tolerances($seed, $dice),

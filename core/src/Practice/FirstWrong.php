@@ -95,7 +95,9 @@ final readonly class FirstWrong
             }
             foreach ($this->believed->joints as $sized) {
                 $wanted = $sized->joint->id === $end->joint->id ? $sized->wantedMm : null;
-                if ($wanted !== null && ($wanted->min < $end->works->min - 1e-9 || $wanted->max > $end->works->max + 1e-9)) {
+                $wide = $wanted !== null
+                    && ($wanted->min < $end->works->min - 1e-9 || $wanted->max > $end->works->max + 1e-9);
+                if ($wide) {
                     return Say::with('At the fit of “{joint}”: its limits are wider than it works within.', [
                         'joint' => $sized->joint->name,
                     ]);

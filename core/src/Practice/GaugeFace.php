@@ -15,14 +15,14 @@ use Oldpart\Core\Quantity\Unit;
 /** What one sees on a gauge, to be read oneself: a thimble with its vernier, a calliper’s vernier, a dial. */
 final class GaugeFace
 {
-    private const WIDE = 460.0;
+    private const WIDE = 380.0;
 
     private const HIGH = 250.0;
 
     /** Where the line of the sleeve lies, and where the thimble begins. */
     private const LINE = 175.0;
 
-    private const EDGE = 270.0;
+    private const EDGE = 235.0;
 
     /** One division of the thimble, in the drawing. */
     private const DIVISION = 14.0;
@@ -50,8 +50,8 @@ final class GaugeFace
         $onThimble = ($steps % $turn) / 10;
         $sleeveSteps = $steps / $turn;
         $d = new Drawing(self::WIDE, self::HIGH, Say::plain('A micrometer’s sleeve and thimble, to be read.'));
-        $d->box(20, self::LINE - 130, self::EDGE - 20, 175, Tone::Soft, Fill::Blank);
-        $d->box(self::EDGE, 20, 150, 215, Tone::Soft, Fill::Blank, 2);
+        $d->box(20, self::LINE - 140, self::EDGE - 20, 190, Tone::Soft, Fill::Blank);
+        $d->box(self::EDGE, 8, 130, 234, Tone::Soft, Fill::Blank, 2);
         $d->line(20, self::LINE, self::EDGE, self::LINE, Tone::Ink, 2);
         $perTurn = $inch ? 22.0 : 12.0;
         for ($k = (int) floor($sleeveSteps); $k >= 0; $k--) {
@@ -62,7 +62,7 @@ final class GaugeFace
             $long = $inch ? $k % 4 === 0 : $k % 2 === 0;
             $d->line($x, self::LINE, $x, self::LINE + ($long ? 16 : 9), Tone::Ink, 1.5);
             if ($inch ? $k % 4 === 0 : $k % 10 === 0) {
-                $d->text($x, self::LINE + 34, (string) ($inch ? intdiv($k, 4) : intdiv($k, 2)), 13, Anchor::Middle);
+                $d->text($x, self::LINE + 34, (string) ($inch ? intdiv($k, 4) : intdiv($k, 2)), 15, Anchor::Middle);
             }
         }
         self::rings($d, $onThimble, $divisions);
@@ -70,7 +70,7 @@ final class GaugeFace
             $y = self::LINE - $j * self::DIVISION * 0.9;
             $d->line(self::EDGE - 26, $y, self::EDGE, $y, Tone::Ink, $j === 0 ? 2 : 1);
             if ($j % 2 === 0) {
-                $d->text(self::EDGE - 32, $y + 4, (string) ($j % 10), 11, Anchor::End);
+                $d->text(self::EDGE - 32, $y + 5, (string) ($j % 10), 14, Anchor::End);
             }
         }
 
@@ -85,7 +85,7 @@ final class GaugeFace
             $five = $number % 5 === 0;
             $d->line(self::EDGE, $y, self::EDGE + ($five ? 34 : 20), $y, Tone::Ink, $five ? 2 : 1);
             if ($five) {
-                $d->text(self::EDGE + 42, $y + 5, (string) $number, 15);
+                $d->text(self::EDGE + 42, $y + 5, (string) $number, 17);
             }
         }
     }
@@ -144,22 +144,23 @@ final class GaugeFace
         $whole = (int) floor($mm / $turn + 1e-9);
         $rest = $mm / $turn - $whole;
         $d = new Drawing(self::WIDE, self::HIGH, Say::plain('A dial, to be read.'));
-        [$cx, $cy, $r] = [300.0, 125.0, 105.0];
+        [$cx, $cy, $r] = [255.0, 125.0, 112.0];
         $d->area(Drawing::circle($cx, $cy, $r), Tone::Soft, Fill::Blank, 2);
         for ($i = 0; $i < 100; $i++) {
             $a = 2 * M_PI * $i / 100 - M_PI / 2;
             $ten = $i % 10 === 0;
             $from = $r - ($ten ? 18 : ($i % 5 === 0 ? 13 : 8));
-            $d->line($cx + $from * cos($a), $cy + $from * sin($a), $cx + $r * cos($a), $cy + $r * sin($a), Tone::Ink, $ten ? 2 : 1);
+            [$c, $s] = [cos($a), sin($a)];
+            $d->line($cx + $from * $c, $cy + $from * $s, $cx + $r * $c, $cy + $r * $s, Tone::Ink, $ten ? 2 : 1);
             if ($ten) {
-                $d->text($cx + ($r - 30) * cos($a), $cy + ($r - 30) * sin($a) + 5, (string) $i, 13, Anchor::Middle);
+                $d->text($cx + ($r - 30) * cos($a), $cy + ($r - 30) * sin($a) + 5, (string) $i, 15, Anchor::Middle);
             }
         }
         $a = 2 * M_PI * $rest - M_PI / 2;
         $d->line($cx, $cy, $cx + ($r - 6) * cos($a), $cy + ($r - 6) * sin($a), Tone::Overlap, 3);
-        $d->text(24, 100, $inch ? 'tenths of an inch' : 'whole millimetres', 13)
-            ->text(24, 140, (string) $whole, 34, mono: true, bold: true)
-            ->text(24, 170, $inch ? 'one line: 0.001 in' : 'one line: 0.01 mm', 13);
+        $d->text(8, 100, $inch ? 'tenths of an inch' : 'whole millimetres', 14)
+            ->text(8, 140, (string) $whole, 34, mono: true, bold: true)
+            ->text(8, 170, $inch ? 'one line: 0.001 in' : 'one line: 0.01 mm', 14);
 
         return $d;
     }

@@ -31,8 +31,8 @@ final readonly class JointEnd implements \JsonSerializable
     }
 
     /**
-     * Null for a joint that practice does not judge: threads, keys, tapers, patterns, what only clears, and two parts of
-     * which none is cut.
+     * Null for a joint that practice does not judge: threads, keys, tapers, patterns, what only clears, and two parts
+     * of which none is cut.
      *
      * @param  Outcome  $true  with everything read right
      */
@@ -110,9 +110,14 @@ final readonly class JointEnd implements \JsonSerializable
     public function isGood(): bool
     {
         return $this->made
-            && ($this->joined === null || $this->joined->isGood() || $this->joined === Joined::Loose)
+            && ! $this->failed()
             && $this->is->min >= $this->works->min - 1e-9
             && $this->is->max <= $this->works->max + 1e-9;
+    }
+
+    private function failed(): bool
+    {
+        return $this->joined !== null && ! $this->joined->isGood() && $this->joined !== Joined::Loose;
     }
 
     public function says(): Say
@@ -121,7 +126,7 @@ final readonly class JointEnd implements \JsonSerializable
 
         return match (true) {
             ! $this->made => Say::plain('It was not made.'),
-            $this->joined !== null && ! $this->joined->isGood() && $this->joined !== Joined::Loose => Say::plain($this->joined->says()),
+            $this->failed() => Say::plain($this->joined?->says() ?? ''),
             $this->is->min < $this->works->min => Say::with(
                 $this->works->min >= 0
                     ? 'Too tight by {by}: it binds.'

@@ -205,7 +205,7 @@ final readonly class Lesson
     private function drawn(JobFacts $laid, array $surface, int $seed): array
     {
         $facts = $laid->surface(is_string($surface['id']) ? $surface['id'] : '');
-        $sketch = $facts?->sketch?->size ?? 0.0;
+        $sketch = $facts->sketch->size ?? 0.0;
         $mated = array_filter(
             $laid->joints,
             static fn (JointFacts $j): bool => in_array($surface['id'], [$j->inner, $j->outer], true),

@@ -7,7 +7,6 @@ namespace Oldpart\Core\Practice;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
-use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /** What each skill is worth in a practice that is over. Our own marks, of 100. */
@@ -18,7 +17,6 @@ final readonly class Marks
 
     public function __construct(
         private Workshop $shop,
-        private JobFacts $facts,
         private Outcome $believed,
         private Lesson $lesson,
     ) {

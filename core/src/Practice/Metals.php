@@ -11,9 +11,18 @@ use Oldpart\Core\Measure\SurfaceKind;
 /** What the parts of free practice are of, and what is said of it. */
 final class Metals
 {
-    private const HOUSINGS = ['grey cast iron, ordinary', 'grey cast iron, ordinary', 'low-carbon steel, cold drawn', 'ductile iron'];
+    private const HOUSINGS = [
+        'grey cast iron, ordinary',
+        'grey cast iron, ordinary',
+        'low-carbon steel, cold drawn',
+        'ductile iron',
+    ];
 
-    private const SHAFTS = ['medium-carbon steel, normalised', 'medium-carbon steel, normalised', 'low-carbon steel, cold drawn'];
+    private const SHAFTS = [
+        'medium-carbon steel, normalised',
+        'medium-carbon steel, normalised',
+        'low-carbon steel, cold drawn',
+    ];
 
     private const BUSH = 'leaded tin bronze (bearing)';
 

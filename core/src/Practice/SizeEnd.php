@@ -39,7 +39,11 @@ final readonly class SizeEnd implements \JsonSerializable
         foreach ($shop->laid->surfaces as $surface) {
             $is = $shop->surface($surface->id);
             $begun = $shop->truth->surfaces[$surface->id] ?? null;
-            if ($is === null || $begun === null || abs($is->shape->sizeMm - $begun->shape->sizeMm) < 1e-6 || ! $is->cut) {
+            $cut = array_filter(
+                $shop->deeds(),
+                static fn (Deed $d): bool => $d->kind === DeedKind::Cut && $d->surface === $surface->id,
+            );
+            if ($is === null || $begun === null || $cut === []) {
                 continue;
             }
             $progress = array_values(array_filter(

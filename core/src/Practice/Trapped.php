@@ -43,9 +43,7 @@ final readonly class Trapped
                 static fn (Belief $b): bool => $b->part('face_mm') > 0,
             ),
             Trap::FullSwing => $this->fullSwing(),
-            Trap::ThinWall => $this->done(DeedKind::Cut) === []
-                ? null
-                : array_filter($this->done(DeedKind::Cut), static fn (Deed $d): bool => ($d->result['sprung'] ?? false) === true) !== [],
+            Trap::ThinWall => $this->done(DeedKind::Cut) === [] ? null : $this->sprang(),
             Trap::NotInLine => $this->notInLine(),
             Trap::WornGauge => $this->wornGauge($beliefs),
             Trap::SizeForSize => $this->sizeForSize(),
@@ -64,6 +62,14 @@ final readonly class Trapped
     private function any(array $beliefs, \Closure $is): ?bool
     {
         return $beliefs === [] ? null : array_filter($beliefs, $is) !== [];
+    }
+
+    private function sprang(): bool
+    {
+        return array_filter(
+            $this->done(DeedKind::Cut),
+            static fn (Deed $d): bool => ($d->result['sprung'] ?? false) === true,
+        ) !== [];
     }
 
     /** @return list<Deed> */

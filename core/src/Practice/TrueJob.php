@@ -52,7 +52,10 @@ final readonly class TrueJob
                 continue;
             }
             $tool = self::best($laid, $surface, $true);
-            foreach ($tool === null ? [] : self::ALONG as $along) {
+            if ($tool === null) {
+                continue;
+            }
+            foreach (self::ALONG as $along) {
                 foreach ($true->kind === SurfaceKind::Length ? [0] : self::ROUND as $angle) {
                     $mm = $true->shape->twoPoint($along, $angle);
                     $readings[] = new ReadingFacts(

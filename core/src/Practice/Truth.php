@@ -20,6 +20,8 @@ final readonly class Truth
     /** A blank is so much too large outside, and so much too small inside, mm. */
     public const STOCK_MM = 2.0;
 
+    private const MAY_BE_OFF = ['outside-micrometer', 'three-point', 'telescoping'];
+
     /**
      * @param  array<string, TrueSurface>  $surfaces  by surface, at the beginning
      * @param  array<string, float>  $gaugeErrors  by instrument: what it reads too much all the time, mm
@@ -58,7 +60,8 @@ final readonly class Truth
         foreach ($laid->surfaces as $surface) {
             $row = $given->object('surfaces')?->object($surface->name) ?? new Fields([]);
             $drawn = self::drawn($surface, $scale, $lesson, $dice);
-            $true = self::surface($laid, $surface, $row, $drawn, ['metal' => $materials[$surface->part], 'room' => $roomC]);
+            $at = ['metal' => $materials[$surface->part], 'room' => $roomC];
+            $true = self::surface($laid, $surface, $row, $drawn, $at);
             if ($true !== null) {
                 $surfaces[$surface->id] = $true;
             }
@@ -96,7 +99,7 @@ final readonly class Truth
     private static function drawn(SurfaceFacts $surface, float $scale, Lesson $lesson, Dice $dice): Drawn
     {
         $level = $lesson->level;
-        $nominal = Drawn::nominalMm($surface->sketch?->size ?? 0.0, $scale, $lesson->unit);
+        $nominal = Drawn::nominalMm($surface->sketch->size ?? 0.0, $scale, $lesson->unit);
         $round = $surface->kind !== SurfaceKind::Length;
         [$wear, $form, $burrs] = match ($level) {
             Level::Easy => [0.012, 0.0, 0.0],
@@ -126,7 +129,7 @@ final readonly class Truth
         Drawn $drawn,
         array $at,
     ): ?TrueSurface {
-        if (($surface->sketch?->size ?? 0.0) <= 0.0) {
+        if (($surface->sketch->size ?? 0.0) <= 0.0) {
             return null;
         }
         $part = $laid->partOf($surface);
@@ -180,7 +183,7 @@ final readonly class Truth
         }
         $able = array_values(array_filter(
             $laid->shop->instruments->all(),
-            static fn (Instrument $i): bool => in_array($i->code, ['outside-micrometer', 'three-point', 'telescoping'], true),
+            static fn (Instrument $i): bool => in_array($i->code, self::MAY_BE_OFF, true),
         ));
         if ($oneIsOff && $able !== []) {
             $bad = $dice->pick($able);
@@ -207,7 +210,8 @@ final readonly class Truth
         $warm = [];
         foreach ($laid->parts as $part) {
             $often = $lesson->trap === null && $lesson->level === Level::Hard && $part->origin === Origin::Found;
-            $is = $given->numberOrNull($part->name) ?? ($often && $dice->happens(0.25) ? $roomC + $dice->even(6, 20) : null);
+            $is = $given->numberOrNull($part->name)
+                ?? ($often && $dice->happens(0.25) ? $roomC + $dice->even(6, 20) : null);
             if ($is !== null) {
                 $warm[$part->id] = $is;
             }

@@ -138,7 +138,10 @@ final class Workshop
         $result = match ($deed->kind) {
             DeedKind::Read => $this->reading($deed, $dice),
             DeedKind::Check => $this->checked($deed, $dice),
-            DeedKind::Warmth => ['celsius' => round(2 * ($this->celsius($deed->part ?? '') + 0.2 * $dice->normal())) / 2],
+            // To half a degree, by a cheap thermometer.
+            DeedKind::Warmth => [
+                'celsius' => round(2 * ($this->celsius($deed->part ?? '') + 0.2 * $dice->normal())) / 2,
+            ],
             DeedKind::Test => $this->tested($deed, $dice),
             DeedKind::Line => ['mm' => round(max(0.0, $this->truth->outOfLineMm + 0.005 * $dice->normal()), 2)],
             DeedKind::Stock => $this->bar($deed),

@@ -237,8 +237,11 @@ final class Bots
     /** Until the gauge says so, within a hundredth. */
     private function toSize(SurfaceFacts $surface, float $aim): void
     {
-        $tool = $this->tool($surface->kind, $aim);
-        for ($n = 0; $n < 30 && $tool !== null; $n++) {
+        for ($n = 0; $n < 30; $n++) {
+            $tool = $this->tool($surface->kind, $this->shop->surface($surface->id)->shape->sizeMm ?? $aim);
+            if ($tool === null) {
+                return;
+            }
             $seen = $this->deed(['kind' => 'read', 'surface' => $surface->id, 'instrument' => $tool->code])->number('mm');
             $left = ($surface->kind === SurfaceKind::Bore ? 1 : -1) * ($aim - (float) $seen);
             if ($left <= 0.005) {

@@ -71,7 +71,10 @@ function Told({
     again: (seed: number | null) => Promise<void>;
 }) {
     const { say, units } = useSettings();
-    const size = (mm: number) => (units === 'in' ? (mm / 25.4).toFixed(4) : mm.toFixed(3));
+    const size = (mm: number) =>
+        (units === 'in' ? (mm / 25.4).toFixed(4) : mm.toFixed(3))
+            .replace(/^-/, '−')
+            .replace(/^−(0\.0+)$/, '$1');
     const band = (of: { lower_mm: number; upper_mm: number } | null) =>
         of === null ? '–' : `${size(of.lower_mm)} … ${size(of.upper_mm)}`;
     return (

@@ -134,7 +134,11 @@ export function Held({
     };
     return (
         <Box
-            sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 18rem' } }}
+            sx={{
+                display: 'grid',
+                gap: 1.5,
+                gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 23.5rem' },
+            }}
         >
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignContent: 'flex-start' }}>
                 <TextField
@@ -217,9 +221,11 @@ export function Held({
                     <Button variant="contained" onClick={() => void hold(false)}>
                         Hold it there
                     </Button>
-                    <Button variant="outlined" color="inherit" onClick={() => void all()}>
-                        All places, quickly
-                    </Button>
+                    {stations.length * angles.length > 1 && (
+                        <Button variant="outlined" color="inherit" onClick={() => void all()}>
+                            All places, quickly
+                        </Button>
+                    )}
                     <FormControlLabel
                         control={<Checkbox checked={forMe} onChange={(_, on) => setForMe(on)} />}
                         label="Read it for me"
@@ -247,9 +253,9 @@ export function Held({
                     </Button>
                 </Box>
             </Box>
-            <Box sx={{ minHeight: 170 }} aria-live="polite">
+            <Box sx={{ minHeight: 200 }} aria-live="polite">
                 {face?.picture ? (
-                    <DrawingView drawing={face.picture} maxWidth={288} />
+                    <DrawingView drawing={face.picture} maxWidth={376} />
                 ) : (
                     <Typography variant="body2" color="textSecondary">
                         {rocks

@@ -66,7 +66,7 @@ export function PracticeBar({ job, stage }: { job: string; stage: string }) {
                         {stage === 'measure' && <ToggleButton value="read">Gauge</ToggleButton>}
                         {stage === 'make' && <ToggleButton value="cut">Lathe</ToggleButton>}
                         <ToggleButton value="join">Put together</ToggleButton>
-                        <ToggleButton value="else">Else</ToggleButton>
+                        <ToggleButton value="else">Also</ToggleButton>
                         <ToggleButton value="end">Hand over</ToggleButton>
                     </ToggleButtonGroup>
                 )}

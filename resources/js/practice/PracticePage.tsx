@@ -93,14 +93,16 @@ function Card({
         <ButtonBase
             onClick={begin}
             sx={{
-                display: 'block',
+                display: 'flex',
+                flexDirection: 'column',
+                alignItems: 'flex-start',
+                justifyContent: 'flex-start',
                 textAlign: 'left',
                 border: 1,
                 borderColor: good ? 'good.main' : 'strong.main',
                 bgcolor: 'background.paper',
                 p: 1.25,
                 minHeight: 132,
-                verticalAlign: 'top',
             }}
         >
             <Typography sx={{ fontWeight: 700 }}>{lesson.title}</Typography>
@@ -227,7 +229,7 @@ function Done({ list }: { list: PracticeList }) {
                             variant="body2"
                             color={one.good === null ? 'textSecondary' : one.good ? 'good' : 'overlap'}
                         >
-                            {one.good === null ? 'begun' : one.good ? 'works' : 'does not'}
+                            {one.good === null ? 'begun' : one.good ? 'went well' : 'went wrong'}
                         </Typography>
                         <Typography variant="body2" sx={{ fontFamily: mono }}>
                             {(one.scores ?? [])

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Practice;
+
+use Oldpart\Core\Practice\Exercise;
+use Oldpart\Core\Practice\ExerciseKind;
+use Oldpart\Core\Practice\GaugeFace;
+use Oldpart\Core\Quantity\Unit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Reading by eye: what is drawn is what is asked, by the way these scales are made (facts of the trade). */
+final class ExercisesTest extends TestCase
+{
+    /** @return list<array{ExerciseKind}> */
+    public static function kinds(): array
+    {
+        return array_map(static fn (ExerciseKind $k): array => [$k], ExerciseKind::cases());
+    }
+
+    #[DataProvider('kinds')]
+    public function test_the_answer_is_right_and_its_neighbours_are_not(ExerciseKind $kind): void
+    {
+        foreach (range(0, 60) as $seed) {
+            $of = Exercise::draw($kind, $seed);
+            self::assertTrue($of->isRight($of->answer), "{$kind->value} {$seed}: {$of->answer}");
+            $step = 2.2 * $of->withinMm;
+            foreach ([-$step, $step] as $off) {
+                self::assertFalse($of->isRight(number_format($of->answerMm + $off, 5, '.', '').' mm'), "{$kind->value} {$seed}");
+            }
+            self::assertEquals($of, Exercise::draw($kind, $seed));
+            self::assertStringNotContainsString($of->answer, (string) json_encode($of->says));
+            self::assertArrayNotHasKey('answer', $of->jsonSerialize());
+        }
+    }
+
+    public function test_fractions_are_as_the_tables_have_them(): void
+    {
+        $seen = [];
+        foreach (range(0, 400) as $seed) {
+            $of = Exercise::draw(ExerciseKind::Fraction, $seed);
+            preg_match('/Write (\d+)\/(\d+) in/', $of->says->mm, $m);
+            $seen["{$m[1]}/{$m[2]}"] = $of->answer;
+        }
+        // Handbooks' table of decimal equivalents.
+        foreach (['1/8' => '0.125 in', '5/16' => '0.3125 in', '27/32' => '0.84375 in', '37/64' => '0.578125 in'] as $fraction => $decimal) {
+            if (isset($seen[$fraction])) {
+                self::assertSame($decimal, $seen[$fraction]);
+            }
+        }
+        self::assertGreaterThan(40, count($seen));
+    }
+
+    /** 12.347 mm: 12 on the sleeve, 34 on the thimble and seven tenths of a division by the vernier. */
+    public function test_a_thimble_is_drawn_as_it_stands(): void
+    {
+        $drawn = $this->texts(GaugeFace::thimble(12.347, Unit::Millimetre));
+        // The line of the sleeve lies at 175; division 35 stands 0.3 of 14 above it, and seven tenths past 34.
+        self::assertEqualsWithDelta(175 - 0.3 * 14, $drawn['35'] - 5, 0.02);
+        self::assertArrayHasKey('10', $drawn);
+        // The seventh line of the vernier meets a line of the thimble: 7 · 0.9 divisions up is 34.7 + 6.3 = 41.
+        self::assertEqualsWithDelta(41.0, 34.7 + 7 * 0.9, 1e-9);
+    }
+
+    /** 0.4378 in: 4 and one fortieth on the sleeve, 12.8 thous on the thimble. */
+    public function test_an_inch_thimble_has_twenty_five_thous(): void
+    {
+        $drawn = $this->texts(GaugeFace::thimble(0.4378 * 25.4, Unit::Inch));
+        self::assertEqualsWithDelta(175 - 2.2 * 14, $drawn['15'] - 5, 0.02);
+        self::assertArrayNotHasKey('25', $drawn);
+    }
+
+    /** 27.43 mm on a dial: 27 turns, and the needle 43 of a hundred round. */
+    public function test_a_dials_needle_points_where_it_should(): void
+    {
+        $lines = array_values(array_filter(
+            GaugeFace::dial(27.43, Unit::Millimetre)->shapes(),
+            static fn (object $s): bool => $s instanceof \Oldpart\Core\Picture\Line && $s->width === 3.0,
+        ));
+        self::assertCount(1, $lines);
+        $needle = $lines[0];
+        assert($needle instanceof \Oldpart\Core\Picture\Line);
+        $turned = fmod(atan2($needle->y2 - $needle->y1, $needle->x2 - $needle->x1) / (2 * M_PI) + 0.25 + 1, 1);
+        self::assertEqualsWithDelta(0.43, $turned, 1e-6);
+    }
+
+    /** @return array<string, float> by what is written: how far down it stands */
+    private function texts(\Oldpart\Core\Picture\Drawing $drawing): array
+    {
+        $texts = [];
+        foreach ($drawing->shapes() as $shape) {
+            if ($shape instanceof \Oldpart\Core\Picture\Text) {
+                $texts[$shape->say->mm] = $shape->y;
+            }
+        }
+
+        return $texts;
+    }
+}

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Practice;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Gauge\TrueShape;
+use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Practice\Deed;
+use Oldpart\Core\Practice\Dice;
+use Oldpart\Core\Practice\Seen;
+use Oldpart\Core\Practice\TrueSurface;
+use Oldpart\Core\Practice\Workshop;
+use Oldpart\Core\Quantity\Fields;
+use Oldpart\Core\Quantity\Unit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What the simulated gauges show, against what is said of them. */
+final class GaugesTest extends TestCase
+{
+    /** Of a chi-square of 199 degrees of freedom, one in two thousand lies below and above these. Source: tables of chi-square (Wilson and Hilferty). */
+    private const CHI = [138.0, 273.0];
+
+    /** @return list<array{string, SurfaceKind, float}> */
+    public static function gauges(): array
+    {
+        return [
+            ['outside-micrometer', SurfaceKind::Shaft, 22.0],
+            ['telescoping', SurfaceKind::Bore, 28.0],
+            ['three-point', SurfaceKind::Bore, 28.0],
+            ['dial-bore', SurfaceKind::Bore, 28.0],
+            ['calliper', SurfaceKind::Length, 40.0],
+            ['depth-micrometer', SurfaceKind::Length, 40.0],
+        ];
+    }
+
+    /** The scatter is the stated one: feel, repeatability, and the last digit as an even spread (JCGM 100, 4.3.7). */
+    #[DataProvider('gauges')]
+    public function test_a_gauge_scatters_as_it_is_said_to(string $code, SurfaceKind $kind, float $mm): void
+    {
+        $tool = Instrument::named($code);
+        $stated = sqrt($tool->repeatabilityMm ** 2 + $tool->feelMm ** 2 + $tool->resolutionMm ** 2 / 12);
+        $shown = [];
+        $bench = Benches::lesson('warm-part');
+        for ($i = 0; $i < 200; $i++) {
+            // Between its marks, so that the last digit falls evenly.
+            $shape = new TrueShape($mm + $i * 0.0137);
+            $shown[] = $this->seen($bench, $tool, new TrueSurface('s', 'p', $kind, $shape), [], $i)->shownMm - $shape->sizeMm;
+        }
+        $mean = array_sum($shown) / 200;
+        $chi = array_sum(array_map(static fn (float $x): float => (($x - $mean) / $stated) ** 2, $shown));
+        self::assertGreaterThan(self::CHI[0], $chi);
+        self::assertLessThan(self::CHI[1], $chi);
+        // What it is off all the time is within what it may be, and, of one set on a master, what that is unsure by.
+        $error = $bench->shop->truth->gaugeErrors[$code];
+        $jaws = $kind === SurfaceKind::Bore ? $tool->jawShiftMm($kind, $mm)->middle() : 0.0;
+        self::assertEqualsWithDelta($error - $jaws, $mean, 4 * $stated / sqrt(200));
+        self::assertLessThanOrEqual($tool->mpeMm + 2 * $tool->masterUMm + 1e-9, abs($error));
+    }
+
+    /** 100 mm of steel, 10 degrees warm, is 11.7 µm longer (11.7e-6 per degree, the handbooks' mean for plain steel). */
+    public function test_a_warm_part_reads_large_by_its_expansion(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $tool = new Instrument(0.0001, code: 'blocks', toMm: 200);
+        $surface = new TrueSurface('s', 'p', SurfaceKind::Shaft, new TrueShape(100.0));
+        $cold = $this->seen($bench, $tool, $surface, [], 1)->shownMm;
+        $warm = $this->seen($bench, $tool, $surface, [], 1, 30.0);
+        self::assertEqualsWithDelta(0.0117, $warm->shownMm - $cold, 1e-4);
+        self::assertEqualsWithDelta(0.0117, $warm->warmMm, 1e-6);
+    }
+
+    /** Across a bore at 5° to square it is 1/cos 5° longer: 28 mm read 28.107. */
+    public function test_a_tilted_gauge_reads_a_bore_large(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $tool = new Instrument(0.0001, code: 'sticks', toMm: 200);
+        $surface = new TrueSurface('s', 'p', SurfaceKind::Bore, new TrueShape(28.0));
+        self::assertEqualsWithDelta(28.107, $this->seen($bench, $tool, $surface, ['tilt_deg' => 5], 1)->shownMm, 0.0005);
+        self::assertEqualsWithDelta(28.0, $this->seen($bench, $tool, $surface, [], 1)->shownMm, 0.0005);
+    }
+
+    /** Squeezed, a micrometer reads a shaft small and a bore large; barely touching, the other way round. */
+    public function test_how_it_is_held_shows(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $tool = new Instrument(0.0001, feelMm: 0.01, code: 'sticks', toMm: 200);
+        foreach ([[SurfaceKind::Shaft, -1], [SurfaceKind::Bore, 1]] as [$kind, $sign]) {
+            $surface = new TrueSurface('s', 'p', $kind, new TrueShape(28.0));
+            self::assertGreaterThan(0.01, $sign * $this->seen($bench, $tool, $surface, ['feel' => 1], 1)->heldMm);
+            self::assertLessThan(-0.01, $sign * $this->seen($bench, $tool, $surface, ['feel' => -1], 1)->heldMm);
+            self::assertSame(0.0, abs($this->seen($bench, $tool, $surface, [], 1)->heldMm));
+        }
+    }
+
+    /** A burr at the mouth of a bore makes it small there, at the end of a shaft large; not in the middle, not once it is off. */
+    public function test_a_burr_is_under_the_gauge_at_the_ends_only(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $tool = new Instrument(0.0001, code: 'sticks', toMm: 200);
+        foreach ([[SurfaceKind::Bore, -0.03], [SurfaceKind::Shaft, 0.03]] as [$kind, $burr]) {
+            $surface = new TrueSurface('s', 'p', $kind, new TrueShape(28.0), burrMm: 0.03);
+            self::assertEqualsWithDelta($burr, $this->seen($bench, $tool, $surface, ['along' => 0.0], 1)->burrMm, 1e-9);
+            self::assertEqualsWithDelta($burr, $this->seen($bench, $tool, $surface, ['along' => 1.0], 1)->burrMm, 1e-9);
+            self::assertSame(0.0, $this->seen($bench, $tool, $surface, ['along' => 0.5], 1)->burrMm);
+            self::assertSame(0.0, $this->seen($bench, $tool, $surface, ['along' => 0.0], 1, 20.0, true)->burrMm);
+        }
+    }
+
+    /** Two points see an oval, three do not; three see three lobes, two do not (facts of the trade). */
+    public function test_two_points_and_three_see_different_forms(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $two = new Instrument(0.0001, code: 'sticks', toMm: 200);
+        $three = new Instrument(0.0001, code: 'three-point', toMm: 200);
+        $oval = new TrueSurface('s', 'p', SurfaceKind::Bore, new TrueShape(28.0, ovalityMm: 0.04));
+        self::assertEqualsWithDelta(0.02, $this->seen($bench, $two, $oval, ['angle_deg' => 0], 1)->formMm, 1e-9);
+        self::assertEqualsWithDelta(-0.02, $this->seen($bench, $two, $oval, ['angle_deg' => 90], 1)->formMm, 1e-9);
+        self::assertEqualsWithDelta(0.0, $this->seen($bench, $three, $oval, ['angle_deg' => 90], 1)->formMm, 1e-9);
+        $lobed = new TrueSurface('s', 'p', SurfaceKind::Bore, new TrueShape(28.0, lobesMm: 0.01));
+        self::assertEqualsWithDelta(0.0, $this->seen($bench, $two, $lobed, ['angle_deg' => 60], 1)->formMm, 1e-9);
+        self::assertEqualsWithDelta(0.02, $this->seen($bench, $three, $lobed, ['angle_deg' => 0], 1)->formMm, 1e-9);
+    }
+
+    /** An indicator swings by twice what the centre is off. */
+    public function test_an_indicator_shows_twice_the_offset(): void
+    {
+        $bench = Benches::lesson('full-swing');
+        $shown = $bench->do(['kind' => 'read', 'surface' => $bench->surface('Bearing seat, offset'), 'instrument' => 'dial-indicator']);
+        self::assertEqualsWithDelta(8.12, $shown->number('mm'), 0.03);
+    }
+
+    /** On an inch job the marks are inches: tenths of a thou. */
+    public function test_an_inch_gauge_has_inch_marks(): void
+    {
+        $marked = Seen::marked(Instrument::named('outside-micrometer'), Unit::Inch);
+        self::assertEqualsWithDelta(0.00254, $marked->resolutionMm, 1e-12);
+        self::assertEqualsWithDelta(0.0127, Seen::marked(Instrument::named('calliper'), Unit::Inch)->resolutionMm, 1e-12);
+        self::assertSame(0.001, Seen::marked(Instrument::named('outside-micrometer'), Unit::Millimetre)->resolutionMm);
+    }
+
+    public function test_a_gauge_that_can_not_read_it_is_refused(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $this->expectException(BadInput::class);
+        $this->expectExceptionMessage('Take another gauge');
+        $bench->do(['kind' => 'read', 'surface' => $bench->surface('Housing bore'), 'instrument' => 'outside-micrometer']);
+    }
+
+    /** Held to its master, a gauge shows what it is off. */
+    public function test_a_check_finds_the_gauge_that_is_off(): void
+    {
+        $bench = Benches::lesson('worn-gauge');
+        $off = $bench->do(['kind' => 'check', 'instrument' => 'three-point'])->number('mm');
+        self::assertEqualsWithDelta(0.032, $off, 0.008);
+        self::assertEqualsWithDelta(0.0, $bench->do(['kind' => 'check', 'instrument' => 'telescoping'])->number('mm'), 0.005);
+    }
+
+    /** What was seen once is not drawn again: the same deeds give the same shop. */
+    public function test_what_was_seen_stays(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $bench->measured('Housing bore', 'three-point');
+        $bench->do(['kind' => 'cut', 'surface' => $bench->surface('Bush outside'), 'mm' => 0.4]);
+        $again = new Workshop($bench->shop->laid, $bench->shop->truth, array_map(
+            static fn (Deed $d): Deed => Deed::read(new Fields($d->jsonSerialize()), $d->result),
+            $bench->shop->deeds(),
+        ));
+        self::assertEquals($bench->shop->surfaces(), $again->surfaces());
+        self::assertSame($bench->shop->minutes(), $again->minutes());
+        self::assertEqualsWithDelta(
+            $bench->shop->celsius($bench->shop->laid->surfaces[4]->part),
+            $again->celsius($bench->shop->laid->surfaces[4]->part),
+            1e-9,
+        );
+    }
+
+    /** @param  array<string, mixed>  $held */
+    private function seen(
+        Benches $bench,
+        Instrument $tool,
+        TrueSurface $surface,
+        array $held,
+        int $draw,
+        float $celsius = 20.0,
+        bool $clean = false,
+    ): Seen {
+        return Seen::by(
+            tool: $tool,
+            surface: $surface,
+            deed: Deed::read(new Fields([
+                'id' => 'd', 'kind' => 'read', 'surface' => 's', 'instrument' => $tool->code, ...$held,
+            ])),
+            truth: $bench->shop->truth,
+            celsius: $celsius,
+            clean: $clean,
+            dice: new Dice(4711, "draw {$draw}"),
+            unit: Unit::Millimetre,
+        );
+    }
+}

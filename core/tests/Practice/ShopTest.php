@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Oldpart\Core\Tests\Practice;
+
+use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Gauge\TrueShape;
+use Oldpart\Core\Practice\Joined;
+use Oldpart\Core\Practice\Lesson;
+use Oldpart\Core\Practice\Level;
+use Oldpart\Core\Practice\Truth;
+use Oldpart\Core\Practice\TrueLathe;
+use Oldpart\Core\Facts\ShopFacts;
+use Oldpart\Core\Quantity\Unit;
+use PHPUnit\Framework\TestCase;
+
+/** The simulated lathe, press and oven, against what is known of real ones. */
+final class ShopTest extends TestCase
+{
+    /** A tool that gives way by a twentieth leaves a twentieth; a spring pass takes nearly all of that (fact of the trade). */
+    public function test_the_tool_springs_and_a_spring_pass_takes_it(): void
+    {
+        $lathe = new TrueLathe(springs: 0.05, scatterMm: 0.0);
+        $first = $lathe->cut(0.5, 0.0, false, 0.0);
+        self::assertEqualsWithDelta(0.475, $first['takenMm'], 1e-9);
+        $spring = $lathe->cut(0.0, $first['owedMm'], false, 0.0);
+        self::assertEqualsWithDelta(0.02375, $spring['takenMm'], 1e-9);
+        self::assertEqualsWithDelta(0.5, $first['takenMm'] + $spring['takenMm'], 0.002);
+    }
+
+    public function test_backlash_is_lost_of_the_first_cut_and_a_radius_dial_takes_twice(): void
+    {
+        $lathe = new TrueLathe(springs: 0.0, backlashMm: 0.05, scatterMm: 0.0);
+        self::assertEqualsWithDelta(0.15, $lathe->cut(0.2, 0.0, true, 0.0)['takenMm'], 1e-9);
+        self::assertEqualsWithDelta(0.2, $lathe->cut(0.2, 0.0, false, 0.0)['takenMm'], 1e-9);
+        self::assertSame(0.0, $lathe->cut(0.03, 0.0, true, 0.0)['takenMm']);
+        self::assertEqualsWithDelta(0.4, (new TrueLathe(springs: 0.0, scatterMm: 0.0, onRadius: true))->cut(0.2, 0.0, false, 0.0)['takenMm'], 1e-9);
+    }
+
+    /** A cut warms the part; it cools by e-folding, so that after three time constants a twentieth is left. */
+    public function test_a_cut_warms_and_time_cools(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $bush = $bench->shop->laid->surface($bench->surface('Bush outside'))->part ?? '';
+        self::assertEqualsWithDelta(20.0, $bench->shop->celsius($bush), 1e-9);
+        $bench->do(['kind' => 'cut', 'surface' => $bench->surface('Bush outside'), 'mm' => 0.5]);
+        $warm = $bench->shop->celsius($bush);
+        self::assertGreaterThan(28.0, $warm);
+        self::assertLessThan(60.0, $warm);
+        $bench->do(['kind' => 'wait', 'minutes' => 30]);
+        $half = $bench->shop->celsius($bush);
+        $bench->do(['kind' => 'wait', 'minutes' => 30]);
+        $quarter = $bench->shop->celsius($bush);
+        // Exponential: equal times, equal shares.
+        self::assertEqualsWithDelta(($half - 20) / ($warm - 20), ($quarter - 20) / ($half - 20), 1e-6);
+        self::assertLessThan($half, $quarter);
+        // A bronze plug of 30 mm by 40: rho c V/(hA) = 8,800 x 380 x 0.00545/10, about half an hour.
+        self::assertEqualsWithDelta(exp(-1), ($half - 20) / ($warm - 20), 0.12);
+    }
+
+    /**
+     * A steel shaft in a steel hub of twice its size: p = E d/(4 D) of Lamé for one metal with a solid shaft,
+     * p = (E δ/(2 d)) (1 − d²/D²) (Shigley, press and shrink fits); the force is that over the area times friction.
+     */
+    public function test_the_force_of_the_press_is_lames(): void
+    {
+        $bench = new Benches(Lesson::named('bond-by-heat'), pressN: 1e7);
+        $bench->cutTo('Sleeve outside', 36.030);
+        $d = $bench->trueMm('Mate bore');
+        $inner = $bench->trueMm('Sleeve outside');
+        self::assertGreaterThan($d, $inner);
+        $done = $bench->do(['kind' => 'together', 'joint' => $bench->joint('Sleeve in its mate'), 'way' => 'press']);
+        $force = $done->number('force_n') ?? 0.0;
+        // The sleeve is hollow and the mate of 62 mm: between a quarter and all of what a solid one in a thick one would be.
+        $solid = 205e3 * ($inner - $d) / (2 * $d) * (1 - ($d / 62) ** 2) * M_PI * $d * 35 * 0.2;
+        self::assertGreaterThan(0.1 * $solid, $force);
+        self::assertLessThan($solid, $force);
+        // What is pressed in closes.
+        self::assertSame('in', array_values((array) $done->result['joined'])[0]);
+        $closed = (float) ((array) ((array) $done->result['sizes'])[$bench->surface('Sleeve bore')])[0];
+        self::assertLessThan(26.0, $closed);
+        self::assertGreaterThan(26.0 - ($inner - $d), $closed);
+    }
+
+    public function test_a_press_that_is_too_weak_leaves_it_half_way(): void
+    {
+        $bench = new Benches(Lesson::named('bond-by-heat'), pressN: 500.0);
+        $bench->cutTo('Sleeve outside', 36.030);
+        $done = $bench->do(['kind' => 'together', 'joint' => $bench->joint('Sleeve in its mate'), 'way' => 'press']);
+        self::assertSame('It is stuck part of the way in: the press gives no more.', $done->word('says'));
+        self::assertSame(500.0, $done->number('force_n'));
+        $this->expectException(BadInput::class);
+        $bench->do(['kind' => 'together', 'joint' => $bench->joint('Sleeve in its mate'), 'way' => 'press']);
+    }
+
+    /** Cast iron breaks where a tough housing only gives: half a millimetre on 28. */
+    public function test_cast_iron_cracks(): void
+    {
+        $bench = new Benches(Lesson::named('warm-part'), pressN: 1e9);
+        $bench->cutTo('Bush outside', 28.4);
+        $done = $bench->do(['kind' => 'together', 'joint' => $bench->joint('Bush in housing'), 'way' => 'press']);
+        self::assertSame('The outer part has cracked.', $done->word('says'));
+    }
+
+    /** 36 mm of steel grow 0.055 mm in 130 degrees (11.7e-6): a press of 0.02 drops in, with a hand's breadth left. */
+    public function test_a_warm_mate_lets_it_drop_in_and_a_cold_one_does_not(): void
+    {
+        $bench = Benches::lesson('bond-by-heat');
+        $bench->cutTo('Sleeve outside', 36.030);
+        $joint = $bench->joint('Sleeve in its mate');
+        self::assertSame('It does not go in.', $bench->do(['kind' => 'together', 'joint' => $joint, 'way' => 'hand'])->word('says'));
+        $cold = $bench->do(['kind' => 'together', 'joint' => $joint, 'way' => 'warm', 'outer_c' => 40, 'inner_c' => 20]);
+        self::assertSame('It does not go in.', $cold->word('says'));
+        $warm = $bench->do(['kind' => 'together', 'joint' => $joint, 'way' => 'warm', 'outer_c' => 150, 'inner_c' => 20]);
+        self::assertSame('It is in, and it holds.', $warm->word('says'));
+        self::assertSame(0.0, $warm->number('force_n'));
+    }
+
+    /** A compound wants a film, and clean metal. */
+    public function test_a_bond_wants_a_gap_and_clean_metal(): void
+    {
+        $bench = Benches::lesson('bond-by-heat');
+        $bench->cutTo('Sleeve bore', 29.97);
+        $joint = $bench->joint('Sleeve on the shaft');
+        $dirty = $bench->do(['kind' => 'together', 'joint' => $joint, 'way' => 'bond']);
+        self::assertSame('The compound has not taken hold.', $dirty->word('says'));
+        foreach (['Sleeve bore', 'Seat turned on the shaft'] as $surface) {
+            $bench->do(['kind' => 'clean', 'surface' => $bench->surface($surface)]);
+        }
+        self::assertSame('It is bonded.', $bench->do(['kind' => 'together', 'joint' => $joint, 'way' => 'bond'])->word('says'));
+        // Heat beside it, above what compounds stand (makers' common 150 °C), spoils it.
+        $bench->cutTo('Sleeve outside', 36.025);
+        $bench->do(['kind' => 'together', 'joint' => $bench->joint('Sleeve in its mate'), 'way' => 'warm', 'outer_c' => 220, 'inner_c' => 160]);
+        self::assertSame(Joined::Spoiled, $bench->shop->joined()[$joint]);
+    }
+
+    /** A thin ring finished outside first comes out of round; bored first it stays round. */
+    public function test_a_thin_ring_bored_last_springs(): void
+    {
+        $last = Benches::lesson('thin-wall')->cutTo('Sleeve outside', 31.96)->cutTo('Sleeve bore', 29.92);
+        self::assertSame(0.05, $last->shop->surface($last->surface('Sleeve bore'))?->shape->ovalityMm);
+        $first = Benches::lesson('thin-wall')->cutTo('Sleeve bore', 29.92)->cutTo('Sleeve outside', 31.96);
+        self::assertSame(0.0, $first->shop->surface($first->surface('Sleeve bore'))?->shape->ovalityMm);
+    }
+
+    public function test_nothing_is_cut_that_is_not_to_be_and_nothing_after_the_end(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        try {
+            $bench->do(['kind' => 'cut', 'surface' => $bench->surface('Housing bore'), 'mm' => 0.1]);
+            self::fail('A found part was cut.');
+        } catch (BadInput $bad) {
+            self::assertSame('not-cut', $bad->reason);
+        }
+        try {
+            $bench->do(['kind' => 'cut', 'surface' => $bench->surface('Bush outside'), 'mm' => 400]);
+            self::fail('All of it was cut away.');
+        } catch (BadInput $bad) {
+            self::assertSame('nothing-left', $bad->reason);
+        }
+        $bench->do(['kind' => 'end']);
+        $this->expectException(BadInput::class);
+        $bench->do(['kind' => 'wait', 'minutes' => 5]);
+    }
+
+    /** The same number gives the same parts; another one others. Wear makes bores larger and shafts smaller, never the reverse. */
+    public function test_the_seed_draws_the_parts(): void
+    {
+        $shop = new ShopFacts('Test', 20.0, 0.01, 0.5, 90000.0);
+        $sizes = [];
+        foreach ([5, 5, 6] as $n => $seed) {
+            $lesson = Lesson::free('plain-bush', Level::Hard, Unit::Millimetre);
+            $laid = $lesson->layOut('job-1', $shop, $seed);
+            $sizes[$n] = array_map(static fn ($s): TrueShape => $s->shape, Truth::of($lesson, $seed, $laid)->surfaces);
+        }
+        self::assertEquals($sizes[0], $sizes[1]);
+        self::assertNotEquals($sizes[0], $sizes[2]);
+        foreach (range(1, 40) as $seed) {
+            $lesson = Lesson::free('plain-bush', Level::Fair, Unit::Millimetre);
+            $laid = $lesson->layOut('job-1', $shop, $seed);
+            $truth = Truth::of($lesson, $seed, $laid);
+            $of = array_column($laid->surfaces, 'id', 'name');
+            foreach (['Housing bore' => 1, 'Shaft journal' => -1] as $name => $sign) {
+                $mm = $truth->surfaces[$of[$name]]->shape->sizeMm;
+                $off = $sign * ($mm - round($mm * 2) / 2);
+                self::assertGreaterThanOrEqual(-1e-9, $off, "{$name} by {$seed}");
+                self::assertLessThan(0.13, $off);
+            }
+        }
+    }
+
+    /** On an inch machine new sizes are sixteenths. */
+    public function test_an_inch_machine_was_made_in_sixteenths(): void
+    {
+        $lesson = Lesson::free('plain-bush', Level::Easy, Unit::Inch);
+        $laid = $lesson->layOut('job-1', new ShopFacts('Test', 20.0, 0.01, 0.5, 90000.0), 3);
+        $bush = array_column($laid->surfaces, 'id', 'name')['Bush outside'];
+        $new = Truth::of($lesson, 3, $laid)->surfaces[$bush]->shape->sizeMm - Truth::STOCK_MM;
+        self::assertEqualsWithDelta(round($new / 25.4 * 16), $new / 25.4 * 16, 1e-6);
+    }
+}
