@@ -29,7 +29,7 @@ final class Metals
     /** What a part is really of. */
     public static function of(JobFacts $laid, string $part, int $seed): string
     {
-        $dice = new Dice($seed, 'metal '.substr($part, -3));
+        $dice = new Dice($seed, 'metal-'.substr($part, -3));
         $facts = $laid->part($part);
         $bores = array_filter(
             $laid->surfacesOf($part),

@@ -12,7 +12,7 @@ const STEPS = 20;
 export function PressCurve({ newtons, stuck }: { newtons: number; stuck: boolean }) {
     const [step, setStep] = useState(0);
     useEffect(() => {
-        const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+        const still = window.matchMedia('(prefers-reduced-motion)').matches;
         const timer = setInterval(
             () => setStep((now) => (still || now >= STEPS ? STEPS : now + 1)),
             still ? 0 : 60,
