@@ -23,6 +23,11 @@ final readonly class OpenFiles
 {
     private const SHOP = 'shop.json';
 
+    private const PRACTICE = 'practice.json';
+
+    /** What belongs to practice beside the facts of its jobs; each row of a job of it, but for the exercises. */
+    private const PRACTICE_TABLES = ['practices', 'deeds', 'exercises'];
+
     private const FORMAT = 'oldpart-fit-shop';
 
     /** What the shop says of itself: tables, and what of a row belongs to this machine alone. */
@@ -53,6 +58,14 @@ final readonly class OpenFiles
             ),
             array_combine(array_keys(self::TABLES), array_keys(self::TABLES)),
         )]));
+        $zip->addFromString(self::PRACTICE, self::json(array_combine(
+            self::PRACTICE_TABLES,
+            array_map(static function (string $table) use ($jobs): array {
+                $rows = DB::table($table);
+
+                return ($table === 'exercises' ? $rows->orderBy('id') : $rows->whereIn('job_id', $jobs)->orderBy('job_id'))->get()->all();
+            }, self::PRACTICE_TABLES),
+        )));
         foreach ($jobs as $id) {
             $this->add($zip, $this->store->facts((string) $id));
         }
@@ -114,6 +127,7 @@ final readonly class OpenFiles
             foreach ($folders as $folder) {
                 $this->take($zip, $folder);
             }
+            $this->takePractice($zip);
             foreach (is_array($shop['archived'] ?? null) ? $shop['archived'] : [] as $id) {
                 if (is_string($id) && Job::query()->whereKey($id)->exists()) {
                     $this->store->put($id, 'archive');
@@ -122,6 +136,22 @@ final readonly class OpenFiles
 
             return count($folders);
         });
+    }
+
+    /** After the jobs it belongs to; a zip of an earlier version has none. */
+    private function takePractice(ZipArchive $zip): void
+    {
+        $practice = json_decode((string) $zip->getFromName(self::PRACTICE), true);
+        foreach (self::PRACTICE_TABLES as $table) {
+            $columns = array_flip(Schema::getColumnListing($table));
+            $rows = is_array($practice) ? $practice[$table] ?? [] : [];
+            foreach (is_array($rows) ? $rows : [] as $row) {
+                $row = array_intersect_key((array) $row, $columns);
+                if ($table === 'exercises' || Job::query()->whereKey($row['job_id'] ?? '')->exists()) {
+                    DB::table($table)->insert($row);
+                }
+            }
+        }
     }
 
     private function add(ZipArchive $zip, JobFacts $facts): void

@@ -14,7 +14,7 @@ final class BackupsTest extends BrowserTestCase
         $this->visit('/shop');
         $this->sees('There is no backup yet.');
         $this->press('Back up now');
-        $this->sees('All is backed up', '15 jobs, 0 photographs');
+        $this->sees('All is backed up', '17 jobs, 0 photographs');
         $was = $this->api('/api/jobs/demo-drill')['facts']['take_in']['failed'];
         $this->visit('/job/demo-drill/take-in');
         $this->fill('What failed', 'typed by mistake over what was there');

@@ -92,7 +92,7 @@ final class BenchAndJointsTest extends FeatureTestCase
             422,
         )['error'];
         self::assertSame('unknown-material', $error['code']);
-        self::assertSame(0, Change::query()->count());
+        self::assertSame(0, Change::query()->where('job_id', 'demo-carder')->count());
     }
 
     public function test_a_gate_withholds_sizes_from_screen_and_sheet(): void

@@ -33,6 +33,8 @@ final class GaugesTest extends TestCase
             ['three-point', SurfaceKind::Bore, 28.0],
             ['dial-bore', SurfaceKind::Bore, 28.0],
             ['calliper', SurfaceKind::Length, 40.0],
+            // Its flat jaws on a chord read small, by w²/(2 d).
+            ['calliper', SurfaceKind::Bore, 8.0],
             ['depth-micrometer', SurfaceKind::Length, 40.0],
         ];
     }
