@@ -14,7 +14,7 @@ final class PracticeTest extends BrowserTestCase
     {
         for ($n = 0; $n < $most; $n++) {
             $this->keys(WebDriverKeys::TAB);
-            $on = $this->driver->executeScript(
+            $on = $this->page->executeScript(
                 'const e = document.activeElement;'
                 .'return e.getAttribute("aria-label") ?? (e.labels?.[0]?.textContent || e.textContent || "");',
             );
@@ -45,7 +45,7 @@ final class PracticeTest extends BrowserTestCase
         $this->keys(WebDriverKeys::ENTER);
         $this->find("//*[@role='img' or local-name()='svg'][.//*[contains(., 'mm')]]", 'the gauge');
         $this->waitFor(
-            fn (): bool => $this->driver->executeScript('return document.activeElement.labels?.[0]?.textContent ?? ""') === 'It reads, mm',
+            fn (): bool => $this->page->executeScript('return document.activeElement.labels?.[0]?.textContent ?? ""') === 'It reads, mm',
             'the focus is not where it is read into',
         );
         $this->keys('2', '8', '.', '0', '4', WebDriverKeys::ENTER);
@@ -66,7 +66,7 @@ final class PracticeTest extends BrowserTestCase
         $this->tabTo('Hand over, and see what is true');
         $this->keys(WebDriverKeys::ENTER);
         $this->sees('What saves it', 'It went wrong first', 'Bush in housing', 'What was read', 'True there');
-        self::assertStringEndsWith("/practice/{$job}", parse_url($this->driver->getCurrentURL(), PHP_URL_PATH) ?: '');
+        self::assertStringEndsWith("/practice/{$job}", parse_url($this->page->getCurrentURL(), PHP_URL_PATH) ?: '');
         // Kept, and not among the jobs.
         $this->visit('/practice');
         $this->sees('What was practised', 'went wrong');
@@ -85,7 +85,7 @@ final class PracticeTest extends BrowserTestCase
         $this->tabTo('Hold it there');
         $this->keys(WebDriverKeys::ENTER);
         $this->waitFor(
-            fn (): bool => $this->driver->executeScript('return document.activeElement.value ?? ""') !== '',
+            fn (): bool => $this->page->executeScript('return document.activeElement.value ?? ""') !== '',
             'nothing was read',
         );
         $this->keys(WebDriverKeys::ENTER);

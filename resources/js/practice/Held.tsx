@@ -5,7 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { Drawing, PracticeBench } from '../api/types';
 import { DrawingView } from '../pictures/DrawingView';
 import type { Done } from './usePractice';
@@ -64,6 +64,13 @@ export function Held({
     const [other, setOther] = useState(false);
     const [forMe, setForMe] = useState(false);
     const field = useRef<HTMLInputElement>(null);
+    const held = face?.deed;
+    // The field opens with what is to be read into it.
+    useEffect(() => {
+        if (held !== undefined) {
+            field.current?.focus();
+        }
+    }, [held]);
     const gauge = able.find((g) => g.code === (tool ?? usual)) ?? able[0];
     if (!gauge) {
         return <Typography>No gauge of this shop reads this.</Typography>;
@@ -91,7 +98,6 @@ export function Held({
         if (!quick) {
             setFace({ deed: done.deed.id, picture: done.face, shown });
             setTyped(forMe ? shown : '');
-            field.current?.focus();
         }
         return { deed: done.deed.id, shown };
     };
