@@ -38,7 +38,7 @@ final readonly class FirstWrong
 
         return $this->reading($beliefs, $bad)
             ?? $this->fit($bad)
-            ?? $this->cut($sizes)
+            ?? $this->cut(self::touched($sizes, $bad))
             ?? $this->together($bad);
     }
 
@@ -106,6 +106,23 @@ final readonly class FirstWrong
         }
 
         return null;
+    }
+
+    /**
+     * What does not belong to a joint that failed is not to blame.
+     *
+     * @param  list<SizeEnd>  $sizes
+     * @param  non-empty-list<JointEnd>  $bad
+     * @return list<SizeEnd>
+     */
+    private static function touched(array $sizes, array $bad): array
+    {
+        $sides = array_merge(...array_map(static fn (JointEnd $j): array => [$j->joint->inner, $j->joint->outer], $bad));
+
+        return array_values(array_filter(
+            $sizes,
+            static fn (SizeEnd $s): bool => in_array($s->surface->id, $sides, true),
+        ));
     }
 
     /** @param  list<SizeEnd>  $sizes */
