@@ -21,19 +21,19 @@ $night = isset($options['night']);
 $views = [
     'bench' => ['/', 'The bench', false],
     'take-in' => ['/job/demo-drill/take-in', 'Who is hurt', false],
-    'gate' => ['/job/demo-pump/take-in', 'Sizes are withheld', false],
     'quote' => ['/job/demo-turbine/take-in?view=quote', 'What to send', false],
     'survey' => ['/job/demo-cider/survey', 'What meets what', false],
     'measure' => ['/job/demo-drill/measure', 'Housing bore', false],
     'size' => ['/job/demo-carder/size', 'Bush in housing', false],
     'loop' => ['/job/demo-drill/size?at=demo-drill-end-float-of-the-shaft', 'closes at', false],
-    'pour' => ['/job/demo-mill/size?at=demo-mill-the-pour', 'Mandrel', false],
     'sums' => ['/sums?sum=run-out', 'Run-out, two places', false],
     'plan' => ['/job/demo-carder/plan', 'Order of work', false],
     'make' => ['/job/demo-trolley/make', 'The batch', false],
     'assemble' => ['/job/demo-carder/assemble', 'Put it together', false],
     'hand-over' => ['/job/demo-tedder/hand-over', 'As built', false],
     'shape-night' => ['/job/demo-blower/size?at=demo-blower-8', 'Across its mouth', true],
+    'practice' => ['/practice', 'each about one mistake', false],
+    'practice-truth' => ['/practice/demo-practice-warm', 'What saves it', false],
     'shop' => ['/shop', 'The shop', false],
     'tables' => ['/tables?size=1.25&unit=in&fit=H7%2Fp6', 'H7/p6 at', false],
 ];
@@ -54,9 +54,6 @@ try {
                 static fn ($d): bool => str_contains($d->findElement(WebDriverBy::tagName('body'))->getText(), $text),
             );
         usleep(500_000);
-        if ($name === 'gate') {
-            $driver->executeScript('document.querySelector("main").scrollTo(0, 420)');
-        }
         $driver->executeScript('document.activeElement && document.activeElement.blur()');
         $driver->takeScreenshot("{$to}/{$name}.png");
         echo "{$to}/{$name}.png\n";

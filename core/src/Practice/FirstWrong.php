@@ -117,7 +117,10 @@ final readonly class FirstWrong
      */
     private static function touched(array $sizes, array $bad): array
     {
-        $sides = array_merge(...array_map(static fn (JointEnd $j): array => [$j->joint->inner, $j->joint->outer], $bad));
+        $sides = array_merge(...array_map(
+            static fn (JointEnd $j): array => [$j->joint->inner, $j->joint->outer],
+            $bad,
+        ));
 
         return array_values(array_filter(
             $sizes,

@@ -97,8 +97,10 @@ function Told({
             <Marks scores={debrief.scores} />
             {debrief.joints.length > 0 && (
                 <Box component="section" aria-label="Fits">
-                    <Typography variant="h2" sx={{ mb: 1 }}>
-                        Fits
+                    <Typography variant="h2">Fits</Typography>
+                    <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
+                        Clearance in {units === 'in' ? 'inches' : 'millimetres'}; below zero they overlap.
+                        Above: where it works. Below: what it came to.
                     </Typography>
                     {debrief.joints.map((joint) => (
                         <FitTruth key={joint.joint} joint={joint} size={size} says={say(joint.says)} />

@@ -14,6 +14,7 @@ import { Link, useNavigate } from '../shell/router';
 import { useSettings } from '../shell/settings';
 import { mono } from '../theme/theme';
 import { Exercises } from './Exercises';
+import { OverTime } from './OverTime';
 import { beginPractice, usePracticeList } from './usePractice';
 
 const LARGEST = 999_999;
@@ -71,6 +72,7 @@ export function PracticePage() {
                         </Typography>
                         <Exercises kinds={list.data.exercises} />
                     </Box>
+                    <OverTime list={list.data} />
                     <Done list={list.data} />
                 </Box>
             )}
