@@ -15,7 +15,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\PracticeFacts;
 use Oldpart\Core\Practice\BenchView;
@@ -27,7 +26,6 @@ use Oldpart\Core\Practice\GaugeFace;
 use Oldpart\Core\Practice\Lesson;
 use Oldpart\Core\Practice\Level;
 use Oldpart\Core\Practice\Skill;
-use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Unit;
 
 /** Practice on simulated parts: lessons, free practice, what is done, the truth, and reading exercises. */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Oldpart\Core\Practice;
 
 use Oldpart\Core\Catalogue\Table;
-use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Facts\JointFacts;
 use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Measure\SurfaceKind;
 

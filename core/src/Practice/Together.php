@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Practice;
 
 use Oldpart\Core\Advice\BadInput;
-use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Facts\JointFacts;
+use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Joint\Bond;
 use Oldpart\Core\Joint\Expansion;
 use Oldpart\Core\Joint\Press;

@@ -6,11 +6,11 @@ namespace Oldpart\Core\Tests\Practice;
 
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\ShopFacts;
+use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Practice\Debrief;
 use Oldpart\Core\Practice\Deed;
 use Oldpart\Core\Practice\Lesson;
 use Oldpart\Core\Practice\Truth;
-use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Practice\Workshop;
 use Oldpart\Core\Quantity\Fields;
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Practice;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Gauge\TrueShape;
 use Oldpart\Core\Practice\Joined;
 use Oldpart\Core\Practice\Lesson;
 use Oldpart\Core\Practice\Level;
-use Oldpart\Core\Practice\Truth;
 use Oldpart\Core\Practice\TrueLathe;
-use Oldpart\Core\Facts\ShopFacts;
+use Oldpart\Core\Practice\Truth;
 use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 
