@@ -114,9 +114,7 @@ function Inside({ state, stage, above }: { state: JobState; stage: string; above
                 card={<MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />}
             >
                 {above}
-                <Suspense>
-                    {facts.practice && <PracticeBar job={facts.id} stage={stage} />}
-                </Suspense>
+                <Suspense>{facts.practice && <PracticeBar job={facts.id} stage={stage} />}</Suspense>
                 <WhatIfBar />
                 <Guide key={facts.id} stage={stage} />
                 <SizeSaid />
