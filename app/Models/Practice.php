@@ -11,6 +11,7 @@ use Illuminate\Support\Carbon;
  * What belongs to a practice job and not to its facts: what was done in the simulated shop, and the marks.
  *
  * @property string $job_id
+ * @property array<string, mixed> $laid  the job as it came in
  * @property ?string $by
  * @property ?string $ended_at
  * @property ?list<array<string, mixed>> $scores
@@ -30,6 +31,6 @@ final class Practice extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['scores' => 'array', 'good' => 'boolean'];
+        return ['laid' => 'array', 'scores' => 'array', 'good' => 'boolean'];
     }
 }

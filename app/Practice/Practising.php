@@ -12,6 +12,7 @@ use App\Models\Shop;
 use App\People\Here;
 use Illuminate\Support\Facades\DB;
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Practice\BenchView;
 use Oldpart\Core\Practice\Debrief;
@@ -38,8 +39,9 @@ final class Practising
             if (Job::query()->whereKey($id)->exists()) {
                 return;
             }
-            $this->store->lay($lesson->layOut($id, Shop::here()->facts(), $seed));
-            Practice::query()->create(['job_id' => $id, 'by' => Here::name()]);
+            $laid = $lesson->layOut($id, Shop::here()->facts(), $seed);
+            $this->store->lay($laid);
+            Practice::query()->create(['job_id' => $id, 'by' => Here::name(), 'laid' => JobFile::toArray($laid)]);
         });
     }
 
@@ -47,7 +49,8 @@ final class Practising
     private function open(string $id): array
     {
         $facts = $this->store->facts($id);
-        if ($facts->practice === null || Practice::query()->whereKey($id)->doesntExist()) {
+        $practice = Practice::query()->find($id);
+        if ($facts->practice === null || ! $practice instanceof Practice) {
             throw new BadInput(
                 'no-practice',
                 'job',
@@ -55,7 +58,7 @@ final class Practising
             );
         }
         $lesson = Lesson::of($facts->practice);
-        $laid = $lesson->layOut($id, $facts->shop, $facts->practice->seed);
+        $laid = JobFacts::fromArray($practice->laid);
         $deeds = [];
         foreach (DeedRow::query()->where('job_id', $id)->orderBy('place')->get() as $row) {
             assert($row instanceof DeedRow);

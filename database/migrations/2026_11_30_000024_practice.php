@@ -15,6 +15,8 @@ return new class() extends Migration
         Schema::create('practices', function (Blueprint $table): void {
             $table->string('job_id', 40)->primary();
             $table->foreign('job_id')->references('id')->on('jobs')->cascadeOnDelete();
+            // The job as it came in, with the gauges and machines of then: what is true of it is drawn for that.
+            $table->json('laid');
             $table->string('by', 200)->nullable();
             $table->string('ended_at', 30)->nullable();
             // The marks of the end, for the list.

@@ -198,6 +198,31 @@ final class PracticeTest extends FeatureTestCase
         self::assertSame(0, DeedRow::query()->count());
     }
 
+    /** The parts stay what they are though a gauge of the shop becomes another, and its sheets say Practice whatever it is called. */
+    public function test_the_truth_stays_when_the_shop_changes(): void
+    {
+        $job = $this->begin();
+        $of = $this->surfaces($job);
+        $this->deed($job, ['kind' => 'cut', 'surface' => $of['Bush outside'], 'mm' => 0.5]);
+        $before = Practice::query()->findOrFail($job)->laid;
+        // The one everybody uses is found to be worse, and put away.
+        $this->api('PUT', '/api/instruments/outside-micrometer', ['mpe' => ['typed' => '0.02', 'unit' => 'mm'], 'in_shop' => false], 200);
+        self::assertSame($before, Practice::query()->findOrFail($job)->laid);
+        $end = $this->deed($job, ['kind' => 'end']);
+        self::assertEqualsWithDelta(29.52, $end['debrief']['sizes'][0]['is_mm'], 0.03);
+        $other = $this->begin('warm-part', 'practice-2');
+        $of = $this->surfaces($other);
+        $this->deed($other, ['kind' => 'cut', 'surface' => $of['Bush outside'], 'mm' => 0.5]);
+        self::assertEqualsWithDelta(
+            $end['debrief']['sizes'][0]['is_mm'],
+            $this->deed($other, ['kind' => 'end'])['debrief']['sizes'][0]['is_mm'],
+            1e-9,
+        );
+        $version = $this->api('GET', "/api/jobs/{$other}", null, 200)['version'];
+        $named = $this->api('PATCH', "/api/jobs/{$other}", ['version' => $version, 'request' => 'n', 'fact' => ['machine' => 'Steam plough']], 200);
+        self::assertSame('Practice', $named['facts']['machine'] ?? $this->api('GET', "/api/jobs/{$other}", null, 200)['facts']['machine']);
+    }
+
     public function test_an_exercise_is_timed_and_its_first_answer_counts(): void
     {
         Carbon::setTestNow('2026-11-30 08:00:00');

@@ -98,7 +98,8 @@ final readonly class JobFacts implements \JsonSerializable
 
         return new self(
             id: $f->text('id'),
-            machine: $f->text('machine'),
+            // Whatever it is called: nobody takes a sheet or a drawing of practice for one of a machine.
+            machine: $f->has('practice') ? PracticeFacts::MACHINE : $f->text('machine'),
             part: $f->text('part'),
             kind: $f->text('kind'),
             unit: $f->choice('unit', Unit::class),

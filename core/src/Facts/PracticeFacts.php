@@ -10,6 +10,8 @@ use Oldpart\Core\Quantity\Unit;
 /** A job that is practice on simulated parts: of which lesson (empty: free, by kind and level), and drawn by what. */
 final readonly class PracticeFacts implements \JsonSerializable
 {
+    public const MACHINE = 'Practice';
+
     public const LARGEST_SEED = 999_999;
 
     public function __construct(

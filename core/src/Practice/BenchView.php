@@ -14,6 +14,9 @@ use Oldpart\Core\Measure\SurfaceKind;
 /** What one has before one in practice: what can be read, cut, tried and put together, and what was done so far. */
 final readonly class BenchView implements \JsonSerializable
 {
+    /** As many of the latest deeds as anybody looks back on. */
+    private const SHOWN = 40;
+
     public function __construct(private Lesson $lesson, private Workshop $shop)
     {
     }
@@ -52,7 +55,7 @@ final readonly class BenchView implements \JsonSerializable
             'spindle_mm' => $this->shop->truth->bars === [] ? null : $this->shop->truth->spindleMm,
             'dial_on_radius' => $this->shop->truth->lathe->onRadius,
             'runs' => $this->runs(),
-            'deeds' => array_map(self::deed(...), $this->shop->deeds()),
+            'deeds' => array_map(self::deed(...), array_slice($this->shop->deeds(), -self::SHOWN)),
         ];
     }
 

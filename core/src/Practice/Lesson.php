@@ -148,7 +148,7 @@ final readonly class Lesson
         $next = 0;
         $laid = $this->kind->layOut(
             id: $id,
-            machine: 'Practice',
+            machine: PracticeFacts::MACHINE,
             part: $this->title,
             unit: $this->unit,
             shop: $shop,

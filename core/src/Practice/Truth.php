@@ -51,7 +51,6 @@ final readonly class Truth
     {
         $hard = $lesson->level === Level::Hard;
         $easy = $lesson->level === Level::Easy;
-        $dice = new Dice($seed, 'truth');
         $given = new Fields($lesson->truth);
         $scale = Drawn::scale($lesson, $seed);
         $roomC = Drawn::roomC($lesson, $seed);
@@ -59,7 +58,7 @@ final readonly class Truth
         $surfaces = [];
         foreach ($laid->surfaces as $surface) {
             $row = $given->object('surfaces')?->object($surface->name) ?? new Fields([]);
-            $drawn = self::drawn($surface, $scale, $lesson, $dice);
+            $drawn = self::drawn($surface, $scale, $lesson, new Dice($seed, "surface {$surface->name}"));
             $at = ['metal' => $materials[$surface->part], 'room' => $roomC];
             $true = self::surface($laid, $surface, $row, $drawn, $at);
             if ($true !== null) {
@@ -67,11 +66,12 @@ final readonly class Truth
             }
         }
         $lathe = $given->object('lathe') ?? new Fields([]);
+        $dice = new Dice($seed, 'lathe');
 
         return new self(
             seed: $seed,
             surfaces: $surfaces,
-            gaugeErrors: self::gaugeErrors($laid, $given->object('gauges') ?? new Fields([]), $dice, $hard && $lesson->trap === null),
+            gaugeErrors: self::gaugeErrors($laid, $given->object('gauges') ?? new Fields([]), $seed, $hard && $lesson->trap === null),
             lathe: new TrueLathe(
                 springs: $lathe->numberOrNull('springs') ?? ($easy ? 0.04 : $dice->even(0.03, 0.12)),
                 backlashMm: $lathe->numberOrNull('backlash_mm') ?? ($hard ? $dice->even(0.01, 0.06) : 0.0),
@@ -80,7 +80,7 @@ final readonly class Truth
                 onRadius: $lathe->flagOrNull('on_radius') ?? false,
             ),
             materials: $materials,
-            warm: self::warm($laid, $given->object('warm') ?? new Fields([]), $dice, $roomC, $lesson),
+            warm: self::warm($laid, $given->object('warm') ?? new Fields([]), $seed, $roomC, $lesson),
             roomC: $roomC,
             outOfLineMm: $given->numberOrNull('out_of_line_mm') ?? 0.0,
             bars: array_map(
@@ -174,10 +174,12 @@ final readonly class Truth
      *
      * @return array<string, float>
      */
-    private static function gaugeErrors(JobFacts $laid, Fields $given, Dice $dice, bool $oneIsOff): array
+    private static function gaugeErrors(JobFacts $laid, Fields $given, int $seed, bool $oneIsOff): array
     {
         $errors = [];
         foreach ($laid->shop->instruments->all() as $tool) {
+            // Each its own, whatever other gauges the shop has.
+            $dice = new Dice($seed, "gauge {$tool->code}");
             $own = $tool->mpeMm * $dice->even(-1, 1) + ($tool->masterUMm / 2) * $dice->normal();
             $errors[$tool->code] = $given->numberOrNull($tool->code) ?? $own;
         }
@@ -186,6 +188,7 @@ final readonly class Truth
             static fn (Instrument $i): bool => in_array($i->code, self::MAY_BE_OFF, true),
         ));
         if ($oneIsOff && $able !== []) {
+            $dice = new Dice($seed, 'which gauge');
             $bad = $dice->pick($able);
             $errors[$bad->code] = ($dice->happens(0.5) ? 1 : -1) * max(0.012, $bad->mpeMm * $dice->even(2, 4));
         }
@@ -205,10 +208,11 @@ final readonly class Truth
     }
 
     /** @return array<string, float> */
-    private static function warm(JobFacts $laid, Fields $given, Dice $dice, float $roomC, Lesson $lesson): array
+    private static function warm(JobFacts $laid, Fields $given, int $seed, float $roomC, Lesson $lesson): array
     {
         $warm = [];
         foreach ($laid->parts as $part) {
+            $dice = new Dice($seed, "warm {$part->name}");
             $often = $lesson->trap === null && $lesson->level === Level::Hard && $part->origin === Origin::Found;
             $is = $given->numberOrNull($part->name)
                 ?? ($often && $dice->happens(0.25) ? $roomC + $dice->even(6, 20) : null);

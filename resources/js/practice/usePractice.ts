@@ -39,10 +39,8 @@ export function usePracticeBench(job: string) {
 export function useDeed(job: string) {
     const queries = useQueryClient();
     const [refused, setRefused] = useState<string | null>(null);
-    const [busy, setBusy] = useState(false);
     const act = async (deed: Omit<Asked, 'id'>): Promise<Done | null> => {
         setRefused(null);
-        setBusy(true);
         try {
             const done = orRefuse(
                 await client.POST('/api/jobs/{job}/deeds', {
@@ -58,11 +56,9 @@ export function useDeed(job: string) {
         } catch (error) {
             setRefused(error instanceof Error ? error.message : 'It was not done: try again.');
             return null;
-        } finally {
-            setBusy(false);
         }
     };
-    return { act, refused, busy };
+    return { act, refused };
 }
 
 /** Begins a lesson or free practice. */
