@@ -38,7 +38,7 @@ final class GermanTest extends BrowserTestCase
     {
         $this->visit('/');
         $this->page->executeScript("localStorage.setItem('oldpart-fit-speech', JSON.stringify({language: 'de', numbers: 'comma'})); localStorage.setItem('oldpart-fit-gaps', '1')");
-        $routes = ['/', '/?new=1', '/?shelf=bin', '/?word=datum', '/shop', '/tables', '/sums', '/sums/taper', '/sums/press', '/sums/plate'];
+        $routes = ['/', '/?new=1', '/?shelf=bin', '/?word=datum', '/shop', '/tables', '/sums', '/sums/taper', '/sums/press', '/sums/plate', '/practice', '/practice/demo-practice-warm', '/practice/demo-practice-refused'];
         foreach (['demo-drill', 'demo-blower'] as $job) {
             foreach (self::STAGES as $stage) {
                 $routes[] = "/job/{$job}/{$stage}";

@@ -16,6 +16,8 @@ final class HabitsTest extends BrowserTestCase
         '/?shelf=bin',
         '/shop',
         '/tables',
+        '/practice',
+        '/practice/demo-practice-warm',
         '/job/demo-drill/size?at=demo-drill-end-float-of-the-shaft',
         '/job/demo-clock/size?at=demo-clock-lever-end-past-the-frame',
         '/job/demo-grinder/size?at=wrong',

@@ -58,7 +58,7 @@ final readonly class Truth
         $surfaces = [];
         foreach ($laid->surfaces as $surface) {
             $row = $given->object('surfaces')?->object($surface->name) ?? new Fields([]);
-            $drawn = self::drawn($surface, $scale, $lesson, new Dice($seed, "surface {$surface->name}"));
+            $drawn = self::drawn($surface, $scale, $lesson, new Dice($seed, "surface-{$surface->name}"));
             $at = ['metal' => $materials[$surface->part], 'room' => $roomC];
             $true = self::surface($laid, $surface, $row, $drawn, $at);
             if ($true !== null) {
@@ -179,7 +179,7 @@ final readonly class Truth
         $errors = [];
         foreach ($laid->shop->instruments->all() as $tool) {
             // Each its own, whatever other gauges the shop has.
-            $dice = new Dice($seed, "gauge {$tool->code}");
+            $dice = new Dice($seed, "gauge-{$tool->code}");
             $own = $tool->mpeMm * $dice->even(-1, 1) + ($tool->masterUMm / 2) * $dice->normal();
             $errors[$tool->code] = $given->numberOrNull($tool->code) ?? $own;
         }
@@ -188,7 +188,7 @@ final readonly class Truth
             static fn (Instrument $i): bool => in_array($i->code, self::MAY_BE_OFF, true),
         ));
         if ($oneIsOff && $able !== []) {
-            $dice = new Dice($seed, 'which gauge');
+            $dice = new Dice($seed, 'which-gauge');
             $bad = $dice->pick($able);
             $errors[$bad->code] = ($dice->happens(0.5) ? 1 : -1) * max(0.012, $bad->mpeMm * $dice->even(2, 4));
         }
@@ -212,7 +212,7 @@ final readonly class Truth
     {
         $warm = [];
         foreach ($laid->parts as $part) {
-            $dice = new Dice($seed, "warm {$part->name}");
+            $dice = new Dice($seed, "warm-{$part->name}");
             $often = $lesson->trap === null && $lesson->level === Level::Hard && $part->origin === Origin::Found;
             $is = $given->numberOrNull($part->name)
                 ?? ($often && $dice->happens(0.25) ? $roomC + $dice->even(6, 20) : null);

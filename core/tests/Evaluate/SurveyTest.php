@@ -201,8 +201,8 @@ final class SurveyTest extends TestCase
         unset($written['hand_over']['service_on']);
         $since = array_flip(['taps', 'dies', 'machines', 'drills', 'reamers', 'tool_unit', 'polishes_last']);
         $written['shop'] = array_diff_key($written['shop'], $since);
-        self::assertSame([[], null, null, null], [$written['reckonings'], $written['plan'], $written['batch'], $written['assembly']], 'these came later');
-        unset($written['reckonings'], $written['plan'], $written['batch'], $written['assembly']);
+        self::assertSame([[], null, null, null, null], [$written['reckonings'], $written['plan'], $written['batch'], $written['assembly'], $written['practice']], 'these came later');
+        unset($written['reckonings'], $written['plan'], $written['batch'], $written['assembly'], $written['practice']);
         self::assertEquals(json_decode($text, true, 64, JSON_THROW_ON_ERROR), $written);
     }
 

@@ -158,6 +158,73 @@ final class DebriefTest extends TestCase
         self::assertTrue($bench->debrief()->fell);
     }
 
+    /** Taken though it should have been refused is no good, however well it was made; the first verdict says so. */
+    public function test_what_should_be_refused_is_no_good_when_it_is_made(): void
+    {
+        $bench = Benches::lesson('to-decline');
+        $debrief = $bench->debrief();
+        self::assertFalse($debrief->good);
+        self::assertSame('Taken, though it should have been refused.', $debrief->verdict->mm);
+        $refused = Benches::lesson('to-decline');
+        $refused->do(['kind' => 'decline', 'why' => 'People work below it.']);
+        self::assertSame('Refused, and rightly.', $refused->debrief()->verdict->mm);
+        self::assertNull($refused->debrief()->first);
+    }
+
+    /** Made well by luck, the mistake is still one. */
+    public function test_luck_is_not_enough(): void
+    {
+        $bench = Benches::lesson('worn-gauge');
+        $bench->measured('Housing bore', 'three-point')->cutTo('Bush outside', 32.040);
+        $bench->do(['kind' => 'together', 'joint' => $bench->joint('Bush in housing'), 'way' => 'press']);
+        $debrief = $bench->debrief();
+        self::assertTrue($debrief->joints[0]->isGood());
+        self::assertFalse($debrief->good);
+        self::assertSame('It works this time, by luck: the mistake was made.', $debrief->verdict->mm);
+    }
+
+    /** A gauge that was held to its master is known, and so is one whose readings were put right. */
+    public function test_a_known_error_is_no_mistake(): void
+    {
+        $checked = Benches::lesson('worn-gauge');
+        $checked->do(['kind' => 'check', 'instrument' => 'three-point']);
+        $checked->reads('Housing bore', 'three-point');
+        self::assertFalse($checked->debrief()->fell);
+        $corrected = Benches::lesson('worn-gauge');
+        $corrected->reads('Housing bore', 'three-point', [], ['correction_mm' => -0.032]);
+        $debrief = $corrected->debrief();
+        self::assertFalse($debrief->fell);
+        self::assertEqualsWithDelta(0.0, $debrief->beliefs[0]->errorMm(), 0.012);
+        self::assertArrayNotHasKey('gauge', $debrief->beliefs[0]->why());
+        $other = Benches::lesson('worn-gauge');
+        $other->do(['kind' => 'check', 'instrument' => 'telescoping']);
+        $other->reads('Housing bore', 'three-point');
+        self::assertTrue($other->debrief()->fell);
+    }
+
+    /** What is too tight binds or breaks, what is too loose shakes or comes loose: by how much stands there. */
+    public function test_what_became_of_a_joint_is_said(): void
+    {
+        foreach ([
+            ['lever', 'Hub bore', 'Shaft end', 0.5, 'Too loose by 0.4', ': it shakes.'],
+            ['lever', 'Hub bore', 'Shaft end', -0.2, 'Too tight by 0.2', ': it binds.'],
+            ['guard', 'Post end', 'Bore in the machine', -0.2, 'Too loose by 0.2', ': it comes loose.'],
+            ['guard', 'Post end', 'Bore in the machine', 0.2, 'Too tight by 0.1', ': more than the parts stand for sure.'],
+        ] as [$kind, $made, $mate, $gap, $begins, $ends]) {
+            $bench = $this->free($kind);
+            $names = array_column($bench->shop->laid->surfaces, 'name');
+            $mate = in_array($mate, $names, true) ? $mate : $names[0];
+            $bench->cutTo($made, $bench->trueMm($mate) + $gap);
+            $end = array_values(array_filter(
+                $bench->debrief()->joints,
+                static fn (JointEnd $j): bool => in_array($bench->surface($made), [$j->joint->inner, $j->joint->outer], true),
+            ))[0];
+            self::assertFalse($end->isGood());
+            self::assertStringStartsWith($begins, $end->says()->mm);
+            self::assertStringEndsWith($ends, $end->says()->mm);
+        }
+    }
+
     /** What has no mate comes with a size from a drawing, so that every kind has something to make. */
     public function test_what_has_no_mate_has_a_size(): void
     {

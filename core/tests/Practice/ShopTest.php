@@ -190,6 +190,98 @@ final class ShopTest extends TestCase
         }
     }
 
+    /** Clean on one side is not clean. */
+    public function test_both_sides_of_a_bond_are_cleaned(): void
+    {
+        foreach (['Sleeve bore', 'Seat turned on the shaft'] as $one) {
+            $bench = Benches::lesson('bond-by-heat');
+            $bench->cutTo('Sleeve bore', 29.97);
+            $bench->do(['kind' => 'clean', 'surface' => $bench->surface($one)]);
+            $done = $bench->do(['kind' => 'together', 'joint' => $bench->joint('Sleeve on the shaft'), 'way' => 'bond']);
+            self::assertSame('The compound has not taken hold.', $done->word('says'), $one);
+        }
+    }
+
+    /** A film too thick does not hold either: half a millimetre, where compounds fill fifteen hundredths. */
+    public function test_a_film_can_be_too_thick(): void
+    {
+        $bench = Benches::lesson('bond-by-heat');
+        $bench->cutTo('Sleeve bore', 30.4);
+        foreach (['Sleeve bore', 'Seat turned on the shaft'] as $surface) {
+            $bench->do(['kind' => 'clean', 'surface' => $bench->surface($surface)]);
+        }
+        $done = $bench->do(['kind' => 'together', 'joint' => $bench->joint('Sleeve on the shaft'), 'way' => 'bond']);
+        self::assertSame('The compound has not taken hold.', $done->word('says'));
+    }
+
+    /** Steel does not crack, it gives: a thin ring of it over a shaft, three tenths too small. */
+    public function test_a_tough_ring_gives_where_iron_cracks(): void
+    {
+        $bench = new Benches(Lesson::named('thin-wall'), pressN: 1e9);
+        $bench->cutTo('Sleeve bore', 29.6)->cutTo('Sleeve outside', 32.0);
+        $done = $bench->do(['kind' => 'together', 'joint' => $bench->joint('Sleeve on the shaft'), 'way' => 'press']);
+        self::assertSame('It is in, but the outer part has given way: it holds less than it should.', $done->word('says'));
+    }
+
+    /** A lathe that turns a hundredth of taper in 100 mm leaves four thousandths in 40. */
+    public function test_the_lathe_leaves_its_taper(): void
+    {
+        $bench = new Benches(Lesson::free('plain-bush', Level::Hard, Unit::Millimetre), 9);
+        $per = $bench->shop->truth->lathe->taperPer100;
+        self::assertNotSame(0.0, $per);
+        $bench->do(['kind' => 'cut', 'surface' => $bench->surface('Bush outside'), 'mm' => 0.5]);
+        self::assertEqualsWithDelta($per * 0.4, $bench->shop->surface($bench->surface('Bush outside'))?->shape->taperMm, 1e-9);
+    }
+
+    /** What a metal shows: iron and steel pull a magnet, tin bronze does not, over many pieces as often as the table says. */
+    public function test_a_metal_shows_what_such_a_metal_shows(): void
+    {
+        $seen = ['Housing' => [], 'Bush' => []];
+        for ($seed = 1; $seed <= 40; $seed++) {
+            $bench = Benches::lesson('warm-part', $seed);
+            $parts = array_column($bench->shop->laid->parts, 'id', 'name');
+            foreach (array_keys($seen) as $part) {
+                $seen[$part][] = $bench->do(['kind' => 'test', 'part' => $parts[$part], 'test' => 'magnet'])->word('outcome');
+            }
+        }
+        self::assertGreaterThan(34, array_count_values($seen['Housing'])['strong']);
+        self::assertGreaterThan(34, array_count_values($seen['Bush'])['none']);
+    }
+
+    /** Burrs are in the way of what goes together by hand, until they are off. */
+    public function test_a_burr_is_in_the_way(): void
+    {
+        $seed = 1;
+        do {
+            $bench = new Benches(Lesson::free('lever', Level::Hard, Unit::Millimetre), $seed++);
+            $end = $bench->shop->surface($bench->surface('Shaft end'));
+        } while (($end->burrMm ?? 0.0) < 0.02 && $seed < 200);
+        $bench->cutTo('Hub bore', ($end?->largestMm() ?? 0.0) + 0.03);
+        $hub = $bench->shop->surface($bench->surface('Hub bore'));
+        $room = ($hub?->smallestMm() ?? 0.0) - ($end?->largestMm() ?? 0.0);
+        self::assertGreaterThan(0.002, $room);
+        $joint = $bench->joint('Lever on the shaft');
+        $burred = $bench->do(['kind' => 'together', 'joint' => $joint, 'way' => 'hand'])->word('says');
+        self::assertSame($room >= ($end->burrMm ?? 0.0) + 0.001 ? 'It is in, and it holds.' : 'It does not go in.', $burred);
+        if ($burred === 'It does not go in.') {
+            $bench->do(['kind' => 'clean', 'surface' => $bench->surface('Shaft end')]);
+            self::assertSame('It is in, and it holds.', $bench->do(['kind' => 'together', 'joint' => $joint, 'way' => 'hand'])->word('says'));
+        }
+    }
+
+    /** A drawing of an inch machine is in inches: five thou either way. */
+    public function test_a_drawn_size_is_in_the_unit_of_the_job(): void
+    {
+        foreach ([[Unit::Inch, 0.127, 'in'], [Unit::Millimetre, 0.1, 'mm']] as [$unit, $give, $typed]) {
+            $laid = (new Benches(Lesson::free('ported-block', Level::Easy, $unit)))->shop->laid;
+            $width = array_values(array_filter($laid->surfaces, static fn ($s): bool => $s->name === 'Block width'))[0];
+            self::assertSame($typed, $width->size?->unit->value);
+            self::assertEqualsWithDelta($give, $width->demand->plus->length->mm ?? 0.0, 1e-9);
+            self::assertEqualsWithDelta($give, $width->demand->minus->length->mm ?? 0.0, 1e-9);
+            self::assertGreaterThan(60.0, $width->size->length->mm);
+        }
+    }
+
     /** On an inch machine new sizes are sixteenths. */
     public function test_an_inch_machine_was_made_in_sixteenths(): void
     {
