@@ -33,6 +33,6 @@ final class BackupsTest extends BrowserTestCase
         // In German too.
         $this->page->executeScript('localStorage.setItem("oldpart-fit-speech", JSON.stringify({language: "de"}))');
         $this->visit('/shop');
-        $this->sees('Jetzt sichern', '15 Aufträge, 0 Fotos');
+        $this->sees('Jetzt sichern', '17 Aufträge, 0 Fotos');
     }
 }
