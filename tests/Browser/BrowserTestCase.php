@@ -93,7 +93,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** @param  callable(): bool  $holds */
-    protected function waitFor(callable $holds, string $else, float $seconds = 10): void
+    protected function waitFor(callable $holds, string $else, float $seconds = 25): void
     {
         $until = microtime(true) + $seconds;
         do {

@@ -57,7 +57,7 @@ export function Cutting({ bench, act }: { bench: PracticeBench; act: ReturnType<
                         setChosen(event.target.value);
                         setSince(0);
                     }}
-                    sx={{ width: '17rem' }}
+                    sx={{ width: '17rem', maxWidth: '100%' }}
                 >
                     {cut.map((m) => (
                         <MenuItem key={m.key} value={m.key}>
@@ -73,7 +73,7 @@ export function Cutting({ bench, act }: { bench: PracticeBench; act: ReturnType<
                     onChange={(event) => setDial(event.target.value)}
                     error={dial !== '' && 'refused' in number}
                     slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
-                    sx={{ width: '12rem' }}
+                    sx={{ width: '12rem', maxWidth: '100%' }}
                 />
                 <Button type="submit" variant="contained">
                     Cut

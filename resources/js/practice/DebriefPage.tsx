@@ -78,7 +78,7 @@ function Told({
     const band = (of: { lower_mm: number; upper_mm: number } | null) =>
         of === null ? '–' : `${size(of.lower_mm)} … ${size(of.upper_mm)}`;
     return (
-        <Box sx={{ maxWidth: 1000, display: 'grid', gap: 2.5 }}>
+        <Box sx={{ maxWidth: 1000, display: 'grid', gap: 2.5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
             <Box>
                 <Typography variant="outcome" component="h2" color={debrief.good ? 'good' : 'overlap'}>
                     {say(debrief.verdict)}

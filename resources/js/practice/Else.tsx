@@ -72,7 +72,7 @@ export function Else({ bench, act }: { bench: PracticeBench; act: ReturnType<typ
                     setThing('');
                     setLast(null);
                 }}
-                sx={{ width: '16rem' }}
+                sx={{ width: '16rem', maxWidth: '100%' }}
             >
                 {doings.map((d) => (
                     <MenuItem key={d.code} value={d.code}>
@@ -86,7 +86,7 @@ export function Else({ bench, act }: { bench: PracticeBench; act: ReturnType<typ
                     label="Which"
                     value={of.id}
                     onChange={(event) => setThing(event.target.value)}
-                    sx={{ width: '16rem' }}
+                    sx={{ width: '16rem', maxWidth: '100%' }}
                 >
                     {doing?.things.map((t) => (
                         <MenuItem key={t.id} value={t.id}>
@@ -102,7 +102,7 @@ export function Else({ bench, act }: { bench: PracticeBench; act: ReturnType<typ
                     value={trial.code}
                     helperText={trial.how}
                     onChange={(event) => setTest(event.target.value)}
-                    sx={{ width: '14rem' }}
+                    sx={{ width: '14rem', maxWidth: '100%' }}
                 >
                     {bench.tests.map((t) => (
                         <MenuItem key={t.code} value={t.code}>

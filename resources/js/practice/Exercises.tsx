@@ -77,7 +77,7 @@ export function Exercises({ kinds }: { kinds: Kind[] }) {
                 ))}
             </Box>
             {asked && (
-                <Box sx={{ display: 'grid', gap: 1.5 }}>
+                <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
                     <Typography sx={{ fontWeight: 700 }}>{say(asked.exercise.says)}</Typography>
                     {asked.exercise.picture && (
                         <Box sx={{ overflowX: 'auto' }}>
@@ -113,7 +113,7 @@ export function Exercises({ kinds }: { kinds: Kind[] }) {
                                     readOnly: said !== null,
                                 },
                             }}
-                            sx={{ width: '11rem' }}
+                            sx={{ width: '11rem', maxWidth: '100%' }}
                         />
                         <Button type="submit" variant="contained">
                             {said === null ? 'Is it right?' : 'The next one'}

@@ -143,7 +143,7 @@ export function Held({
             sx={{
                 display: 'grid',
                 gap: 1.5,
-                gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 23.5rem' },
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 23.5rem' },
             }}
         >
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignContent: 'flex-start' }}>
@@ -155,7 +155,7 @@ export function Held({
                         setTool(event.target.value);
                         setFace(null);
                     }}
-                    sx={{ width: '14rem' }}
+                    sx={{ width: '14rem', maxWidth: '100%' }}
                 >
                     {able.map((g) => (
                         <MenuItem key={g.code} value={g.code}>
@@ -169,7 +169,7 @@ export function Held({
                         label="Place"
                         value={spot.station}
                         onChange={(event) => setSpot({ ...spot, station: Number(event.target.value) })}
-                        sx={{ width: '7rem' }}
+                        sx={{ width: '7rem', maxWidth: '100%' }}
                     >
                         {stations.map((s, i) => (
                             <MenuItem key={s} value={i}>
@@ -184,7 +184,7 @@ export function Held({
                         label="Turned, °"
                         value={spot.angle}
                         onChange={(event) => setSpot({ ...spot, angle: Number(event.target.value) })}
-                        sx={{ width: '5.5rem' }}
+                        sx={{ width: '5.5rem', maxWidth: '100%' }}
                     >
                         {angles.map((a, i) => (
                             <MenuItem key={a} value={i}>
@@ -198,7 +198,7 @@ export function Held({
                     label="Held"
                     value={feel}
                     onChange={(event) => setFeel(Number(event.target.value))}
-                    sx={{ width: '9.5rem' }}
+                    sx={{ width: '9.5rem', maxWidth: '100%' }}
                 >
                     {FEELS.map((f) => (
                         <MenuItem key={f.value} value={f.value}>
@@ -243,7 +243,13 @@ export function Held({
                         event.preventDefault();
                         void keep();
                     }}
-                    sx={{ display: 'flex', gap: 1, flexBasis: '100%', alignItems: 'flex-start' }}
+                    sx={{
+                        display: 'flex',
+                        flexWrap: 'wrap',
+                        gap: 1,
+                        flexBasis: '100%',
+                        alignItems: 'flex-start',
+                    }}
                 >
                     <TextField
                         label={`It reads, ${typing}`}
@@ -252,7 +258,7 @@ export function Held({
                         onChange={(event) => setTyped(event.target.value)}
                         disabled={face === null}
                         slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
-                        sx={{ width: '10rem' }}
+                        sx={{ width: '10rem', maxWidth: '100%' }}
                     />
                     <Button type="submit" variant="outlined" disabled={face === null}>
                         {says}

@@ -57,7 +57,7 @@ export function Joining({ bench, act }: { bench: PracticeBench; act: ReturnType<
                     setJoint(event.target.value);
                     setLast(null);
                 }}
-                sx={{ width: '15rem' }}
+                sx={{ width: '15rem', maxWidth: '100%' }}
             >
                 {bench.joints.map((j) => (
                     <MenuItem key={j.id} value={j.id}>
@@ -70,7 +70,7 @@ export function Joining({ bench, act }: { bench: PracticeBench; act: ReturnType<
                 label="How"
                 value={way}
                 onChange={(event) => setWay(event.target.value as typeof way)}
-                sx={{ width: '17rem' }}
+                sx={{ width: '17rem', maxWidth: '100%' }}
             >
                 {WAYS.map((w) => (
                     <MenuItem key={w.way} value={w.way}>
@@ -84,13 +84,13 @@ export function Joining({ bench, act }: { bench: PracticeBench; act: ReturnType<
                         label="Outer part, °C"
                         value={outer}
                         onChange={(event) => setOuter(event.target.value)}
-                        sx={{ width: '8rem' }}
+                        sx={{ width: '8rem', maxWidth: '100%' }}
                     />
                     <TextField
                         label="Inner part, °C"
                         value={inner}
                         onChange={(event) => setInner(event.target.value)}
-                        sx={{ width: '8rem' }}
+                        sx={{ width: '8rem', maxWidth: '100%' }}
                     />
                 </>
             )}

@@ -16,7 +16,10 @@ export function Marks({ scores }: { scores: Debrief['scores'] }) {
                         display: 'grid',
                         gap: 1.5,
                         alignItems: 'center',
-                        gridTemplateColumns: { xs: '9rem 3rem 1fr', sm: '10rem 3rem 10rem 1fr' },
+                        gridTemplateColumns: {
+                            xs: 'minmax(0, 1fr) auto',
+                            sm: '10rem 3rem 10rem 1fr',
+                        },
                     }}
                 >
                     <Typography>{score.label}</Typography>
@@ -40,7 +43,11 @@ export function Marks({ scores }: { scores: Debrief['scores'] }) {
                             }}
                         />
                     </Box>
-                    <Typography variant="body2" color="textSecondary">
+                    <Typography
+                        variant="body2"
+                        color="textSecondary"
+                        sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}
+                    >
                         {say(score.why)}
                     </Typography>
                 </Box>

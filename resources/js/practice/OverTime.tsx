@@ -24,7 +24,7 @@ export function OverTime({ list }: { list: PracticeList }) {
                 sx={{
                     display: 'grid',
                     gap: 2,
-                    gridTemplateColumns: 'repeat(auto-fill, minmax(12rem, 1fr))',
+                    gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 12rem), 1fr))',
                 }}
             >
                 {list.skills.map((skill) => {

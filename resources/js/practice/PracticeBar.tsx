@@ -106,13 +106,13 @@ export function PracticeBar({ job, stage }: { job: string; stage: string }) {
                                     event.preventDefault();
                                     void end('decline');
                                 }}
-                                sx={{ display: 'flex', gap: 1, flex: '1 1 22rem' }}
+                                sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, flex: '1 1 22rem' }}
                             >
                                 <TextField
                                     label="Or refuse it, because"
                                     value={why}
                                     onChange={(event) => setWhy(event.target.value)}
-                                    sx={{ flex: 1 }}
+                                    sx={{ flex: '1 1 12rem' }}
                                 />
                                 <Button type="submit" variant="outlined" color="inherit">
                                     Refuse the job

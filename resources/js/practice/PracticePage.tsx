@@ -43,7 +43,7 @@ export function PracticePage() {
             )}
             {list.isError && <Typography>{list.error.message}</Typography>}
             {list.data && (
-                <Box sx={{ maxWidth: 1120, display: 'grid', gap: 3 }}>
+                <Box sx={{ maxWidth: 1120, display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1fr)' }}>
                     <Box component="section" aria-label="Lessons">
                         <Typography variant="h2" sx={{ mb: 1 }}>
                             Lessons, each about one mistake
@@ -52,7 +52,7 @@ export function PracticePage() {
                             sx={{
                                 display: 'grid',
                                 gap: 1,
-                                gridTemplateColumns: 'repeat(auto-fill, minmax(15.5rem, 1fr))',
+                                gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 15.5rem), 1fr))',
                             }}
                         >
                             {list.data.lessons.map((lesson) => (
@@ -165,7 +165,7 @@ function Free({
                     label="What is made"
                     value={kind}
                     onChange={(event) => setKind(event.target.value)}
-                    sx={{ width: '18rem' }}
+                    sx={{ width: '18rem', maxWidth: '100%' }}
                 >
                     {list.kinds.map((k) => (
                         <MenuItem key={k.code} value={k.code}>
@@ -178,7 +178,7 @@ function Free({
                     label="How hard"
                     value={level}
                     onChange={(event) => setLevel(event.target.value as typeof level)}
-                    sx={{ width: '9rem' }}
+                    sx={{ width: '9rem', maxWidth: '100%' }}
                 >
                     {list.levels.map((l) => (
                         <MenuItem key={l.code} value={l.code}>
@@ -192,7 +192,7 @@ function Free({
                     onChange={(event) => setSeed(event.target.value)}
                     helperText="The same number gives the same parts, to share."
                     slotProps={{ htmlInput: { inputMode: 'numeric', autoComplete: 'off' } }}
-                    sx={{ width: '14rem' }}
+                    sx={{ width: '14rem', maxWidth: '100%' }}
                 />
                 <Button type="submit" variant="contained">
                     Begin
@@ -222,7 +222,10 @@ function Done({ list }: { list: PracticeList }) {
                             borderTop: 1,
                             borderColor: 'divider',
                             alignItems: 'center',
-                            gridTemplateColumns: { xs: '1fr', md: '15rem 7rem 7rem minmax(0, 1fr) auto' },
+                            gridTemplateColumns: {
+                                xs: 'minmax(0, 1fr)',
+                                md: '15rem 7rem 7rem minmax(0, 1fr) auto',
+                            },
                         }}
                     >
                         <Typography sx={{ fontWeight: 700 }}>{one.title}</Typography>

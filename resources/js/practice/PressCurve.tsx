@@ -22,8 +22,11 @@ export function PressCurve({ newtons, stuck }: { newtons: number; stuck: boolean
     const share = step / STEPS;
     const deep = share * (stuck ? STUCK : 1);
     return (
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 0.5 }}>
-            <Box sx={{ width: '15rem', height: 14, border: 1, borderColor: 'strong.main' }} aria-hidden>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center', mt: 0.5 }}>
+            <Box
+                sx={{ width: '15rem', maxWidth: '100%', height: 14, border: 1, borderColor: 'strong.main' }}
+                aria-hidden
+            >
                 <Box sx={{ width: `${deep * 100}%`, height: '100%', bgcolor: 'make.main' }} />
             </Box>
             <Typography sx={{ fontFamily: mono, fontWeight: 700 }}>
