@@ -47,8 +47,8 @@ final class DemoPractice
             }
         }
         $seen = $this->log($ids['Bush outside'], null);
-        for ($n = 0; $n < 12 && $seen > 28.056; $n++) {
-            $mm = round(min(0.5, $seen - 28.053), 3);
+        for ($n = 0; $n < 14 && $seen > 28.064; $n++) {
+            $mm = round(min(0.5, max(0.01, 0.8 * ($seen - 28.056))), 3);
             $this->do(['kind' => 'cut', 'surface' => $ids['Bush outside'], 'mm' => $mm]);
             $seen = $this->log($ids['Bush outside'], $mm);
         }
