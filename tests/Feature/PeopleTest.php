@@ -104,6 +104,22 @@ final class PeopleTest extends FeatureTestCase
         $this->api('GET', '/api/jobs', null, 401);
     }
 
+    /** An answer that was asked for before somebody signed in, and comes after, must not put the old sitting in its place. */
+    public function test_an_answer_does_not_carry_the_sitting_with_it(): void
+    {
+        $person = $this->person(Role::Machinist);
+        self::assertSame(401, ($none = $this->send('GET', '/api/jobs'))->getStatusCode());
+        self::assertSame([], $none->headers->getCookies());
+        self::assertCount(1, $this->send('POST', '/api/me', ['person' => $person->id, 'secret' => self::PIN])->headers->getCookies());
+        // Told once more, and then not with every answer; but often enough that it lasts while one works.
+        $this->send('GET', '/api/jobs');
+        self::assertSame([], $this->send('GET', '/api/jobs')->headers->getCookies());
+        session()->put('told', time() - 301);
+        self::assertCount(1, $this->send('GET', '/api/jobs')->headers->getCookies());
+        self::assertSame([], $this->send('GET', '/api/jobs')->headers->getCookies());
+        self::assertCount(1, $this->send('DELETE', '/api/me')->headers->getCookies());
+    }
+
     public function test_the_cookie_is_for_this_host_and_this_page_alone(): void
     {
         $person = $this->person(Role::Machinist);

@@ -20,6 +20,12 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class Sittings
 {
+    /**
+     * The device is told its sitting when somebody signs in or out, and now and then so that it lasts; not with every
+     * answer: one that was asked for before and comes after would put the old sitting in the place of the new one.
+     */
+    private const TOLD_S = 300;
+
     public function __construct(private readonly Pipeline $pipeline)
     {
     }
@@ -30,10 +36,11 @@ final class Sittings
             return $next($request);
         }
 
-        return $this->pipeline
+        $told = $request->is('api/me', 'api/me/*');
+        $response = $this->pipeline
             ->send($request)
             ->through([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class])
-            ->then(static function (Request $request) use ($next): Response {
+            ->then(static function (Request $request) use ($next, &$told): Response {
                 $person = Here::guard()->user();
                 $since = (int) $request->session()->get('since', 0);
                 $over = $since + 3600 * (int) config('session.longest_h') <= time();
@@ -42,7 +49,19 @@ final class Sittings
                     $request->session()->invalidate();
                 }
 
-                return $next($request);
+                $response = $next($request);
+                $session = $request->session();
+                if (Here::guard()->user() !== null && time() - (int) $session->get('told', 0) >= self::TOLD_S) {
+                    $session->put('told', time());
+                    $told = true;
+                }
+
+                return $response;
             });
+        if (! $told) {
+            $response->headers->removeCookie((string) config('session.cookie'), (string) config('session.path'), config('session.domain'));
+        }
+
+        return $response;
     }
 }
