@@ -188,6 +188,7 @@ final class PracticeTest extends FeatureTestCase
             [['kind' => 'cut', 'surface' => $of['Bush outside'], 'mm' => -1], 'mm'],
             [['kind' => 'together', 'joint' => 'no-such', 'way' => 'hand'], 'joint'],
             [['kind' => 'test', 'part' => 'no-such', 'test' => 'magnet'], 'part'],
+            [['kind' => 'warmth', 'part' => 'no-such'], 'part'],
             [['kind' => 'decline', 'why' => ''], 'why'],
         ] as [$deed, $field]) {
             $error = $this->deed($job, $deed, 422)['error'];

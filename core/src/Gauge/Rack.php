@@ -17,7 +17,7 @@ use Random\Randomizer;
 final class Rack
 {
     /** A cheap thermometer: half a degree of scatter in the last digit. */
-    private const THERMOMETER_K = 0.2;
+    public const THERMOMETER_K = 0.2;
 
     /**
      * @var array<string, array{name: string, instrument: string, kind: string, shape: TrueShape, gauge: ?SimulatedGauge}>

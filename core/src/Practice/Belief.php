@@ -17,7 +17,8 @@ final readonly class Belief
         public string $angle,
         private float $writtenMm,
         private float $correctionMm,
-        private ?float $partC,
+        /** How warm it was said to be, or else the room, °C: the size at 20 °C is reckoned from that. */
+        private float $saidC,
         /** It is the size after a cut. */
         public bool $cut,
     ) {
@@ -25,9 +26,10 @@ final readonly class Belief
 
     /**
      * @param  list<Deed>  $deeds
+     * @param  float  $roomC  °C
      * @return list<self> in the order they were read in
      */
-    public static function all(JobFacts $facts, array $deeds): array
+    public static function all(JobFacts $facts, array $deeds, float $roomC): array
     {
         $readings = array_column($facts->readings, null, 'id');
         $cuts = array_column($facts->cuts, null, 'id');
@@ -47,7 +49,7 @@ final readonly class Belief
                     angle: $reading->angle,
                     writtenMm: $reading->value->length->mm,
                     correctionMm: $reading->correctionMm ?? 0.0,
-                    partC: $reading->partC,
+                    saidC: $reading->partC ?? $roomC,
                     cut: false,
                 );
             } elseif ($cut !== null) {
@@ -59,7 +61,7 @@ final readonly class Belief
                     angle: '',
                     writtenMm: $cut->after->length->mm,
                     correctionMm: 0.0,
-                    partC: $cut->partC,
+                    saidC: $cut->partC ?? $roomC,
                     cut: true,
                 );
             }
@@ -90,12 +92,10 @@ final readonly class Belief
         return $this->part('true_mm');
     }
 
-    /** What was written less what is true there, at 20 °C, where the warmth was not said. */
+    /** What was written, reckoned from the warmth that was said to 20 °C, less what is true there, mm. */
     public function errorMm(): float
     {
-        $warm = $this->partC === null ? 0.0 : $this->part('warm_mm');
-
-        return $this->believedMm() - $this->trueMm() - $warm;
+        return $this->believedMm() - $this->part('per_k_mm') * ($this->saidC - 20) - $this->trueMm();
     }
 
     /** @return array<string, float> why it is off, mm, the largest first, those of no weight left out */
@@ -104,7 +104,7 @@ final readonly class Belief
         $parts = [
             'eye' => $this->byEyeMm(),
             'gauge' => $this->part('gauge_mm') + $this->correctionMm,
-            'warm' => $this->partC === null ? $this->part('warm_mm') : 0.0,
+            'warm' => $this->part('per_k_mm') * $this->unsaidWarmth(),
             'burr' => $this->part('burr_mm'),
             'jaws' => $this->part('jaws_mm'),
             'face' => $this->part('face_mm'),
@@ -117,9 +117,9 @@ final readonly class Belief
     }
 
     /** How warm its part was more than what was said, °C. */
-    public function unsaidWarmth(float $roomC): float
+    public function unsaidWarmth(): float
     {
-        return $this->part('celsius') - ($this->partC ?? $roomC);
+        return $this->part('celsius') - $this->saidC;
     }
 
     public function part(string $name): float

@@ -42,7 +42,7 @@ final readonly class Debrief implements \JsonSerializable
         $true = TrueJob::outcome($shop->laid, $shop->truth);
         $believed = (new Evaluator())->outcome($facts);
         $joints = self::joints($lesson, $shop, $true);
-        $beliefs = Belief::all($facts, $shop->deeds());
+        $beliefs = Belief::all($facts, $shop->deeds(), $shop->truth->roomC);
         $sizes = SizeEnd::all($shop, $believed, $true);
         $fell = $lesson->trap === null ? null : (new Trapped($shop, $facts, $joints))->in($lesson->trap);
         $declined = array_filter($shop->deeds(), static fn (Deed $d): bool => $d->kind === DeedKind::Decline) !== [];

@@ -125,7 +125,7 @@ final readonly class Marks
     {
         $wrong = [];
         foreach ($beliefs as $belief) {
-            if ($belief->unsaidWarmth($this->shop->truth->roomC) > 4.0) {
+            if ($belief->unsaidWarmth() > Trapped::WARM_C) {
                 $wrong['warm'] = 'measured warm';
             }
         }

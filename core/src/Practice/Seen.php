@@ -35,6 +35,8 @@ final readonly class Seen
         public float $faceMm,
         /** Tilted, squeezed or barely touching. */
         public float $heldMm,
+        /** How much it grows for each degree, mm/K. */
+        public float $perKelvinMm,
     ) {
     }
 
@@ -87,6 +89,7 @@ final readonly class Seen
             jawsMm: $jaws,
             faceMm: $face,
             heldMm: $held,
+            perKelvinMm: $local * $shape->alphaPerK,
         );
     }
 
@@ -105,6 +108,7 @@ final readonly class Seen
             jawsMm: 0.0,
             faceMm: 0.0,
             heldMm: 0.0,
+            perKelvinMm: 0.0,
         );
     }
 
@@ -142,6 +146,7 @@ final readonly class Seen
             'jaws_mm' => $this->jawsMm,
             'face_mm' => $this->faceMm,
             'held_mm' => $this->heldMm,
+            'per_k_mm' => $this->perKelvinMm,
         ];
     }
 }

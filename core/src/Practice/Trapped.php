@@ -12,7 +12,7 @@ use Oldpart\Core\Measure\SurfaceKind;
 final readonly class Trapped
 {
     /** A part so much warmer than the room, with nothing said of it, is a warm part, °C. */
-    private const WARM_C = 4.0;
+    public const WARM_C = 4.0;
 
     /** A gauge this far off is off, mm. */
     private const OFF_MM = 0.01;
@@ -31,11 +31,10 @@ final readonly class Trapped
     /** True: it was made; false: seen in time; null: it never came to that. */
     public function in(Trap $trap): ?bool
     {
-        $beliefs = Belief::all($this->facts, $this->shop->deeds());
+        $beliefs = Belief::all($this->facts, $this->shop->deeds(), $this->shop->truth->roomC);
 
         return match ($trap) {
-            Trap::WarmPart => $this->any($beliefs, fn (Belief $b): bool => $b->unsaidWarmth($this->shop->truth->roomC)
-                > self::WARM_C),
+            Trap::WarmPart => $this->any($beliefs, static fn (Belief $b): bool => $b->unsaidWarmth() > self::WARM_C),
             Trap::DrillForSize => $this->unread(),
             Trap::WrongUnit => $this->otherUnit(),
             Trap::WrongFace => $this->any(

@@ -8,7 +8,9 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Catalogue\Material;
 use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Gauge\Rack;
 use Oldpart\Core\Joint\Body;
 use Oldpart\Core\Measure\Cooling;
 use Oldpart\Core\Measure\Instrument;
@@ -119,7 +121,7 @@ final class Workshop
     /** What a part is really of. */
     public function material(string $part): Material
     {
-        return Material::named($this->truth->materials[$part] ?? 'low-carbon steel, cold drawn');
+        return Material::named($this->truth->materials[$part] ?? throw new BadInput('no-part', 'part', 'There is no such part.'));
     }
 
     /**
@@ -140,7 +142,7 @@ final class Workshop
             DeedKind::Check => $this->checked($deed, $dice),
             // To half a degree, by a cheap thermometer.
             DeedKind::Warmth => [
-                'celsius' => round(2 * ($this->celsius($deed->part ?? '') + 0.2 * $dice->normal())) / 2,
+                'celsius' => round(2 * ($this->celsius($this->part($deed)->id) + Rack::THERMOMETER_K * $dice->normal())) / 2,
             ],
             DeedKind::Test => $this->tested($deed, $dice),
             DeedKind::Line => ['mm' => round(max(0.0, $this->truth->outOfLineMm + 0.005 * $dice->normal()), 2)],
@@ -221,6 +223,12 @@ final class Workshop
         );
     }
 
+    private function part(Deed $deed): PartFacts
+    {
+        return $this->laid->part($deed->part ?? '')
+            ?? throw new BadInput('no-part', 'part', 'There is no such part.');
+    }
+
     private function tool(Deed $deed): Instrument
     {
         return $this->laid->shop->instruments->named($deed->instrument ?? '');
@@ -270,7 +278,7 @@ final class Workshop
     /** @return array<string, mixed> */
     private function tested(Deed $deed, Dice $dice): array
     {
-        $part = $this->laid->part($deed->part ?? '') ?? throw new BadInput('no-part', 'part', 'There is no such part.');
+        $part = $this->part($deed);
         /** @var array{groups: list<array{code: string, material: string, shows: array<string, array<string, float>>}>} $table */
         $table = Table::read('material-tests');
         $is = $this->material($part->id);

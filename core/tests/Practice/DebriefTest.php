@@ -70,6 +70,20 @@ final class DebriefTest extends TestCase
         self::assertSame(100, $this->score($debrief->scores, 'order')->points);
     }
 
+    /** Said to be 20 degrees when it is warmer, a size is as wrong as with nothing said; said warm when it is not, it is small. */
+    public function test_warmth_said_wrong_is_an_error(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $bench->reads('Housing bore', 'three-point', [], ['part_c' => 45.0]);
+        // 28.034 mm of grey iron 25 degrees too warm by word: the table's expansion times 25 times the size.
+        $said = \Oldpart\Core\Catalogue\Material::named('grey cast iron, ordinary')->alphaPerK * 25 * 28.034;
+        self::assertGreaterThan(0.006, $said);
+        $belief = $bench->debrief()->beliefs[0];
+        self::assertEqualsWithDelta(-$said, $belief->why()['warm'], 1e-5);
+        self::assertEqualsWithDelta(-$said, $belief->errorMm(), 0.012);
+        self::assertSame(-25.0, $belief->unsaidWarmth());
+    }
+
     /** The gap of a loop is what opens less what closes. */
     public function test_a_loop_is_judged_by_what_is_left(): void
     {

@@ -72,6 +72,7 @@ export function Cutting({ bench, act }: { bench: PracticeBench; act: ReturnType<
                     value={dial}
                     onChange={(event) => setDial(event.target.value)}
                     error={dial !== '' && 'refused' in number}
+                    helperText={dial !== '' && 'refused' in number ? number.refused : null}
                     slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
                     sx={{ width: '12rem', maxWidth: '100%' }}
                 />

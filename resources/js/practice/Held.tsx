@@ -63,6 +63,7 @@ export function Held({
     const [typed, setTyped] = useState('');
     const [other, setOther] = useState(false);
     const [forMe, setForMe] = useState(false);
+    const [refused, setRefused] = useState<string | null>(null);
     const field = useRef<HTMLInputElement>(null);
     const held = face?.deed;
     // The field opens with what is to be read into it.
@@ -106,7 +107,14 @@ export function Held({
             field.current?.focus();
             return;
         }
-        await write(typed, face.deed, at);
+        try {
+            await write(typed, face.deed, at);
+        } catch (error) {
+            // What was typed stays, with what is wrong with it.
+            setRefused(error instanceof Error ? error.message : 'It was not stored: try again.');
+            field.current?.focus();
+            return;
+        }
         setFace(null);
         setTyped('');
         const last = spot.angle + 1 >= angles.length;
@@ -255,7 +263,12 @@ export function Held({
                         label={`It reads, ${typing}`}
                         value={typed}
                         inputRef={field}
-                        onChange={(event) => setTyped(event.target.value)}
+                        error={refused !== null}
+                        helperText={refused}
+                        onChange={(event) => {
+                            setTyped(event.target.value);
+                            setRefused(null);
+                        }}
                         disabled={face === null}
                         slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
                         sx={{ width: '10rem', maxWidth: '100%' }}

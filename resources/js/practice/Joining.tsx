@@ -27,16 +27,18 @@ export function Joining({ bench, act }: { bench: PracticeBench; act: ReturnType<
     if (!here) {
         return <Typography>Nothing here is put together by its fit alone.</Typography>;
     }
-    const celsius = (text: string) => {
-        const read = readNumber(text);
-        return 'refused' in read ? 20 : (read.value ?? 20);
-    };
+    const [outside, inside] = [celsius(outer), celsius(inner)];
     const go = async () => {
+        if (way === 'warm' && ('refused' in outside || 'refused' in inside)) {
+            return;
+        }
         const done = await act({
             kind: 'together',
             joint: here.id,
             way,
-            ...(way === 'warm' ? { outer_c: celsius(outer), inner_c: celsius(inner) } : {}),
+            ...(way === 'warm' && 'value' in outside && 'value' in inside
+                ? { outer_c: outside.value, inner_c: inside.value }
+                : {}),
         });
         setLast(done?.deed ?? null);
     };
@@ -84,12 +86,16 @@ export function Joining({ bench, act }: { bench: PracticeBench; act: ReturnType<
                         label="Outer part, °C"
                         value={outer}
                         onChange={(event) => setOuter(event.target.value)}
+                        error={'refused' in outside}
+                        helperText={'refused' in outside ? outside.refused : null}
                         sx={{ width: '8rem', maxWidth: '100%' }}
                     />
                     <TextField
                         label="Inner part, °C"
                         value={inner}
                         onChange={(event) => setInner(event.target.value)}
+                        error={'refused' in inside}
+                        helperText={'refused' in inside ? inside.refused : null}
                         sx={{ width: '8rem', maxWidth: '100%' }}
                     />
                 </>
@@ -110,4 +116,13 @@ export function Joining({ bench, act }: { bench: PracticeBench; act: ReturnType<
             </Box>
         </Box>
     );
+}
+
+/** How warm a part is made: never taken for anything where it is not said. */
+function celsius(text: string): { value: number } | { refused: string } {
+    const read = readNumber(text);
+    if ('refused' in read) {
+        return read;
+    }
+    return read.value === null ? { refused: 'Say how warm, in °C.' } : { value: read.value };
 }
