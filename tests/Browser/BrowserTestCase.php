@@ -29,6 +29,8 @@ abstract class BrowserTestCase extends TestCase
         return null;
         JS;
 
+    private const HELD = [WebDriverKeys::SHIFT, WebDriverKeys::CONTROL, WebDriverKeys::ALT, WebDriverKeys::META];
+
     protected Rig $rig;
 
     protected RemoteWebDriver $page;
@@ -208,10 +210,41 @@ abstract class BrowserTestCase extends TestCase
         $this->settled($label, fn () => $this->find('//label[contains(., '.self::quote($label).')]', "box “{$label}”")->click());
     }
 
+    /**
+     * To whatever has the focus, as a keyboard does: also where that is a button that rests just now.
+     * A modifier is held until NULL, or to the end.
+     */
     protected function keys(string ...$keys): void
     {
-        $active = $this->page->switchTo()->activeElement();
-        $active->sendKeys($keys);
+        $held = [];
+        $strokes = [];
+        foreach (mb_str_split(implode('', $keys)) as $key) {
+            if ($key === WebDriverKeys::NULL) {
+                array_push($strokes, ...array_map(self::up(...), $held));
+                $held = [];
+            } elseif (in_array($key, self::HELD, true)) {
+                $held[] = $key;
+                $strokes[] = self::down($key);
+            } else {
+                array_push($strokes, self::down($key), self::up($key));
+            }
+        }
+        array_push($strokes, ...array_map(self::up(...), $held));
+        $this->page->executeCustomCommand('/session/:sessionId/actions', 'POST', [
+            'actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $strokes]],
+        ]);
+    }
+
+    /** @return array{type: string, value: string} */
+    private static function down(string $key): array
+    {
+        return ['type' => 'keyDown', 'value' => $key];
+    }
+
+    /** @return array{type: string, value: string} */
+    private static function up(string $key): array
+    {
+        return ['type' => 'keyUp', 'value' => $key];
     }
 
     /** Waits until everything typed is stored. */

@@ -109,7 +109,7 @@ final class FitsTest extends BrowserTestCase
         );
         $this->stored();
         $this->page->executeScript('document.activeElement.blur()');
-        $this->page->getKeyboard()->sendKeys('z');
+        $this->keys('z');
         $this->sees('cannot be promised with this reading');
     }
 }

@@ -20,10 +20,10 @@ final class TablesTest extends BrowserTestCase
         $this->sees('25.022 … 25.035', '0.001 to 0.035 tight');
         // Out of the field the arrows slide: one tighter, back, one looser.
         $this->page->executeScript('document.activeElement.blur()');
-        $this->page->getKeyboard()->sendKeys(WebDriverKeys::ARROW_RIGHT);
+        $this->keys(WebDriverKeys::ARROW_RIGHT);
         $this->sees('H7/r6 at 25.000 mm', '25.028 … 25.041');
-        $this->page->getKeyboard()->sendKeys(WebDriverKeys::ARROW_LEFT);
-        $this->page->getKeyboard()->sendKeys(WebDriverKeys::ARROW_LEFT);
+        $this->keys(WebDriverKeys::ARROW_LEFT);
+        $this->keys(WebDriverKeys::ARROW_LEFT);
         $this->sees('H7/n6 at 25.000 mm');
         $this->press('hole one grade coarser');
         $this->sees('H8/n6 at 25.000 mm');

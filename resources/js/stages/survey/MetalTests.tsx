@@ -16,8 +16,50 @@ export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
     };
     return (
         <Box sx={{ mt: 2 }}>
+            <Box sx={{ display: 'grid', gap: 1.25 }}>
+                {catalogue.data?.metal_tests.map((test) => (
+                    <Box
+                        key={test.code}
+                        sx={{
+                            display: 'grid',
+                            gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '14.375rem 1fr' },
+                            gap: 1,
+                            alignItems: 'center',
+                        }}
+                    >
+                        <Box>
+                            <Typography sx={{ fontWeight: 650 }}>{test.name}</Typography>
+                            <Typography variant="body2" color="textSecondary">
+                                {test.how}
+                            </Typography>
+                        </Box>
+                        <ToggleButtonGroup
+                            exclusive
+                            value={part.tests[test.code] ?? null}
+                            aria-label={test.name}
+                            onChange={(_, outcome: string | null) => show(test.code, outcome)}
+                            sx={{
+                                flexWrap: 'wrap',
+                                gap: 0.5,
+                                '&& .MuiToggleButton-root': {
+                                    ml: 0,
+                                    borderLeft: 1,
+                                    borderColor: 'strong.main',
+                                },
+                            }}
+                        >
+                            {test.outcomes.map((outcome) => (
+                                <ToggleButton key={outcome.code} value={outcome.code}>
+                                    {outcome.says}
+                                </ToggleButton>
+                            ))}
+                        </ToggleButtonGroup>
+                    </Box>
+                ))}
+            </Box>
+            {/* Under the tests: a list that grows above them would move them away under the finger. */}
             {answer.likely.length > 0 && (
-                <Box role="status" sx={{ mb: 1.5 }}>
+                <Box role="status" sx={{ mt: 1.5 }}>
                     {answer.likely.map((group) => (
                         <Box
                             key={group.code}
@@ -61,47 +103,6 @@ export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
                     ))}
                 </Box>
             )}
-            <Box sx={{ display: 'grid', gap: 1.25 }}>
-                {catalogue.data?.metal_tests.map((test) => (
-                    <Box
-                        key={test.code}
-                        sx={{
-                            display: 'grid',
-                            gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '14.375rem 1fr' },
-                            gap: 1,
-                            alignItems: 'center',
-                        }}
-                    >
-                        <Box>
-                            <Typography sx={{ fontWeight: 650 }}>{test.name}</Typography>
-                            <Typography variant="body2" color="textSecondary">
-                                {test.how}
-                            </Typography>
-                        </Box>
-                        <ToggleButtonGroup
-                            exclusive
-                            value={part.tests[test.code] ?? null}
-                            aria-label={test.name}
-                            onChange={(_, outcome: string | null) => show(test.code, outcome)}
-                            sx={{
-                                flexWrap: 'wrap',
-                                gap: 0.5,
-                                '&& .MuiToggleButton-root': {
-                                    ml: 0,
-                                    borderLeft: 1,
-                                    borderColor: 'strong.main',
-                                },
-                            }}
-                        >
-                            {test.outcomes.map((outcome) => (
-                                <ToggleButton key={outcome.code} value={outcome.code}>
-                                    {outcome.says}
-                                </ToggleButton>
-                            ))}
-                        </ToggleButtonGroup>
-                    </Box>
-                ))}
-            </Box>
         </Box>
     );
 }
