@@ -10,6 +10,19 @@ stop() {
     exit 1
 }
 
+# Runs two scripts side by side; what the first one says is shown once the second one is done. Both must be well.
+beside() {
+    local log first=0 second=0 run
+    log=$(mktemp)
+    "$1" >"$log" 2>&1 &
+    run=$!
+    "$2" || second=$?
+    wait "$run" || first=$?
+    cat "$log"
+    rm -f "$log"
+    [ "$first" = 0 ] && [ "$second" = 0 ]
+}
+
 as_root() { [ "$(id -u)" = 0 ] && command -v apt-get >/dev/null 2>&1; }
 
 APT_UPDATED=0

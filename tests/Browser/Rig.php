@@ -125,12 +125,17 @@ final class Rig
         $this->letters = $letters;
         $driver = $letters === 16 ? SharedBrowser::lend(fn (): RemoteWebDriver => $this->shared(), $this->downloads()) : null;
         $driver ??= $this->session($width, $height);
-        $inside = $driver->executeScript(
-            'return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]',
-        );
-        $driver->manage()->window()->setSize(new WebDriverDimension($width + $inside[0], $height + $inside[1]));
+        self::resize($driver, $width, $height);
 
         return $driver;
+    }
+
+    /** Makes the page so large, inside its window. */
+    public static function resize(RemoteWebDriver $driver, int $width, int $height): void
+    {
+        // A window has a head, and no sides; one narrower than 500 says that it is 500 wide.
+        $head = $driver->executeScript('return window.outerHeight - window.innerHeight');
+        $driver->manage()->window()->setSize(new WebDriverDimension($width, $height + $head));
     }
 
     /** A browser that does not come up on a busy machine is asked for again: of a fresh driver, in a fresh profile. */
@@ -210,7 +215,9 @@ final class Rig
         ]);
         $wanted = DesiredCapabilities::chrome();
         $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
-        $wanted->setCapability('goog:loggingPrefs', ['performance' => 'ALL', 'browser' => 'ALL']);
+        // Every request of the page, for whoever asks for a browser of their own: it costs the others time.
+        $logs = $this->letters === 16 ? [] : ['performance' => 'ALL'];
+        $wanted->setCapability('goog:loggingPrefs', ['browser' => 'ALL', ...$logs]);
 
         return $wanted;
     }

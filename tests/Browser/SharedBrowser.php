@@ -66,7 +66,6 @@ final class SharedBrowser
             }
             $driver->switchTo()->window($fresh);
             (new ChromeDevToolsDriver($driver))->execute('Network.clearBrowserCookies');
-            $driver->manage()->getLog('performance');
             $driver->manage()->getLog('browser');
         } catch (PhpWebDriverExceptionInterface) {
             self::end();
