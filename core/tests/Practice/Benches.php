@@ -120,6 +120,29 @@ final class Benches
         return $this;
     }
 
+    /** As it were cut or worn to just so much. */
+    public function is(string $surface, float $mm, float $ovality = 0.0, float $taper = 0.0, float $lobes = 0.0): self
+    {
+        $id = $this->surface($surface);
+        $cut = Deed::read(
+            new Fields(['id' => 'd'.++$this->next, 'kind' => 'cut', 'surface' => $id]),
+            ['sizes' => [$id => [$mm, $ovality, $taper, $lobes]]],
+        );
+        $this->shop = new Workshop($this->shop->laid, $this->shop->truth, [...$this->shop->deeds(), $cut]);
+
+        return $this;
+    }
+
+    /** As warm as that, now. */
+    public function warm(string $part, float $celsius): self
+    {
+        $id = array_column($this->shop->laid->parts, 'id', 'name')[$part];
+        $deed = Deed::read(new Fields(['id' => 'd'.++$this->next, 'kind' => 'warmth', 'part' => $id]), ['warm' => [$id => $celsius]]);
+        $this->shop = new Workshop($this->shop->laid, $this->shop->truth, [...$this->shop->deeds(), $deed]);
+
+        return $this;
+    }
+
     /** @param  array<string, mixed>  $row */
     public function add(string $list, array $row): void
     {

@@ -112,6 +112,46 @@ final class GaugesTest extends TestCase
         }
     }
 
+    /** An eighth of the way from each end a burr is out of the gauge's way. */
+    public function test_how_far_a_burr_reaches(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $tool = new Instrument(0.0001, code: 'sticks', toMm: 200);
+        $surface = new TrueSurface('s', 'p', SurfaceKind::Shaft, new TrueShape(28.0), burrMm: 0.03);
+        foreach ([[0.11, 0.03], [0.13, 0.0], [0.87, 0.0], [0.89, 0.03]] as [$along, $burr]) {
+            self::assertEqualsWithDelta($burr, $this->seen($bench, $tool, $surface, ['along' => $along], 1)->burrMm, 1e-9);
+        }
+    }
+
+    /** Squeezed fully a gauge is off by two and a half times its feel; one without a feel by 5 µm. */
+    public function test_how_much_a_squeeze_shows(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $surface = new TrueSurface('s', 'p', SurfaceKind::Shaft, new TrueShape(28.0));
+        foreach ([[0.01, -0.025], [0.0, -0.005], [0.001, -0.005], [0.003, -0.0075]] as [$feel, $off]) {
+            $tool = new Instrument(0.0001, feelMm: $feel, code: 'sticks', toMm: 200);
+            self::assertEqualsWithDelta($off, $this->seen($bench, $tool, $surface, ['feel' => 1], 1)->heldMm, 1e-9);
+            self::assertEqualsWithDelta(-$off / 2, $this->seen($bench, $tool, $surface, ['feel' => -0.5], 1)->heldMm, 1e-9);
+        }
+    }
+
+    /** The other face adds what it is away; a flat jaw on a chord takes off; all of it is told apart. */
+    public function test_what_a_reading_is_made_up_of(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $tool = new Instrument(0.0001, code: 'sticks', toMm: 200);
+        $surface = new TrueSurface('s', 'p', SurfaceKind::Length, new TrueShape(40.0), otherFaceMm: 3.2);
+        $seen = $this->seen($bench, $tool, $surface, ['other_face' => true], 1);
+        self::assertSame(3.2, $seen->faceMm);
+        self::assertEqualsWithDelta(43.2, $seen->shownMm, 0.001);
+        self::assertSame(0.0, $this->seen($bench, $tool, $surface, [], 1)->faceMm);
+        self::assertEqualsWithDelta(40 * 11.7e-6, $seen->perKelvinMm, 1e-9);
+        self::assertSame([40.0, 0.0], [$seen->trueMm, $seen->formMm]);
+        // A gauge never shows less than nothing.
+        $none = new TrueSurface('s', 'p', SurfaceKind::Length, new TrueShape(0.0));
+        self::assertGreaterThanOrEqual(0.0, $this->seen($bench, $tool, $none, ['feel' => 1], 1)->shownMm);
+    }
+
     /** Two points see an oval, three do not; three see three lobes, two do not (facts of the trade). */
     public function test_two_points_and_three_see_different_forms(): void
     {
@@ -142,6 +182,17 @@ final class GaugesTest extends TestCase
         self::assertEqualsWithDelta(0.00254, $marked->resolutionMm, 1e-12);
         self::assertEqualsWithDelta(0.0127, Seen::marked(Instrument::named('calliper'), Unit::Inch)->resolutionMm, 1e-12);
         self::assertSame(0.001, Seen::marked(Instrument::named('outside-micrometer'), Unit::Millimetre)->resolutionMm);
+    }
+
+    /** By what a gauge is divided into in millimetres, its sister in inches is: tenths of a thou, half thous, thous, 64ths. */
+    public function test_which_inch_marks_a_gauge_has(): void
+    {
+        foreach ([[0.001, 0.0001], [0.003, 0.0001], [0.005, 0.0005], [0.011, 0.0005], [0.02, 0.001], [0.03, 0.001], [0.05, 1 / 64], [0.5, 1 / 64]] as [$mm, $inch]) {
+            $marked = Seen::marked(new Instrument($mm, code: 'sticks', toMm: 200), Unit::Inch);
+            self::assertEqualsWithDelta(25.4 * $inch, $marked->resolutionMm, 1e-9, (string) $mm);
+            self::assertSame(200.0, $marked->toMm);
+        }
+        self::assertSame(0.0, Seen::marked(new Instrument(0.0, code: 'sticks', toMm: 200), Unit::Inch)->resolutionMm);
     }
 
     public function test_a_gauge_that_can_not_read_it_is_refused(): void

@@ -144,6 +144,71 @@ final class ShopTest extends TestCase
         self::assertSame(0.0, $first->shop->surface($first->surface('Sleeve bore'))?->shape->ovalityMm);
     }
 
+    /** A millimetre and a half of wall holds; less does not, and only where the outside was turned before. */
+    public function test_how_thin_a_ring_gives(): void
+    {
+        foreach ([[32.0, 1.45, 0.05], [32.0, 1.55, 0.0], [34.995, 1.45, 0.0], [34.98, 1.45, 0.05]] as [$outside, $wall, $oval]) {
+            $bench = Benches::lesson('thin-wall');
+            self::assertEqualsWithDelta(35.0, $bench->trueMm('Sleeve outside'), 1e-9);
+            $bench->is('Sleeve outside', $outside)->is('Sleeve bore', $outside - 2 * $wall - 0.01);
+            $done = $bench->do(['kind' => 'cut', 'surface' => $bench->surface('Sleeve bore'), 'mm' => 0.01]);
+            self::assertSame($oval > 0, $done->result['sprung'], "{$outside} {$wall}");
+            foreach (['Sleeve bore', 'Sleeve outside'] as $side) {
+                self::assertSame($oval, $bench->shop->surface($bench->surface($side))?->shape->ovalityMm);
+                self::assertSame($oval > 0 ? 0.015 : 0.0, $bench->shop->surface($bench->surface($side))?->shape->lobesMm);
+            }
+        }
+        // A spring pass takes too little to spring it; turning the outside does not either.
+        $bench = Benches::lesson('thin-wall')->is('Sleeve outside', 32.0)->is('Sleeve bore', 29.92);
+        self::assertFalse($bench->do(['kind' => 'cut', 'surface' => $bench->surface('Sleeve bore'), 'mm' => 0.0])->result['sprung']);
+        self::assertFalse($bench->do(['kind' => 'cut', 'surface' => $bench->surface('Sleeve outside'), 'mm' => 0.1])->result['sprung']);
+    }
+
+    /** Heat: 30 degrees for a millimetre off 25; half of that off 50; never more than 60; small work counts as 5 mm. */
+    public function test_what_a_cut_warms(): void
+    {
+        $lathe = new TrueLathe();
+        foreach ([[1.0, 25.0, 30.0], [1.0, 50.0, 15.0], [0.5, 25.0, 15.0], [1.9, 25.0, 57.0], [2.1, 25.0, 60.0], [0.1, 5.0, 15.0], [0.1, 2.0, 15.0]] as [$taken, $size, $warms]) {
+            self::assertEqualsWithDelta($warms, $lathe->warms($taken, $size), 1e-9);
+        }
+    }
+
+    /** Scatter is added, and nothing grows by being cut; what is less than the lost motion takes nothing, but what is owed. */
+    public function test_what_a_cut_takes(): void
+    {
+        $lathe = new TrueLathe(springs: 0.0, backlashMm: 0.05, scatterMm: 0.002);
+        self::assertEqualsWithDelta(0.102, $lathe->cut(0.1, 0.0, false, 1.0)['takenMm'], 1e-12);
+        self::assertEqualsWithDelta(0.096, $lathe->cut(0.1, 0.0, false, -2.0)['takenMm'], 1e-12);
+        self::assertSame(0.0, $lathe->cut(0.001, 0.0, false, -2.0)['takenMm']);
+        self::assertEqualsWithDelta(0.01, $lathe->cut(0.04, 0.01, true, 0.0)['takenMm'], 1e-12);
+        self::assertEqualsWithDelta(0.01, $lathe->cut(0.0, 0.01, true, 0.0)['takenMm'], 1e-12);
+        self::assertSame(['takenMm' => 0.0, 'owedMm' => 0.0], $lathe->cut(0.0, 0.0, true, 3.0));
+    }
+
+    /** A lump cools by m c/(h A): twice as large a ring of the same length takes (V/A) times as long (Newton). */
+    public function test_a_larger_part_cools_slower(): void
+    {
+        $tau = static function (float $across): float {
+            $bench = Benches::lesson('warm-part')->is('Bush outside', $across)->warm('Bush', 60.0);
+            $part = $bench->shop->laid->surfaces[array_search('Bush outside', array_column($bench->shop->laid->surfaces, 'name'), true)]->part;
+            $bench->do(['kind' => 'wait', 'minutes' => 20]);
+
+            return -20 / log(($bench->shop->celsius($part) - 20) / 40);
+        };
+        // A plug of 40 mm: V/A = d L/(4 L + 2 d).
+        $va = static fn (float $d): float => $d * 40 / (4 * 40 + 2 * $d);
+        self::assertEqualsWithDelta($va(60.0) / $va(30.0), $tau(60.0) / $tau(30.0), 0.002);
+        // Of what has only a bore, half as much again is taken for its outside: here 1.5 times 50.
+        $bored = static function (float $bore): float {
+            $bench = Benches::lesson('warm-part')->is('Bush outside', 21.0)->is('Bush bore', $bore)->warm('Bush', 60.0);
+            $part = array_column($bench->shop->laid->parts, 'id', 'name')['Bush'];
+            $bench->do(['kind' => 'wait', 'minutes' => 20]);
+
+            return -20 / log(($bench->shop->celsius($part) - 20) / 40);
+        };
+        self::assertEqualsWithDelta($va(75.0) / $va(30.0), $bored(50.0) / $bored(20.0), 0.002);
+    }
+
     public function test_nothing_is_cut_that_is_not_to_be_and_nothing_after_the_end(): void
     {
         $bench = Benches::lesson('warm-part');
