@@ -15,6 +15,7 @@ final class HabitsTest extends BrowserTestCase
         '/?shelf=bin',
         '/shop',
         '/tables',
+        '/sums',
         '/practice',
         '/practice/demo-practice-warm',
         '/job/demo-drill/size?at=demo-drill-end-float-of-the-shaft',
@@ -294,13 +295,14 @@ final class HabitsTest extends BrowserTestCase
 
     private const SIZES = [[1280, 800], [800, 1280], [390, 844]];
 
-    /** By day all of WCAG 2.2 AA by axe-core, by night what the light changes; and at every size nothing is cut off. */
+    /** One heading above all others; by day all of WCAG 2.2 AA by axe-core, by night what the light changes; and at every size nothing is cut off. */
     public function test_every_view_fits_every_screen_and_everybody(): void
     {
         foreach (self::VIEWS as $view) {
             $this->visit($view);
             $this->sees('Find');
             usleep(100_000);
+            self::assertSame(1, $this->page->executeScript('return document.querySelectorAll("h1").length'), "headings of {$view}");
             $this->fits($view, self::SIZES);
             $this->hasNoViolations($view);
         }

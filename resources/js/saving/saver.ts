@@ -157,9 +157,19 @@ export class Saver {
     }
 
     /** Both say why not, where they could not. */
-    undo = (job: string): Promise<string | null> => this.step('undo', job);
+    undo = (job: string): Promise<string | null> => this.underWay(() => this.step('undo', job));
 
-    redo = (job: string): Promise<string | null> => this.step('redo', job);
+    redo = (job: string): Promise<string | null> => this.underWay(() => this.step('redo', job));
+
+    /** “Saved” is not said before it is done. */
+    private async underWay<T>(work: () => Promise<T>): Promise<T> {
+        const arrived = this.typing(() => undefined);
+        try {
+            return await work();
+        } finally {
+            arrived();
+        }
+    }
 
     private async step(which: 'undo' | 'redo', job: string): Promise<string | null> {
         const state = this.queries.getQueryData<JobState>(jobKey(job));
@@ -203,16 +213,21 @@ export class Saver {
     /** A number was wrong: kept with the right one and the reason, as one change. */
     async numberWasWrong(job: string, wrong: Wrong): Promise<void> {
         const body = { ...wrong, id: newId(), request: newId() };
-        await this.untilCurrent(job, (version) =>
-            client.POST('/api/jobs/{job}/mistakes', {
-                params: { path: { job } },
-                body: { ...body, version },
-            }),
+        await this.underWay(() =>
+            this.untilCurrent(job, (version) =>
+                client.POST('/api/jobs/{job}/mistakes', {
+                    params: { path: { job } },
+                    body: { ...body, version },
+                }),
+            ),
         );
     }
 
     /** Several changes that are one decision: stored together or not at all, and taken back together. */
-    async saveAll(job: string, changes: Pick<Change, 'list' | 'thing' | 'fact'>[]): Promise<void> {
+    saveAll = (job: string, changes: Pick<Change, 'list' | 'thing' | 'fact'>[]): Promise<void> =>
+        this.underWay(() => this.together(job, changes));
+
+    private async together(job: string, changes: Pick<Change, 'list' | 'thing' | 'fact'>[]): Promise<void> {
         const known = this.queries.getQueryData<JobState>(jobKey(job)) ?? (await fetchJob(job));
         if (known === null || known instanceof Refused) {
             throw known ?? new Refused('no-answer', '', NO_ANSWER);
@@ -239,16 +254,20 @@ export class Saver {
     /** A photograph: the picture itself is sent, so it waits neither in line nor in this browser. */
     async addPhoto(job: string, picture: Blob, surface: string | null): Promise<void> {
         const [photo, request] = [newId(), newId()];
-        await this.untilCurrent(job, (version) =>
-            client.PUT('/api/jobs/{job}/pictures/{photo}', {
-                params: {
-                    path: { job, photo },
-                    query: { version, request, ...(surface === null ? {} : { surface }) },
-                },
-                body: picture as unknown as string,
-                bodySerializer: (body) => body as unknown as Blob,
-                headers: { 'Content-Type': picture.type === '' ? 'application/octet-stream' : picture.type },
-            }),
+        await this.underWay(() =>
+            this.untilCurrent(job, (version) =>
+                client.PUT('/api/jobs/{job}/pictures/{photo}', {
+                    params: {
+                        path: { job, photo },
+                        query: { version, request, ...(surface === null ? {} : { surface }) },
+                    },
+                    body: picture as unknown as string,
+                    bodySerializer: (body) => body as unknown as Blob,
+                    headers: {
+                        'Content-Type': picture.type === '' ? 'application/octet-stream' : picture.type,
+                    },
+                }),
+            ),
         );
     }
 
