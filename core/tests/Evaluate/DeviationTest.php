@@ -166,4 +166,16 @@ final class DeviationTest extends TestCase
         $axle->facts['take_in']['gates'] = ['pressure'];
         self::assertNull(($axle->answers()['making'][0] ?? [])['deviation'] ?? null);
     }
+
+    /** What making it again takes is the sum of what was quoted: 30 and 60 minutes are an hour and a half. */
+    public function test_what_making_it_again_takes(): void
+    {
+        $axle = $this->turned('39.900');
+        $says = static fn (): string => array_column(self::deviation($axle)['ways'] ?? [], 'says', 'code')['remake']['mm'];
+        $axle->facts['operations'] = array_slice($axle->facts['operations'], 0, 1);
+        self::assertEquals([30, 60], [$axle->facts['operations'][0]['setup_min'], $axle->facts['operations'][0]['run_min']]);
+        self::assertStringContainsString('about 1.5 hours', $says());
+        $axle->facts['operations'] = [];
+        self::assertStringContainsString('was not quoted', $says());
+    }
 }

@@ -508,4 +508,74 @@ final class JointHelpTest extends TestCase
         $again->joint('Bush in housing', ['least' => ['typed' => '-0.074', 'unit' => 'mm'], 'most' => ['typed' => '-0.010', 'unit' => 'mm']]);
         self::assertSame([], self::help($again->build(), 'Bush in housing')['ways_out']);
     }
+
+    /** What is bought or made anew is not made standard; of what was found four sizes at most, of each four that give it. */
+    public function test_only_what_was_found_is_made_standard(): void
+    {
+        $lines = self::help(SampleJob::measured()->build(), 'Bush in housing')['standards'];
+        self::assertCount(4, $lines);
+        self::assertEqualsWithDelta(30.0, $lines[0]['mm'], 1e-9);
+        foreach ($lines as $line) {
+            [, $gives] = explode(': ', $line['says']['mm'], 2);
+            $all = array_filter(StandardSize::near(true, 30.0, 1.6), static fn (StandardSize $z): bool => abs($z->mm - $line['mm']) < 5e-5);
+            self::assertCount(min(4, count($all)), explode(', ', $gives));
+            self::assertSame(count($all) > 4, str_ends_with($gives, ' …'), $gives);
+        }
+        // Over 46.9 mm lie five bearings and more of 47, a reamer and a bush.
+        $wide = SampleJob::measured();
+        foreach ($wide->facts['readings'] as $i => $reading) {
+            $typed = [$wide->surface('Housing bore') => '46.900', $wide->surface('Boss outside') => '90'][$reading['surface']] ?? null;
+            $wide->facts['readings'][$i]['value']['typed'] = $typed ?? $reading['value']['typed'];
+        }
+        $first = self::help($wide->build(), 'Bush in housing')['standards'][0]['says']['mm'];
+        self::assertCount(4, explode(', ', $first), $first);
+        self::assertStringEndsWith(' …', $first);
+        $bought = SampleJob::measured();
+        foreach ($bought->facts['parts'] as $i => $part) {
+            $bought->facts['parts'][$i]['origin'] = $part['name'] === 'Shaft' ? 'bought' : $part['origin'];
+        }
+        self::assertNotSame([], self::help(SampleJob::measured()->build(), 'Shaft in bush')['standards']);
+        self::assertSame([], self::help($bought->build(), 'Shaft in bush')['standards']);
+    }
+
+    /** A press up to size for size stays one: only its tight end moves. */
+    public function test_size_for_size_is_not_widened_into_play(): void
+    {
+        $job = SampleJob::measured()->joint('Bush in housing', ['least' => ['typed' => '-0.013', 'unit' => 'mm'], 'most' => ['typed' => '0', 'unit' => 'mm']]);
+        $widen = array_column(self::help($job->build(), 'Bush in housing')['ways_out'], null, 'code')['widen']['joint'] ?? null;
+        self::assertNotNull($widen);
+        self::assertSame(0.0, (float) $widen['most']['typed']);
+        self::assertLessThan(-0.013, (float) $widen['least']['typed']);
+    }
+
+    /** Read again it is as sure as the gauge, and the warmth of the part stays unsure: U = 2 √((U₀/2)² + u²), JCGM 100. */
+    public function test_a_better_gauge_does_not_cool_the_part(): void
+    {
+        $job = (new SampleJob())->answered()->materials()->read('Boss outside', '60', 'calliper')->read('Housing length', '40.00', 'depth-micrometer');
+        foreach (['0', '90'] as $angle) {
+            // Read warm, so that how it grows counts.
+            $job->read('Housing bore', '30.00', 'calliper', 'mouth', $angle, 140.0);
+        }
+        $job->joint('Bush in housing', ['least' => ['typed' => '-0.074', 'unit' => 'mm'], 'most' => ['typed' => '-0.010', 'unit' => 'mm']]);
+        $said = static function (SampleJob $job): float {
+            foreach (self::help($job->build(), 'Bush in housing')['ways_out'] as $way) {
+                if ($way['code'] === 'read-again' && preg_match('/±([\d.]+) mm at best/', $way['says']['mm'], $u) === 1) {
+                    return (float) $u[1];
+                }
+            }
+            self::fail('nothing to read again with');
+        };
+        $unsure = 0.0;
+        foreach (self::joint($job->build(), 'Bush in housing')->mateFound->budget ?? [] as $share) {
+            $unsure = $share->source === 'temperature' ? $share->uMm : $unsure;
+        }
+        self::assertGreaterThan(0.0005, $unsure);
+        $with = $said($job);
+        $best = min(array_map(
+            static fn (\Oldpart\Core\Measure\Instrument $tool): float => $tool->canMeasure(\Oldpart\Core\Measure\SurfaceKind::Bore, 30.0) ? $tool->bestU95Mm() : INF,
+            $job->build()->shop->instruments->all(),
+        ));
+        self::assertEqualsWithDelta(2 * sqrt(($best / 2) ** 2 + $unsure ** 2), $with, 0.00051);
+        self::assertGreaterThan($best + 0.0004, $with);
+    }
 }

@@ -275,4 +275,26 @@ final class JointWaysTest extends TestCase
         self::assertTrue(self::ways(self::measured('60'))['bond']->feasible);
         self::assertStringNotContainsString('A compound holds', self::against(self::ways(self::measured('60'))['bond']));
     }
+
+    /** Iron cracks where steel gives: a ring that is too thin for a shrink of 30. */
+    public function test_what_becomes_of_a_thin_ring_is_told(): void
+    {
+        self::assertStringContainsString('it may crack.', self::against(self::ways(self::measured('36'))['medium-press']));
+        $steel = self::against(self::ways(self::measured('33')->materials('low-carbon steel, cold drawn'))['shrink']);
+        self::assertStringContainsString('it gives.', $steel);
+        self::assertStringNotContainsString('crack', $steel);
+    }
+
+    /**
+     * By hand, a bronze bush of 30, 60 to 70 µm tight with 30 to drop in: hardened steel (11.9e-6) stands 120 °C and would need
+     * about 300, and with the bush in dry ice (18e-6 · 30 · 98, a quarter less toward the cold: 47 µm) still 170: it is not
+     * done. Aluminium (23e-6) stands the same and needs 165, with dry ice 97: it is.
+     */
+    public function test_dry_ice_saves_what_heat_alone_would_spoil(): void
+    {
+        $hot = static fn (string $housing): string => self::against(self::ways(self::measured('60')->materials($housing))['shrink']);
+        self::assertMatchesRegularExpression('/It would take \d{3} °C, more than the part around it stands, even with dry ice/', $hot('bearing or tool steel, hardened'));
+        self::assertStringNotContainsString('It would take', $hot('unknown aluminium'));
+        self::assertStringNotContainsString('It would take', $hot('low-carbon steel, cold drawn'));
+    }
 }

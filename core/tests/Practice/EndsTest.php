@@ -110,6 +110,29 @@ final class EndsTest extends TestCase
         self::assertTrue($loose === null || LoopEnd::of($loose, $bench->shop) === null);
     }
 
+    /** What is not asked of a loop is not told as a number. */
+    public function test_a_bound_that_is_not_there_is_none(): void
+    {
+        $bench = new Benches(Lesson::free('flanged-bush', Level::Easy, Unit::Millimetre), 4);
+        foreach ($bench->shop->laid->loops as $loop) {
+            $end = LoopEnd::of($loop, $bench->shop);
+            if ($end === null) {
+                continue;
+            }
+            $json = (array) json_decode((string) json_encode($end), true);
+            self::assertSame([$loop->least?->length->mm, $loop->most?->length->mm], [
+                $json['least_mm'] === null ? null : (float) $json['least_mm'],
+                $json['most_mm'] === null ? null : (float) $json['most_mm'],
+            ]);
+        }
+        $open = LoopFacts::read(new \Oldpart\Core\Quantity\Fields([
+            ...(array) json_decode((string) json_encode($this->loop($bench, 'Bush below the far face')), true), 'most' => null, 'least' => ['typed' => '0', 'unit' => 'mm'],
+        ]));
+        $json = (array) json_decode((string) json_encode(LoopEnd::of($open, $bench->shop)), true);
+        self::assertNull($json['most_mm']);
+        self::assertEquals(0, $json['least_mm']);
+    }
+
     /** By how much a size is outside: over the upper limit, under the lower one, nothing between; as it came off the lathe. */
     public function test_how_far_a_size_is_off(): void
     {

@@ -36,6 +36,26 @@ final class ExercisesTest extends TestCase
         }
     }
 
+    /** The largest gap: the room at its most, less both rings at their least. */
+    public function test_tolerances_add_up(): void
+    {
+        foreach (range(1, 40) as $seed) {
+            $of = Exercise::draw(ExerciseKind::Tolerances, $seed);
+            self::assertSame(6, preg_match_all('/\d+(?:\.\d+)?/', $of->says->mm, $m));
+            [$a, $ta, $b, $tb, $room, $tr] = array_map('floatval', $m[0]);
+            self::assertEqualsWithDelta(($room + $tr) - ($a - $ta) - ($b - $tb), $of->answerMm, 1e-9);
+            // A room that both go into, with something to spare.
+            self::assertGreaterThan(0.25, $room - $a - $b);
+            self::assertTrue($of->isRight(number_format($of->answerMm, 2, '.', '')));
+        }
+    }
+
+    public function test_each_has_a_name(): void
+    {
+        $names = array_map(static fn (ExerciseKind $k): string => $k->label(), ExerciseKind::cases());
+        self::assertSame(['Micrometer, mm', 'Micrometer, inch', 'Vernier, mm', 'Vernier, inch', 'Fractions', 'Adding tolerances'], $names);
+    }
+
     public function test_fractions_are_as_the_tables_have_them(): void
     {
         $seen = [];

@@ -61,6 +61,9 @@ final class FacesTest extends TestCase
         self::assertEqualsWithDelta($value, $said, 1e-9);
         self::assertEqualsWithDelta($inch ? 1 / 25 : 1 / 20, $clear, 1e-6);
         $this->fits($face);
+        $said = implode(' ', array_map(static fn (object $s): string => $s instanceof Text ? $s->say->mm : '', $face->shapes()));
+        self::assertStringContainsString($inch ? 'tenths of an inch' : 'centimetres', $said);
+        self::assertStringContainsString($inch ? 'thous' : 'twentieths of a millimetre', $said);
     }
 
     /** @return iterable<string, array{Unit, float}> */

@@ -175,6 +175,23 @@ final class GaugesTest extends TestCase
         self::assertEqualsWithDelta(8.12, $shown->number('mm'), 0.03);
     }
 
+    /** On a surface that is true to its centre an indicator shows half of its ovality; and it scatters as it is said to. */
+    public function test_an_indicator_shows_form_and_scatters(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        $tool = new Instrument(0.001, repeatabilityMm: 0.002, code: 'dial', travelMm: 10.0);
+        $surface = new TrueSurface('s', 'p', SurfaceKind::Shaft, new TrueShape(28.0, ovalityMm: 0.2), offCentreMm: 0.5);
+        $shown = array_map(fn (int $i): float => $this->seen($bench, $tool, $surface, [], $i)->shownMm, range(1, 200));
+        $mean = array_sum($shown) / 200;
+        self::assertEqualsWithDelta(1.1, $mean, 4 * 0.002 / sqrt(200));
+        $chi = array_sum(array_map(static fn (float $x): float => (($x - $mean) / sqrt(0.002 ** 2 + 0.001 ** 2 / 12)) ** 2, $shown));
+        self::assertGreaterThan(self::CHI[0], $chi);
+        self::assertLessThan(self::CHI[1], $chi);
+        foreach ($shown as $mm) {
+            self::assertEqualsWithDelta(round($mm, 3), $mm, 1e-9);
+        }
+    }
+
     /** On an inch job the marks are inches: tenths of a thou. */
     public function test_an_inch_gauge_has_inch_marks(): void
     {

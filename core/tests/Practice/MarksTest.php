@@ -93,6 +93,16 @@ final class MarksTest extends TestCase
         $debrief = Debrief::of($bench->lesson, $bench->shop, \Oldpart\Core\Facts\JobFacts::fromArray($array));
         self::assertSame(0, $this->score($debrief, Skill::Fit)->points);
         self::assertStringContainsString('another purpose was chosen', $debrief->first->mm ?? '');
+        // Nor does it help that its limits would do.
+        $array['joints'] = array_map(
+            static fn (array $j): array => $j['name'] === 'Bush in housing' ? [
+                ...$j, 'purpose' => 'medium-press', 'school' => null,
+                'least' => ['typed' => '-0.03', 'unit' => 'mm'], 'most' => ['typed' => '-0.01', 'unit' => 'mm'],
+            ] : $j,
+            $array['joints'],
+        );
+        $debrief = Debrief::of($bench->lesson, $bench->shop, \Oldpart\Core\Facts\JobFacts::fromArray($array));
+        self::assertSame(0, $this->score($debrief, Skill::Fit)->points);
         // Limits typed by hand, wider than it works within.
         $array['joints'] = array_map(
             static fn (array $j): array => $j['name'] === 'Bush in housing' ? [
@@ -207,6 +217,24 @@ final class MarksTest extends TestCase
         }
     }
 
+    /** Common practice: what is bought is hard, a ring that is made is bronze, other new parts and shafts are steel, bodies mostly iron. */
+    public function test_what_parts_are_of(): void
+    {
+        $seen = [];
+        for ($seed = 1; $seed <= 60; $seed++) {
+            foreach (['plain-bush', 'stepped-shaft', 'lever'] as $kind) {
+                $shop = (new Benches(Lesson::free($kind, Level::Hard, Unit::Millimetre), $seed))->shop;
+                foreach ($shop->laid->parts as $part) {
+                    $seen["{$kind} {$part->name}"][$shop->truth->materials[$part->id]] = true;
+                }
+            }
+        }
+        self::assertSame(['leaded tin bronze (bearing)'], array_keys($seen['plain-bush Bush']));
+        self::assertEqualsCanonicalizing(['grey cast iron, ordinary', 'low-carbon steel, cold drawn', 'ductile iron'], array_keys($seen['plain-bush Housing']));
+        self::assertEqualsCanonicalizing(['medium-carbon steel, normalised', 'low-carbon steel, cold drawn'], array_keys($seen['plain-bush Shaft']));
+        self::assertSame(['low-carbon steel, cold drawn'], array_keys($seen['stepped-shaft Shaft']));
+    }
+
     /** Every word that is said of a mistake, a joint and a skill is said. */
     public function test_nothing_is_left_unsaid(): void
     {
@@ -235,6 +263,16 @@ final class MarksTest extends TestCase
         self::assertNotContains('dial-indicator', $surfaces['Housing bore']['gauges']);
         self::assertSame(['Spacer in housing', 'Shaft through the spacer'], array_column((array) $seen['joints'], 'name'));
         self::assertFalse($seen['runs']);
+        // What goes by its shape is neither put together nor pressed here.
+        foreach (['taper-hub', 'lever', 'stepped-shaft'] as $kind) {
+            $shop = (new Benches(Lesson::free($kind, Level::Easy, Unit::Millimetre), 4))->shop;
+            $offered = array_column((array) ((array) json_decode((string) json_encode(new BenchView(Lesson::free($kind, Level::Easy, Unit::Millimetre), $shop)), true))['joints'], 'id');
+            foreach ($shop->laid->joints as $joint) {
+                $purpose = \Oldpart\Core\Fit\Purpose::orNull($joint->purpose);
+                $round = $purpose !== null && $purpose->shape === null && ! $purpose->isLength;
+                self::assertSame($round, in_array($joint->id, $offered, true), "{$kind}: {$joint->name}");
+            }
+        }
         self::assertTrue(((array) json_decode((string) json_encode(new BenchView(Lesson::named('not-in-line'), Benches::lesson('not-in-line')->shop)), true))['runs']);
         $offset = (array) json_decode((string) json_encode(new BenchView(Lesson::named('full-swing'), Benches::lesson('full-swing')->shop)), true);
         self::assertContains('dial-indicator', array_column((array) $offset['surfaces'], null, 'name')['Bearing seat, offset']['gauges']);
