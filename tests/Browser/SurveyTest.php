@@ -285,7 +285,7 @@ final class SurveyTest extends BrowserTestCase
         $this->sees('low-carbon steel', 'grey cast iron');
         $this->press('skates off');
         $this->press('many short forks, bushy');
-        $this->sees('hardened steel');
+        $this->sees('So far: hardened steel');
         $this->press('Take it as this: hardened steel');
         $this->sees('grind only', 'Do not weld');
         // ISO 18265 table A.1: 50.5 HRC is 520 HV, 494 HB and about 1700 MPa.

@@ -179,6 +179,11 @@ final class MarksTest extends TestCase
         $minutes = array_map(static fn (DeedKind $k): float => $k->minutes(), DeedKind::cases());
         self::assertSame([0.5, 2.0, 2.0, 0.0, 0.5, 3.0, 2.0, 3.0, 3.0, 10.0, 0.0, 0.0], $minutes);
         self::assertSame(30.0, $read(['kind' => 'wait'])->minutes);
+        $plain = $read(['kind' => 'end']);
+        // Held in the middle, square and with the right feel; nothing warmed: what is not said.
+        self::assertSame([0.5, 0.0, 0.0, 0.0, 0.0, 20.0, 20.0, false], [
+            $plain->along, $plain->angleDeg, $plain->tiltDeg, $plain->feel, $plain->mm, $plain->outerC, $plain->innerC, $plain->otherFace,
+        ]);
         self::assertSame(3.0, $read(['kind' => 'cut', 'surface' => 's', 'minutes' => 700])->minutes);
         foreach ([
             'along' => [[0, 1], [-0.01, 1.01]], 'angle_deg' => [[-360, 360], [-361, 361]], 'tilt_deg' => [[-20, 20], [-21, 21]],

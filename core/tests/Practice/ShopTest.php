@@ -209,6 +209,30 @@ final class ShopTest extends TestCase
         self::assertEqualsWithDelta($va(75.0) / $va(30.0), $bored(50.0) / $bored(20.0), 0.002);
     }
 
+    /** A cheap thermometer shows half degrees, about right in the mean; a bar through both bores shows hundredths. */
+    public function test_what_a_thermometer_and_a_bar_show(): void
+    {
+        $warm = $line = $straight = [];
+        for ($seed = 1; $seed <= 80; $seed++) {
+            $bench = Benches::lesson('not-in-line', $seed)->warm('Housing', 31.3);
+            $part = array_column($bench->shop->laid->parts, 'id', 'name')['Housing'];
+            $warm[] = $bench->do(['kind' => 'warmth', 'part' => $part])->number('celsius') ?? 0.0;
+            $line[] = $bench->do(['kind' => 'line'])->number('mm') ?? 0.0;
+            $straight[] = Benches::lesson('warm-part', $seed)->do(['kind' => 'line'])->number('mm') ?? 0.0;
+        }
+        self::assertEqualsWithDelta(31.3, array_sum($warm) / 80, 0.15);
+        self::assertEqualsWithDelta(0.12, array_sum($line) / 80, 0.002);
+        foreach ($warm as $celsius) {
+            self::assertEqualsWithDelta(round(2 * $celsius), 2 * $celsius, 1e-9);
+        }
+        self::assertGreaterThan(1, count(array_unique($line)));
+        self::assertGreaterThanOrEqual(0.105, min($line));
+        self::assertLessThanOrEqual(0.135, max($line));
+        // Nothing is less than in line.
+        self::assertSame(0.0, min($straight));
+        self::assertLessThanOrEqual(0.02, max($straight));
+    }
+
     public function test_nothing_is_cut_that_is_not_to_be_and_nothing_after_the_end(): void
     {
         $bench = Benches::lesson('warm-part');

@@ -14,8 +14,14 @@ export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
         const tests = Object.fromEntries(Object.entries(part.tests).filter(([code]) => code !== test));
         void save('parts', part.id, { tests: outcome === null ? tests : { ...tests, [test]: outcome } });
     };
+    const first = answer.likely[0];
     return (
         <Box sx={{ mt: 2 }}>
+            <Typography role="status" sx={{ mb: 1.25, minHeight: '1.5em' }}>
+                {first === undefined
+                    ? 'So far nothing was tried.'
+                    : `So far: ${first.says}, ${first.confidence}.`}
+            </Typography>
             <Box sx={{ display: 'grid', gap: 1.25 }}>
                 {catalogue.data?.metal_tests.map((test) => (
                     <Box
@@ -59,7 +65,7 @@ export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
             </Box>
             {/* Under the tests: a list that grows above them would move them away under the finger. */}
             {answer.likely.length > 0 && (
-                <Box role="status" sx={{ mt: 1.5 }}>
+                <Box sx={{ mt: 1.5 }}>
                     {answer.likely.map((group) => (
                         <Box
                             key={group.code}
