@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Practice;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Picture\Anchor;
 use Oldpart\Core\Picture\Drawing;
@@ -27,13 +28,17 @@ final class GaugeFace
     /** One division of the thimble, in the drawing. */
     private const DIVISION = 14.0;
 
-    private const DIALS = ['calliper', 'dial-bore', 'dial-indicator', 'height-gauge', 'indicating-micrometer'];
-
     public static function of(Instrument $tool, float $mm, Unit $unit): Drawing
     {
-        return in_array($tool->code, self::DIALS, true) || $tool->travelMm !== null
-            ? self::dial($mm, $unit)
-            : self::thimble($mm, $unit);
+        return self::hasDial($tool) ? self::dial($mm, $unit) : self::thimble($mm, $unit);
+    }
+
+    /** As the table of instruments says; one of the shop's own by whether it has a travel. */
+    private static function hasDial(Instrument $tool): bool
+    {
+        $faces = array_column(Table::rows('instruments'), 'face', 'code');
+
+        return ($faces[$tool->code] ?? null) === 'dial' || $tool->travelMm !== null;
     }
 
     /**

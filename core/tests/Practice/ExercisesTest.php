@@ -36,6 +36,25 @@ final class ExercisesTest extends TestCase
         }
     }
 
+    /** What is drawn says the answer, and its unit. */
+    public function test_the_picture_says_the_answer(): void
+    {
+        foreach ([
+            [ExerciseKind::MicrometerMm, 'thimble', 'mm', 3], [ExerciseKind::MicrometerIn, 'thimble', 'in', 4],
+            [ExerciseKind::VernierMm, 'vernier', 'mm', 2], [ExerciseKind::VernierIn, 'vernier', 'in', 3],
+        ] as [$kind, $face, $unit, $places]) {
+            foreach (range(1, 40) as $seed) {
+                $of = Exercise::draw($kind, $seed);
+                self::assertNotNull($of->picture);
+                $eye = new Eye($of->picture);
+                [$said] = $face === 'thimble' ? $eye->thimble($unit === 'in') : $eye->vernier($unit === 'in');
+                self::assertSame(number_format($said, $places, '.', '').' '.$unit, $of->answer, "{$kind->value} {$seed}");
+                self::assertSame($unit, $of->unit->value);
+                self::assertEqualsWithDelta($said * ($unit === 'in' ? 25.4 : 1.0), $of->answerMm, 1e-9);
+            }
+        }
+    }
+
     /** The largest gap: the room at its most, less both rings at their least. */
     public function test_tolerances_add_up(): void
     {

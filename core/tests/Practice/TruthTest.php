@@ -76,7 +76,7 @@ final class TruthTest extends TestCase
 
             return $beyond;
         };
-        $which = $signs = [];
+        $which = $signs = $off = [];
         foreach ($this->truths(Level::Hard) as [$truth, $laid]) {
             $its = $beyond($truth, $laid);
             foreach ($its as $code => $error) {
@@ -88,6 +88,7 @@ final class TruthTest extends TestCase
                 self::assertGreaterThanOrEqual(max(0.012, 2 * Instrument::named($code)->mpeMm) - 1e-9, abs($error));
                 $which[$code] = ($which[$code] ?? 0) + 1;
                 $signs[] = $error <=> 0;
+                $off[] = abs($error);
             }
         }
         // Each of the three about as often, large as often as small.
@@ -96,6 +97,8 @@ final class TruthTest extends TestCase
             self::assertEqualsWithDelta(self::MANY / 3, $times, 20);
         }
         self::assertEqualsWithDelta(0.0, $this->mean($signs), 0.3);
+        // Of 4 µm that is 8 to 16, and 12 at least: half of them 12, the others 14 in the mean.
+        self::assertEqualsWithDelta(0.013, $this->mean($off), 0.0004);
         // Below that level none is; what each has is spread evenly over what it may have: a mean square of a third.
         $shares = [];
         foreach ($this->truths(Level::Fair) as [$truth]) {
