@@ -97,6 +97,10 @@ final class TogetherTest extends TestCase
                 ->is('Sleeve bore', $bore)->is('Sleeve outside', 36.02);
             $done = $bench->do(['kind' => 'together', 'joint' => $bench->joint(self::INSIDE), 'way' => 'press']);
 
+            // Nothing else changes by it that is measured later.
+            self::assertSame([36.0, 36.02], [$bench->trueMm('Mate bore'), $bench->trueMm('Sleeve outside')]);
+            self::assertSame([$bench->surface('Sleeve bore')], array_keys((array) $done->result['sizes']));
+
             return [$done->number('force_n') ?? 0.0, $bore - $bench->trueMm('Sleeve bore')];
         };
         $stiff = static fn (float $big, float $b): float => 1 / (($big ** 2 + 36 ** 2) / ($big ** 2 - 36 ** 2) + (36 ** 2 + $b ** 2) / (36 ** 2 - $b ** 2));
