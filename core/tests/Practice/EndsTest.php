@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Practice;
 
 use Oldpart\Core\Facts\LoopFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Practice\JointEnd;
 use Oldpart\Core\Practice\Lesson;
 use Oldpart\Core\Practice\Level;
 use Oldpart\Core\Practice\LoopEnd;
 use Oldpart\Core\Practice\SizeEnd;
 use Oldpart\Core\Practice\TrueJob;
+use Oldpart\Core\Practice\TrueSurface;
+use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -103,11 +107,45 @@ final class EndsTest extends TestCase
             self::assertEqualsWithDelta($gap, $end->gapMm ?? NAN, 1e-9);
             self::assertSame($good, $end?->isGood());
         }
-        $loose = array_values(array_filter(
-            $bench->shop->laid->loops,
-            static fn (LoopFacts $l): bool => $l->least === null && $l->most === null,
-        ))[0] ?? null;
-        self::assertTrue($loose === null || LoopEnd::of($loose, $bench->shop) === null);
+        // Nothing asked, nothing judged; nor what lies in a plane.
+        $row = (array) json_decode((string) json_encode($loop), true);
+        foreach ([['least' => null, 'most' => null], ['plane' => true]] as $other) {
+            self::assertNull(LoopEnd::of(LoopFacts::read(new Fields([...$row, ...$other])), $bench->shop));
+        }
+    }
+
+    /** What goes by its shape is not judged, whether it is cut or not; nor what nobody cuts. */
+    public function test_what_is_judged_at_all(): void
+    {
+        $judged = 0;
+        foreach (['plain-bush', 'taper-hub', 'lever', 'stepped-shaft', 'repair-sleeve', 'flanged-axle'] as $kind) {
+            $bench = new Benches(Lesson::free($kind, Level::Easy, Unit::Millimetre), 4);
+            $true = TrueJob::outcome($bench->shop->laid, $bench->shop->truth);
+            foreach ($bench->shop->laid->joints as $joint) {
+                $sides = array_filter([$bench->shop->surface($joint->inner), $bench->shop->surface($joint->outer)]);
+                $cut = array_filter($sides, static fn (TrueSurface $s): bool => $s->cut) !== [];
+                $end = JointEnd::of($joint, $bench->shop, $true);
+                if (count($sides) < 2 || ! $cut || Purpose::orNull($joint->purpose)?->shape !== null) {
+                    self::assertNull($end, "{$kind}: {$joint->name}");
+                }
+                $judged += (int) ($end !== null);
+            }
+        }
+        self::assertGreaterThan(8, $judged);
+    }
+
+    /** Without a joint, a free job is good when every size that was asked for is inside; one outside spoils it, and so does none. */
+    public function test_a_job_without_joints_is_judged_by_its_sizes(): void
+    {
+        foreach ([[[0.05], true], [[0.05, 0.0], true], [[0.15], false], [[0.05, 0.15], false], [[], false]] as [$offs, $good]) {
+            $bench = new Benches(Lesson::free('ported-block', Level::Easy, Unit::Millimetre), 4);
+            $drawn = array_values(array_filter($bench->shop->laid->surfaces, static fn (SurfaceFacts $s): bool => $s->size !== null && $s->demand !== null));
+            self::assertGreaterThanOrEqual(2, count($drawn));
+            foreach ($offs as $i => $off) {
+                $bench->is($drawn[$i]->name, ($drawn[$i]->size->length->mm ?? 0.0) + $off);
+            }
+            self::assertSame($good, $bench->debrief()->good, implode(' ', $offs));
+        }
     }
 
     /** What is not asked of a loop is not told as a number. */
@@ -125,7 +163,7 @@ final class EndsTest extends TestCase
                 $json['most_mm'] === null ? null : (float) $json['most_mm'],
             ]);
         }
-        $open = LoopFacts::read(new \Oldpart\Core\Quantity\Fields([
+        $open = LoopFacts::read(new Fields([
             ...(array) json_decode((string) json_encode($this->loop($bench, 'Bush below the far face')), true), 'most' => null, 'least' => ['typed' => '0', 'unit' => 'mm'],
         ]));
         $json = (array) json_decode((string) json_encode(LoopEnd::of($open, $bench->shop)), true);
