@@ -133,6 +133,14 @@ final class Benches
         return $this;
     }
 
+    /** Put together, with nobody having looked along the bores. */
+    public function pressed(): self
+    {
+        $this->do(['kind' => 'together', 'joint' => $this->joint('Bush in housing'), 'way' => 'press']);
+
+        return $this;
+    }
+
     /** As warm as that, now. */
     public function warm(string $part, float $celsius): self
     {

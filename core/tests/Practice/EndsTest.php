@@ -195,9 +195,46 @@ final class EndsTest extends TestCase
             $bench = Benches::lesson('warm-part');
             $bench->reads('Housing bore', 'three-point', [], ['value' => ['typed' => number_format($bench->trueMm('Housing bore') + $off, 4, '.', ''), 'unit' => 'mm']]);
             $first = $bench->debrief()->first->mm ?? '';
-            self::assertSame($fault, str_starts_with($first, 'At a reading of “Housing bore”'), $first);
+            self::assertSame($fault, str_starts_with($first, 'At a reading of “Housing bore”, off by 0.01'), $first);
             self::assertSame(! $fault, $first === '“Bush in housing” was not made.', $first);
         }
+    }
+
+    /** A good size that stuck half way in is none; a blank that happens to be of the size is not made. */
+    public function test_a_size_is_not_all(): void
+    {
+        $good = static fn (): Benches => new Benches(Lesson::named('thin-wall'), pressN: 100.0);
+        $bench = $good()->is('Seat turned on the shaft', 30.0)->is('Sleeve bore', 29.975);
+        self::assertTrue($this->joint($bench, 'Sleeve on the shaft')->isGood());
+        $bench->do(['kind' => 'together', 'joint' => $bench->joint('Sleeve on the shaft'), 'way' => 'press']);
+        $stuck = $this->joint($bench, 'Sleeve on the shaft');
+        self::assertFalse($stuck->isGood());
+        self::assertSame('It is stuck part of the way in: the press gives no more.', $stuck->says()->mm);
+        $blank = $good()->is('Seat turned on the shaft', 26.025);
+        self::assertSame(26.0, $blank->trueMm('Sleeve bore'));
+        $end = $this->joint($blank, 'Sleeve on the shaft');
+        self::assertTrue($end->is->min >= $end->works->min && $end->is->max <= $end->works->max);
+        self::assertFalse($end->isGood());
+        self::assertSame('It was not made.', $end->says()->mm);
+    }
+
+    /** Cut before its mate was measured: there was no size to cut to. */
+    public function test_cut_before_there_was_a_size(): void
+    {
+        $bench = Benches::lesson('warm-part')->is('Bush outside', 28.5);
+        self::assertSame('At “Bush outside”: it was cut before there was a size for it.', $bench->debrief()->first->mm ?? '');
+        // With a size, what it is outside by.
+        $known = Benches::lesson('warm-part')->measured('Housing bore', 'three-point')->is('Bush outside', 28.5);
+        self::assertStringContainsString('At the cut of “Bush outside”: outside its limits by 0.4', $known->debrief()->first->mm ?? '');
+    }
+
+    /** Of a mistake that was never near, and of free practice, nothing is said. */
+    public function test_nothing_is_said_of_what_did_not_come_up(): void
+    {
+        $trap = static fn (Benches $bench): mixed => ((array) json_decode((string) json_encode($bench->debrief()), true))['trap'];
+        self::assertNull($trap(Benches::lesson('not-in-line')));
+        self::assertNull($trap(new Benches(Lesson::free('plain-bush', Level::Easy, Unit::Millimetre), 4)));
+        self::assertIsArray($trap(Benches::lesson('not-in-line')->is('Bush outside', 28.04)->pressed()));
     }
 
     /** More than four degrees over the room and nothing said of it: a warm part. */

@@ -69,6 +69,19 @@ final class ExercisesTest extends TestCase
         }
     }
 
+    /** Half a step of what it is read on is right, on either side. */
+    public function test_how_near_is_right(): void
+    {
+        foreach ([
+            [ExerciseKind::MicrometerMm, 0.0005], [ExerciseKind::MicrometerIn, 25.4 * 0.00005], [ExerciseKind::VernierMm, 0.025],
+            [ExerciseKind::VernierIn, 25.4 * 0.0005], [ExerciseKind::Fraction, 25.4 * 0.0005], [ExerciseKind::Tolerances, 0.005],
+        ] as [$kind, $half]) {
+            $of = Exercise::draw($kind, 7);
+            self::assertEqualsWithDelta($half, $of->withinMm, 1e-8);
+            self::assertGreaterThan($half, $of->withinMm, 'half a step itself is in');
+        }
+    }
+
     public function test_each_has_a_name(): void
     {
         $names = array_map(static fn (ExerciseKind $k): string => $k->label(), ExerciseKind::cases());

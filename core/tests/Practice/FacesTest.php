@@ -108,6 +108,29 @@ final class FacesTest extends TestCase
         self::assertEqualsWithDelta($dial[5], $dial[95], 1e-9);
     }
 
+    /** The sleeve's vernier is numbered 0, 2, 4, 6, 8, 0 to the left of its lines; every fifth line of a thimble to the right. */
+    public function test_what_is_written_at_a_thimble(): void
+    {
+        foreach ([[Unit::Millimetre, 12.347], [Unit::Inch, 25.4 * 0.4378]] as [$unit, $mm]) {
+            $face = GaugeFace::thimble($mm, $unit);
+            $flat = array_filter($face->shapes(), static fn (object $s): bool => $s instanceof Line && $s->y1 === $s->y2);
+            $edge = max(array_map(static fn (object $l): float => $l instanceof Line && $l->x1 < 25 ? $l->x2 : 0.0, $flat));
+            $vernier = array_values(array_filter($flat, static fn (object $l): bool => $l instanceof Line && $l->x2 === $edge && $l->x1 > 25));
+            usort($vernier, static fn (Line $a, Line $b): int => $b->y1 <=> $a->y1);
+            $said = [];
+            foreach ($vernier as $line) {
+                $beside = array_filter($face->shapes(), static fn (object $t): bool => $t instanceof Text && $t->x < $line->x1 && $t->x > $line->x1 - 20 && abs($t->y - $t->size / 3 - $line->y1) < 1);
+                $said[] = array_values(array_map(static fn (object $t): string => $t instanceof Text ? $t->say->mm : '', $beside))[0] ?? '';
+            }
+            self::assertSame(['0', '', '2', '', '4', '', '6', '', '8', '', '0'], $said);
+        }
+        // On an inch beam a line is a fortieth or a tenth, and of those two lengths.
+        self::assertCount(2, array_unique(array_map(
+            static fn (float $l): string => (string) round($l, 3),
+            $this->lengths(GaugeFace::vernier(30.0, Unit::Inch), static fn (Line $l): bool => $l->x1 === $l->x2 && $l->y2 < $l->y1),
+        )));
+    }
+
     /** Thimble or dial: as the gauge has it. */
     public function test_each_gauge_has_its_own_face(): void
     {

@@ -192,6 +192,33 @@ final class GaugesTest extends TestCase
         }
     }
 
+    /** Tilt shows across a bore; not on a shaft, and not by a gauge that stands on three points. */
+    public function test_where_tilt_shows(): void
+    {
+        $bench = Benches::lesson('warm-part');
+        foreach ([['sticks', SurfaceKind::Bore, 28 / cos(deg2rad(5)) - 28], ['sticks', SurfaceKind::Shaft, 0.0], ['three-point', SurfaceKind::Bore, 0.0], ['three-point', SurfaceKind::Shaft, 0.0]] as [$code, $kind, $held]) {
+            $tool = new Instrument(0.0001, code: $code, toMm: 200);
+            $surface = new TrueSurface('s', 'p', $kind, new TrueShape(28.0));
+            self::assertEqualsWithDelta($held, $this->seen($bench, $tool, $surface, ['tilt_deg' => 5], 1)->heldMm, 1e-9);
+        }
+    }
+
+    /** Held to its master a gauge scatters as it repeats, about what it is off. */
+    public function test_a_check_scatters(): void
+    {
+        $tool = Instrument::named('outside-micrometer');
+        $off = [];
+        for ($seed = 1; $seed <= 200; $seed++) {
+            $bench = Benches::lesson('warm-part', $seed);
+            $off[] = ($bench->do(['kind' => 'check', 'instrument' => 'outside-micrometer'])->number('mm') ?? 0.0) - $bench->shop->truth->gaugeErrors['outside-micrometer'];
+        }
+        $stated = sqrt($tool->repeatabilityMm ** 2 + $tool->resolutionMm ** 2 / 12);
+        self::assertEqualsWithDelta(0.0, array_sum($off) / 200, 4 * $stated / sqrt(200));
+        $chi = array_sum(array_map(static fn (float $x): float => ($x / $stated) ** 2, $off));
+        self::assertGreaterThan(self::CHI[0], $chi);
+        self::assertLessThan(self::CHI[1], $chi);
+    }
+
     /** On an inch job the marks are inches: tenths of a thou. */
     public function test_an_inch_gauge_has_inch_marks(): void
     {

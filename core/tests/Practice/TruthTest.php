@@ -111,6 +111,18 @@ final class TruthTest extends TestCase
         self::assertLessThan(-0.8, min($shares));
     }
 
+    /** A hard lesson is about its own mistake: no gauge is off besides. */
+    public function test_a_lesson_has_no_other_mistake(): void
+    {
+        foreach (range(1, 30) as $seed) {
+            $bench = Benches::lesson('thin-wall', $seed);
+            foreach (['outside-micrometer', 'telescoping'] as $code) {
+                self::assertLessThanOrEqual(Instrument::named($code)->mpeMm, abs($bench->shop->truth->gaugeErrors[$code]));
+            }
+            self::assertSame([], $bench->shop->truth->warm);
+        }
+    }
+
     /** A found part of a hard job comes in warm one time in four, six to twenty degrees over the room. */
     public function test_some_parts_come_in_warm(): void
     {
