@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Job;
+use Database\Seeders\DatabaseSeeder;
+use Database\Seeders\DemoShop;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 use Illuminate\Testing\TestResponse;
 
 /** Every answer of the API is held against the contract. */
@@ -29,6 +34,36 @@ abstract class FeatureTestCase extends TestCase
         $app->make(Kernel::class)->bootstrap();
 
         return $app;
+    }
+
+    /** @var array<string, list<array<string, mixed>>>|null what the demo puts into a shop, by table */
+    private static ?array $demo = null;
+
+    /** The demo is reckoned once for all tests, then copied into each of their shops. */
+    public function seed($class = DatabaseSeeder::class): static
+    {
+        if ($class !== DemoShop::class || Job::query()->exists()) {
+            return parent::seed($class);
+        }
+        if (self::$demo === null) {
+            parent::seed($class);
+            foreach (array_diff(array_column(Schema::getTables(), 'name'), ['migrations']) as $table) {
+                self::$demo[$table] = DB::table($table)->get()->map(static fn (object $row): array => (array) $row)->all();
+            }
+
+            return $this;
+        }
+        DB::transaction(static function (): void {
+            DB::statement('PRAGMA defer_foreign_keys = ON');
+            foreach (self::$demo ?? [] as $table => $rows) {
+                DB::table($table)->delete();
+                foreach (array_chunk($rows, 200) as $some) {
+                    DB::table($table)->insert($some);
+                }
+            }
+        });
+
+        return $this;
     }
 
     /**
