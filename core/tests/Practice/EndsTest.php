@@ -169,6 +169,13 @@ final class EndsTest extends TestCase
         $json = (array) json_decode((string) json_encode(LoopEnd::of($open, $bench->shop)), true);
         self::assertNull($json['most_mm']);
         self::assertEquals(0, $json['least_mm']);
+        // With no least any gap is enough, as with no most none is too much.
+        $row = (array) json_decode((string) json_encode($open), true);
+        foreach ([['least' => null, 'most' => ['typed' => '0.5', 'unit' => 'mm'], 'gap' => -3.0], ['least' => ['typed' => '0', 'unit' => 'mm'], 'most' => null, 'gap' => 7.0]] as $asked) {
+            $bench->is('Length under the flange', $bench->trueMm('Housing length') - $asked['gap']);
+            $end = LoopEnd::of(LoopFacts::read(new Fields([...$row, 'least' => $asked['least'], 'most' => $asked['most']])), $bench->shop);
+            self::assertTrue($end?->isGood(), (string) $asked['gap']);
+        }
     }
 
     /** By how much a size is outside: over the upper limit, under the lower one, nothing between; as it came off the lathe. */

@@ -103,17 +103,19 @@ final class MarksTest extends TestCase
         );
         $debrief = Debrief::of($bench->lesson, $bench->shop, \Oldpart\Core\Facts\JobFacts::fromArray($array));
         self::assertSame(0, $this->score($debrief, Skill::Fit)->points);
-        // Limits typed by hand, wider than it works within.
-        $array['joints'] = array_map(
-            static fn (array $j): array => $j['name'] === 'Bush in housing' ? [
-                ...$j, 'purpose' => 'light-press', 'school' => null,
-                'least' => ['typed' => '-0.1', 'unit' => 'mm'], 'most' => ['typed' => '0.1', 'unit' => 'mm'],
-            ] : $j,
-            $array['joints'],
-        );
-        $debrief = Debrief::of($bench->lesson, $bench->shop, \Oldpart\Core\Facts\JobFacts::fromArray($array));
-        self::assertSame(0, $this->score($debrief, Skill::Fit)->points);
-        self::assertStringContainsString('its limits are wider', $debrief->first->mm ?? '');
+        // Limits typed by hand, wider than it works within: at both ends, or at one.
+        foreach ([['-0.1', '0.1'], ['-0.05', '-0.01'], ['-0.03', '0.01']] as [$least, $most]) {
+            $array['joints'] = array_map(
+                static fn (array $j): array => $j['name'] === 'Bush in housing' ? [
+                    ...$j, 'purpose' => 'light-press', 'school' => null,
+                    'least' => ['typed' => $least, 'unit' => 'mm'], 'most' => ['typed' => $most, 'unit' => 'mm'],
+                ] : $j,
+                $array['joints'],
+            );
+            $debrief = Debrief::of($bench->lesson, $bench->shop, \Oldpart\Core\Facts\JobFacts::fromArray($array));
+            self::assertSame(0, $this->score($debrief, Skill::Fit)->points, $least);
+            self::assertStringContainsString('its limits are wider', $debrief->first->mm ?? '', $least);
+        }
     }
 
     /** Each thing done in the wrong order costs 40. */
@@ -268,6 +270,10 @@ final class MarksTest extends TestCase
         self::assertNotContains('dial-indicator', $surfaces['Housing bore']['gauges']);
         self::assertSame(['Spacer in housing', 'Shaft through the spacer'], array_column((array) $seen['joints'], 'name'));
         self::assertFalse($seen['runs']);
+        self::assertContains('magnet', array_column((array) $seen['tests'], 'code'));
+        foreach ((array) $seen['tests'] as $test) {
+            self::assertGreaterThan(1, count(((array) $test)['outcomes']));
+        }
         // What goes by its shape is neither put together nor pressed here.
         foreach (['taper-hub', 'lever', 'stepped-shaft'] as $kind) {
             $shop = (new Benches(Lesson::free($kind, Level::Easy, Unit::Millimetre), 4))->shop;
