@@ -233,14 +233,15 @@ final readonly class JointWays
             return [Say::plain($bad->getMessage())];
         }
 
+        $stands = $press->fit->outer->heatToC;
+        $iced = $shrink->cold[1]['heat_outer_to_c'];
+
         // With dry ice for the other one the heat needed is less: it can be done that way.
-        return $shrink->heatAllowed === false
-            && $shrink->cold[1]['heat_outer_to_c'] > (float) $press->fit->outer->heatToC
+        return $shrink->heatAllowed === false && $stands !== null && $iced > $stands
             ? [
                 Say::plain(
-                    'It would take '.
-                        number_format($shrink->heatOuterToC).
-                        ' °C, more than the part around it stands, even with dry ice for the other.',
+                    'It would take '.number_format(ceil($shrink->heatOuterToC)).' °C, and with dry ice for the other still '.
+                        number_format(ceil($iced)).' °C; the part around it stands '.number_format($stands).' °C.',
                 ),
             ]
             : [];

@@ -133,7 +133,7 @@ final class Benches
         return $this;
     }
 
-    /** Put together, with nobody having looked along the bores. */
+    /** The bush of a plain bush job, by force into its housing. */
     public function pressed(): self
     {
         $this->do(['kind' => 'together', 'joint' => $this->joint('Bush in housing'), 'way' => 'press']);

@@ -55,11 +55,10 @@ final class EndsTest extends TestCase
     public function test_bores_out_of_line_take_the_room(string $order, float $lost): void
     {
         $bench = Benches::lesson('not-in-line')->is('Bush outside', 28.04)->is('Bush bore', 22.0);
-        $press = static fn (): mixed => $bench->do(['kind' => 'together', 'joint' => $bench->joint('Bush in housing'), 'way' => 'press']);
         $bore = static fn (float $mm): mixed => $bench->do(['kind' => 'cut', 'surface' => $bench->surface('Bush bore'), 'mm' => $mm]);
         foreach (explode(' ', $order) as $deed) {
             match ($deed) {
-                'press' => $press(),
+                'press' => $bench->pressed(),
                 'bore' => $bore(0.1),
                 'spring' => $bore(0.0),
                 'face' => $bench->do(['kind' => 'cut', 'surface' => $bench->surface('Bush length'), 'mm' => 0.1]),
@@ -85,8 +84,7 @@ final class EndsTest extends TestCase
     /** In bores that are in line nothing is lost. */
     public function test_bores_in_line_lose_nothing(): void
     {
-        $bench = Benches::lesson('warm-part')->is('Bush outside', 28.04)->is('Bush bore', 22.1);
-        $bench->do(['kind' => 'together', 'joint' => $bench->joint('Bush in housing'), 'way' => 'press']);
+        $bench = Benches::lesson('warm-part')->is('Bush outside', 28.04)->is('Bush bore', 22.1)->pressed();
         $end = $this->joint($bench, 'Shaft in bush');
         $inner = $bench->shop->surface($bench->surface('Shaft journal'));
         $outer = $bench->shop->surface($bench->surface('Bush bore'));
@@ -286,7 +284,7 @@ final class EndsTest extends TestCase
         foreach ([[['line', 'together'], false], [['together', 'line'], true], [['together'], true], [['line'], null]] as [$deeds, $fell]) {
             $bench = Benches::lesson('not-in-line')->is('Bush outside', 28.04);
             foreach ($deeds as $deed) {
-                $bench->do($deed === 'line' ? ['kind' => 'line'] : ['kind' => 'together', 'joint' => $bench->joint('Bush in housing'), 'way' => 'press']);
+                $deed === 'line' ? $bench->do(['kind' => 'line']) : $bench->pressed();
             }
             self::assertSame($fell, $bench->debrief()->fell, implode(', ', $deeds));
         }
