@@ -75,6 +75,8 @@ function Told({
         (units === 'in' ? (mm / 25.4).toFixed(4) : mm.toFixed(3))
             .replace(/^-/, '−')
             .replace(/^−(0\.0+)$/, '$1');
+    // What rounds to nothing has no sign.
+    const off = (mm: number) => (mm > 0 && /[1-9]/.test(size(mm)) ? '+' : '') + size(mm);
     const band = (of: { lower_mm: number; upper_mm: number } | null) =>
         of === null ? '–' : `${size(of.lower_mm)} … ${size(of.upper_mm)}`;
     return (
@@ -136,7 +138,7 @@ function Told({
                         one.instrument,
                         size(one.typed_mm),
                         size(one.true_mm),
-                        (one.error_mm < 0 ? '−' : '+') + size(Math.abs(one.error_mm)),
+                        off(one.error_mm),
                         one.why
                             .slice(0, 2)
                             .map((w) => say(w.says))

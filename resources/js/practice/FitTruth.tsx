@@ -5,6 +5,9 @@ import { mono } from '../theme/theme';
 
 const WIDE = 560;
 
+/** Two numbers stand beside each other in so much. */
+const BESIDE = 130;
+
 /** Where a joint works, and what it really came to, on one scale. */
 export function FitTruth({
     joint,
@@ -21,6 +24,7 @@ export function FitTruth({
     const from = low - give;
     const over = high + give - from;
     const x = (mm: number) => ((mm - from) / over) * WIDE;
+    const inside = (mm: number) => Math.min(WIDE - 90, Math.max(90, x(mm)));
     const zero = from < 0 && from + over > 0;
     return (
         <Box sx={{ borderTop: 1, borderColor: 'divider', py: 1 }}>
@@ -68,27 +72,41 @@ export function FitTruth({
                         sx={{ stroke: 'var(--mui-palette-text-primary)', strokeDasharray: '3 3' }}
                     />
                 )}
+                {x(joint.works.max) - x(joint.works.min) < BESIDE ? (
+                    <Box
+                        component="text"
+                        x={inside((joint.works.min + joint.works.max) / 2)}
+                        y={14}
+                        textAnchor="middle"
+                        sx={{ fill: 'currentColor' }}
+                    >
+                        {`${size(joint.works.min)} … ${size(joint.works.max)}`}
+                    </Box>
+                ) : (
+                    <>
+                        <Box
+                            component="text"
+                            x={x(joint.works.min)}
+                            y={14}
+                            textAnchor="start"
+                            sx={{ fill: 'currentColor' }}
+                        >
+                            {size(joint.works.min)}
+                        </Box>
+                        <Box
+                            component="text"
+                            x={x(joint.works.max)}
+                            y={14}
+                            textAnchor="end"
+                            sx={{ fill: 'currentColor' }}
+                        >
+                            {size(joint.works.max)}
+                        </Box>
+                    </>
+                )}
                 <Box
                     component="text"
-                    x={x(joint.works.min)}
-                    y={14}
-                    textAnchor="start"
-                    sx={{ fill: 'currentColor' }}
-                >
-                    {size(joint.works.min)}
-                </Box>
-                <Box
-                    component="text"
-                    x={x(joint.works.max)}
-                    y={14}
-                    textAnchor="end"
-                    sx={{ fill: 'currentColor' }}
-                >
-                    {size(joint.works.max)}
-                </Box>
-                <Box
-                    component="text"
-                    x={Math.min(WIDE - 90, Math.max(90, x((joint.is.min + joint.is.max) / 2)))}
+                    x={inside((joint.is.min + joint.is.max) / 2)}
                     y={68}
                     textAnchor="middle"
                     sx={{ fill: 'currentColor' }}
