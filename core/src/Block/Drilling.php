@@ -9,9 +9,6 @@ use Oldpart\Core\Advice\BadInput;
 /** A drilling: a solid round with flat ends; mm. */
 final readonly class Drilling
 {
-    /** Where two are this near, they meet. */
-    private const TOUCH_MM = 1e-6;
-
     private const ROUNDS = 20_000;
 
     public float $longMm;
@@ -54,19 +51,20 @@ final readonly class Drilling
      * The least distance between the two solids; where they meet, below zero by how far they overlap: both radii less
      * the distance of their axes.
      *
-     * Source: the nearest places of two convex bodies, found by going from one to the other and back.
+     * Source: the nearest places of two convex bodies, found by going from one to the other and back, from where their
+     * axes are nearest.
      */
     public function gapMm(self $other): float
     {
-        $overlap = ($this->diameterMm + $other->diameterMm) / 2 - $this->axesApartMm($other);
-        $p = $this->from->plus($this->along, $this->longMm / 2);
+        $p = $this->nearestToAxis($other);
+        $axesApart = $p->minus($other->onAxis($p))->length();
         $last = INF;
         for ($i = 0; $i < self::ROUNDS; $i++) {
             $q = $other->nearest($p);
             $p = $this->nearest($q);
             $apart = $p->minus($q)->length();
-            if ($apart < self::TOUCH_MM) {
-                return -max(0.0, $overlap);
+            if ($apart < Vector::NEAR_MM) {
+                return -max(0.0, ($this->diameterMm + $other->diameterMm) / 2 - $axesApart);
             }
             if ($last - $apart < 1e-13 * max(1.0, $apart)) {
                 return $apart;
@@ -77,22 +75,24 @@ final readonly class Drilling
         return $last;
     }
 
-    /** Of the two pieces of axis. */
-    private function axesApartMm(self $other): float
+    /**
+     * The place on its axis that is nearest to the other's: where the common perpendicular of both lines stands, or an
+     * end of one of them.
+     */
+    private function nearestToAxis(self $other): Vector
     {
-        $p = $this->from->plus($this->along, $this->longMm / 2);
-        $last = INF;
-        for ($i = 0; $i < self::ROUNDS; $i++) {
-            $q = $other->onAxis($p);
-            $p = $this->onAxis($q);
-            $apart = $p->minus($q)->length();
-            if ($last - $apart < 1e-13 * max(1.0, $apart)) {
-                return $apart;
-            }
-            $last = $apart;
+        $across = $other->from->minus($this->from);
+        $cos = $this->along->dot($other->along);
+        $sinSquared = 1 - $cos ** 2;
+        $places = [$this->from, $this->to, $this->onAxis($other->from), $this->onAxis($other->to)];
+        if ($sinSquared > 0) {
+            $at = ($across->dot($this->along) - $cos * $across->dot($other->along)) / $sinSquared;
+            $places[] = $this->onAxis($this->from->plus($this->along, $at));
         }
+        usort($places, static fn (Vector $a, Vector $b): int => $a->minus($other->onAxis($a))->length()
+            <=> $b->minus($other->onAxis($b))->length());
 
-        return $last;
+        return $places[0];
     }
 
     private function onAxis(Vector $p): Vector

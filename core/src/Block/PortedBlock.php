@@ -9,9 +9,6 @@ use Oldpart\Core\Advice\BadInput;
 /** A block with drillings: which meet, and the least metal from each to a face it does not come out of; mm. */
 final readonly class PortedBlock
 {
-    /** An end this near to a face comes out of it. */
-    private const AT_MM = 1e-6;
-
     /**
      * @param  list<Drilling>  $drillings
      *
@@ -67,8 +64,8 @@ final readonly class PortedBlock
             $reach = ($d->diameterMm / 2) * sqrt(max(0.0, 1 - $d->along->{$axis} ** 2));
             $least = min($d->from->{$axis}, $d->to->{$axis});
             $most = max($d->from->{$axis}, $d->to->{$axis});
-            $faces[$low] = $least <= self::AT_MM ? null : $least - $reach;
-            $faces[$high] = $most >= $this->size->{$axis} - self::AT_MM ? null : $this->size->{$axis} - $most - $reach;
+            $faces[$low] = $least <= Vector::NEAR_MM ? null : $least - $reach;
+            $faces[$high] = $most >= $this->size->{$axis} - Vector::NEAR_MM ? null : $this->size->{$axis} - $most - $reach;
         }
 
         return $faces;

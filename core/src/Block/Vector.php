@@ -7,6 +7,9 @@ namespace Oldpart\Core\Block;
 /** A place or a direction in a block, mm. */
 final readonly class Vector
 {
+    /** What is this near is in one place. */
+    public const NEAR_MM = 1e-6;
+
     public function __construct(public float $x, public float $y, public float $z)
     {
     }

@@ -74,6 +74,24 @@ final class BlockTest extends TestCase
         $open = (new PortedBlock(new Vector(20.0, 20.0, 20.0), [self::drilling([10.0, 10.0, 0.0], [10.0, 10.0, 20.0], 20.0, 'as wide')]))->walls()[0];
         self::assertTrue($open['least_mm'] === null || $open['least_mm'] <= 1e-9);
         self::assertSame('through', $pairs['main']);
+        // Drilled from the top or drawn from its bottom: 3 of floor.
+        foreach ([[40.0, 3.0], [3.0, 40.0]] as [$from, $to]) {
+            $blind = self::drilling([40.0, 25.0, $from], [40.0, 25.0, $to], 8.0);
+            $floor = (new PortedBlock(new Vector(80.0, 50.0, 40.0), [$blind]))->walls()[0];
+            self::assertEqualsWithDelta(3.0, $floor['least_mm'], 1e-9);
+            self::assertSame('bottom', $floor['face']);
+        }
+    }
+
+    /** Two that touch and no more are one room for what runs in them: nothing is between. */
+    public function test_touching_is_meeting(): void
+    {
+        $block = new PortedBlock(new Vector(80.0, 50.0, 40.0), [
+            self::drilling([0.0, 20.0, 20.0], [80.0, 20.0, 20.0], 10.0),
+            self::drilling([40.0, 0.0, 28.0], [40.0, 50.0, 28.0], 6.0, 'b'),
+        ]);
+        self::assertTrue($block->pairs()[0]['meets']);
+        self::assertEqualsWithDelta(0.0, $block->pairs()[0]['gap_mm'], 1e-9);
     }
 
     public function test_what_is_refused(): void

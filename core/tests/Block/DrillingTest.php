@@ -44,4 +44,42 @@ final class DrillingTest extends TestCase
         // Whichever is asked.
         self::assertEqualsWithDelta(-7.0, self::drilling([62, -30, 0], [62, 30, 0], 8.0)->gapMm($along), 1e-6);
     }
+
+    /**
+     * Almost in line: at 0.2° two drillings creep towards each other, and what is between them is still the height of
+     * one over the other, since both cross far from their ends.
+     */
+    public function test_almost_in_line(): void
+    {
+        $along = self::drilling([0, 0, 0], [1000, 0, 0], 10.0);
+        $turn = deg2rad(0.2);
+        foreach ([[12.5, 2.5], [10.001, 0.001], [9.999, -0.001], [4.0, -6.0]] as [$over, $gap]) {
+            $aslant = self::drilling(
+                [650 - 500 * cos($turn), -500 * sin($turn), $over],
+                [650 + 300 * cos($turn), 300 * sin($turn), $over],
+                10.0,
+            );
+            self::assertEqualsWithDelta($gap, $along->gapMm($aslant), 2e-5, "{$over}");
+            self::assertEqualsWithDelta($gap, $aslant->gapMm($along), 2e-5, "{$over}");
+        }
+    }
+
+    /** From a corner: each pair of ends is the nearest once, whichever is asked; both point at each other’s rim. */
+    public function test_ends_are_nearest(): void
+    {
+        // Their axes stand at 60°; the near ends are 30 apart along the first, so its flat end faces a rim.
+        $along = self::drilling([0, 0, 0], [60, 0, 0], 10.0);
+        $c = cos(deg2rad(60));
+        $s = sin(deg2rad(60));
+        // The rim of the slanting one comes 4 sin 60° nearer than its axis, 4 cos 60° lower.
+        foreach ([1, -1] as $way) {
+            $end = $way > 0 ? 90.0 : -30.0;
+            $away = self::drilling([$end, 0, 0], [$end + $way * 50 * $c, 50 * $s, 0], 8.0);
+            $back = self::drilling([$end + $way * 50 * $c, 50 * $s, 0], [$end, 0, 0], 8.0);
+            foreach ([$away, $back] as $other) {
+                self::assertEqualsWithDelta(30 - 4 * $s, $along->gapMm($other), 1e-5);
+                self::assertEqualsWithDelta(30 - 4 * $s, $other->gapMm($along), 1e-5);
+            }
+        }
+    }
 }
