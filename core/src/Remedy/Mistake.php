@@ -7,7 +7,6 @@ namespace Oldpart\Core\Remedy;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Evaluator;
 use Oldpart\Core\Evaluate\Loops\SolvedLoop;
-use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Facts\CutFacts;
@@ -21,7 +20,6 @@ use Oldpart\Core\Loop\Remedies;
 use Oldpart\Core\Loop\Remedy;
 use Oldpart\Core\Loop\Spread;
 use Oldpart\Core\Measure\Acceptance;
-use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Length;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\TypedLength;
@@ -143,14 +141,13 @@ final readonly class Mistake
             $olds[$making->entry->key()] = $making;
         }
         foreach ($now->making as $making) {
-            $last = $making->log->last();
+            $size = $making->sizeMm();
             $old = $olds[$making->entry->key()] ?? null;
             $band = $making->entry->band;
-            if ($last === null || $band === null || $old?->entry->band === null || $old->entry->band == $band) {
+            if ($size === null || $band === null || $old?->entry->band === null || $old->entry->band == $band) {
                 continue;
             }
-            $size = $making->log->atTwenty($last);
-            $left = self::metalLeft($making);
+            $left = $making->hasMetalLeft();
             $made[] = [
                 'name' => $making->entry->label,
                 'ok' => $band->holds($size) || $left,
@@ -170,19 +167,6 @@ final readonly class Mistake
         }
 
         return $made;
-    }
-
-    /** It can still be cut to its limits. */
-    private static function metalLeft(CutProgress $making): bool
-    {
-        $last = $making->log->last();
-        $band = $making->entry->band;
-        if ($last === null || $band === null || $band->holds($making->log->atTwenty($last))) {
-            return false;
-        }
-        $above = $making->log->atTwenty($last) > $band->upperMm;
-
-        return $making->entry->surface->kind === SurfaceKind::Bore ? ! $above : $above;
     }
 
     /**
@@ -297,7 +281,7 @@ final readonly class Mistake
             ) {
                 continue;
             }
-            $left = self::metalLeft($making);
+            $left = $making->hasMetalLeft();
             $then = $clean->with(
                 cuts: array_map(
                     static fn (CutFacts $c): CutFacts => $c->id === $last->id ? $c->cameOut($band->middleMm()) : $c,

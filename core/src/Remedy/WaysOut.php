@@ -162,7 +162,7 @@ final readonly class WaysOut
         for ($more = $step; $more < 0.25; $more += $step) {
             // A tight fit is not widened into a loose one: past size to size only the tight end moves.
             $range = new Range(
-                ($inch ? floor(($wanted->min - $more) / $step + 1e-6) : round(($wanted->min - $more) / $step)) * $step,
+                floor(($wanted->min - $more) / $step + 1e-6) * $step,
                 $wanted->max <= 0
                     ? min(0.0, $wanted->max + $more)
                     : ceil(($wanted->max + $more) / $step - 1e-6) * $step,

@@ -166,6 +166,7 @@ final class JointHelpTest extends TestCase
     {
         $cases = [
             ['mm', '0.0303', '0.0405', 0.001, 3, false],
+            ['mm', '0.0307', '0.0405', 0.001, 3, false],
             ['mm', '-0.022', '-0.008', 0.001, 3, true],
             ['in', '0.00133', '0.00171', 0.0001, 4, false],
             ['in', '-0.00083', '-0.00029', 0.0001, 4, true],
@@ -183,7 +184,7 @@ final class JointHelpTest extends TestCase
             foreach ([$from, $to] as $end) {
                 self::assertEqualsWithDelta(round($end / $step), $end / $step, 1e-6, $case);
             }
-            self::assertLessThanOrEqual((float) $least - (float) $by[1] + ($unit === 'mm' ? $step / 2 : 0) + 1e-9, $from, $case);
+            self::assertLessThanOrEqual((float) $least - (float) $by[1] + 1e-9, $from, $case);
             self::assertGreaterThan((float) $least - (float) $by[1] - $step - 1e-9, $from, $case);
             if ($tight) {
                 self::assertEqualsWithDelta(min(0.0, (float) $most + (float) $by[1]), $to, $step / 2 + 1e-9, $case);
@@ -360,6 +361,20 @@ final class JointHelpTest extends TestCase
         self::assertSame('plain', $of('17.00')['tone']);
         $still = $tiles('40.00', null);
         self::assertSame(['–', 'plain'], [$still['Sliding speed']['value']['mm'], $still['Sliding speed']['tone']]);
+    }
+
+    /** A bush of a metal no limits are known of: the pressure is told and not judged, and nothing is drawn. */
+    public function test_a_load_on_a_metal_without_known_limits(): void
+    {
+        $job = SampleJob::measured()->materials('grey cast iron, ordinary', 'low-carbon steel, cold drawn');
+        $job->joint('Shaft in bush', ['load_n' => 2000.0, 'speed_rpm' => 300.0, 'along' => $job->surface('Housing length')]);
+        $plain = self::help($job->build(), 'Shaft in bush')['plain'];
+        $tiles = array_column($plain['tiles'], null, 'label');
+        self::assertSame('2.27 MPa', $tiles['Pressure']['value']['mm']);
+        foreach (['Pressure', 'Sliding speed', 'p·v'] as $tile) {
+            self::assertSame(['plain', 'no limit known'], [$tiles[$tile]['tone'], $tiles[$tile]['remark']['mm']]);
+        }
+        self::assertNull($plain['picture']);
     }
 
     /** What is asked and the bearing go into the job's file and come back. */
