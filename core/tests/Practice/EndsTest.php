@@ -61,6 +61,7 @@ final class EndsTest extends TestCase
                 'press' => $bench->pressed(),
                 'bore' => $bore(0.1),
                 'spring' => $bore(0.0),
+                'look' => $bench->reads('Bush bore', 'three-point'),
                 'face' => $bench->do(['kind' => 'cut', 'surface' => $bench->surface('Bush length'), 'mm' => 0.1]),
                 default => null,
             };
@@ -78,7 +79,7 @@ final class EndsTest extends TestCase
     /** @return list<array{string, float}> */
     public static function orders(): array
     {
-        return [['bore press', 0.12], ['press bore', 0.0], ['press', 0.12], ['press spring', 0.12], ['press face', 0.12], ['bore', 0.0]];
+        return [['bore press', 0.12], ['press bore', 0.0], ['press', 0.12], ['press spring', 0.12], ['press face', 0.12], ['press look', 0.12], ['bore', 0.0]];
     }
 
     /** In bores that are in line nothing is lost. */

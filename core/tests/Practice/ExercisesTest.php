@@ -69,6 +69,32 @@ final class ExercisesTest extends TestCase
         }
     }
 
+    /** What the scales reach, on each step of theirs: 25 mm, 1 in, 140 mm by twentieths, 5½ in by thous; proper fractions in lowest terms. */
+    public function test_what_is_asked_lies_on_the_scale(): void
+    {
+        foreach ([
+            [ExerciseKind::MicrometerMm, 0.6, 24.9, 1000.0, 1.0], [ExerciseKind::MicrometerIn, 0.03, 0.98, 10000.0, 25.4],
+            [ExerciseKind::VernierMm, 2.0, 140.0, 20.0, 1.0], [ExerciseKind::VernierIn, 0.1, 5.5, 1000.0, 25.4],
+        ] as [$kind, $from, $to, $steps, $mm]) {
+            $values = array_map(static fn (int $seed): float => Exercise::draw($kind, $seed)->answerMm / $mm, range(0, 300));
+            foreach ($values as $value) {
+                self::assertEqualsWithDelta(round($value * $steps), $value * $steps, 1e-6, $kind->value);
+            }
+            self::assertGreaterThanOrEqual($from - 1e-9, min($values));
+            self::assertLessThanOrEqual($to + 1e-9, max($values));
+            // All of it is asked for sooner or later.
+            self::assertLessThan($from + 0.05 * ($to - $from), min($values), $kind->value);
+            self::assertGreaterThan($to - 0.05 * ($to - $from), max($values), $kind->value);
+        }
+        $eighths = [];
+        foreach (range(0, 400) as $seed) {
+            preg_match('/Write (\d+)\/(\d+) in/', Exercise::draw(ExerciseKind::Fraction, $seed)->says->mm, $m);
+            self::assertSame([1, 1], [$m[1] % 2, (int) ($m[1] < $m[2])], "{$m[1]}/{$m[2]}");
+            $m[2] === '8' && $eighths[$m[1]] = true;
+        }
+        self::assertEqualsCanonicalizing(['1', '3', '5', '7'], array_map(strval(...), array_keys($eighths)));
+    }
+
     /** Half a step of what it is read on is right, on either side. */
     public function test_how_near_is_right(): void
     {

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Tests\Practice;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Facts\Kind;
+use Oldpart\Core\Facts\PracticeFacts;
 use Oldpart\Core\Practice\BenchView;
 use Oldpart\Core\Practice\Debrief;
 use Oldpart\Core\Practice\Lesson;
@@ -29,6 +30,23 @@ final class LessonsTest extends TestCase
         self::assertSame(array_unique($levels, SORT_REGULAR), array_intersect_key($levels, array_unique($levels, SORT_REGULAR)));
         self::assertSame(Level::Easy, $levels[0]);
         self::assertSame(Level::Hard, $levels[count($levels) - 1]);
+    }
+
+    /** Which one a job is of: by its name, or free with a kind and a level; what is neither is refused by the field. */
+    public function test_the_lesson_of_a_job(): void
+    {
+        $of = static fn (string $lesson, string $kind, string $level): Lesson => Lesson::of(new PracticeFacts($lesson, $kind, $level, 1, Unit::Millimetre));
+        self::assertSame('warm-part', $of('warm-part', '', '')->code);
+        $free = $of('', 'plain-bush', 'hard');
+        self::assertSame(['plain-bush', Level::Hard], [$free->kind->code, $free->level]);
+        foreach ([['no-such', '', '', 'lesson'], ['', 'plain-bush', 'heroic', 'level'], ['', 'no-such', 'hard', 'kind']] as [$lesson, $kind, $level, $field]) {
+            try {
+                $of($lesson, $kind, $level);
+                self::fail("{$lesson} {$kind} {$level}");
+            } catch (BadInput $bad) {
+                self::assertSame($field, $bad->field);
+            }
+        }
     }
 
     /** A lesson names only what its kind has. */

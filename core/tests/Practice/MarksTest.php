@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Practice;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Gauge\TrueShape;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Picture\Line;
@@ -90,7 +92,7 @@ final class MarksTest extends TestCase
             static fn (array $j): array => $j['name'] === 'Bush in housing' ? [...$j, 'purpose' => 'hand-fit'] : $j,
             (array) $array['joints'],
         );
-        $debrief = Debrief::of($bench->lesson, $bench->shop, \Oldpart\Core\Facts\JobFacts::fromArray($array));
+        $debrief = Debrief::of($bench->lesson, $bench->shop, JobFacts::fromArray($array));
         self::assertSame(0, $this->score($debrief, Skill::Fit)->points);
         self::assertStringContainsString('another purpose was chosen', $debrief->first->mm ?? '');
         // Nor does it help that its limits would do.
@@ -101,7 +103,7 @@ final class MarksTest extends TestCase
             ] : $j,
             $array['joints'],
         );
-        $debrief = Debrief::of($bench->lesson, $bench->shop, \Oldpart\Core\Facts\JobFacts::fromArray($array));
+        $debrief = Debrief::of($bench->lesson, $bench->shop, JobFacts::fromArray($array));
         self::assertSame(0, $this->score($debrief, Skill::Fit)->points);
         // Limits typed by hand, wider than it works within: at both ends, or at one.
         foreach ([['-0.1', '0.1'], ['-0.05', '-0.01'], ['-0.03', '0.01']] as [$least, $most]) {
@@ -112,7 +114,7 @@ final class MarksTest extends TestCase
                 ] : $j,
                 $array['joints'],
             );
-            $debrief = Debrief::of($bench->lesson, $bench->shop, \Oldpart\Core\Facts\JobFacts::fromArray($array));
+            $debrief = Debrief::of($bench->lesson, $bench->shop, JobFacts::fromArray($array));
             self::assertSame(0, $this->score($debrief, Skill::Fit)->points, $least);
             self::assertStringContainsString('its limits are wider', $debrief->first->mm ?? '', $least);
         }
@@ -135,6 +137,55 @@ final class MarksTest extends TestCase
         $score = $this->score($bench->debrief(), Skill::Judgement);
         self::assertSame(0, $score->points);
         self::assertSame('0 of 3 joints do their work.', $score->why->mm);
+        // 20 µm tight in its housing, whatever that is: one of three.
+        $one = new Benches(Lesson::free('plain-bush', Level::Easy, Unit::Millimetre), 4);
+        $one->is('Bush outside', $one->trueMm('Housing bore') + 0.02)->pressed();
+        $score = $this->score($one->debrief(), Skill::Judgement);
+        self::assertSame([33, '1 of 3 joints do their work.'], [$score->points, $score->why->mm]);
+    }
+
+    /** Of two joints one fit is within what it works within, the other wider: half. */
+    public function test_fits_are_counted_by_the_joint(): void
+    {
+        $bench = Benches::lesson('not-in-line');
+        $bench->measured('Housing bore', 'three-point')->measured('Shaft journal', 'outside-micrometer');
+        $bench->cutTo('Bush outside', 28.04)->cutTo('Bush bore', 22.05);
+        $array = (array) json_decode((string) json_encode($bench->facts()), true);
+        $debrief = Debrief::of($bench->lesson, $bench->shop, $bench->facts());
+        self::assertSame([100, '2 of 2 within what the joint works within.'], [
+            $this->score($debrief, Skill::Fit)->points, $this->score($debrief, Skill::Fit)->why->mm,
+        ]);
+        $array['joints'] = array_map(
+            static fn (array $j): array => $j['name'] === 'Shaft in bush' ? [
+                ...$j, 'school' => null, 'least' => ['typed' => '0', 'unit' => 'mm'], 'most' => ['typed' => '0.9', 'unit' => 'mm'],
+            ] : $j,
+            (array) $array['joints'],
+        );
+        $wide = $this->score(Debrief::of($bench->lesson, $bench->shop, JobFacts::fromArray($array)), Skill::Fit);
+        self::assertSame([50, '1 of 2 within what the joint works within.'], [$wide->points, $wide->why->mm]);
+    }
+
+    /** What stands on the bench can be taken in the hand: joints of surfaces that are there, gauges that are in the drawer. */
+    public function test_the_bench_shows_only_what_can_be_done(): void
+    {
+        foreach (Kind::all() as $kind) {
+            foreach ($kind->code === 'free-form' ? [] : [1, 2] as $seed) {
+                $bench = new Benches(Lesson::free($kind->code, Level::Hard, Unit::Millimetre), $seed);
+                $view = (array) json_decode((string) json_encode(new BenchView($bench->lesson, $bench->shop)), true);
+                $surfaces = array_column((array) $view['surfaces'], 'kind', 'id');
+                $joints = array_column($bench->shop->laid->joints, null, 'id');
+                $round = ['bore', 'shaft'];
+                foreach ((array) $view['joints'] as $shown) {
+                    $joint = $joints[$shown['id']];
+                    self::assertContains($surfaces[$joint->inner] ?? '', $round, "{$kind->code}: {$joint->name}");
+                    self::assertContains($surfaces[$joint->outer] ?? '', $round, "{$kind->code}: {$joint->name}");
+                }
+                $drawer = array_column((array) $view['gauges'], 'code');
+                foreach ((array) $view['surfaces'] as $surface) {
+                    self::assertSame([], array_diff($surface['gauges'], $drawer));
+                }
+            }
+        }
     }
 
     public function test_points_lie_from_nothing_to_a_hundred(): void
