@@ -353,6 +353,13 @@ final class JointHelpTest extends TestCase
         self::assertCount(1, $shares($tiles('40.00', null)));
         $over = array_column($tiles('40.00', 30000.0)['drawn']['shapes'], 'tone');
         self::assertContains('overlap', array_slice($over, 0, -2), 'what is beyond it is red');
+        // Drawn two and a half times as long as what it stands, and no longer: the bars by their right ends, from the dashed line.
+        $shapes = $tiles('40.00', 30000.0)['drawn']['shapes'];
+        $bars = array_filter($shapes, static fn (array $s): bool => $s['type'] === 'area');
+        $limit = array_values(array_filter($shapes, static fn (array $s): bool => $s['dashed'] ?? false))[0]['x1'];
+        $left = min(array_column($shapes, 'x1'));
+        $long = array_map(static fn (array $bar): float => (max(array_column($bar['rings'][0], 0)) - $left) / ($limit - $left), array_values($bars));
+        self::assertEqualsWithDelta([2000 / 880 / $stands('Pressure'), 2.5, 2.5], $long, 0.01);
         self::assertNotContains('overlap', array_slice(array_column($full['drawn']['shapes'], 'tone'), 0, -2));
         $of = static fn (string $length): array => $tiles($length, null)['Length over diameter'];
         self::assertSame(['1.50', 'good'], [$of('33.00')['value']['mm'], $of('33.00')['tone']]);
