@@ -281,6 +281,13 @@ final class SurveyTest extends BrowserTestCase
     {
         $this->visit('/job/demo-clock/survey?at=demo-clock-1');
         $this->press('Find out what it is');
+        // The hand is led to the first test, which is on the screen.
+        $this->waitFor(
+            fn (): bool => $this->page->executeScript(
+                'const e = document.activeElement, b = e.getBoundingClientRect(); return e.textContent === "pulls hard" && b.top > 0 && b.bottom < innerHeight;',
+            ) === true,
+            'the focus is not on the first test',
+        );
         $this->press('pulls hard');
         $this->sees('low-carbon steel', 'grey cast iron');
         $this->press('skates off');
@@ -288,6 +295,11 @@ final class SurveyTest extends BrowserTestCase
         $this->sees('So far: hardened steel');
         $this->press('Take it as this: hardened steel');
         $this->sees('grind only', 'Do not weld');
+        self::assertSame(
+            'Taken as this: hardened steel',
+            $this->page->executeScript('return document.activeElement.getAttribute("aria-label")'),
+            'the focus was lost',
+        );
         // ISO 18265 table A.1: 50.5 HRC is 520 HV, 494 HB and about 1700 MPa.
         $this->fill('Hardness', '50.5');
         $this->sees('50.5 HRC', '494 HB', '520 HV', 'about 1700 MPa');

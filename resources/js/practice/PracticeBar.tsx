@@ -5,7 +5,8 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import { useKey } from '../shell/keys';
 import { useNavigate } from '../shell/router';
 import { Cutting } from './Cutting';
 import { Else } from './Else';
@@ -18,6 +19,9 @@ type Tool = 'read' | 'cut' | 'join' | 'else' | 'end';
 /** What lies nearest at each stage. */
 const AT: Record<string, Tool> = { measure: 'read', make: 'cut', assemble: 'join', 'hand-over': 'end' };
 
+/** What can be taken hold of by the keys. */
+const HANDLES = ['input', 'textarea', 'button', '[role=combobox]', '[tabindex="0"]'].join();
+
 /** The mark of practice on every screen of such a job, and the simulated shop behind it. */
 export function PracticeBar({ job, stage }: { job: string; stage: string }) {
     const state = usePracticeBench(job);
@@ -27,6 +31,15 @@ export function PracticeBar({ job, stage }: { job: string; stage: string }) {
     const [why, setWhy] = useState('');
     const tool = chosen?.stage === stage ? chosen.tool : (AT[stage] ?? null);
     const bench = state.data?.bench;
+    const bar = useRef<HTMLElement>(null);
+    useKey(
+        'g',
+        () => {
+            const first = bar.current?.querySelector<HTMLElement>(`[data-tool] :is(${HANDLES})`);
+            (first ?? bar.current?.querySelector<HTMLElement>('button'))?.focus();
+        },
+        true,
+    );
     const over = bench?.over ?? false;
     const end = async (kind: 'end' | 'decline') => {
         const done = await act(kind === 'decline' ? { kind, why } : { kind });
@@ -37,6 +50,7 @@ export function PracticeBar({ job, stage }: { job: string; stage: string }) {
     return (
         <Box
             component="section"
+            ref={bar}
             aria-label="Practice"
             sx={{
                 border: '3px dashed',
@@ -90,7 +104,7 @@ export function PracticeBar({ job, stage }: { job: string; stage: string }) {
                 </Alert>
             )}
             {bench && !over && tool !== null && (
-                <Box sx={{ mt: 1.5 }}>
+                <Box data-tool={tool} sx={{ mt: 1.5 }}>
                     {tool === 'read' && stage === 'measure' && <Reading bench={bench} act={act} />}
                     {tool === 'cut' && stage === 'make' && <Cutting bench={bench} act={act} />}
                     {tool === 'join' && <Joining bench={bench} act={act} />}

@@ -19,6 +19,7 @@ const KEYS: [string, string][] = [
     ['Enter', 'store a reading and go on'],
     ['Shift Enter', 'store it and stay at this spot'],
     ['T', 'take the gauge’s reading'],
+    ['G', 'in practice: to the gauge, the lathe, the press'],
     ['U', 'inch, millimetre, both'],
     ['N', 'night shift'],
     ['/', 'find a job, a surface, a size, a sum, a word, or what to do'],

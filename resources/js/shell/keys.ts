@@ -19,6 +19,10 @@ export function useSingleKeys(): boolean {
     }, singleKeys.on);
 }
 
+/** A field says it of itself. */
+const untouched = (target: EventTarget | null): boolean =>
+    target instanceof HTMLElement && target.dataset.untouched === 'yes';
+
 /** What takes letters for itself while it is open: dialogs, lists, menus. */
 const OPEN = '[role=dialog], [role=alertdialog], [role=listbox], [role=menu]';
 
@@ -35,8 +39,11 @@ function typing(target: EventTarget | null): boolean {
     );
 }
 
-/** Runs when the key is pressed, but never while somebody types in a field, or a list, a menu or a dialog is open. */
-export function useKey(key: string, run: () => void): void {
+/**
+ * Runs when the key is pressed, but never while somebody types in a field, or a list, a menu or a dialog is open; where it
+ * is asked for, in a field too in which nothing was typed yet.
+ */
+export function useKey(key: string, run: () => void, untouchedToo = false): void {
     const latest = useRef(run);
     useEffect(() => {
         latest.current = run;
@@ -49,7 +56,7 @@ export function useKey(key: string, run: () => void): void {
                 !modified &&
                 !event.defaultPrevented &&
                 singleKeys.on() &&
-                !typing(event.target) &&
+                (!typing(event.target) || (untouchedToo && untouched(event.target))) &&
                 !document.querySelector(OPEN)
             ) {
                 event.preventDefault();
@@ -58,5 +65,5 @@ export function useKey(key: string, run: () => void): void {
         };
         window.addEventListener('keydown', listen);
         return () => window.removeEventListener('keydown', listen);
-    }, [key]);
+    }, [key, untouchedToo]);
 }

@@ -24,6 +24,7 @@ export function CellInput({ label, initial, refused, typing, store, next, onTake
         input.current?.focus();
         input.current?.select();
     }, []);
+    const untouched = text === '' || text === initial;
     const keep = (then: 'next' | 'stay' | 'leave') => {
         if (given.current) {
             return;
@@ -58,13 +59,13 @@ export function CellInput({ label, initial, refused, typing, store, next, onTake
                     autoComplete: 'off',
                     inputMode: 'text',
                     'aria-invalid': refused,
+                    'data-untouched': untouched ? 'yes' : undefined,
                 }}
                 onChange={(event) => {
                     setText(event.target.value);
                     typing(event.target.value);
                 }}
                 onKeyDown={(event: KeyboardEvent) => {
-                    const untouched = text === '' || text === initial;
                     if (event.key.toLowerCase() === 't' && untouched && onTake) {
                         event.preventDefault();
                         onTake();

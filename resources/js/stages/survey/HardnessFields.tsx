@@ -23,7 +23,7 @@ export function HardnessFields({
             sx={{
                 display: 'grid',
                 gap: 1.25,
-                mt: 0.5,
+                mt: 1.5,
                 gridTemplateColumns: '5.75rem 1fr 1.4fr',
                 alignItems: 'start',
             }}

@@ -11,7 +11,9 @@ import { Tests } from './MetalTests';
 
 /** What it is made of and what that allows; a few simple tests where nobody knows. */
 export function Metal({ part, answer }: { part: Part; answer: PartAnswer }) {
-    const [testing, setTesting] = useState(Object.keys(part.tests).length > 0);
+    const [testing, setTesting] = useState<'no' | 'before' | 'now'>(
+        Object.keys(part.tests).length > 0 ? 'before' : 'no',
+    );
     return (
         <Box component="section" aria-label="Metal" sx={{ mt: 2.5 }}>
             <Typography variant="h2" sx={{ mb: 1.25 }}>
@@ -33,10 +35,10 @@ export function Metal({ part, answer }: { part: Part; answer: PartAnswer }) {
                     <Notes notes={answer.notes} />
                 </Box>
             </Box>
-            {testing ? (
-                <Tests part={part} answer={answer} />
+            {testing !== 'no' ? (
+                <Tests part={part} answer={answer} begun={testing === 'now'} />
             ) : (
-                <Button variant="outlined" color="inherit" onClick={() => setTesting(true)} sx={{ mt: 1 }}>
+                <Button variant="outlined" color="inherit" onClick={() => setTesting('now')} sx={{ mt: 1 }}>
                     Find out what it is
                 </Button>
             )}

@@ -3,11 +3,13 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
+import { useEffect, useRef } from 'react';
 import { useCatalogue } from '../../api/queries';
 import type { Part, PartAnswer } from '../../api/types';
 import { useJob } from '../../job/JobContext';
 
-export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
+/** @param begun by the hand that asked for them: it is led to the first, which is shown with as many of the others as fit */
+export function Tests({ part, answer, begun }: { part: Part; answer: PartAnswer; begun: boolean }) {
     const { save } = useJob();
     const catalogue = useCatalogue();
     const show = (test: string, outcome: string | null) => {
@@ -15,8 +17,16 @@ export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
         void save('parts', part.id, { tests: outcome === null ? tests : { ...tests, [test]: outcome } });
     };
     const first = answer.likely[0];
+    const box = useRef<HTMLElement>(null);
+    const there = catalogue.data !== undefined;
+    useEffect(() => {
+        if (begun && there) {
+            box.current?.scrollIntoView({ block: 'start' });
+            box.current?.querySelector('button')?.focus({ preventScroll: true });
+        }
+    }, [begun, there]);
     return (
-        <Box sx={{ mt: 2 }}>
+        <Box ref={box} sx={{ mt: 2, scrollMarginTop: '9rem' }}>
             <Typography role="status" sx={{ mb: 1.25, minHeight: '1.5em' }}>
                 {first === undefined
                     ? 'So far nothing was tried.'
@@ -73,7 +83,7 @@ export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
                                 display: 'grid',
                                 gridTemplateColumns: {
                                     xs: 'minmax(0, 1fr) 5rem',
-                                    sm: '14.375rem 1fr 5.625rem auto',
+                                    sm: '14.375rem 1fr 5.625rem 9.5rem',
                                 },
                                 gap: 1.25,
                                 alignItems: 'center',
@@ -97,13 +107,17 @@ export function Tests({ part, answer }: { part: Part; answer: PartAnswer }) {
                             </Box>
                             <Typography variant="body2">{group.confidence}</Typography>
                             <Button
-                                variant="outlined"
+                                variant={part.material === group.material ? 'text' : 'outlined'}
                                 color="inherit"
-                                disabled={part.material === group.material}
-                                aria-label={`Take it as this: ${group.says}`}
+                                aria-label={
+                                    part.material === group.material
+                                        ? `Taken as this: ${group.says}`
+                                        : `Take it as this: ${group.says}`
+                                }
+                                aria-pressed={part.material === group.material}
                                 onClick={() => void save('parts', part.id, { material: group.material })}
                             >
-                                Take it as this
+                                {part.material === group.material ? 'Taken as this' : 'Take it as this'}
                             </Button>
                         </Box>
                     ))}
