@@ -149,4 +149,87 @@ final class TypicalFiguresTest extends TestCase
             self::assertEqualsWithDelta(0.04, $range[1] - $range[0], 1e-9, $how);
         }
     }
+
+    /** ISO 18265 table A.1: to 650 HV its Brinell is 0.95 of its Vickers, to the nearest whole one above 100. */
+    public function test_brinell_goes_with_vickers(): void
+    {
+        foreach (Table::rows('hardness') as [, $hv, $hb]) {
+            if ($hv <= 650) {
+                self::assertEqualsWithDelta(0.95 * $hv, $hb, $hv < 100 ? 0.06 : 0.51, "{$hv} HV");
+            } else {
+                self::assertNull($hb);
+            }
+        }
+    }
+
+    /** Inch pitches of ISO 5296 and round teeth: twice the pitch line's distance over the pulley, in thou, from makers' tables, from memory. */
+    public function test_belts(): void
+    {
+        $belts = array_column(Table::read('belts')['belts'], null, 'label');
+        foreach ([
+            'MXL' => [0.08, 20], 'XL' => [0.2, 20], 'L' => [0.375, 30], 'H' => [0.5, 54], 'XH' => [0.875, 110], 'XXH' => [1.25, 120],
+        ] as $label => [$pitchIn, $thou]) {
+            self::assertEqualsWithDelta(25.4 * $pitchIn, $belts[$label]['pitch_mm'], 1e-9, $label);
+            self::assertEqualsWithDelta(0.0254 * $thou, $belts[$label]['inside_mm'], 0.0006, $label);
+        }
+        foreach (['2M' => [2, 20], '3M' => [3, 30], '5M' => [5, 45], '8M' => [8, 54], '14M' => [14, 110]] as $label => [$mm, $thou]) {
+            self::assertEquals($mm, $belts[$label]['pitch_mm']);
+            self::assertEqualsWithDelta(0.0254 * $thou, $belts[$label]['inside_mm'], 0.0006, $label);
+        }
+        // Flat metric teeth by the pitch: a little under a fifth of it.
+        foreach (['T2.5' => 2.5, 'T5' => 5, 'T10' => 10] as $label => $mm) {
+            self::assertEquals($mm, $belts[$label]['pitch_mm']);
+            self::assertEqualsWithDelta(0.187 * $mm, $belts[$label]['inside_mm'], 0.035 * $mm, $label);
+        }
+    }
+
+    /** How far a screw goes in, in its own outside: common practice, no source. */
+    public function test_how_far_a_screw_goes_in(): void
+    {
+        self::assertEquals(
+            ['steel' => 1.0, 'cast iron' => 1.5, 'bronze' => 1.5, 'aluminium' => 2.0, 'white metal' => 2.0, 'plastic' => 2.0, 'wood' => 4.0],
+            Table::read('engagement')['families'],
+        );
+    }
+
+    /** How far each mending goes, on diameter or length: common practice, no source. */
+    public function test_how_far_a_mending_goes(): void
+    {
+        self::assertEquals([
+            'knurl' => 0.15, 'plate' => 0.2, 'weld' => null, 'sleeve-shaft' => null, 'sleeve-bore' => null, 'compound' => 0.25,
+            'compound-bore' => 0.25, 'shim' => 1.0, 'other-length' => null, 'slot-key' => 2.0,
+        ], array_column(Table::rows('deviation-ways'), 'up_to_mm', 'code'));
+    }
+
+    /** Depth of what was done to a surface, a side: common practice, no source. */
+    public function test_how_deep_a_skin_is(): void
+    {
+        self::assertEquals([
+            'case-hardened' => [0.5, 1.5], 'hardened' => null, 'nitrided' => [0.1, 0.5], 'ground' => null, 'chromed' => [0.02, 0.5],
+            'plated' => [0.005, 0.025], 'welded' => null, 'sprayed' => [0.3, 1.5],
+        ], array_column(Table::rows('treatments'), 'skin_mm', 'code'));
+    }
+
+    /**
+     * Where to begin, m/min with high-speed steel and with carbide: common practice, no source. In feet a minute the old
+     * rules of the trade: mild steel about 90, cast iron 60, bronze 110, brass 230, aluminium 300.
+     */
+    public function test_where_to_begin_cutting(): void
+    {
+        $speeds = [];
+        foreach (Table::read('cutting-speeds')['metals'] as $metal) {
+            $speeds[$metal['family'] ?? $metal['names'][0]] = [$metal['hss'], $metal['carbide']];
+        }
+        self::assertEquals([
+            'stainless, austenitic' => [[12, 20], [70, 120]], 'bearing or tool steel, hardened' => [null, [40, 80]],
+            'alloy steel, quenched and tempered' => [[10, 16], [60, 110]], 'leaded free-cutting steel' => [[35, 50], [120, 220]],
+            'free-cutting brass' => [[50, 90], [150, 300]], 'aluminium bronze' => [[15, 25], [60, 120]],
+            'sintered bronze, oil-filled' => [[40, 70], [100, 200]], 'steel' => [[22, 32], [90, 160]], 'cast iron' => [[15, 22], [60, 110]],
+            'bronze' => [[25, 45], [100, 200]], 'aluminium' => [[60, 120], [200, 400]], 'white metal' => [[60, 90], [100, 200]],
+            'plastic' => [[60, 120], [100, 200]],
+        ], $speeds);
+        foreach (['steel' => 90, 'cast iron' => 60, 'bronze' => 110, 'free-cutting brass' => 230, 'aluminium' => 300] as $metal => $feet) {
+            self::assertEqualsWithDelta(0.3048 * $feet, array_sum($speeds[$metal][0]) / 2, 0.1 * $feet * 0.3048, $metal);
+        }
+    }
 }
