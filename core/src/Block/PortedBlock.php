@@ -65,7 +65,8 @@ final readonly class PortedBlock
             $least = min($d->from->{$axis}, $d->to->{$axis});
             $most = max($d->from->{$axis}, $d->to->{$axis});
             $faces[$low] = $least <= Vector::NEAR_MM ? null : $least - $reach;
-            $faces[$high] = $most >= $this->size->{$axis} - Vector::NEAR_MM ? null : $this->size->{$axis} - $most - $reach;
+            $beyond = $this->size->{$axis} - $most;
+            $faces[$high] = $beyond <= Vector::NEAR_MM ? null : $beyond - $reach;
         }
 
         return $faces;

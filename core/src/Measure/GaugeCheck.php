@@ -75,7 +75,7 @@ final readonly class GaugeCheck
                 },
             ),
         ];
-        $allowed = $tool->mpeMm + 2 * $tool->repeatabilityMm + $tool->resolutionMm;
+        $allowed = $tool->mpeAt($last->trueMm) + 2 * $tool->repeatabilityMm + $tool->resolutionMm;
         if (abs($off) > $allowed) {
             $notes[] = Note::stop(
                 'beyond-its-limits',

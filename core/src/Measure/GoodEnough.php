@@ -19,10 +19,11 @@ final readonly class GoodEnough implements \JsonSerializable
      * @param  float  $widthMm  width of the allowed size band
      * @param  float  $u95Mm  U95 of the reading, above 0
      * @param  list<Instrument>  $others  what the shop has for this surface
+     * @param  float  $sizeMm  about what is read, 0 or more
      *
      * 4 or more: good. 2 to 4: usable with the risk said. Under 2: can't decide. Source: common metrology practice.
      */
-    public static function judge(float $widthMm, float $u95Mm, array $others = []): self
+    public static function judge(float $widthMm, float $u95Mm, array $others = [], float $sizeMm = 0.0): self
     {
         $ratio = $u95Mm > 0 ? $widthMm / (2 * $u95Mm) : 99.0;
         $width = LengthWriter::difference($widthMm);
@@ -46,7 +47,10 @@ final readonly class GoodEnough implements \JsonSerializable
                 ),
             );
         }
-        $able = array_filter($others, static fn (Instrument $i): bool => $widthMm / (2 * $i->bestU95Mm()) >= 2);
+        $able = array_filter(
+            $others,
+            static fn (Instrument $i): bool => $widthMm / (2 * $i->bestU95Mm($sizeMm)) >= 2,
+        );
         $names = implode(', or the ', array_map(static fn (Instrument $i): string => lcfirst($i->name), $able));
         $way =
             $names !== ''

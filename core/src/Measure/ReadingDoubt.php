@@ -48,7 +48,7 @@ final readonly class ReadingDoubt
             // Anywhere between two pins is as likely as anywhere between two marks; a pair says its own step.
             lastDigitMm: ($scatter * ($reading->betweenMm ?? $tool->resolutionMm)) / sqrt(12),
             // Set on a master near the size, its long-range error drops out.
-            gaugeMm: $compared ? 0.0 : $reading->sameGaugeFactor() * $tool->mpeMm * $third,
+            gaugeMm: $compared ? 0.0 : $reading->sameGaugeFactor() * $tool->mpeAt($sizeMm) * $third,
             masterMm: ($compared && $tool->masterUMm <= 0 ? self::MASTER_U_MM : $tool->masterUMm) / 2,
             feelMm: $scatter * $tool->feelMm,
             jawsMm: ($tool->jawShiftMm($kind, $sizeMm)->width() / 2) * $third,

@@ -89,7 +89,8 @@ final readonly class TrueJob
                 && $i->code !== 'pins'
                 && $i->canMeasure($surface->kind, $true->shape->sizeMm),
         );
-        usort($able, static fn (Instrument $a, Instrument $b): int => $a->bestU95Mm() <=> $b->bestU95Mm());
+        $sure = static fn (Instrument $i): float => $i->bestU95Mm($true->shape->sizeMm);
+        usort($able, static fn (Instrument $a, Instrument $b): int => $sure($a) <=> $sure($b));
 
         return $able[0] ?? null;
     }

@@ -80,7 +80,7 @@ final readonly class WaysOut
         }
         $ways = [];
         foreach ($this->facts->shop->instruments->all() as $tool) {
-            $u = 2 * sqrt(($tool->bestU95Mm() / 2) ** 2 + $temperature ** 2);
+            $u = 2 * sqrt(($tool->bestU95Mm($found->meanMm) / 2) ** 2 + $temperature ** 2);
             if (
                 ! $tool->canMeasure($mate->kind, $found->meanMm, $mate->long->length->mm ?? 0.0)
                 || $u > 0.9 * $found->sureMm()

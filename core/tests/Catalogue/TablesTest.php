@@ -130,7 +130,7 @@ final class TablesTest extends TestCase
      */
     public function test_instruments_rank_as_the_trade_ranks_them(): void
     {
-        $sure = static fn (string $code): float => Instrument::named($code)->bestU95Mm();
+        $sure = static fn (string $code): float => Instrument::named($code)->bestU95Mm(25.0);
         self::assertLessThan($sure('telescoping'), $sure('three-point'));
         self::assertLessThan($sure('calliper'), $sure('outside-micrometer'));
         self::assertLessThan($sure('rule'), $sure('calliper'));

@@ -594,7 +594,7 @@ final class JointHelpTest extends TestCase
         self::assertGreaterThan(0.0005, $unsure);
         $with = $said($job);
         $best = min(array_map(
-            static fn (\Oldpart\Core\Measure\Instrument $tool): float => $tool->canMeasure(\Oldpart\Core\Measure\SurfaceKind::Bore, 30.0) ? $tool->bestU95Mm() : INF,
+            static fn (\Oldpart\Core\Measure\Instrument $tool): float => $tool->canMeasure(\Oldpart\Core\Measure\SurfaceKind::Bore, 30.0) ? $tool->bestU95Mm(30.0) : INF,
             $job->build()->shop->instruments->all(),
         ));
         self::assertEqualsWithDelta(2 * sqrt(($best / 2) ** 2 + $unsure ** 2), $with, 0.00051);

@@ -5,9 +5,15 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Measure;
 
 use Oldpart\Core\Measure\Acceptance;
+use Oldpart\Core\Measure\GaugeCheck;
 use Oldpart\Core\Measure\GoodEnough;
 use Oldpart\Core\Measure\Instrument;
+use Oldpart\Core\Measure\Reading;
+use Oldpart\Core\Measure\ReadingDoubt;
+use Oldpart\Core\Measure\SurfaceKind;
+use Oldpart\Core\Measure\Warmth;
 use Oldpart\Core\Quantity\Band;
+use Oldpart\Core\Quantity\Fields;
 use PHPUnit\Framework\TestCase;
 
 final class DecisionTest extends TestCase
@@ -90,7 +96,39 @@ final class DecisionTest extends TestCase
      */
     public function test_how_sure_an_instrument_can_be(): void
     {
-        self::assertEqualsWithDelta(0.00507, Instrument::named('outside-micrometer')->bestU95Mm(), 1e-5);
-        self::assertEqualsWithDelta(0.6028, Instrument::named('rule')->bestU95Mm(), 1e-4);
+        self::assertEqualsWithDelta(0.00507, Instrument::named('outside-micrometer')->bestU95Mm(25.0), 1e-5);
+        self::assertEqualsWithDelta(0.6028, Instrument::named('rule')->bestU95Mm(25.0), 1e-4);
+    }
+
+    /**
+     * A micrometer may err 4 µm to 50 mm, 5 to 100, 6 to 150 (ISO 3611, DIN 863 by the range it is of; from memory), and with
+     * it what is set by one; a ring, a calliper's own figure to 150 and a comparison with a master don't grow.
+     */
+    public function test_a_larger_micrometer_may_err_more(): void
+    {
+        foreach ([[0.0, 4], [24.9, 4], [49.9, 4], [50.1, 5], [74.9, 5], [99.9, 5], [100.1, 6], [149.9, 6]] as [$mm, $um]) {
+            foreach (['outside-micrometer', 'telescoping'] as $code) {
+                self::assertEqualsWithDelta($um / 1000, Instrument::named($code)->mpeAt($mm), 1e-9, "{$code} at {$mm}");
+            }
+            self::assertEqualsWithDelta(0.004, Instrument::named('three-point')->mpeAt($mm), 1e-9);
+            self::assertEqualsWithDelta(0.02, Instrument::named('calliper')->mpeAt($mm), 1e-9);
+        }
+        // By hand at 60: 2 √(0.001² + 0.001²/12 + 0.005²/3) = 0.006137.
+        $tool = Instrument::named('outside-micrometer');
+        self::assertEqualsWithDelta(0.006137, $tool->bestU95Mm(60.0), 1e-6);
+        $doubt = static fn (float $mm, ?float $master): float => ReadingDoubt::of(
+            new Reading($mm, masterMm: $master), $tool, new Warmth(), SurfaceKind::Shaft, $mm,
+        )->gaugeMm;
+        self::assertEqualsWithDelta(0.004 / sqrt(3), $doubt(40.0, null), 1e-9);
+        self::assertEqualsWithDelta(0.005 / sqrt(3), $doubt(60.0, null), 1e-9);
+        self::assertSame(0.0, $doubt(60.0, 60.0));
+        // Held to it by a master of its size, and through a file.
+        $check = [new GaugeCheck(60.0075, 60.0, new \DateTimeImmutable('2026-11-01'))];
+        $codes = array_column(GaugeCheck::verdict($tool, $check, new \DateTimeImmutable('2026-11-30')), 'code');
+        self::assertNotContains('beyond-its-limits', $codes, '5 and 2 and 1 µm are 8');
+        $check = [new GaugeCheck(40.0075, 40.0, new \DateTimeImmutable('2026-11-01'))];
+        self::assertContains('beyond-its-limits', array_column(GaugeCheck::verdict($tool, $check, new \DateTimeImmutable('2026-11-30')), 'code'));
+        $kept = Instrument::read(new Fields(array_filter($tool->jsonSerialize(), static fn (mixed $v): bool => $v !== null)));
+        self::assertSame(0.001, $kept->mpePer50Mm);
     }
 }

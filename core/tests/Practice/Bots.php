@@ -320,7 +320,7 @@ final class Bots
                 && ! in_array($i->code, ['pins', 'rule'], true)
                 && $i->canMeasure($kind, $mm),
         );
-        usort($able, static fn (Instrument $a, Instrument $b): int => $a->bestU95Mm() <=> $b->bestU95Mm());
+        usort($able, static fn (Instrument $a, Instrument $b): int => $a->bestU95Mm($mm) <=> $b->bestU95Mm($mm));
 
         return $able[0] ?? null;
     }

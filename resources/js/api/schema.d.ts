@@ -1669,7 +1669,7 @@ export interface components {
             usual: boolean | null;
             figures: {
                 /** @enum {unknown} */
-                field: "resolution" | "mpe" | "repeatability" | "feel" | "master_u" | "from" | "to" | "smallest_bore" | "reach" | "travel";
+                field: "resolution" | "mpe" | "mpe_per_50" | "repeatability" | "feel" | "master_u" | "from" | "to" | "smallest_bore" | "reach" | "travel";
                 label: string;
                 typed: string;
                 /** @enum {unknown} */
@@ -2553,6 +2553,7 @@ export interface components {
             master_u_mm: components["schemas"]["figure"];
             from_mm: number;
             to_mm: number;
+            mpe_per_50_mm?: components["schemas"]["figure"];
             jaw_flat_mm?: number;
             smallest_bore_mm: number;
             reach_mm: number | null;
@@ -3251,6 +3252,7 @@ export interface components {
                     master_u_mm: components["schemas"]["figure"];
                     from_mm: number;
                     to_mm: number;
+                    mpe_per_50_mm?: components["schemas"]["figure"];
                     jaw_flat_mm?: number;
                     smallest_bore_mm: number;
                     reach_mm: number | null;
@@ -6016,6 +6018,7 @@ export interface operations {
                     in_shop?: boolean;
                     resolution?: components["schemas"]["typed_length"];
                     mpe?: components["schemas"]["typed_length"];
+                    mpe_per_50?: components["schemas"]["typed_length"];
                     repeatability?: components["schemas"]["typed_length"];
                     feel?: components["schemas"]["typed_length"];
                     master_u?: components["schemas"]["typed_length"];

@@ -104,7 +104,8 @@ final readonly class Helps
         foreach ($this->case->facts->shop->instruments->all() as $tool) {
             $deep = $this->case->mate->long->length->mm ?? 0.0;
             if ($tool->canMeasure($this->case->mate->kind, $this->case->found->meanMm, $deep)) {
-                $read = $this->case->found->withU95($tool->bestU95Mm(), $tool->mpeMm);
+                $mm = $this->case->found->meanMm;
+                $read = $this->case->found->withU95($tool->bestU95Mm($mm), $tool->mpeAt($mm));
                 $chance = $this->gains($this->case->found($read)->best());
                 if ($chance !== null && ($most === null || $chance > $most[1])) {
                     $most = [$tool->name, $chance];

@@ -403,7 +403,12 @@ final readonly class JointSizing
             ),
         );
 
-        return GoodEnough::judge(max(0.0, $width), $tight ? $found->sureMeanMm() : $found->sureMm(), $able);
+        return GoodEnough::judge(
+            max(0.0, $width),
+            $tight ? $found->sureMeanMm() : $found->sureMm(),
+            $able,
+            $found->meanMm,
+        );
     }
 
     /** @param  list<Offer>  $offers */

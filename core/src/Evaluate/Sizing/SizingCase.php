@@ -96,7 +96,8 @@ final readonly class SizingCase
         $surest = null;
         foreach ($this->facts->shop->instruments->all() as $tool) {
             $can = $tool->canMeasure($this->make->kind, $this->found->meanMm, $this->make->long->length->mm ?? 0.0);
-            if ($can && ($surest === null || $tool->bestU95Mm() < $surest->bestU95Mm())) {
+            $sure = fn (Instrument $i): float => $i->bestU95Mm($this->found->meanMm);
+            if ($can && ($surest === null || $sure($tool) < $sure($surest))) {
                 $surest = $tool;
             }
         }
@@ -107,7 +108,7 @@ final readonly class SizingCase
     /** One standard deviation of the gauge that will check the part, mm. */
     public function checkedTo(): float
     {
-        return ($this->checkedWith()?->bestU95Mm() ?? 0.0) / 2;
+        return ($this->checkedWith()?->bestU95Mm($this->found->meanMm) ?? 0.0) / 2;
     }
 
     /** Were the mate read, or made, otherwise. */
