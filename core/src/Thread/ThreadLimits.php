@@ -8,8 +8,8 @@ use Oldpart\Core\Catalogue\Table;
 use Oldpart\Core\Quantity\Band;
 
 /**
- * Limits of a screw and of a nut by the standard of their family: ISO 965-1 6g and 6H, ASME B1.1 2A and 2B; mm. Other
- * families are cut to their mate.
+ * Limits of a screw and of a nut by the standard of their family: ISO 965-1 6g and 6H, ASME B1.1 2A and 2B, BS 84
+ * medium, BS 93 normal, ISO 228-1 class A; mm. Other families are cut to their mate.
  */
 final readonly class ThreadLimits
 {
@@ -32,6 +32,9 @@ final readonly class ThreadLimits
         return match (true) {
             $thread->isMetric() => self::metric($thread),
             $thread->isUnified() => self::unified($thread),
+            in_array($thread->family, ['BSW', 'BSF'], true) => self::whitworth($thread),
+            $thread->family === 'BSP' => self::pipe($thread),
+            $thread->family === 'BA' => self::british($thread),
             default => null,
         };
     }
@@ -95,6 +98,102 @@ final readonly class ThreadLimits
             nutMinor: $inches($least, $least + $minor),
             nutPitch: $inches($middle, $middle + 1.3 * $pitch),
             source: 'ASME B1.1, 2A and 2B',
+        );
+    }
+
+    /**
+     * T = 0.002 D^⅓ + 0.003 Le^½ + 0.005 P^½ in inches, Le = D: pitch of both; a screw’s major 0.01 P^½ more; a nut’s
+     * minor 0.2 P and 0.004 to 0.007. Source: BS 84, medium class, from memory.
+     */
+    private static function whitworth(Thread $thread): self
+    {
+        $d = $thread->majorMm / 25.4;
+        $p = $thread->pitchMm / 25.4;
+        $pitch = 25.4 * (0.002 * $d ** (1 / 3) + 0.003 * sqrt($d) + 0.005 * sqrt($p));
+        /** @var list<array{float, float}> $steps */
+        $steps = Table::read('thread-limits')['whitworth_minor'];
+        $more = 0.0;
+        foreach ($steps as [$perInch, $its]) {
+            if (1 / $p > $perInch - 0.5) {
+                $more = $its;
+                break;
+            }
+        }
+
+        return self::basic(
+            thread: $thread,
+            classes: ['medium', 'medium'],
+            majorMm: $pitch + 25.4 * 0.01 * sqrt($p),
+            pitchMm: [$pitch, $pitch],
+            minorMm: 25.4 * (0.2 * $p + $more),
+            source: 'BS 84, medium',
+        );
+    }
+
+    /** Source: BS 93, normal class, 0 to 10 BA: 0.2 P; 0.1 P + 0.025 and 0.12 P + 0.03; 0.375 P; from memory. */
+    private static function british(Thread $thread): self
+    {
+        $p = $thread->pitchMm;
+
+        return self::basic(
+            thread: $thread,
+            classes: ['normal', 'normal'],
+            majorMm: 0.2 * $p,
+            pitchMm: [0.1 * $p + 0.025, 0.12 * $p + 0.03],
+            minorMm: 0.375 * $p,
+            source: 'BS 93, normal',
+        );
+    }
+
+    private static function pipe(Thread $thread): ?self
+    {
+        /** @var list<array{float, float, float, float}> $rows */
+        $rows = Table::read('thread-limits')['pipe'];
+        foreach ($rows as [$perInch, $major, $pitch, $minor]) {
+            if (abs(25.4 / $thread->pitchMm - $perInch) < 0.1) {
+                return self::basic(
+                    thread: $thread,
+                    classes: ['A', 'ISO 228-1'],
+                    majorMm: $major / 1000,
+                    pitchMm: [$pitch / 1000, $pitch / 1000],
+                    minorMm: $minor / 1000,
+                    source: 'ISO 228-1, class A',
+                );
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * A screw from its basic sizes down, a nut from its basic sizes up: no allowance between them.
+     *
+     * @param  array{string, string}  $classes  of the screw, of the nut
+     * @param  float  $majorMm  tolerance of the screw’s outside
+     * @param  array{float, float}  $pitchMm  tolerances on the pitch line, of the screw and of the nut
+     * @param  float  $minorMm  tolerance of the nut’s hole
+     */
+    private static function basic(
+        Thread $thread,
+        array $classes,
+        float $majorMm,
+        array $pitchMm,
+        float $minorMm,
+        string $source,
+    ): self {
+        $depth = $thread->form->pitchBelowMajor() * $thread->pitchMm;
+        $major = $thread->majorMm;
+        $middle = $major - $depth;
+        $minor = $middle - $depth;
+
+        return new self(
+            screwClass: $classes[0],
+            nutClass: $classes[1],
+            screwMajor: new Band($major - $majorMm, $major),
+            screwPitch: new Band($middle - $pitchMm[0], $middle),
+            nutMinor: new Band($minor, $minor + $minorMm),
+            nutPitch: new Band($middle, $middle + $pitchMm[1]),
+            source: $source,
         );
     }
 }

@@ -138,6 +138,22 @@ final class JointHelpTest extends TestCase
         self::assertStringContainsString('ream the housing bore to 1-3/16 in (30.163)', $ways['change-the-mate']['says']['mm'] ?? implode(', ', array_keys($ways)));
     }
 
+    /** To a shaft of 22.000 a bush is bored: where 7/8 in (22.225) makes the fit, the reamer is named; where none does, none is. */
+    public function test_a_reamer_makes_the_bore(): void
+    {
+        $codes = static function (string $least, string $most): array {
+            $job = SampleJob::measured()->joint('Shaft in bush', [
+                'least' => ['typed' => $least, 'unit' => 'mm'], 'most' => ['typed' => $most, 'unit' => 'mm'],
+            ]);
+
+            $ways = self::help($job->build(), 'Shaft in bush')['ways_out'];
+
+            return array_map(static fn (array $says): string => $says['mm'], array_column($ways, 'says', 'code'));
+        };
+        self::assertStringStartsWith('Ream it with the 7/8 in reamer, 22.225:', $codes('0.210', '0.240')['ream'] ?? 'none');
+        self::assertArrayNotHasKey('ream', $codes('0.100', '0.130'));
+    }
+
     /** The widening is the least that will do: a thousandth, or a tenth of a thou, less at each end is too narrow. */
     public function test_no_more_is_widened_than_is_needed(): void
     {

@@ -266,6 +266,18 @@ final class JointWaysTest extends TestCase
         self::assertStringContainsString('300.0 is asked with the factor', self::against($ways['light-press']));
     }
 
+    /** What asks for little is held by any of them, and what can be welded may be. */
+    public function test_what_speaks_against_nothing(): void
+    {
+        $ways = self::ways(self::measured('60')->materials('low-carbon steel, cold drawn', 'low-carbon steel, cold drawn')
+            ->change('Bush outside', ['finish' => 'ground'])->change('Housing bore', ['finish' => 'honed'])
+            ->joint('Bush in housing', ['needs_torque_nm' => 0.5]));
+        self::assertStringNotContainsString('N·m at worst', self::against($ways['shrink']));
+        self::assertStringNotContainsString('welded', self::against($ways['weld']));
+        $iron = self::ways(self::measured('60')->materials('grey cast iron, ordinary', 'low-carbon steel, cold drawn'));
+        self::assertStringContainsString('Grey cast iron, ordinary is not to be welded', self::against($iron['weld']));
+    }
+
     /** No compound holds 20 kN·m on 30 by 40: that it does not is said. Where nothing has to be held, nothing is. */
     public function test_a_compound_has_its_limit(): void
     {

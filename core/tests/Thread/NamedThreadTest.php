@@ -132,9 +132,78 @@ final class NamedThreadTest extends TestCase
         self::assertEqualsWithDelta(1.3 * ($pMax - $p), ($limits?->nutPitch?->widthMm() ?? 0.0) / 25.4, 1.5e-4);
     }
 
+    /** @return iterable<string, array{string, float, float, float, float, float, float}> ISO 228-1, mm, from memory: least outside, least and basic pitch of class A, the hole */
+    public static function pipeLimits(): iterable
+    {
+        yield 'G 1/8' => ['1/8 BSP', 9.728, 9.514, 9.147, 9.040, 8.566, 8.848];
+        yield 'G 1/4' => ['1/4 BSP', 13.157, 12.907, 12.301, 12.176, 11.445, 11.890];
+        yield 'G 3/8' => ['3/8 BSP', 16.662, 16.412, 15.806, 15.681, 14.950, 15.395];
+        yield 'G 1/2' => ['1/2 BSP', 20.955, 20.671, 19.793, 19.651, 18.631, 19.172];
+        yield 'G 3/4' => ['3/4 BSP', 26.441, 26.157, 25.279, 25.137, 24.117, 24.658];
+        yield 'G 1' => ['1 BSP', 33.249, 32.889, 31.770, 31.590, 30.291, 30.931];
+        yield 'G 1-1/4' => ['1-1/4 BSP', 41.910, 41.550, 40.431, 40.251, 38.952, 39.592];
+        yield 'G 2' => ['2 BSP', 59.614, 59.254, 58.135, 57.955, 56.656, 57.296];
+    }
+
+    #[DataProvider('pipeLimits')]
+    public function test_pipe_limits(string $name, float $d, float $least, float $pitch, float $low, float $hole, float $most): void
+    {
+        $limits = ThreadLimits::of(Thread::named($name));
+        self::assertEqualsWithDelta(
+            [$least, $d, $low, $pitch, $hole, $most, $pitch, 2 * $pitch - $low],
+            [
+                $limits?->screwMajor->lowerMm, $limits?->screwMajor->upperMm, $limits?->screwPitch?->lowerMm, $limits?->screwPitch?->upperMm,
+                $limits?->nutMinor->lowerMm, $limits?->nutMinor->upperMm, $limits?->nutPitch?->lowerMm, $limits?->nutPitch?->upperMm,
+            ],
+            0.0011,
+        );
+    }
+
+    /**
+     * BS 84, medium, from memory. Nuts’ minor in inches: 1/4 BSW 0.1860 to 0.2030, 1/2 BSW 0.3933 to 0.4169, 1/4 BSF (26) 0.2007
+     * to 0.2124, 3/8 BSF (20) 0.3110 to 0.3280. T by hand for 1 BSW, 8 threads: 0.002 + 0.003 + 0.005 · 0.35355 = 0.006768; its outside
+     * 0.003536 more; a quarter of 20: 0.00126 + 0.0015 + 0.001118 = 0.003878.
+     */
+    public function test_whitworth_limits(): void
+    {
+        foreach ([
+            '1/4 BSW' => [0.1860, 0.2030], '1/2 BSW' => [0.3933, 0.4169], '1/4 BSF' => [0.2007, 0.2124], '3/8 BSF' => [0.3110, 0.3280],
+        ] as $name => $minor) {
+            $limits = ThreadLimits::of(Thread::named($name));
+            self::assertEqualsWithDelta($minor, [$limits?->nutMinor->lowerMm / 25.4, $limits?->nutMinor->upperMm / 25.4], 1.1e-4, $name);
+        }
+        foreach (['1 BSW' => [0.006768, 0.010304], '1/4 BSW' => [0.003878, 0.006114]] as $name => [$pitch, $major]) {
+            $limits = ThreadLimits::of(Thread::named($name));
+            self::assertEqualsWithDelta(25.4 * $major, $limits?->screwMajor->widthMm(), 1e-4);
+            self::assertEqualsWithDelta([25.4 * $pitch, 25.4 * $pitch], [$limits?->screwPitch?->widthMm(), $limits?->nutPitch?->widthMm()], 1e-4);
+            self::assertEqualsWithDelta(Thread::named($name)->majorMm, $limits?->screwMajor->upperMm, 1e-9);
+        }
+        // Basic pitch of 1/2 BSW: 0.5 − 0.640327/12.
+        self::assertEqualsWithDelta(25.4 * 0.446639, ThreadLimits::of(Thread::named('1/2 BSW'))?->screwPitch?->upperMm, 1e-3);
+        // What a nut has at the least, a screw has not reached at the most.
+        self::assertSame(['medium', 'BS 84, medium'], [ThreadLimits::of(Thread::named('1 BSF'))?->screwClass, ThreadLimits::of(Thread::named('1 BSF'))?->source]);
+    }
+
+    /** BS 93, normal, mm, from memory: 0 BA has 6.0 to 5.8 outside, 5.4 to 5.275 on its pitch, its nut 4.8 to 5.175 and 5.4 to 5.55; 2 BA’s nut 3.728 to 4.031. */
+    public function test_ba_limits(): void
+    {
+        $limits = ThreadLimits::of(Thread::named('0 BA'));
+        self::assertEqualsWithDelta(
+            [5.8, 6.0, 5.275, 5.4, 4.8, 5.175, 5.4, 5.55],
+            [
+                $limits?->screwMajor->lowerMm, $limits?->screwMajor->upperMm, $limits?->screwPitch?->lowerMm, $limits?->screwPitch?->upperMm,
+                $limits?->nutMinor->lowerMm, $limits?->nutMinor->upperMm, $limits?->nutPitch?->lowerMm, $limits?->nutPitch?->upperMm,
+            ],
+            1e-6,
+        );
+        $two = ThreadLimits::of(Thread::named('2 BA'))?->nutMinor;
+        self::assertEqualsWithDelta([3.728, 4.031], [$two?->lowerMm, $two?->upperMm], 1e-3);
+    }
+
     public function test_other_families_have_none_here(): void
     {
-        self::assertNull(ThreadLimits::of(Thread::named('1/2 BSW')));
+        self::assertNull(ThreadLimits::of(Thread::named('1/2 BSPT')), 'it is tapered');
+        self::assertNull(ThreadLimits::of(Thread::named('1/4-26 cycle')));
         self::assertNull(ThreadLimits::of(Thread::named('M37×2.2')));
     }
 
