@@ -100,6 +100,8 @@ final class MistakesTest extends TestCase
             ),
         );
         self::assertStringContainsString('same face', $mistake['look_also']);
+        // The gap it moves is drawn as it is now.
+        self::assertStringContainsString('−2.8', (string) json_encode($mistake['picture'], JSON_UNESCAPED_UNICODE));
         $first = $mistake['ways'][0];
         self::assertSame(
             'Let “Shaft in its socket” go to 17.000 mm instead of 20.000 mm: 2.000 mm of its reserve is left.',
@@ -233,6 +235,7 @@ final class MistakesTest extends TestCase
                 self::assertStringContainsString('a new piece: about 90 min, € 60 and the metal', $mistake['ways'][0]['costs']);
             }
             self::assertTrue($mistake['ways'][0]['enough']);
+            self::assertNull($mistake['picture'], 'no gap is moved by it');
         }
     }
 
