@@ -483,6 +483,28 @@ final class MistakesTest extends TestCase
         self::assertFalse($face[0]['enough']);
     }
 
+    /**
+     * A boss that was read at 40 stands with 19.8 in an opening believed to be 60 and really 59.5: −0.3 where 0.1 to 0.3 is
+     * wanted. By hand: 0.5 off the boss, whose readings are then 39.5, closes it at 0.2, and nothing else is moved by it.
+     */
+    public function test_what_was_read_is_faced_off(): void
+    {
+        $job = SampleJob::measured();
+        $job->facts['loops'] = [[
+            'id' => 'l', 'name' => 'Float', 'least' => self::mm('0.1'), 'most' => self::mm('0.3'),
+            'lengths' => [
+                self::length('Opening', true, '59.5', '0.01'),
+                [...self::length('Boss', false, null), 'surface' => $job->surface('Housing length')],
+                self::length('Collar', false, '19.8', '0.01'),
+            ],
+        ]];
+        $job->facts['mistakes'] = [self::wrong('l', 'Opening', '60', '59.5')];
+        $ways = self::answers($job)['mistakes'][0]['ways'];
+        $face = array_values(array_filter($ways, static fn (array $way): bool => str_starts_with($way['do']['mm'], 'Take 0.5')));
+        self::assertCount(1, $face, implode(' | ', array_column(array_column($ways, 'do'), 'mm')));
+        self::assertSame(['Then all is as wanted.', true], [$face[0]['then']['mm'], $face[0]['enough']]);
+    }
+
     /** Of a loop nobody wants anything of nothing is said, and nothing is wrong with it. */
     public function test_a_loop_without_a_wish(): void
     {
