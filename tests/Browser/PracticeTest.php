@@ -41,6 +41,7 @@ final class PracticeTest extends BrowserTestCase
         $this->keys('g');
         self::assertTrue($this->page->executeScript('return document.activeElement.closest("[data-tool=read]") !== null'), 'G did not lead to the gauge');
         $this->tabTo('All places, quickly', 15);
+        self::assertSame('3px', $this->page->executeScript('return getComputedStyle(document.activeElement).outlineWidth'), 'one does not see where the focus is');
         $this->keys(WebDriverKeys::ENTER);
         $this->waitFor(fn (): bool => count($this->api("/api/jobs/{$job}")['facts']['readings']) === 12, 'not all were read', 30);
         $this->stored();

@@ -49,7 +49,7 @@ final class CatalogueController
                     'code' => $i->code,
                     'name' => $i->name,
                     'fits' => $i->fits,
-                    'sure_to' => LengthWriter::difference($i->bestU95Mm($i->toMm)),
+                    'sure_to' => LengthWriter::difference($i->bestU95Mm($i->fromMm)),
                 ],
                 array_values(array_filter(OwnInstrument::set()->all(), static fn (Instrument $i): bool => $i->inShop)),
             ),

@@ -30,7 +30,7 @@ final class InstrumentController
     private const FIGURES = [
         'resolution' => ['Its last digit', 5, false],
         'mpe' => ['It may err by, ±', 5, false],
-        'mpe_per_50' => ['and by so much more from every 50 mm on', 5, false],
+        'mpe_per_50' => ['and more from every 50 mm on', 5, false],
         'repeatability' => ['Its own spread, one standard deviation', 5, false],
         'feel' => ['Feel, one standard deviation', 5, false],
         'master_u' => ['Its setting master is good to, ±', 5, false],
@@ -194,7 +194,7 @@ final class InstrumentController
             'in_shop' => $tool->inShop,
             'figures' => self::figures($tool),
             'usual' => ! InstrumentSet::typical()->has($tool->code) ? null : Instrument::named($tool->code) == $tool,
-            'sure_to' => LengthWriter::difference($tool->bestU95Mm($tool->toMm)),
+            'sure_to' => LengthWriter::difference($tool->bestU95Mm($tool->fromMm)),
             'notes' => GaugeCheck::verdict(
                 $tool,
                 array_map(

@@ -149,20 +149,7 @@ final class MistakesTest extends TestCase
             ),
         );
         // Nor, where the 60 was a mistake, is anything offered after which the same is as wrong as before.
-        $job->facts['mistakes'] = [
-            [
-                'id' => 'm1',
-                'surface' => null,
-                'loop' => 'dial',
-                'length' => 'Socket face to bracket',
-                'old' => self::mm('60'),
-                'new' => self::mm('57'),
-                'readings' => [],
-                'cause' => 'wrong face',
-                'note' => '',
-                'at' => null,
-            ],
-        ];
+        $job->facts['mistakes'] = [self::wrong('dial', 'Socket face to bracket', '60', '57')];
         $ways = self::answers($job)['mistakes'][0]['ways'];
         self::assertNotSame([], $ways);
         self::assertLessThanOrEqual(6, count($ways));

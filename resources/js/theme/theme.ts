@@ -301,7 +301,8 @@ export const theme = createTheme({
                         outlineOffset: -3,
                     },
                 },
-                ':focus-visible': {
+                // The second is what MUI’s own buttons are called; they take the outline off, so it has to weigh more.
+                ':focus-visible, :root .Mui-focusVisible': {
                     outline: '3px solid var(--mui-palette-primary-main)',
                     outlineOffset: 1,
                 },
