@@ -1,4 +1,4 @@
-import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 
 const OFF = 'oldpart-fit-single-keys';
 const listeners = new Set<() => void>();
@@ -45,10 +45,11 @@ function typing(target: EventTarget | null): boolean {
  */
 export function useKey(key: string, run: () => void, untouchedToo = false): void {
     const latest = useRef(run);
-    useEffect(() => {
+    useLayoutEffect(() => {
         latest.current = run;
     });
-    useEffect(() => {
+    // Not an effect after the picture: what is shown listens at once, on a slow machine too.
+    useLayoutEffect(() => {
         const listen = (event: KeyboardEvent) => {
             const modified = event.ctrlKey || event.altKey || event.metaKey;
             if (
