@@ -21,6 +21,7 @@ use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
+use Oldpart\Core\Quantity\Range;
 
 /**
  * A size that was cut too far: what that does to everything it meets, and what can be done: take it as it is, let the
@@ -57,17 +58,21 @@ final readonly class Deviation implements \JsonSerializable
             $out->joints,
             static fn (SizedJoint $j): bool => $j->make?->id === $cut->entry->surface->id && $j->wantedMm !== null,
         ));
+        $loops = self::loops($out, $cut);
         $hits = [
-            ...array_values(array_filter(array_map(
-                static fn (SizedJoint $j): ?array => self::joint($j, $size, $cut->u95()),
+            ...array_map(
+                static fn (SizedJoint $j): array => self::joint(
+                    $j,
+                    AchievedFit::at($j, $size, $cut->u95(), $out->making),
+                ),
                 $joints,
-            ))),
-            ...self::loops($facts, $out, $cut),
+            ),
+            ...array_map(self::loop(...), $loops),
         ];
-
-        $chance = self::chance($joints, $size, $cut->u95());
+        $chance = self::chance($joints, $loops, $size, $cut->u95());
         $works = array_filter($hits, static fn (array $hit): bool => ! $hit['ok']) === [];
-        $asItIs = self::asItIs($hits, $works, $chance);
+        $otherSide = self::otherSide($out, $cut);
+        $asItIs = self::asItIs($hits, $works, $chance, $otherSide !== []);
         $likely = $works || ($chance ?? 0.0) >= self::LIKELY;
 
         return new self(
@@ -78,7 +83,7 @@ final readonly class Deviation implements \JsonSerializable
             [
                 ...($likely ? $asItIs : []),
                 ...self::otherFits($joints, $size, $cut->u95()),
-                ...self::otherSide($out, $cut),
+                ...$otherSide,
                 ...self::mended($facts, $out, $cut, $overMm),
                 self::again($facts),
                 ...($likely ? [] : $asItIs),
@@ -86,67 +91,71 @@ final readonly class Deviation implements \JsonSerializable
         );
     }
 
-    /** @return array{name: string, says: Say, ok: bool}|null */
-    private static function joint(SizedJoint $joint, float $size, float $u95): ?array
+    /** @return array{name: string, says: Say, ok: bool} */
+    private static function joint(SizedJoint $joint, ?Range $achieved): array
     {
-        $achieved = AchievedFit::inMate($joint, $size, $u95);
-        $wanted = $joint->wantedMm;
-        if ($achieved === null || $wanted === null) {
-            return null;
-        }
-
         return [
             'name' => $joint->joint->name,
-            'says' => Say::with('{a}, wanted {w}', ['a' => Words::range($achieved), 'w' => Words::range($wanted)]),
-            'ok' => AchievedFit::verdict($achieved, $wanted) === 'inside',
+            'says' => $achieved === null || $joint->wantedMm === null
+                ? Say::plain('not known')
+                : Say::with('{a}, wanted {w}', ['a' => Words::range($achieved), 'w' => Words::range($joint->wantedMm)]),
+            'ok' => AchievedFit::verdict($achieved, $joint->wantedMm) === 'inside',
         ];
     }
 
-    /** @return list<array{name: string, says: Say, ok: bool}> the gaps it stands in */
-    private static function loops(JobFacts $facts, Outcome $out, CutProgress $cut): array
+    /** @return array{name: string, says: Say, ok: bool} */
+    private static function loop(SolvedLoop $loop): array
     {
-        $hits = [];
-        foreach ($out->loops as $i => $loop) {
-            $stands = array_filter(
-                $facts->loops[$i]->lengths,
-                static fn ($length): bool => $length->surface === $cut->entry->surface->id,
-            );
-            if ($stands !== [] && $loop instanceof SolvedLoop) {
-                $chance = $loop->chance();
-                $hits[] = [
-                    'name' => $loop->facts->name,
-                    'says' => $loop->says() ?? Say::plain('not known'),
-                    'ok' => $chance === null || $chance >= Remedies::WANTED,
-                ];
-            }
-        }
+        return [
+            'name' => $loop->facts->name,
+            'says' => $loop->says() ?? Say::plain('not known'),
+            'ok' => ($loop->chance() ?? 0.0) >= Remedies::WANTED,
+        ];
+    }
 
-        return $hits;
+    /** @return list<SolvedLoop> the gaps it stands in of which something is wanted */
+    private static function loops(Outcome $out, CutProgress $cut): array
+    {
+        $surfaces = static fn (SolvedLoop $loop): array => array_column($loop->facts->lengths, 'surface');
+
+        return array_values(array_filter(
+            $out->loops,
+            static fn ($loop): bool => $loop instanceof SolvedLoop
+                && $loop->facts->wanted() !== null
+                && in_array($cut->entry->surface->id, $surfaces($loop), true),
+        ));
     }
 
     /**
-     * That it works as it is in all its joints, 0 to 1; null where that is not known.
+     * That it works as it is in all it meets, 0 to 1, at most: the least of them; null where one of them is not known.
      *
      * @param  list<SizedJoint>  $joints
+     * @param  list<SolvedLoop>  $loops
      */
-    private static function chance(array $joints, float $size, float $u95): ?float
+    private static function chance(array $joints, array $loops, float $size, float $u95): ?float
     {
-        $chance = null;
-        foreach ($joints as $joint) {
-            $its = $joint->case?->sizes()->checkedTo($u95 / 2)->chanceAt($size);
-            $chance = $its === null ? $chance : min($chance ?? 1.0, $its);
-        }
+        $chances = [
+            ...array_map(
+                static fn (SizedJoint $j): ?float => $j->case?->sizes()->checkedTo($u95 / 2)->chanceAt($size),
+                $joints,
+            ),
+            ...array_map(static fn (SolvedLoop $loop): ?float => $loop->chance(), $loops),
+        ];
 
-        return $chance;
+        return $chances === [] || in_array(null, $chances, true) ? null : min($chances);
     }
 
     /**
      * @param  list<array{name: string, says: Say, ok: bool}>  $hits
      * @return list<array{code: string, says: Say, stage: ?string, at: ?string}>
      */
-    private static function asItIs(array $hits, bool $works, ?float $chance): array
+    private static function asItIs(array $hits, bool $works, ?float $chance, bool $follows): array
     {
         return match (true) {
+            $hits === [] && $follows => [self::way(
+                'accept',
+                Say::plain('Only what is made to it hangs on it, and that follows: take it as it is, with the reason on the sheet.'),
+            )],
             $hits === [] => [self::way(
                 'accept',
                 Say::plain('Nothing here says what hangs on it: take it as it is only where you know.'),
@@ -155,7 +164,10 @@ final readonly class Deviation implements \JsonSerializable
                 'accept',
                 Say::plain('Everything it meets still comes out as wanted: take it as it is, with the reason on the sheet.'),
             )],
-            $chance === null => [],
+            $chance === null => [self::way(
+                'accept',
+                Say::plain('Not all that hangs on it can be worked out: take it as it is only where you know.'),
+            )],
             default => [self::way(
                 'accept',
                 Say::plain('As it is: '.Likely::inWords($chance).'. Taken so, it needs a reason that stands on the sheet.'),

@@ -31,6 +31,9 @@ final readonly class Mistake
     /** A chance below this is not “as wanted”: that of the loops' own remedies. */
     private const WANTED = Remedies::WANTED;
 
+    /** What a way asks of who goes it, the least first. */
+    private const TROUBLE = ['nothing', 'absorb', 'aim', 'shim', 'measure', 'cut', 'face', 'hold', 'together', 'anew'];
+
     /**
      * @param  list<array{name: string, before: Say, now: Say, ok: bool}>  $touched
      * @param  list<array{name: string, says: Say, ok: bool}>  $made
@@ -203,14 +206,14 @@ final readonly class Mistake
                     Say::plain('Nothing has to be done.'),
                     Say::plain('Everything that was looked at is still as wanted.'),
                     'nothing',
-                    0,
-                    0.0,
+                    left: 0,
+                    trouble: self::trouble('nothing'),
                 ),
             ];
         }
         $ways = [];
         $clean = $facts->with(mistakes: []);
-        $try = static function (Say $do, JobFacts $then, string $costs, float $effort, array $changes = []) use (
+        $try = static function (Say $do, JobFacts $then, string $costs, string $trouble, array $changes = []) use (
             &$ways,
             $evaluator,
             $wrong,
@@ -226,19 +229,18 @@ final readonly class Mistake
                         : Say::plain('Then still not as wanted: '.implode(', ', $left).'.'),
                     costs: $costs,
                     left: count($left),
-                    effort: $effort,
+                    trouble: self::trouble($trouble),
                     changes: $changes,
                 );
             }
         };
         foreach ($now->loops as $i => $loop) {
             foreach ($loop instanceof SolvedLoop ? $loop->remedies() : [] as $remedy) {
-                [$costs, $effort] = self::costs($remedy);
                 $try(
                     $remedy->do,
                     self::done($clean, $facts->loops[$i], $remedy),
-                    $costs,
-                    $effort,
+                    self::costs($remedy),
+                    $remedy->kind,
                     RemedyChange::of($facts, $facts->loops[$i], $remedy),
                 );
             }
@@ -267,7 +269,7 @@ final readonly class Mistake
                         ),
                     ),
                     'shims from the drawer',
-                    1.0,
+                    'shim',
                 );
             }
         }
@@ -294,27 +296,31 @@ final readonly class Mistake
                 'b' => LengthWriter::upper($band),
             ];
             $left
-                ? $try(Say::with('Cut “{name}” again, to {a} to {b}.', $names), $then, 'one more setting', 2.0)
-                : $try(Say::with('Make “{name}” anew, {a} to {b}.', $names), $then, self::remake($facts), 8.0);
+                ? $try(Say::with('Cut “{name}” again, to {a} to {b}.', $names), $then, 'one more setting', 'cut')
+                : $try(Say::with('Make “{name}” anew, {a} to {b}.', $names), $then, self::remake($facts), 'anew');
         }
         usort(
             $ways,
-            static fn (MistakeWay $a, MistakeWay $b): int => [$a->left, $a->effort] <=> [$b->left, $b->effort],
+            static fn (MistakeWay $a, MistakeWay $b): int => [$a->left, $a->trouble] <=> [$b->left, $b->trouble],
         );
 
         return array_slice($ways, 0, 6);
     }
 
-    /** @return array{string, float} what a remedy costs, and how much trouble it is */
-    private static function costs(Remedy $remedy): array
+    private static function costs(Remedy $remedy): string
     {
         return match ($remedy->kind) {
-            'absorb' => ['nothing is cut', 0.0],
-            'aim' => ['nothing, if it is not made yet', 0.5],
-            'face' => ['one facing cut on a part that is there', 2.5],
-            'hold', 'together' => ['slower work', 3.0],
-            'measure' => ['measuring it again', 1.5],
+            'absorb' => 'nothing is cut',
+            'aim' => 'nothing, if it is not made yet',
+            'face' => 'one facing cut on a part that is there',
+            'hold', 'together' => 'slower work',
+            'measure' => 'measuring it again',
         };
+    }
+
+    private static function trouble(string $of): int
+    {
+        return (int) array_search($of, self::TROUBLE, true);
     }
 
     /** The time of all operations for one piece, in the shop's money. */

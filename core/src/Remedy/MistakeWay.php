@@ -13,7 +13,7 @@ final readonly class MistakeWay implements \JsonSerializable
      * @param  Say  $then  what then closes and what does not
      * @param  string  $costs  in the shop's terms
      * @param  int  $left  how many things are then still not as wanted
-     * @param  float  $effort  to be compared with others only
+     * @param  int  $trouble  0 for the least: a place in a row, not an amount
      * @param  list<array{list: string, thing: string, fact: array<string, mixed>}>  $changes  that carry it out; empty where it is work, not a number
      */
     public function __construct(
@@ -21,7 +21,7 @@ final readonly class MistakeWay implements \JsonSerializable
         public Say $then,
         public string $costs,
         public int $left,
-        public float $effort,
+        public int $trouble,
         public array $changes = [],
     ) {
     }

@@ -98,6 +98,9 @@ final class JointWaysTest extends TestCase
         self::assertStringContainsString('300.0 is asked with the factor', self::against($ways['light-press']));
         self::assertTrue($ways['light-press-pin']->feasible);
         self::assertTrue($ways['key']->feasible);
+        // 20 kN·m is beyond any press of 30 × 40, the tightest too.
+        $much = self::ways(self::measured('60')->joint('Bush in housing', ['needs_torque_nm' => 20000.0]));
+        self::assertStringContainsString('N·m at worst', self::against($much['shrink']));
     }
 
     public function test_a_weak_press_a_plastic_bush_a_poor_reading(): void
@@ -284,8 +287,11 @@ final class JointWaysTest extends TestCase
         $ways = self::ways(self::measured('60')->joint('Bush in housing', ['needs_torque_nm' => 20000.0]));
         self::assertFalse($ways['bond']->feasible);
         self::assertStringContainsString('A compound holds', self::against($ways['bond']));
-        self::assertTrue(self::ways(self::measured('60'))['bond']->feasible);
-        self::assertStringNotContainsString('A compound holds', self::against(self::ways(self::measured('60'))['bond']));
+        foreach ([null, 0.5] as $little) {
+            $ways = self::ways(self::measured('60')->joint('Bush in housing', ['needs_torque_nm' => $little]));
+            self::assertTrue($ways['bond']->feasible);
+            self::assertStringNotContainsString('A compound holds', self::against($ways['bond']));
+        }
     }
 
     /** Iron cracks where steel gives: a ring that is too thin for a shrink of 30. */

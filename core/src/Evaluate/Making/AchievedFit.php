@@ -26,18 +26,27 @@ final class AchievedFit
         if ($made === null) {
             return null;
         }
-        [$size, $doubt] = $made;
-        $found = $joint->mateFound;
-        if ($found === null && $joint->first !== null) {
-            $other = self::madeSize($making, $joint->first->id);
-            $clearance = $other === null ? 0.0 : ($joint->makesInner() ? $other[0] - $size : $size - $other[0]);
 
-            return $other === null
-                ? null
-                : new Range($clearance - hypot($doubt, $other[1]), $clearance + hypot($doubt, $other[1]));
+        return self::at($joint, $made[0], $made[1], $making);
+    }
+
+    /**
+     * Clearance of a size in what it goes with, found or made, with both doubts, mm; null while it is neither.
+     *
+     * @param  list<CutProgress>  $making
+     */
+    public static function at(SizedJoint $joint, float $size, float $doubt, array $making): ?Range
+    {
+        if ($joint->mateFound !== null || $joint->first === null) {
+            return self::inMate($joint, $size, $doubt);
         }
+        $other = self::madeSize($making, $joint->first->id);
+        if ($other === null) {
+            return null;
+        }
+        $clearance = $joint->makesInner() ? $other[0] - $size : $size - $other[0];
 
-        return self::inMate($joint, $size, $doubt);
+        return new Range($clearance - hypot($doubt, $other[1]), $clearance + hypot($doubt, $other[1]));
     }
 
     /** Clearance of a size in the mate that was found, with both doubts, mm; null where it was not found. */
