@@ -2,6 +2,7 @@ import {
     createContext,
     useCallback,
     useContext,
+    useDeferredValue,
     useMemo,
     useRef,
     useState,
@@ -60,12 +61,24 @@ interface JobHere {
     whatIf: { on: boolean; changed: number; start: () => void; keep: () => Promise<void>; drop: () => void };
 }
 
+/** The answers to what is being typed, of the job as it was when it was. */
+interface Typed {
+    version: number;
+    answers: JobAnswers;
+}
+
 /** Lists of things that hold rows of their own. */
 type WithRows = 'joints' | 'loops' | 'reckonings';
 
 const PAST = 'This is how the job was: nothing is stored here. Bring it back first, or go back to now.';
 
 const Context = createContext<JobHere | null>(null);
+const First = createContext<JobHere | null>(null);
+
+/** What is within shows what is being typed before all else does: the one number that somebody waits for. */
+export function ShownFirst({ children }: { children: ReactNode }) {
+    return <Context value={useContext(First)}>{children}</Context>;
+}
 
 export function JobProvider({
     state,
@@ -79,7 +92,7 @@ export function JobProvider({
     past?: boolean;
     children: ReactNode;
 }) {
-    const [previewed, setPreviewed] = useState<{ version: number; answers: JobAnswers } | null>(null);
+    const [previewed, setPreviewed] = useState<Typed | null>(null);
     const [trying, setTrying] = useState<WhatIf | null>(null);
     const running = useRef<AbortController | null>(null);
     const id = state.facts.id;
@@ -210,7 +223,7 @@ export function JobProvider({
         }),
         [id, saver, trying],
     );
-    const typed = previewed && previewed.version === version ? previewed.answers : null;
+    const later = useDeferredValue(previewed);
     const away = useSyncExternalStore(connection.subscribe, connection.away);
     const waits = useSyncExternalStore(saver.subscribe, () => saver.waiting);
     const facts = useMemo(() => {
@@ -222,13 +235,22 @@ export function JobProvider({
             ? factsAhead(state.facts, saver.waitingOf(id))
             : state.facts;
     }, [away, id, past, saver, state.facts, trying, waits]);
-    const answers = typed ?? trying?.answers ?? state.answers;
-    const before = trying !== null && answers !== state.answers ? state.answers : null;
-    const value = useMemo(
-        () => ({ state, facts, answers, before, saver, save, edit, editHead, saveAll, preview, whatIf }),
-        [state, facts, answers, before, saver, save, edit, editHead, saveAll, preview, whatIf],
+    const hereWith = useMemo(() => {
+        const here = { state, facts, saver, save, edit, editHead, saveAll, preview, whatIf };
+        return (typed: Typed | null): JobHere => {
+            const answers =
+                (typed?.version === version ? typed.answers : null) ?? trying?.answers ?? state.answers;
+            const before = trying !== null && answers !== state.answers ? state.answers : null;
+            return { ...here, answers, before };
+        };
+    }, [state, facts, version, trying, saver, save, edit, editHead, saveAll, preview, whatIf]);
+    const first = useMemo(() => hereWith(previewed), [hereWith, previewed]);
+    const rest = useMemo(() => hereWith(later), [hereWith, later]);
+    return (
+        <First value={first}>
+            <Context value={rest}>{children}</Context>
+        </First>
     );
-    return <Context value={value}>{children}</Context>;
 }
 
 export function useJob(): JobHere {

@@ -19,7 +19,7 @@ import { useKey } from '../shell/keys';
 import { FoundCard } from '../stages/measure/FoundCard';
 import { later } from '../shell/later';
 import { AsItWas } from './AsItWas';
-import { JobProvider, useJob } from './JobContext';
+import { JobProvider, ShownFirst, useJob } from './JobContext';
 import { TemperatureChip } from './TemperatureChip';
 import { WhatIfBar } from './WhatIfBar';
 
@@ -111,7 +111,11 @@ function Inside({ state, stage, above }: { state: JobState; stage: string; above
                     </>
                 }
                 strip={<StageStrip job={facts.id} stage={stage} />}
-                card={<MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />}
+                card={
+                    <ShownFirst>
+                        <MakeCard above={stage === 'measure' ? <FoundCard /> : undefined} />
+                    </ShownFirst>
+                }
             >
                 {above}
                 <Suspense>{facts.practice && <PracticeBar job={facts.id} stage={stage} />}</Suspense>
