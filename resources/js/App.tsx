@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useIsFetching } from '@tanstack/react-query';
 import { Suspense, useEffect, useSyncExternalStore } from 'react';
 import { Redirect, Route, Router, Switch } from './shell/router';
 import { useShop } from './api/queries';
@@ -17,6 +18,10 @@ const SignInPage = later(async () => (await import('./people/SignInPage')).SignI
 const SittingOver = later(async () => (await import('./people/SittingOver')).SittingOver);
 const SumsPage = later(async () => (await import('./sums/SumsPage')).SumsPage);
 const TablesPage = later(async () => (await import('./tables/TablesPage')).TablesPage);
+
+if (window.location.pathname.startsWith('/job/')) {
+    JobPage.ahead();
+}
 
 export function App() {
     const { signs_in, person } = useSyncExternalStore(whoIsHere.subscribe, whoIsHere.now);
@@ -40,12 +45,12 @@ export function App() {
 /** For whoever is signed in, or where nobody does. */
 function Opened() {
     const shop = useShop();
-    const there = shop.isSuccess;
+    const drawn = useIsFetching() === 0 && shop.isSuccess;
     useEffect(() => {
-        if (there) {
+        if (drawn) {
             fetchTheRest();
         }
-    }, [there]);
+    }, [drawn]);
     if (shop.isPending) {
         return null;
     }

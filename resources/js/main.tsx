@@ -9,10 +9,11 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Saver } from './saving/saver';
 import { App } from './App';
+import { askAhead } from './api/queries';
 import { reloadWhereGone } from './shell/later';
 import { SaverContext } from './shell/SaverContext';
 import { learn } from './speak/language';
-import { learnWho } from './people/me';
+import { learnWho, whoIsHere } from './people/me';
 import { theme } from './theme/theme';
 
 const queries = new QueryClient({
@@ -28,6 +29,10 @@ const styles = createCache({ key: 'css', ...(nonce ? { nonce } : {}) });
 const root = document.getElementById('app');
 /** Once the language is known, and who is at this device; not awaited at the top, where all that is fetched later would wait for it. */
 function draw(root: HTMLElement): void {
+    const { signs_in, person } = whoIsHere.now();
+    if (!signs_in || person !== null) {
+        askAhead(queries, window.location.pathname);
+    }
     const saver = new Saver(queries);
     createRoot(root).render(
         <StrictMode>

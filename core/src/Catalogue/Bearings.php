@@ -15,7 +15,7 @@ final class Bearings
         /** @var list<array{string, string, float, float, float, ?float, ?float}> $rows */
         $rows = Table::rows('bearings');
 
-        return array_map(
+        return Table::once(self::class, static fn (): array => array_map(
             static fn (array $r): Bearing => new Bearing(
                 designation: $r[0],
                 series: $r[1],
@@ -26,7 +26,7 @@ final class Bearings
                 shieldedWidthMm: $r[6] === null ? null : (float) $r[6],
             ),
             $rows,
-        );
+        ));
     }
 
     /**

@@ -46,12 +46,7 @@ final readonly class Material
      */
     public static function named(string $name, string $field = 'material'): self
     {
-        foreach (Table::rows('materials') as $row) {
-            if ($row['name'] === $name) {
-                return self::fromRow($row);
-            }
-        }
-        throw new BadInput(
+        return self::byName()[$name] ?? throw new BadInput(
             'unknown-material',
             $field,
             "“{$name}” is not in the material table. Choose one from the table, or give its properties.",
@@ -61,7 +56,17 @@ final readonly class Material
     /** @return list<Material> */
     public static function all(): array
     {
-        return array_map(self::fromRow(...), Table::rows('materials'));
+        return array_values(self::byName());
+    }
+
+    /** @return array<string, self> */
+    private static function byName(): array
+    {
+        return Table::once(self::class, static fn (): array => array_column(
+            array_map(self::fromRow(...), Table::rows('materials')),
+            null,
+            'name',
+        ));
     }
 
     /** @param  array<string, mixed>  $row */

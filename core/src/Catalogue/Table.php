@@ -10,6 +10,9 @@ final class Table
     /** @var array<string, array<string, mixed>> */
     private static array $read = [];
 
+    /** @var array<string, mixed> */
+    private static array $made = [];
+
     /**
      * @param  string  $name  the file's name in data/, without `.json`
      * @return array<string, mixed>
@@ -40,6 +43,21 @@ final class Table
         $rows = self::read($name)['rows'] ?? [];
 
         return $rows;
+    }
+
+    /**
+     * What is made of a table, made once: things that do not change.
+     *
+     * @template T
+     *
+     * @param  string  $of  who makes it
+     * @param  \Closure(): T  $make
+     * @return T
+     */
+    public static function once(string $of, \Closure $make): mixed
+    {
+        /** @var T */
+        return self::$made[$of] ??= $make();
     }
 
     public static function source(string $name): string

@@ -80,6 +80,12 @@ final readonly class Purpose implements \JsonSerializable
     /** @return list<Purpose> */
     public static function all(): array
     {
+        return Table::once(self::class, self::read(...));
+    }
+
+    /** @return list<Purpose> */
+    private static function read(): array
+    {
         /**
          * @var list<array{code: string, name: string, says: string, tight: bool, runs?: bool, length?: bool, shape?: string, seat?: string, stays?: bool, bonds?: bool, fastens?: bool, copies_old?: bool, works?: array{least_mm: float, least_per_m: float, most_mm: float, most_per_m: float}, iso: ?string, inch: ?string, inch_also?: list<string>, ra?: array{um: float, uin: int}, thumb: array{says: string, least: array{base_in: float, per_in: float}, most: array{base_in: float, per_in: float}}|null, against?: list<string>, given?: array{iso: array{least_mm: float, most_mm: float}, inch: array{least_in: float, most_in: float}}}> $rows
          */

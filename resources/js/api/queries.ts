@@ -1,4 +1,10 @@
-import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import {
+    keepPreviousData,
+    queryOptions,
+    useInfiniteQuery,
+    useQuery,
+    type QueryClient,
+} from '@tanstack/react-query';
 import { client, orRefuse } from './client';
 import { typed } from '../speak/language';
 import { whole } from './held';
@@ -6,12 +12,29 @@ import type { JobState, Shelf, Unit } from './types';
 
 export const jobKey = (id: string) => ['job', id] as const;
 
-export function useJobState(id: string) {
-    return useQuery({
+const jobQuery = (id: string) =>
+    queryOptions({
         queryKey: jobKey(id),
         queryFn: async () =>
             whole(id, orRefuse(await client.GET('/api/jobs/{job}', { params: { path: { job: id } } }))),
     });
+
+const shopQuery = queryOptions({
+    queryKey: ['shop'],
+    queryFn: async () => orRefuse(await client.GET('/api/shop')),
+});
+
+/** Asks for what the page at this address shows before any of it is drawn. */
+export function askAhead(queries: QueryClient, path: string): void {
+    void queries.prefetchQuery(shopQuery);
+    const job = /^\/job\/([^/]+)\//.exec(path)?.[1];
+    if (job !== undefined) {
+        void queries.prefetchQuery(jobQuery(decodeURIComponent(job)));
+    }
+}
+
+export function useJobState(id: string) {
+    return useQuery(jobQuery(id));
 }
 
 /** A job as it was after one of its changes; it never becomes another. */
@@ -104,7 +127,7 @@ export function useCatalogue() {
 }
 
 export function useShop() {
-    return useQuery({ queryKey: ['shop'], queryFn: async () => orRefuse(await client.GET('/api/shop')) });
+    return useQuery(shopQuery);
 }
 
 export function useInstruments() {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Suspense, type ComponentType, type ReactNode } from 'react';
+import { Suspense, useEffect, type ReactNode } from 'react';
 import { useNavigate, useParams, useSearchParams } from '../shell/router';
 import { Refused } from '../api/client';
 import { useAsOf, useJobState } from '../api/queries';
@@ -26,7 +26,7 @@ import { WhatIfBar } from './WhatIfBar';
 const PracticeBar = later(async () => (await import('../practice/PracticeBar')).PracticeBar);
 const TakeInStage = later(async () => (await import('../stages/takein/TakeInStage')).TakeInStage);
 
-const PAGES: Record<string, ComponentType> = {
+const PAGES: Record<string, ReturnType<typeof later<object>>> = {
     'take-in': TakeInStage,
     survey: later(async () => (await import('../stages/survey/Survey')).Survey),
     measure: later(async () => (await import('../stages/measure/Measure')).Measure),
@@ -45,6 +45,7 @@ export function JobPage() {
     const row = Number(params.get('as_of') ?? '');
     const change = Number.isInteger(row) && row > 0 ? row : null;
     const past = useAsOf(job, change);
+    useEffect(() => PAGES[stage]?.ahead(), [stage]);
     if (state.data && change !== null && past.data) {
         return (
             <JobProvider key={`${job}@${change}`} state={past.data} saver={saver} past>

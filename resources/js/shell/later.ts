@@ -17,18 +17,28 @@ export function later<P>(load: () => Promise<ComponentType<P>>) {
         }
     };
     waiting.push(load);
-    return lazy(fetched);
+    return Object.assign(lazy(fetched), {
+        /** Before it is shown. */
+        ahead: () => void load().catch(() => undefined),
+    });
 }
+
+let begun = false;
 
 /** Fetches what is left, one after the other, so that no step waits for it later. */
 export function fetchTheRest() {
+    if (begun) {
+        return;
+    }
+    begun = true;
     const idle = window.requestIdleCallback ?? ((then: () => void) => window.setTimeout(then, 300));
-    idle(() => {
-        const next = waiting.shift();
-        if (next !== undefined) {
-            next().then(fetchTheRest, () => undefined);
-        }
-    });
+    const next = () =>
+        idle(() => {
+            void waiting
+                .shift()?.()
+                .then(next, () => undefined);
+        });
+    next();
 }
 
 /**

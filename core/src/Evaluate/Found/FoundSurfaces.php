@@ -15,6 +15,7 @@ use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Measure\FoundSize;
 use Oldpart\Core\Measure\Reading;
 use Oldpart\Core\Measure\Readings;
+use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Measure\Warmth;
 use Oldpart\Core\Quantity\LengthWriter;
 
@@ -210,12 +211,13 @@ final class FoundSurfaces
 
         $seen = ['corrections' => [], 'apart' => 0.0, 'masters' => [], 'tools' => []];
         [$jaws, $most, $taken] = [0.0, 1, []];
+        $flat = $surface->kind === SurfaceKind::Bore;
         foreach ($readings as $r) {
             $tool = $seen['tools'][$r->instrument] ??= $tools->named($r->instrument);
             $value = $r->value;
             $size = $value->length->mm;
             $correction = self::correction($r);
-            $shift = $tool->jawFlatMm > 0 ? $tool->jawShiftMm($surface->kind, $size)->middle() : 0.0;
+            $shift = $flat && $tool->jawFlatMm > 0 ? $tool->jawShiftMm($surface->kind, $size)->middle() : 0.0;
             $taken[] = new Reading(
                 valueMm: $size + $correction + $shift,
                 station: $r->station,
