@@ -50,10 +50,11 @@ final readonly class Readings
         $atTwenty = array_map($this->warmth->atTwenty(...), $this->readings);
         $spots = $this->spots($atTwenty);
         $roughly = array_sum($atTwenty) / count($atTwenty);
-        [$weighed, $names, $ownDof, $otherDof] = $this->weighed($atTwenty, $roughly);
+        [$weighed, $names, $ownDof, $otherDof, $repeats] = $this->weighed($atTwenty, $roughly);
         $several = count($names) > 1 ? SeveralGauges::of($weighed, $names) : null;
         $sizes = $several->sizes ?? array_map(self::mean(...), $spots);
-        $stations = $this->stationMeans($sizes);
+        $byStation = self::spotsByStation($sizes);
+        $stations = self::stationMeans($sizes, $byStation);
         $mean = array_sum($stations) / count($stations);
         $smallest = (string) array_search(min($sizes), $sizes, true);
         $largest = (string) array_search(max($sizes), $sizes, true);
@@ -61,7 +62,7 @@ final readonly class Readings
 
         $deciding = $this->leastSure($mean, $this->at($mating, $loose));
         $tool = $deciding->instrument ?? $this->instrument;
-        [$pooled, $dof] = $this->pooled($tool, $atTwenty);
+        [$pooled, $dof] = $repeats[$tool->code];
         $fromRepeats = $dof >= 2;
         $s = $fromRepeats ? $pooled : ($tool->repeatabilityMm > 0 ? $tool->repeatabilityMm : null);
         $n = min(count($spots[$mating]), count($spots[$loose]));
@@ -80,7 +81,7 @@ final readonly class Readings
             $several === null
                 ? $this->ofMean($mean, $tool, $own, $nu, $fromRepeats)
                 : $this->expanded(0.0, INF, [
-                    'gauges together' => $several->sigmaOfMean($this->spotsByStation($sizes)),
+                    'gauges together' => $several->sigmaOfMean($byStation),
                     'temperature' => $others['temperature'],
                 ]);
         $along = array_map(strval(...), array_keys($stations));
@@ -94,7 +95,7 @@ final readonly class Readings
         };
 
         $round = $this->kind !== SurfaceKind::Length;
-        $ovality = $round ? $this->ovality($sizes) : null;
+        $ovality = $round ? self::ovality($sizes, $byStation) : null;
         $taper = $round && count($stations) > 1 ? end($stations) - reset($stations) : null;
         $worn = $this->meanOf(true, $atTwenty);
         $unworn = $this->meanOf(false, $atTwenty);
@@ -162,7 +163,7 @@ final readonly class Readings
 
     /**
      * @param  list<float>  $atTwenty
-     * @return array{non-empty-list<WeighedReading>, array<string, string>, float, float} each reading with its doubt; the gauges' names by what shifts together; degrees of freedom of own repeats here, and elsewhere, 0 where the instruments' figures count
+     * @return array{non-empty-list<WeighedReading>, array<string, string>, float, float, array<string, array{float, int, int}>} each reading with its doubt; the gauges' names by what shifts together; degrees of freedom of own repeats here, and elsewhere, 0 where the instruments' figures count; how each gauge repeats, by its code
      */
     private function weighed(array $atTwenty, float $roughly): array
     {
@@ -192,13 +193,13 @@ final readonly class Readings
         $elsewhere = 0.0;
         foreach ($own as $code => [, $dof, $its]) {
             if ($dof < 2) {
-                return [$weighed, $names, 0.0, 0.0];
+                return [$weighed, $names, 0.0, 0.0, $own];
             }
             $here += $its;
             $elsewhere += $dof - $its;
         }
 
-        return [$weighed, $names, $here, $elsewhere];
+        return [$weighed, $names, $here, $elsewhere, $own];
     }
 
     /**
@@ -316,15 +317,17 @@ final readonly class Readings
 
     /**
      * @param  non-empty-array<string, float>  $sizes  by spot
+     * @param  non-empty-array<string, non-empty-list<string>>  $byStation
      * @return non-empty-array<string, float> in the order of the stations' numbers, else of first appearance
      */
-    private function stationMeans(array $sizes): array
+    private static function stationMeans(array $sizes, array $byStation): array
     {
-        $byStation = array_map(
-            static fn (array $spots): array => array_map(static fn (string $spot): float => $sizes[$spot], $spots),
-            $this->spotsByStation($sizes),
+        $means = array_map(
+            static fn (array $spots): float => self::mean(
+                array_map(static fn (string $spot): float => $sizes[$spot], $spots),
+            ),
+            $byStation,
         );
-        $means = array_map(self::mean(...), $byStation);
         if (array_filter(array_keys($means), static fn (int|string $name): bool => ! is_numeric($name)) === []) {
             ksort($means, SORT_NUMERIC);
         }
@@ -340,7 +343,7 @@ final readonly class Readings
      * @param  non-empty-array<string, float>  $sizes  by spot
      * @return non-empty-array<string, non-empty-list<string>> the spots of each station
      */
-    private function spotsByStation(array $sizes): array
+    private static function spotsByStation(array $sizes): array
     {
         $byStation = [];
         foreach (array_keys($sizes) as $key) {
@@ -460,11 +463,14 @@ final readonly class Readings
         return $budget;
     }
 
-    /** @param  non-empty-array<string, float>  $sizes  by spot */
-    private function ovality(array $sizes): ?float
+    /**
+     * @param  non-empty-array<string, float>  $sizes  by spot
+     * @param  non-empty-array<string, non-empty-list<string>>  $byStation
+     */
+    private static function ovality(array $sizes, array $byStation): ?float
     {
         $worst = null;
-        foreach ($this->spotsByStation($sizes) as $spots) {
+        foreach ($byStation as $spots) {
             if (count($spots) > 1) {
                 $its = array_map(static fn (string $spot): float => $sizes[$spot], $spots);
                 $worst = max($worst ?? 0.0, max($its) - min($its));

@@ -149,7 +149,7 @@ final readonly class JointHelp implements \JsonSerializable
         ];
         foreach ($taken as [$name, $value, $limit]) {
             $stands = $plain->limits[$limit] ?? null;
-            if ($value !== null && $stands !== null && $stands > 0) {
+            if ($value !== null && $stands !== null) {
                 $share = 100 * $value / $stands;
                 $bars[] = new Bar(
                     $name,

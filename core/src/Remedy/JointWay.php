@@ -11,12 +11,13 @@ final readonly class JointWay implements \JsonSerializable
 {
     /**
      * @param  array{code: string, name: string, purpose: string, put: string, ease: int, apart: string, tools: string, time: string, hazards: list<string>}  $row  of data/joint-ways.json
+     * @param  array{int, int}  $rank  the least first: how much trouble it is, then how much speaks against it
      * @param  list<Say>  $against  why it can't be done, or not easily
      */
     public function __construct(
         public array $row,
         public bool $feasible,
-        public float $rank,
+        public array $rank,
         public Say $because,
         public array $against,
         public ?Say $makes,

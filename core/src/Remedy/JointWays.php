@@ -31,6 +31,9 @@ use Oldpart\Core\Quantity\Range;
  */
 final readonly class JointWays
 {
+    /** Steps harder, where the band is narrower than the lathe holds. Common practice. */
+    private const NARROW = 2;
+
     public function __construct(private JobFacts $facts, private JointSizing $sizing, private PressStudy $study)
     {
     }
@@ -80,7 +83,7 @@ final readonly class JointWays
         $sized = $this->sizing->sizeFor($answer->makesInner(), $found, $offer->clearanceMm);
         $stops = $minds = [];
         $holds = null;
-        $rank = (float) $row['ease'];
+        $trouble = $row['ease'];
         if ($sized->band === null) {
             $stops[] = Say::with('The {mate} is not read well enough for it.', ['mate' => lcfirst($answer->mateName)]);
         } elseif ($sized->band->widthMm() < $this->facts->shop->latheHoldsMm) {
@@ -88,7 +91,7 @@ final readonly class JointWays
                 'w' => LengthWriter::difference($sized->band->widthMm()),
                 'h' => LengthWriter::difference($this->facts->shop->latheHoldsMm),
             ]);
-            $rank += 2;
+            $trouble += self::NARROW;
         }
         if ($offer->clearanceMm->min < 0) {
             $press = $this->study->pressed($answer, new Range(-$offer->clearanceMm->max, -$offer->clearanceMm->min));
@@ -122,7 +125,7 @@ final readonly class JointWays
         return new JointWay(
             row: $row,
             feasible: $stops === [],
-            rank: $rank + 0.1 * count($minds),
+            rank: [$trouble, count($minds)],
             because: $because,
             against: [...$stops, ...$minds],
             makes: self::makes($sized),
@@ -175,7 +178,7 @@ final readonly class JointWays
             );
         }
         $least = $press->holdTorqueNm->min;
-        if ($needs !== null && $needs > 0 && $row['put'] !== 'pinned' && $least < PressAdvice::HOLD_FACTOR * $needs) {
+        if ($needs !== null && $row['put'] !== 'pinned' && $least < PressAdvice::HOLD_FACTOR * $needs) {
             $stops[] = Say::plain(
                 'It holds '.
                     Figure::atLeast($least, 1).
@@ -258,7 +261,7 @@ final readonly class JointWays
         $least = $bond->holdTorqueNm->min;
         $needs = $answer->joint->needsTorqueNm;
         $stops =
-            $needs !== null && $needs > 0 && $least < $needs
+            $needs !== null && $least < $needs
                 ? [
                     Say::plain(
                         'A compound holds '.

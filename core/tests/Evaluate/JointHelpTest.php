@@ -386,6 +386,18 @@ final class JointHelpTest extends TestCase
         self::assertSame(['–', 'plain'], [$still['Sliding speed']['value']['mm'], $still['Sliding speed']['tone']]);
     }
 
+    /** While the shaft is not measured, nobody knows over what the load is spread. */
+    public function test_a_load_on_what_is_not_measured(): void
+    {
+        $job = SampleJob::measured();
+        $job->joint('Shaft in bush', ['load_n' => 2000.0, 'speed_rpm' => 300.0, 'along' => $job->surface('Housing length')]);
+        self::assertNotNull(self::help($job->build(), 'Shaft in bush')['plain']);
+        $job->facts['readings'] = array_values(
+            array_filter($job->facts['readings'], static fn (array $r): bool => $r['surface'] !== $job->surface('Shaft journal')),
+        );
+        self::assertNull(self::help($job->build(), 'Shaft in bush')['plain']);
+    }
+
     /** A bush of a metal no limits are known of: the pressure is told and not judged, and nothing is drawn. */
     public function test_a_load_on_a_metal_without_known_limits(): void
     {

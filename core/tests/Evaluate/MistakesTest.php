@@ -442,6 +442,20 @@ final class MistakesTest extends TestCase
         self::assertCount(1, $all, implode(' | ', array_column(array_column($ways, 'do'), 'mm')));
         self::assertSame('Then all is as wanted.', $all[0]['then']['mm']);
         self::assertTrue($all[0]['enough']);
+        // One held alone sets nothing right, and is no way.
+        self::assertSame(['Then all is as wanted.'], array_values(array_unique(array_column(array_column($ways, 'then'), 'mm'))));
+    }
+
+    /** Of eight lengths any one of which can be made 0.3 longer, six are named: nobody reads more. */
+    public function test_no_more_ways_than_somebody_reads(): void
+    {
+        $job = SampleJob::measured();
+        $job->facts['loops'] = [[
+            'id' => 'l', 'name' => 'Stack', 'least' => self::mm('39.9'), 'most' => self::mm('40.1'),
+            'lengths' => array_map(static fn (int $k): array => self::length("p{$k}", true, $k === 0 ? '4.7' : '5', '0.01'), range(0, 7)),
+        ]];
+        $job->facts['mistakes'] = [self::wrong('l', 'p0', '5', '4.7')];
+        self::assertCount(6, self::answers($job)['mistakes'][0]['ways']);
     }
 
     /**

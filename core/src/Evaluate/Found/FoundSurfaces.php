@@ -216,7 +216,7 @@ final class FoundSurfaces
             $tool = $seen['tools'][$r->instrument] ??= $tools->named($r->instrument);
             $value = $r->value;
             $size = $value->length->mm;
-            $correction = self::correction($r);
+            $correction = $r->correctionMm === null ? 0.0 : self::correction($r);
             $shift = $flat && $tool->jawFlatMm > 0 ? $tool->jawShiftMm($surface->kind, $size)->middle() : 0.0;
             $taken[] = new Reading(
                 valueMm: $size + $correction + $shift,
