@@ -36,7 +36,7 @@ final readonly class Deviation implements \JsonSerializable
     private const OTHERS = 2;
 
     /**
-     * @param  list<array{name: string, says: Say, ok: bool}>  $hits
+     * @param  list<array{name: string, says: Say, ok: ?bool}>  $hits  ok is null where it is not known
      * @param  list<array{code: string, says: Say, stage: ?string, at: ?string}>  $ways  the likeliest first
      */
     private function __construct(public Say $off, public array $hits, public array $ways)
@@ -70,7 +70,7 @@ final readonly class Deviation implements \JsonSerializable
             ...array_map(self::loop(...), $loops),
         ];
         $chance = self::chance($joints, $loops, $size, $cut->u95());
-        $works = array_filter($hits, static fn (array $hit): bool => ! $hit['ok']) === [];
+        $works = array_filter($hits, static fn (array $hit): bool => $hit['ok'] !== true) === [];
         $otherSide = self::otherSide($out, $cut);
         $asItIs = self::asItIs($hits, $works, $chance, $otherSide !== []);
         $likely = $works || ($chance ?? 0.0) >= self::LIKELY;
@@ -91,7 +91,7 @@ final readonly class Deviation implements \JsonSerializable
         );
     }
 
-    /** @return array{name: string, says: Say, ok: bool} */
+    /** @return array{name: string, says: Say, ok: ?bool} */
     private static function joint(SizedJoint $joint, ?Range $achieved): array
     {
         return [
@@ -99,17 +99,19 @@ final readonly class Deviation implements \JsonSerializable
             'says' => $achieved === null || $joint->wantedMm === null
                 ? Say::plain('not known')
                 : Say::with('{a}, wanted {w}', ['a' => Words::range($achieved), 'w' => Words::range($joint->wantedMm)]),
-            'ok' => AchievedFit::verdict($achieved, $joint->wantedMm) === 'inside',
+            'ok' => $achieved === null ? null : AchievedFit::verdict($achieved, $joint->wantedMm) === 'inside',
         ];
     }
 
-    /** @return array{name: string, says: Say, ok: bool} */
+    /** @return array{name: string, says: Say, ok: ?bool} */
     private static function loop(SolvedLoop $loop): array
     {
+        $chance = $loop->chance();
+
         return [
             'name' => $loop->facts->name,
             'says' => $loop->says() ?? Say::plain('not known'),
-            'ok' => ($loop->chance() ?? 0.0) >= Remedies::WANTED,
+            'ok' => $chance === null ? null : $chance >= Remedies::WANTED,
         ];
     }
 
@@ -146,7 +148,7 @@ final readonly class Deviation implements \JsonSerializable
     }
 
     /**
-     * @param  list<array{name: string, says: Say, ok: bool}>  $hits
+     * @param  list<array{name: string, says: Say, ok: ?bool}>  $hits
      * @return list<array{code: string, says: Say, stage: ?string, at: ?string}>
      */
     private static function asItIs(array $hits, bool $works, ?float $chance, bool $follows): array

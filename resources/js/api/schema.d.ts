@@ -4084,7 +4084,8 @@ export interface components {
             hits: {
                 name: string;
                 says: components["schemas"]["Say"];
-                ok: boolean;
+                /** @description null where it is not known */
+                ok: boolean | null;
             }[];
             ways: {
                 code: string;
@@ -4104,7 +4105,11 @@ export interface components {
             dialled: components["schemas"]["Say"] | null;
             after: components["schemas"]["Say"];
             took: components["schemas"]["Say"] | null;
-            inside: boolean;
+            /**
+             * @description there is metal left
+             * @enum {unknown}
+             */
+            state: "cut" | "inside" | "past";
         };
         BatchPiece: {
             piece: number;

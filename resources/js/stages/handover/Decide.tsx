@@ -35,7 +35,7 @@ export function Decide({ row }: { row: Row }) {
     }
     if (choice === null) {
         return (
-            <Box sx={{ display: 'flex', columnGap: 1.5, flexWrap: 'wrap' }}>
+            <Box sx={{ display: 'flex', columnGap: 1.5, flexWrap: 'wrap', alignItems: 'baseline' }}>
                 {['above', 'below', 'outside'].includes(row.verdict ?? '') && (
                     <Typography
                         variant="label"

@@ -11,6 +11,8 @@ import { useJob } from '../../job/JobContext';
 import { useSettings } from '../../shell/settings';
 import { mono } from '../../theme/theme';
 
+const BAND = { cut: 'not yet', inside: 'inside', past: 'past it' };
+
 export function CutTable({ making }: { making: MakingAnswer }) {
     const { say, typing } = useSettings();
     const { facts, save } = useJob();
@@ -44,11 +46,10 @@ export function CutTable({ making }: { making: MakingAnswer }) {
                             <TableCell>{row.dialled ? say(row.dialled) : '–'}</TableCell>
                             <TableCell>{row.took ? say(row.took) : '–'}</TableCell>
                             <TableCell sx={{ fontWeight: 700 }}>{say(row.after)}</TableCell>
-                            <TableCell>{row.inside ? 'inside' : 'not yet'}</TableCell>
+                            <TableCell>{BAND[row.state]}</TableCell>
                             <TableCell sx={{ width: 120, p: 0 }}>
                                 <LinkButton
                                     size="small"
-
                                     onClick={() => void save('cuts', row.id, { set_aside: 'taken back' })}
                                 >
                                     Set aside

@@ -23,8 +23,8 @@ export function TooFar({ deviation }: { deviation: NonNullable<MakingAnswer['dev
                     key={hit.name}
                     sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', py: 0.5 }}
                 >
-                    <Verdict kind={hit.ok ? 'good' : 'bad'}>
-                        {hit.ok ? 'still works' : 'not as wanted'}
+                    <Verdict kind={hit.ok === null ? 'plain' : hit.ok ? 'good' : 'bad'}>
+                        {hit.ok === null ? 'not known yet' : hit.ok ? 'still works' : 'not as wanted'}
                     </Verdict>
                     <Typography>
                         <b>{hit.name}:</b> {say(hit.says)}
