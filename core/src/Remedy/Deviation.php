@@ -54,21 +54,17 @@ final readonly class Deviation implements \JsonSerializable
             return null;
         }
         $overMm = max($size - $band->upperMm, $band->lowerMm - $size);
-        $joints = array_values(array_filter(
-            $out->joints,
-            static fn (SizedJoint $j): bool => $j->make?->id === $cut->entry->surface->id && $j->wantedMm !== null,
-        ));
+        $joints = $hits = [];
+        foreach ($out->joints as $joint) {
+            $wanted = $joint->wantedMm;
+            if ($joint->make?->id === $cut->entry->surface->id && $wanted !== null) {
+                $joints[] = $joint;
+                $achieved = AchievedFit::at($joint, $size, $cut->u95(), $out->making);
+                $hits[] = self::joint($joint->joint->name, $wanted, $achieved);
+            }
+        }
         $loops = self::loops($out, $cut);
-        $hits = [
-            ...array_map(
-                static fn (SizedJoint $j): array => self::joint(
-                    $j,
-                    AchievedFit::at($j, $size, $cut->u95(), $out->making),
-                ),
-                $joints,
-            ),
-            ...array_map(self::loop(...), $loops),
-        ];
+        array_push($hits, ...array_map(self::loop(...), $loops));
         $chance = self::chance($joints, $loops, $size, $cut->u95());
         $works = array_filter($hits, static fn (array $hit): bool => $hit['ok'] !== true) === [];
         $otherSide = self::otherSide($out, $cut);
@@ -92,14 +88,14 @@ final readonly class Deviation implements \JsonSerializable
     }
 
     /** @return array{name: string, says: Say, ok: ?bool} */
-    private static function joint(SizedJoint $joint, ?Range $achieved): array
+    private static function joint(string $name, Range $wanted, ?Range $achieved): array
     {
         return [
-            'name' => $joint->joint->name,
-            'says' => $achieved === null || $joint->wantedMm === null
+            'name' => $name,
+            'says' => $achieved === null
                 ? Say::plain('not known')
-                : Say::with('{a}, wanted {w}', ['a' => Words::range($achieved), 'w' => Words::range($joint->wantedMm)]),
-            'ok' => $achieved === null ? null : AchievedFit::verdict($achieved, $joint->wantedMm) === 'inside',
+                : Say::with('{a}, wanted {w}', ['a' => Words::range($achieved), 'w' => Words::range($wanted)]),
+            'ok' => $achieved === null ? null : AchievedFit::verdict($achieved, $wanted) === 'inside',
         ];
     }
 

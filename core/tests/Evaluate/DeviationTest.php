@@ -221,6 +221,20 @@ final class DeviationTest extends TestCase
         }
     }
 
+    /** A length with limits of its own that stands in no gap: nothing is known to hang on it, and that is said. */
+    public function test_what_nothing_is_known_to_hang_on(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $job = SampleJob::measured()
+            ->change('Bush length', ['size' => $mm('40'), 'demand' => ['kind' => 'limits', 'plus' => $mm('0.05'), 'minus' => $mm('0.05'), 'class' => null]])
+            ->cut('Bush length', 'only', null, '39.800', 'depth-micrometer');
+        $job->facts['joints'] = array_slice($job->facts['joints'], 0, 1);
+        $answers = json_decode((string) json_encode(JobAnswers::of($job->build())), true);
+        $deviation = array_column($answers['making'], null, 'label')['Bush length']['deviation'];
+        self::assertSame([], $deviation['hits']);
+        self::assertStringContainsString('Nothing here says what hangs on it', array_column($deviation['ways'], 'says', 'code')['accept']['mm']);
+    }
+
     /** Turned down to 39.980, inside, and to 39.9, past it; a bore the other way about, and no cut brings either back. */
     public function test_each_cut_says_where_it_came_to(): void
     {
