@@ -46,7 +46,7 @@ final class JobRecords
         );
         $array['shop'] = [...$array['shop'], ...self::tools(Shop::here())];
         foreach (FactList::cases() as $list) {
-            $array[$list->value] = (new ($list->model())())->factsOf($job->id);
+            $array[$list->value] = $list->model()::factsOf($job->id);
         }
 
         return $array;

@@ -401,7 +401,7 @@ final class JobStore
         ) {
             $job = Job::query()->findOrFail((string) $id);
             $before = $after = [];
-            foreach ((new Reading())->factsOf($job->id) as $was) {
+            foreach (Reading::factsOf($job->id) as $was) {
                 if ($was['instrument'] !== $instrument || $was['correction_mm'] === null) {
                     continue;
                 }

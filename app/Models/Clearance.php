@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Clearance extends FactModel
 {
+    protected $table = 'clearances';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

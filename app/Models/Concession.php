@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Concession extends FactModel
 {
+    protected $table = 'concessions';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

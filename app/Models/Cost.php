@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Cost extends FactModel
 {
+    protected $table = 'costs';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Cut extends FactModel
 {
+    protected $table = 'cuts';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Joint extends FactModel
 {
+    protected $table = 'joints';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Loop extends FactModel
 {
+    protected $table = 'loops';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

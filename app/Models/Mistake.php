@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Mistake extends FactModel
 {
+    protected $table = 'mistakes';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

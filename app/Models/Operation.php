@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Operation extends FactModel
 {
+    protected $table = 'operations';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

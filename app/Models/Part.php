@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Part extends FactModel
 {
+    protected $table = 'parts';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Photo extends FactModel
 {
+    protected $table = 'photos';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

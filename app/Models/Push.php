@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Push extends FactModel
 {
+    protected $table = 'pushes';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

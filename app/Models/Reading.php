@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Reading extends FactModel
 {
+    protected $table = 'readings';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

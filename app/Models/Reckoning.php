@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Reckoning extends FactModel
 {
+    protected $table = 'reckonings';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

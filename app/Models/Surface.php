@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Surface extends FactModel
 {
+    protected $table = 'surfaces';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

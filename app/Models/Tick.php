@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Tick extends FactModel
 {
+    protected $table = 'ticks';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -6,6 +6,8 @@ namespace App\Models;
 
 final class Trial extends FactModel
 {
+    protected $table = 'trials';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -38,6 +38,7 @@ use Oldpart\Core\Tests\Gauge\Coverage;
 use Oldpart\Core\Tests\Measure\NominalScore;
 
 require __DIR__.'/../../vendor/autoload.php';
+require __DIR__.'/pace.php';
 require __DIR__.'/../../core/tests/Gauge/Coverage.php';
 require __DIR__.'/../../core/tests/Measure/NominalScore.php';
 putenv('DB_DATABASE=:memory:');
@@ -47,32 +48,8 @@ $kernel = $app->make(Kernel::class);
 $kernel->bootstrap();
 $kernel->call('migrate', ['--force' => true, '--seed' => true]);
 
-/** What pace() takes on the machine the figures were wanted on, when it is quiet. */
-const QUIET_MS = 3.0;
-
 /** @var list<string> $missed */
 $missed = [];
-
-/**
- * How slow the machine is at the moment, against what the figures were wanted on: 1 when it is quiet, 2 when the same
- * work takes it twice as long. Machines that others use too change their pace from one second to the next.
- */
-function pace(): float
-{
-    $start = hrtime(true);
-    for ($round = 0; $round < 5; $round++) {
-        $things = [];
-        for ($i = 0; $i < 400; $i++) {
-            $things["k{$i}"] = new Range(sqrt($i) / 7, sqrt($i) + $round);
-        }
-        uasort($things, static fn (Range $a, Range $b): int => $a->middle() <=> $b->middle());
-        strtr(json_encode(array_map(static fn (Range $r): string => number_format($r->width(), 4), $things)) ?: '', [
-            '0.' => '.',
-        ]);
-    }
-
-    return max(1.0, (hrtime(true) - $start) / 1e6 / QUIET_MS);
-}
 
 /** @param  callable(): mixed  $run */
 function timed(string $what, callable $run, float $wanted): void

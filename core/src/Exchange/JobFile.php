@@ -17,7 +17,7 @@ final class JobFile
 {
     public const MAX_BYTES = 20_000_000;
 
-    /** @var array<int, array{Validator, Schema}> for some of a job and for all of it; read once */
+    /** @var array<string, array{Validator, Schema}> for all of a job, and for what was held against it; read once */
     private static array $schemas = [];
 
     /** @throws BadInput with a sentence, when the text is not a job file */
@@ -179,29 +179,55 @@ final class JobFile
     }
 
     /** @param  bool  $whole  whether all of a job has to be there */
-    private static function against(object $decoded, bool $whole): ?ValidationError
+    private static function against(\stdClass $decoded, bool $whole): ?ValidationError
     {
-        if (! isset(self::$schemas[(int) $whole])) {
-            /** @var \stdClass $text */
-            $text = json_decode(
+        $held = $whole ? null : array_keys(get_object_vars($decoded));
+        $of = implode(',', $held ?? ['all of it']);
+        if (! isset(self::$schemas[$of])) {
+            /** @var \stdClass $schema */
+            $schema = json_decode(
                 (string) file_get_contents(Table::path('job-file.schema')),
                 false,
                 64,
                 JSON_THROW_ON_ERROR,
             );
-            if (! $whole) {
-                unset($text->required);
-            }
             $validator = new Validator();
-            self::$schemas[(int) $whole] = [$validator, $validator->loader()->loadObjectSchema($text)];
+            $its = $held === null ? $schema : self::only($schema, $held);
+            self::$schemas[$of] = [$validator, $validator->loader()->loadObjectSchema($its)];
         }
-        [$validator, $schema] = self::$schemas[(int) $whole];
+        [$validator, $schema] = self::$schemas[$of];
 
         return $validator->schemaValidation($decoded, $schema);
     }
 
+    /**
+     * The schema for some of a job, without what it does not need: reading all of it takes longer than holding a reading
+     * against it.
+     *
+     * @param  list<string>  $held
+     */
+    private static function only(\stdClass $schema, array $held): \stdClass
+    {
+        $only = clone $schema;
+        unset($only->required);
+        $only->properties = (object) array_intersect_key((array) $schema->properties, array_flip($held));
+        $all = (array) $schema->{'$defs'};
+        $needed = [];
+        $open = [$only->properties];
+        while ($open !== []) {
+            preg_match_all('~"#/\$defs/(\w+)"~', json_encode(array_pop($open), JSON_UNESCAPED_SLASHES) ?: '', $named);
+            foreach (array_diff($named[1], array_keys($needed)) as $name) {
+                $needed[$name] = $all[$name];
+                $open[] = $all[$name];
+            }
+        }
+        $only->{'$defs'} = (object) $needed;
+
+        return $only;
+    }
+
     /** @throws BadInput naming the first field that is wrong */
-    private static function check(object $decoded, bool $whole): void
+    private static function check(\stdClass $decoded, bool $whole): void
     {
         $error = self::against($decoded, $whole);
         if ($error === null) {
