@@ -4106,7 +4106,7 @@ export interface components {
             after: components["schemas"]["Say"];
             took: components["schemas"]["Say"] | null;
             /**
-             * @description there is metal left
+             * @description there is metal left, it is in its limits, or no cut brings it back
              * @enum {unknown}
              */
             state: "cut" | "inside" | "past";
@@ -6023,6 +6023,7 @@ export interface operations {
                     in_shop?: boolean;
                     resolution?: components["schemas"]["typed_length"];
                     mpe?: components["schemas"]["typed_length"];
+                    /** @description how much more it may err from every 50 mm on */
                     mpe_per_50?: components["schemas"]["typed_length"];
                     repeatability?: components["schemas"]["typed_length"];
                     feel?: components["schemas"]["typed_length"];
