@@ -201,8 +201,8 @@ final class JobFile
     }
 
     /**
-     * The schema for some of a job, without what it does not need: reading all of it takes longer than holding a reading
-     * against it.
+     * The schema for some of a job, without what it does not need: reading all of it takes longer than holding one
+     * reading against it.
      *
      * @param  list<string>  $held
      */
