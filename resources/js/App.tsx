@@ -42,15 +42,20 @@ export function App() {
     );
 }
 
+/** What is left is fetched once what this page asked for is there. */
+function TheRest() {
+    const fetching = useIsFetching();
+    useEffect(() => {
+        if (fetching === 0) {
+            fetchTheRest();
+        }
+    }, [fetching]);
+    return null;
+}
+
 /** For whoever is signed in, or where nobody does. */
 function Opened() {
     const shop = useShop();
-    const drawn = useIsFetching() === 0 && shop.isSuccess;
-    useEffect(() => {
-        if (drawn) {
-            fetchTheRest();
-        }
-    }, [drawn]);
     if (shop.isPending) {
         return null;
     }
@@ -69,6 +74,7 @@ function Opened() {
     }
     return (
         <SettingsProvider shopUnit={shop.data.unit}>
+            <TheRest />
             <Router>
                 <Suspense fallback={<main aria-busy />}>
                     <Switch>

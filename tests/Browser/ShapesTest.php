@@ -84,7 +84,7 @@ final class ShapesTest extends BrowserTestCase
         $this->press('Insert thread');
         $this->sees('most likely', 'More than one thread fits what was read', 'Drill');
         $this->press('It is 3/8 BSW');
-        $this->sees('3/8 BSW', 'Class medium: a no-go gauge');
+        $this->sees('3/8 BSW', 'Within its limits (medium) a no-go gauge');
         $this->fill('It is', '3/8-16 UNC LH');
         $this->sees('LEFT HAND', '0.3074 to 0.3214');
         $ids = array_column($this->api("/api/jobs/{$id}")['facts']['surfaces'], 'id', 'name');

@@ -250,7 +250,7 @@ final readonly class ThreadWork
                 Say::plain('Its screw, or a go gauge, goes in all the way by hand and does not rock.'),
                 ...$limits === null
                     ? []
-                    : [Say::plain("Class {$limits->nutClass}: a no-go gauge goes no further than two turns.")],
+                    : [Say::plain("Within its limits ({$limits->nutClass}) a no-go gauge goes no further than two turns.")],
             ],
             $notes,
             $limits,
