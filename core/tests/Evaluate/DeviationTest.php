@@ -22,6 +22,38 @@ final class DeviationTest extends TestCase
         return $axle->answers()['making'][0]['deviation'];
     }
 
+    /** @return array{typed: string, unit: string}|null */
+    private static function mm(?string $typed): ?array
+    {
+        return $typed === null ? null : ['typed' => $typed, 'unit' => 'mm'];
+    }
+
+    /** Opening less a spacer, which is the surface, less a collar: of the other two it is known how long they are, or not. */
+    private static function inGap(SampleJob $job, string $surface, ?string $least, ?string $most, bool $known = true): SampleJob
+    {
+        $tolerance = self::mm($known ? '0.01' : null);
+        $length = static fn (string $name, bool $opens, ?string $size, ?string $surface = null): array => [
+            'name' => $name, 'surface' => $surface, 'size' => self::mm($size), 'plus' => $tolerance,
+            'minus' => $tolerance, 'opens' => $opens, 'spread' => 'uniform',
+        ];
+        $job->facts['loops'] = [[
+            'id' => 'l', 'name' => 'Float', 'least' => self::mm($least), 'most' => self::mm($most),
+            'lengths' => [
+                $length('Opening', true, $known ? '60' : null),
+                $length('Spacer', false, null, $job->surface($surface)),
+                $length('Collar', false, $known ? '20' : null),
+            ],
+        ]];
+
+        return $job;
+    }
+
+    /** @return array<string, mixed> of the making of what is called so */
+    private static function making(SampleJob $job, string $label): array
+    {
+        return array_column(json_decode((string) json_encode(JobAnswers::of($job->build())), true)['making'], null, 'label')[$label];
+    }
+
     public function test_what_is_inside_or_can_still_be_cut_is_none(): void
     {
         self::assertNull(self::deviation($this->turned('39.975')));
@@ -149,19 +181,7 @@ final class DeviationTest extends TestCase
     {
         foreach ([['0.1', '0.3', true], ['0.25', '0.3', false], [null, null, null]] as [$least, $most, $ok]) {
             $job = SampleJob::measured()->cut('Bush length', 'only', null, '39.800', 'depth-micrometer');
-            $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
-            $length = static fn (string $name, bool $opens, ?string $size, ?string $surface = null): array => [
-                'name' => $name, 'surface' => $surface, 'size' => $size === null ? null : $mm($size), 'plus' => $mm('0.01'),
-                'minus' => $mm('0.01'), 'opens' => $opens, 'spread' => 'uniform',
-            ];
-            $job->facts['loops'] = [[
-                'id' => 'l', 'name' => 'Float', 'least' => $least === null ? null : $mm($least), 'most' => $most === null ? null : $mm($most),
-                'lengths' => [
-                    $length('Opening', true, '60'), $length('Spacer', false, null, $job->surface('Bush length')), $length('Collar', false, '20'),
-                ],
-            ]];
-            $answers = json_decode((string) json_encode(JobAnswers::of($job->build())), true);
-            $making = array_column($answers['making'], null, 'label')['Bush length'];
+            $making = self::making(self::inGap($job, 'Bush length', $least, $most), 'Bush length');
             $hits = array_column($making['deviation']['hits'] ?? [], null, 'name');
             self::assertSame($ok, $hits['Float']['ok'] ?? null, (string) $least);
             if ($ok !== null) {
@@ -176,19 +196,10 @@ final class DeviationTest extends TestCase
      */
     public function test_a_gap_that_is_not_known_is_not_called_well(): void
     {
-        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
-        $length = static fn (string $name, ?string $surface = null): array => [
-            'name' => $name, 'surface' => $surface, 'size' => null, 'plus' => null, 'minus' => null, 'opens' => false, 'spread' => 'uniform',
-        ];
         // The one stands in the gap alone; of the other it is known how it sits in its housing.
         foreach (['Bush length' => ['39.800', 'depth-micrometer'], 'Bush outside' => ['29.900', 'outside-micrometer']] as $name => [$size, $gauge]) {
             $job = SampleJob::measured()->cut($name, 'only', null, $size, $gauge);
-            $job->facts['loops'] = [[
-                'id' => 'l', 'name' => 'Float', 'least' => $mm('0.1'), 'most' => $mm('0.3'),
-                'lengths' => [$length('Opening'), $length('Spacer', $job->surface($name)), $length('Collar')],
-            ]];
-            $answers = json_decode((string) json_encode(JobAnswers::of($job->build())), true);
-            $deviation = array_column($answers['making'], null, 'label')[$name]['deviation'];
+            $deviation = self::making(self::inGap($job, $name, '0.1', '0.3', known: false), $name)['deviation'];
             $hits = array_column($deviation['hits'], null, 'name');
             self::assertSame([null, 'not known'], [$hits['Float']['ok'], $hits['Float']['says']['mm']], $name);
             $accept = array_column($deviation['ways'], 'says', 'code')['accept']['mm'];
@@ -203,19 +214,9 @@ final class DeviationTest extends TestCase
      */
     public function test_the_least_likely_of_what_it_meets_counts(): void
     {
-        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
-        $length = static fn (string $name, bool $opens, ?string $size, ?string $surface = null): array => [
-            'name' => $name, 'surface' => $surface, 'size' => $size === null ? null : $mm($size), 'plus' => $mm('0.01'),
-            'minus' => $mm('0.01'), 'opens' => $opens, 'spread' => 'uniform',
-        ];
         foreach ([['Bush length', '39.800', 'depth-micrometer', '0.25', '0.4'], ['Bush outside', '29.900', 'outside-micrometer', '10', '10.2']] as [$name, $size, $gauge, $least, $most]) {
             $job = SampleJob::measured()->cut($name, 'only', null, $size, $gauge);
-            $job->facts['loops'] = [[
-                'id' => 'l', 'name' => 'Float', 'least' => $mm($least), 'most' => $mm($most),
-                'lengths' => [$length('Opening', true, '60'), $length('Spacer', false, null, $job->surface($name)), $length('Collar', false, '20')],
-            ]];
-            $answers = json_decode((string) json_encode(JobAnswers::of($job->build())), true);
-            $ways = array_column($answers['making'], null, 'label')[$name]['deviation']['ways'];
+            $ways = self::making(self::inGap($job, $name, $least, $most), $name)['deviation']['ways'];
             self::assertSame('accept', $ways[count($ways) - 1]['code'], $name);
             self::assertStringContainsString('works in 0 of 100', $ways[count($ways) - 1]['says']['mm'], $name);
         }
@@ -224,47 +225,39 @@ final class DeviationTest extends TestCase
     /** A length with limits of its own that stands in no gap: nothing is known to hang on it, and that is said. */
     public function test_what_nothing_is_known_to_hang_on(): void
     {
-        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
         $job = SampleJob::measured()
-            ->change('Bush length', ['size' => $mm('40'), 'demand' => ['kind' => 'limits', 'plus' => $mm('0.05'), 'minus' => $mm('0.05'), 'class' => null]])
+            ->change('Bush length', ['size' => self::mm('40'), 'demand' => ['kind' => 'limits', 'plus' => self::mm('0.05'), 'minus' => self::mm('0.05'), 'class' => null]])
             ->cut('Bush length', 'only', null, '39.800', 'depth-micrometer');
         $job->facts['joints'] = array_slice($job->facts['joints'], 0, 1);
-        $answers = json_decode((string) json_encode(JobAnswers::of($job->build())), true);
-        $deviation = array_column($answers['making'], null, 'label')['Bush length']['deviation'];
+        $deviation = self::making($job, 'Bush length')['deviation'];
         self::assertSame([], $deviation['hits']);
         self::assertStringContainsString('Nothing here says what hangs on it', array_column($deviation['ways'], 'says', 'code')['accept']['mm']);
     }
 
-    /** Turned down to 39.980, inside, and to 39.9, past it; a bore the other way about, and no cut brings either back. */
+    /** Turned down to 39.970, inside, and to 39.9, past it; a bore the other way about, and no cut brings either back. */
     public function test_each_cut_says_where_it_came_to(): void
     {
-        $states = static fn (SampleJob|SampleAxle $job, string $label): array => array_column(
-            array_column(json_decode((string) json_encode(JobAnswers::of($job->build())), true)['making'], null, 'label')[$label]['rows'],
-            'state',
-        );
         $axle = new SampleAxle('hand-fit');
         foreach (['40.500', '39.970', '39.900'] as $size) {
             $axle->cut($size);
         }
-        self::assertSame(['cut', 'inside', 'past'], $states($axle, $axle->answers()['making'][0]['label']));
+        self::assertSame(['cut', 'inside', 'past'], array_column($axle->answers()['making'][0]['rows'], 'state'));
         $bush = SampleJob::measured();
         foreach (['21.000', '22.030', '22.500'] as $size) {
             $bush->cut('Bush bore', 'after', null, $size, 'three-point');
         }
-        self::assertSame(['cut', 'inside', 'past'], $states($bush, 'Bush bore, after pressing'));
+        self::assertSame(['cut', 'inside', 'past'], array_column(self::making($bush, 'Bush bore, after pressing')['rows'], 'state'));
     }
 
     /** A bush that is made first and came out small: its hole is bored to it, and nothing else hangs on it. */
     public function test_what_only_what_follows_hangs_on_is_taken(): void
     {
-        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
         $job = SampleJob::measured()
             ->change('Housing bore', ['work' => 'cut'])
-            ->change('Bush outside', ['size' => $mm('30.5'), 'demand' => ['kind' => 'limits', 'plus' => $mm('0.05'), 'minus' => $mm('0.05'), 'class' => null]])
-            ->joint('Bush in housing', ['first' => 'inner', 'least' => $mm('-0.040'), 'most' => $mm('-0.010')])
+            ->change('Bush outside', ['size' => self::mm('30.5'), 'demand' => ['kind' => 'limits', 'plus' => self::mm('0.05'), 'minus' => self::mm('0.05'), 'class' => null]])
+            ->joint('Bush in housing', ['first' => 'inner', 'least' => self::mm('-0.040'), 'most' => self::mm('-0.010')])
             ->cut('Bush outside', 'only', null, '30.440');
-        $answers = json_decode((string) json_encode(JobAnswers::of($job->build())), true);
-        $ways = array_column($answers['making'], null, 'label')['Bush outside']['deviation']['ways'];
+        $ways = self::making($job, 'Bush outside')['deviation']['ways'];
         self::assertSame(['accept', 'other-side'], array_slice(array_column($ways, 'code'), 0, 2));
         self::assertStringContainsString('Only what is made to it hangs on it', $ways[0]['says']['mm']);
     }
