@@ -7,6 +7,9 @@ namespace Tests\Browser;
 /** Jobs made over HTTP, so that a test begins where its own path does. */
 trait BuildsJobs
 {
+    /** @var array<string, int> as each job was when it was last changed here */
+    private array $versions = [];
+
     /** @param  array<string, mixed>  $body */
     protected function post(string $method, string $path, array $body): mixed
     {
@@ -31,34 +34,55 @@ trait BuildsJobs
             'part' => 'Part',
             'unit' => 'in',
         ]);
-        $this->change($id, 'PATCH', '', ['take_in' => ['gates_answered' => true]]);
-        while (($offers = $this->api("/api/jobs/{$id}")['answers']['survey']['offers']) !== []) {
-            $this->takeOffer($id, $offers[0]['changes']);
+        $state = $this->change($id, 'PATCH', '', ['take_in' => ['gates_answered' => true]]);
+        while (($offers = $state['answers']['survey']['offers']) !== []) {
+            $state = $this->takeOffer($id, $offers[0]['changes']);
         }
 
-        return $this->api("/api/jobs/{$id}");
+        return $state;
     }
 
-    /** @param  list<array<string, mixed>>  $changes  whose new things have no ids yet */
-    private function takeOffer(string $id, array $changes): void
+    /**
+     * @param  list<array<string, mixed>>  $changes  whose new things have no ids yet
+     * @return array<string, mixed> the job after it
+     */
+    private function takeOffer(string $id, array $changes): array
     {
         $salt = bin2hex(random_bytes(4));
         $fresh = static fn (array $m): string => '"n-'.md5($salt.$m[1]).'"';
-        $this->post('POST', "/api/jobs/{$id}/changes", [
-            'version' => $this->api("/api/jobs/{$id}")['version'],
-            'request' => bin2hex(random_bytes(8)),
+
+        return $this->sent($id, 'POST', '/changes', [
             'changes' => json_decode((string) preg_replace_callback('/"new:([^"]+)"/', $fresh, (string) json_encode($changes)), true),
         ]);
     }
 
-    /** @param  array<string, mixed>  $fact */
-    protected function change(string $id, string $method, string $path, array $fact): void
+    /**
+     * @param  array<string, mixed>  $fact
+     * @return array<string, mixed> the job after it
+     */
+    protected function change(string $id, string $method, string $path, array $fact): array
     {
-        $this->post($method, "/api/jobs/{$id}{$path}", [
-            'version' => $this->api("/api/jobs/{$id}")['version'],
+        return $this->sent($id, $method, $path, ['fact' => $fact]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return array<string, mixed> the job after it
+     */
+    private function sent(string $id, string $method, string $path, array $body): array
+    {
+        $send = fn (int $version): mixed => $this->post($method, "/api/jobs/{$id}{$path}", [
+            ...$body,
+            'version' => $version,
             'request' => bin2hex(random_bytes(8)),
-            'fact' => $fact,
         ]);
+        $state = isset($this->versions[$id]) ? $send($this->versions[$id]) : null;
+        // Not yet asked, or the page changed it meanwhile.
+        $state = isset($state['answers']) ? $state : $send($this->api("/api/jobs/{$id}")['version']);
+        self::assertArrayHasKey('answers', $state, (string) json_encode($state));
+        $this->versions[$id] = $state['version'];
+
+        return $state;
     }
 
     /** @param  array<string, mixed>  $state */
