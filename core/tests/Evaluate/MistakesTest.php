@@ -206,6 +206,7 @@ final class MistakesTest extends TestCase
                 [$mistake['was']['mm'], $mistake['is']['mm'], $mistake['off']['mm']],
             );
             $touched = array_column($mistake['touched'], null, 'name')['Bush outside'];
+            self::assertTrue($touched['ok']);
             $numbers = static fn (string $limits): array => array_map(floatval(...), explode(' to ', $limits));
             self::assertEqualsWithDelta(
                 0.1,
@@ -224,6 +225,25 @@ final class MistakesTest extends TestCase
             self::assertTrue($mistake['ways'][0]['enough']);
             self::assertNull($mistake['picture'], 'no gap is moved by it');
         }
+    }
+
+    /** What was read is set aside and not yet read again: what it is is not known, and no limits follow from it. */
+    public function test_what_is_not_read_again_yet(): void
+    {
+        $job = SampleJob::measured();
+        $of = $job->surface('Housing bore');
+        $wrong = array_values(array_filter($job->facts['readings'], static fn (array $r): bool => $r['surface'] === $of));
+        foreach ($job->facts['readings'] as $i => $reading) {
+            $job->facts['readings'][$i]['set_aside'] = $reading['surface'] === $of ? 'misread' : $reading['set_aside'];
+        }
+        $job->facts['mistakes'] = [[
+            'id' => 'm1', 'surface' => $of, 'loop' => null, 'length' => null, 'old' => null, 'new' => null,
+            'readings' => array_column($wrong, 'id'), 'cause' => 'misread', 'note' => '', 'at' => null,
+        ]];
+        $mistake = self::answers($job)['mistakes'][0];
+        self::assertSame(['30.000', null, null], [$mistake['was']['mm'], $mistake['is'], $mistake['off']]);
+        $touched = array_column($mistake['touched'], null, 'name')['Bush outside'];
+        self::assertSame(['not known', false], [$touched['now']['mm'], $touched['ok']]);
     }
 
     /**
