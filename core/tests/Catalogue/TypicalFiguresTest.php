@@ -232,4 +232,36 @@ final class TypicalFiguresTest extends TestCase
             self::assertEqualsWithDelta(0.3048 * $feet, array_sum($speeds[$metal][0]) / 2, 0.1 * $feet * 0.3048, $metal);
         }
     }
+
+    /**
+     * What instruments are good for, µm: last digit, limits of error, how well one repeats, the feel it takes, its master. For
+     * callipers ISO 13385-1, for micrometers ISO 3611, both from memory; the rest common practice, no source.
+     */
+    public function test_instruments(): void
+    {
+        $figures = [
+            'rule' => [500, 300, 200, 0, 0],
+            'calliper' => [10, 20, 10, 0, 0],
+            'outside-micrometer' => [1, 4, 1, 0, 0],
+            'indicating-micrometer' => [1, 0, 0.5, 0, 2],
+            'telescoping' => [1, 4, 1, 10, 0],
+            'small-hole' => [1, 4, 1, 10, 0],
+            'three-point' => [1, 4, 2, 0, 2],
+            'dial-bore' => [2, 4, 2, 0, 2],
+            'depth-micrometer' => [10, 5, 5, 0, 0],
+            'pins' => [25.4, 2.5, 1, 0, 0],
+            'height-gauge' => [10, 40, 10, 0, 0],
+            'dial-indicator' => [2, 8, 2, 0, 0],
+            'unchecked-bore' => [10, 50, 20, 0, 0],
+        ];
+        $rows = array_column(Table::rows('instruments'), null, 'code');
+        self::assertEqualsCanonicalizing(array_keys($figures), array_keys($rows));
+        foreach ($figures as $code => $micro) {
+            $its = array_map(
+                static fn (string $figure): float => 1000 * (float) $rows[$code][$figure],
+                ['resolution_mm', 'mpe_mm', 'repeatability_mm', 'feel_mm', 'master_u_mm'],
+            );
+            self::assertEqualsWithDelta($micro, $its, 1e-9, $code);
+        }
+    }
 }
