@@ -70,4 +70,26 @@ final class TypedTwiceTest extends TestCase
             1e-9,
         );
     }
+
+    /** How much deeper than its key a slot may be. DIN 6885-1, ANSI B17.1 class 2 and B17.2, from memory. */
+    public function test_slots_for_keys(): void
+    {
+        $limits = Table::read('key-limits');
+        self::assertEqualsWithDelta([[6, 0.1], [32, 0.2], [1000, 0.3]], $limits['metric_deeper_mm'], 1e-9);
+        self::assertSame([0.002, 0.005], [$limits['inch_wider_in'], $limits['woodruff_inch_deeper_in']]);
+        self::assertEqualsWithDelta(['shaft' => 0.015, 'hub' => 0.010], $limits['inch_deeper_in'], 1e-9);
+    }
+
+    /** What a metal shows in a test are chances: of all that it can show they make one, and so do all metals together. */
+    public function test_what_metals_show_makes_one(): void
+    {
+        /** @var list<array{code: string, prior: float, shows: array<string, array<string, float>>}> $groups */
+        $groups = Table::read('material-tests')['groups'];
+        self::assertEqualsWithDelta(1.0, array_sum(array_column($groups, 'prior')), 1e-9);
+        foreach ($groups as $group) {
+            foreach ($group['shows'] as $test => $chances) {
+                self::assertEqualsWithDelta(1.0, array_sum($chances), 1e-9, "{$group['code']}, {$test}");
+            }
+        }
+    }
 }

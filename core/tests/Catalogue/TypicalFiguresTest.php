@@ -105,12 +105,14 @@ final class TypicalFiguresTest extends TestCase
         $ftMin = 0.3048 / 60;
         foreach ([
             'sintered bronze, oil-filled' => [2000, 1200, 50000], 'leaded tin bronze (bearing)' => [3500, 750, 75000],
+            'tin bronze' => [4000, 500, 50000], 'aluminium bronze' => [4500, 300, 50000],
             'acetal' => [1000, 600, 3000], 'nylon' => [1000, 600, 3000],
         ] as $metal => [$p, $v, $pv]) {
             $limits = PlainBearing::of(30.0, 30.0, 100.0, 100.0, $metal)->limits ?? [];
             self::assertEqualsWithDelta($p * $psi, $limits['p_mpa'] ?? 0, 0.025 * $p * $psi, $metal);
             self::assertEqualsWithDelta($v * $ftMin, $limits['v_m_s'] ?? 0, 0.025 * $v * $ftMin, $metal);
-            self::assertEqualsWithDelta($pv * $psi * $ftMin, $limits['pv'] ?? 0, 0.05 * $pv * $psi * $ftMin, $metal);
+            // The table has plastics to a tenth.
+            self::assertEqualsWithDelta($pv * $psi * $ftMin, $limits['pv'] ?? 0, max(0.0055, 0.02 * $pv * $psi * $ftMin), $metal);
         }
     }
 
