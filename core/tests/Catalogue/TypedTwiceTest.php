@@ -92,4 +92,25 @@ final class TypedTwiceTest extends TestCase
             }
         }
     }
+
+    /** What a shaft that starts, goes half way, slides or drops in tells of its clearance, mm. Common practice, no source. */
+    public function test_what_a_trial_by_hand_tells(): void
+    {
+        $rows = array_map(static fn (array $row): array => [$row['least_mm'], $row['most_mm']], Table::rows('trial-feels'));
+        self::assertSame([[null, 0.0], [-0.01, 0.005], [-0.005, 0.01], [0.004, 0.03], [0.015, null]], $rows);
+    }
+
+    /** What a dealer has, by its step up to a size: inches, then millimetres. Common stock, no source. */
+    public function test_what_can_be_bought(): void
+    {
+        $sizes = Table::read('standard-sizes');
+        foreach ([
+            'reamer' => [[[1, 1 / 64], [2, 1 / 32], [3, 1 / 16]], [[12, 0.5], [50, 1]]],
+            'ground bar' => [[[1, 1 / 16], [4, 1 / 8]], [[20, 1], [60, 5]]],
+            'stock bush outside' => [[[2, 1 / 16], [3, 1 / 8]], [[30, 1], [60, 5]]],
+            'stock bush bore' => [[[1.5, 1 / 16], [3, 1 / 8]], [[25, 1], [50, 5]]],
+        ] as $what => [$inch, $mm]) {
+            self::assertEqualsWithDelta(['inch' => $inch, 'mm' => $mm], $sizes[$what], 1e-9, $what);
+        }
+    }
 }
