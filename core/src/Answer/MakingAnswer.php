@@ -14,7 +14,6 @@ use Oldpart\Core\Making\HoleTools;
 use Oldpart\Core\Making\LatheDial;
 use Oldpart\Core\Making\PlannedCut;
 use Oldpart\Core\Measure\Acceptance;
-use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Picture\CutPicture;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Remedy\Deviation;
@@ -98,6 +97,8 @@ final readonly class MakingAnswer implements \JsonSerializable
     {
         $rows = [];
         $sizes = $this->of->log->sizes();
+        $band = $this->of->entry->band;
+        $kind = $this->of->entry->surface->cutAs();
         foreach ($this->of->log->cuts as $i => $cut) {
             $took = $i > 0 ? abs($sizes[$i] - $sizes[$i - 1]) : null;
             $rows[] = [
@@ -105,25 +106,11 @@ final readonly class MakingAnswer implements \JsonSerializable
                 'dialled' => $cut->dialled === null ? null : LengthWriter::difference($cut->dialled->length->mm),
                 'after' => LengthWriter::size($sizes[$i]),
                 'took' => $took === null ? null : LengthWriter::difference($took),
-                'state' => $this->state($sizes[$i])->value,
+                'state' => $band === null ? CutState::Cut : CutState::of($sizes[$i], $band, $kind),
             ];
         }
 
         return $rows;
-    }
-
-    /** What a size after a cut was: a bore grows, anything else shrinks. */
-    private function state(float $sizeMm): CutState
-    {
-        $band = $this->of->entry->band;
-        $bore = $this->of->entry->surface->cutAs() === SurfaceKind::Bore;
-
-        return match (true) {
-            $band === null => CutState::Cut,
-            $band->holds($sizeMm) => CutState::Inside,
-            $bore ? $sizeMm > $band->upperMm : $sizeMm < $band->lowerMm => CutState::Past,
-            default => CutState::Cut,
-        };
     }
 
     /** @return list<Say> how a bore comes about where there was none */

@@ -7,7 +7,10 @@ namespace Oldpart\Core\Tests\Catalogue;
 use Oldpart\Core\Catalogue\Table;
 use PHPUnit\Framework\TestCase;
 
-/** Tables that were typed from memory, typed from memory a second time: a slip in one of the two is seen. */
+/**
+ * Tables that stand a second time here, so that a slip of the pen in them shows. The drills were typed anew from memory and
+ * agreed; seats, shoulders, slots, trials and stock were written down as the tables have them: no outside check.
+ */
 final class TypedTwiceTest extends TestCase
 {
     /** Twist drills by number, thousandths of an inch. ANSI B94.11M, from memory. */

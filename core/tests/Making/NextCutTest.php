@@ -200,4 +200,16 @@ final class NextCutTest extends TestCase
         self::assertStringStartsWith('Too large by 0.012', $says(SurfaceKind::Bore, 25.033));
         self::assertStringStartsWith('Too small by 0.012', $says(SurfaceKind::Shaft, 24.988));
     }
+
+    /** A bore below its limits has metal left and above them none; a shaft the other way about. Geometry. */
+    public function test_where_a_size_stands_to_its_limits(): void
+    {
+        $band = new Band(30.0, 30.02);
+        $states = static fn (SurfaceKind $kind): array => array_map(
+            static fn (float $size): string => CutState::of($size, $band, $kind)->value,
+            [29.99, 30.0, 30.02, 30.03],
+        );
+        self::assertSame(['cut', 'inside', 'inside', 'past'], $states(SurfaceKind::Bore));
+        self::assertSame(['past', 'inside', 'inside', 'cut'], $states(SurfaceKind::Shaft));
+    }
 }

@@ -27,9 +27,10 @@ const shopQuery = queryOptions({
 /** Asks for what the page at this address shows before any of it is drawn. */
 export function askAhead(queries: QueryClient, path: string): void {
     void queries.prefetchQuery(shopQuery);
-    const job = /^\/job\/([^/]+)\//.exec(path)?.[1];
+    // What no job is called is not asked for.
+    const job = /^\/job\/([\w-]+)\//.exec(path)?.[1];
     if (job !== undefined) {
-        void queries.prefetchQuery(jobQuery(decodeURIComponent(job)));
+        void queries.prefetchQuery(jobQuery(job));
     }
 }
 
