@@ -23,6 +23,11 @@ beside() {
     [ "$first" = 0 ] && [ "$second" = 0 ]
 }
 
+# PHPUnit over many classes: what is compiled is also made quicker.
+phpunit() {
+    php -d opcache.enable_cli=1 vendor/bin/phpunit --colors=never --do-not-cache-result "$@"
+}
+
 as_root() { [ "$(id -u)" = 0 ] && command -v apt-get >/dev/null 2>&1; }
 
 APT_UPDATED=0

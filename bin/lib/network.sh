@@ -3,6 +3,7 @@
 
 network_dir=${NETWORK_DIR:-storage/framework/network}
 tls_dir=${TLS_DIR:-storage/app/tls}
+BROTLI=/usr/lib/nginx/modules/ngx_http_brotli_static_module.so
 
 # Its own start-up after installing is not wanted: this shop starts and stops it itself.
 network_tool() { # command, what it is, Debian package, service
@@ -17,7 +18,11 @@ need_network() {
     series=$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')
     fpm=php-fpm$series
     need_tool openssl "OpenSSL" openssl
-    network_tool nginx "nginx" nginx-light nginx
+    if ! command -v nginx >/dev/null 2>&1; then
+        network_tool nginx "nginx" nginx-light nginx
+        # Packs scripts tighter; without it they go as gzip.
+        (! as_root || apt_install libnginx-mod-http-brotli-static) 2>/dev/null || true
+    fi
     network_tool "$fpm" "PHP's process manager" "php$series-fpm" "php$series-fpm"
 }
 
@@ -72,7 +77,7 @@ make_certificate() { # names, one a line
 
 # What both servers are told, written anew at each start.
 configure_network() { # https port, http port, names
-    local root as_user= as_user_nginx= hosts asked_for
+    local root as_user= as_user_nginx= hosts asked_for brotli= brotli_static=
     root=$(pwd)
     mkdir -p "$network_dir/tmp"
     network_dir=$(cd "$network_dir" && pwd)
@@ -82,6 +87,10 @@ configure_network() { # https port, http port, names
     if [ "$(id -u)" = 0 ]; then
         as_user=$'user = root\ngroup = root'
         as_user_nginx="user root;"
+    fi
+    if [ -f "$BROTLI" ]; then
+        brotli="load_module $BROTLI;"
+        brotli_static="brotli_static on;"
     fi
     # shellcheck disable=SC2016 # nginx reads it
     asked_for='$host'
@@ -110,6 +119,7 @@ php_admin_flag[opcache.enable] = on
 php_admin_flag[opcache.validate_timestamps] = on
 CONF
     cat >"$network_dir/nginx.conf" <<CONF
+$brotli
 $as_user_nginx
 worker_processes 2;
 pid $sockets/nginx.pid;
@@ -122,6 +132,7 @@ http {
     server_tokens off;
     sendfile on;
     gzip_static on;
+    $brotli_static
     client_max_body_size 24m;
     client_body_temp_path $network_dir/tmp/body;
     fastcgi_temp_path $network_dir/tmp/fastcgi;

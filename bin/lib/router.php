@@ -22,9 +22,13 @@ header("Content-Type: {$type}");
 header('Cache-Control: public, max-age=31536000, immutable');
 header('X-Content-Type-Options: nosniff');
 header('Vary: Accept-Encoding');
-if (str_contains((string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip') && is_file("{$file}.gz")) {
-    header('Content-Encoding: gzip');
-    $file .= '.gz';
+$taken = (string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '');
+foreach (['br' => 'br', 'gzip' => 'gz'] as $packed => $ending) {
+    if (preg_match("/\\b{$packed}\\b/", $taken) === 1 && is_file("{$file}.{$ending}")) {
+        header("Content-Encoding: {$packed}");
+        $file .= ".{$ending}";
+        break;
+    }
 }
 header('Content-Length: '.filesize($file));
 if ($_SERVER['REQUEST_METHOD'] !== 'HEAD') {

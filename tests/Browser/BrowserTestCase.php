@@ -77,6 +77,26 @@ abstract class BrowserTestCase extends TestCase
         );
     }
 
+    /** To another screen as a link goes there: the page is not loaded anew. */
+    protected function go(string $path): void
+    {
+        $before = $last = $this->shown();
+        $this->page->executeScript('history.pushState(null, "", arguments[0])', [$path]);
+        $this->waitFor(function () use ($before, &$last): bool {
+            $now = $this->shown();
+            $rests = $now === $last;
+            $last = $now;
+
+            return $rests && $now !== null && $now !== $before;
+        }, "{$path} is not shown");
+    }
+
+    /** What the screen says; null while something of it is on its way. */
+    private function shown(): ?string
+    {
+        return $this->page->executeScript('return document.querySelector("[aria-busy=true]") === null ? document.body.innerText : null');
+    }
+
     protected function text(): string
     {
         return (string) $this->page->executeScript('return document.body.innerText');

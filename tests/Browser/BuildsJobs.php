@@ -88,14 +88,24 @@ trait BuildsJobs
     /** @param  array<string, mixed>  $state */
     protected function read(array $state, string $surface, string $typed, string $instrument, string $angle = '0'): void
     {
-        $ids = array_column($state['facts']['surfaces'], 'id', 'name');
-        $this->change($state['facts']['id'], 'PUT', '/readings/r-'.bin2hex(random_bytes(6)), [
-            'surface' => $ids[$surface],
+        $this->sent($state['facts']['id'], 'POST', '/changes', [
+            'changes' => [$this->reading($state, $surface, $typed, $instrument, $angle)],
+        ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $state
+     * @return array{list: string, thing: string, fact: array<string, mixed>}
+     */
+    private function reading(array $state, string $surface, string $typed, string $instrument, string $angle): array
+    {
+        return ['list' => 'readings', 'thing' => 'r-'.bin2hex(random_bytes(6)), 'fact' => [
+            'surface' => array_column($state['facts']['surfaces'], 'id', 'name')[$surface],
             'station' => 'mouth',
             'angle' => $angle,
             'value' => ['typed' => $typed, 'unit' => 'in'],
             'instrument' => $instrument,
-        ]);
+        ]];
     }
 
     /** @return array<string, mixed> a plain bush read well enough for a press, its boss as stout as said */
@@ -104,6 +114,7 @@ trait BuildsJobs
         $state = $this->newJob('plain-bush');
         $id = $state['facts']['id'];
         $parts = array_column($state['facts']['parts'], 'id', 'name');
+        $changes = [];
         foreach (
             [
                 'Housing' => $material,
@@ -111,15 +122,20 @@ trait BuildsJobs
                 'Shaft' => 'medium-carbon steel, normalised',
             ] as $part => $made
         ) {
-            $this->change($id, 'PUT', "/parts/{$parts[$part]}", ['material' => $made]);
+            $changes[] = ['list' => 'parts', 'thing' => $parts[$part], 'fact' => ['material' => $made]];
         }
-        foreach (['0' => '1.2500', '90' => '1.2501'] as $angle => $typed) {
-            $this->read($state, 'Housing bore', $typed, 'three-point', (string) $angle);
+        foreach (
+            [
+                ['Housing bore', '1.2500', 'three-point', '0'],
+                ['Housing bore', '1.2501', 'three-point', '90'],
+                ['Shaft journal', '0.8750', 'outside-micrometer', '0'],
+                ['Boss outside', $boss, 'calliper', '0'],
+                ['Housing length', '1.500', 'depth-micrometer', '0'],
+            ] as $reading
+        ) {
+            $changes[] = $this->reading($state, ...$reading);
         }
-        $this->read($state, 'Shaft journal', '0.8750', 'outside-micrometer');
-        $this->read($state, 'Boss outside', $boss, 'calliper');
-        $this->read($state, 'Housing length', '1.500', 'depth-micrometer');
 
-        return $this->api("/api/jobs/{$id}");
+        return $this->sent($id, 'POST', '/changes', ['changes' => $changes]);
     }
 }

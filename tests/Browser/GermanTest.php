@@ -48,8 +48,9 @@ final class GermanTest extends BrowserTestCase
         // Typed as it is read, in any language.
         $typed[] = '0.01 to 0.03 mm tight at 40 mm';
         $left = [];
+        $this->visit('/job/demo-carder/take-in');
         foreach ($routes as $route) {
-            $this->visit($route);
+            $this->go($route);
             usleep(300_000);
             $gaps = $this->page->executeScript('return [...(window.gaps ?? [])]');
             foreach (is_array($gaps) ? $gaps : [] as $gap) {

@@ -35,6 +35,11 @@ final class Rig
 
     private int $port;
 
+    /** Where the shops of these tests are, one after the other: a browser that was there has its scripts already. */
+    private static int $usualPort = 0;
+
+    private static bool $usualTaken = false;
+
     private int $gaugePort;
 
     /** @var resource|null */
@@ -45,7 +50,7 @@ final class Rig
     {
         $this->folder = sys_get_temp_dir().'/oldpart-fit-'.bin2hex(random_bytes(4));
         mkdir($this->folder.'/downloads', 0777, true);
-        $this->port = self::freePort();
+        $this->port = $this->portOfShop();
         $this->gaugePort = self::freePort();
         $this->url = "http://127.0.0.1:{$this->port}";
         $this->layOutShop();
@@ -123,7 +128,7 @@ final class Rig
     public function browser(int $width = 1280, int $height = 800, int $letters = 16): RemoteWebDriver
     {
         $this->letters = $letters;
-        $driver = $letters === 16 ? SharedBrowser::lend(fn (): RemoteWebDriver => $this->shared(), $this->downloads()) : null;
+        $driver = $letters === 16 ? SharedBrowser::lend(fn (): RemoteWebDriver => $this->shared(), $this->url, $this->downloads()) : null;
         $driver ??= $this->session($width, $height);
         self::resize($driver, $width, $height);
 
@@ -203,6 +208,11 @@ final class Rig
             '--disable-component-update',
             '--disable-sync',
             '--disable-dev-shm-usage',
+            '--disable-extensions',
+            '--disable-breakpad',
+            // What a page costs is the page: no process of its own for each tab, nor for drawing.
+            '--renderer-process-limit=1',
+            '--in-process-gpu',
             '--force-device-scale-factor=1',
             '--lang=en-GB',
             "--window-size={$width},{$height}",
@@ -230,6 +240,9 @@ final class Rig
             self::end($process);
         }
         $this->processes = [];
+        if ($this->port === self::$usualPort) {
+            self::$usualTaken = false;
+        }
         exec('rm -rf '.escapeshellarg($this->folder));
     }
 
@@ -324,6 +337,35 @@ final class Rig
         is_dir($folder) || @mkdir($folder, 0700);
 
         return $folder;
+    }
+
+    private function portOfShop(): int
+    {
+        // One that people sign in to keeps more in a browser than the next one may find.
+        if (self::$usualTaken || $this->env !== []) {
+            return self::freePort();
+        }
+        self::$usualTaken = true;
+        // The workers of the one before may be about to go still.
+        for ($try = 0; $try < 20 && self::$usualPort > 0; $try++) {
+            if (self::isFree(self::$usualPort)) {
+                return self::$usualPort;
+            }
+            usleep(50_000);
+        }
+        do {
+            // Not among those that are given out, so that nobody has it between two tests.
+            self::$usualPort = random_int(20_000, 29_999);
+        } while (! self::isFree(self::$usualPort));
+
+        return self::$usualPort;
+    }
+
+    private static function isFree(int $port): bool
+    {
+        $socket = @stream_socket_server("tcp://127.0.0.1:{$port}");
+
+        return $socket !== false && fclose($socket);
     }
 
     private static function freePort(): int

@@ -9,8 +9,8 @@ use Facebook\WebDriver\Exception\PhpWebDriverExceptionInterface;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 
 /**
- * One Chromium for many tests, as starting one takes longer than many a test. Each test has a shop on a port of its own,
- * so what a page keeps is kept for that shop alone; it gets a fresh tab and no cookies.
+ * One Chromium for many tests, as starting one takes longer than many a test. Each gets a fresh tab and no cookies, and
+ * nothing of what a page kept for the shop before it; only its scripts, which are the same, are not fetched again.
  */
 final class SharedBrowser
 {
@@ -24,7 +24,7 @@ final class SharedBrowser
     private static int $served = 0;
 
     /** @param  \Closure(): RemoteWebDriver  $start */
-    public static function lend(\Closure $start, string $downloads): ?RemoteWebDriver
+    public static function lend(\Closure $start, string $shop, string $downloads): ?RemoteWebDriver
     {
         if (self::$lent) {
             return null;
@@ -37,6 +37,7 @@ final class SharedBrowser
         self::$served++;
         $tools = new ChromeDevToolsDriver(self::$driver);
         $tools->execute('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $downloads]);
+        $tools->execute('Storage.clearDataForOrigin', ['origin' => $shop, 'storageTypes' => 'all']);
         // A tab that others were before has the eye as the first one has.
         $tools->execute('Page.bringToFront');
         $tools->execute('Emulation.setFocusEmulationEnabled', ['enabled' => true]);

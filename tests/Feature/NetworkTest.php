@@ -138,11 +138,17 @@ final class NetworkTest extends TestCase
         self::assertSame(200, $status);
         self::assertStringContainsStringIgnoringCase('content-encoding: gzip', $headers);
         self::assertStringContainsStringIgnoringCase('immutable', $headers);
+        [$status, $headers] = self::ask($script[0] ?? '/none', null, ['Accept-Encoding: gzip, br']);
+        self::assertSame(200, $status);
+        $tighter = is_file('/usr/lib/nginx/modules/ngx_http_brotli_static_module.so') ? 'br' : 'gzip';
+        self::assertStringContainsStringIgnoringCase("content-encoding: {$tighter}", $headers);
         self::assertSame(401, self::ask('/api/jobs')[0]);
         $me = json_decode(self::ask('/api/me')[2], true);
         self::assertSame(['Owner'], array_column($me['people'], 'name'));
         [$status, $headers] = self::ask('/api/me/secret', ['person' => $me['people'][0]['id'], 'code' => $code[1], 'secret' => self::PIN]);
         self::assertSame(200, $status);
+        $kept = (new \PDO('sqlite:'.self::$folder.'/shop.sqlite'))->query('SELECT secret FROM people')?->fetchColumn();
+        self::assertSame(['bcrypt', 12], [password_get_info((string) $kept)['algoName'], password_get_info((string) $kept)['options']['cost']]);
         self::assertMatchesRegularExpression('/set-cookie: __Host-oldpart_fit=[^\n]*secure[^\n]*httponly[^\n]*samesite=strict/i', $headers);
         self::assertSame(200, self::ask('/api/jobs')[0]);
         $job = ['id' => 'net-1', 'kind' => 'plain-bush', 'machine' => 'Test rig', 'part' => 'Bush', 'unit' => 'mm'];

@@ -147,10 +147,32 @@ final class StartTest extends TestCase
         self::assertSame([], $this->copies());
         $this->start('--fresh');
         self::assertGreaterThan(5, $this->jobs());
+        $this->sendsScriptsPacked();
         self::assertCount(1, $this->copies());
         self::assertStringContainsString('before-fresh', $this->copies()[0]);
         $copy = new \PDO("sqlite:{$this->folder}/copies/{$this->copies()[0]}");
         self::assertSame(0, (int) $copy->query('select count(*) from jobs')?->fetchColumn(), 'as it was before');
+    }
+
+    /** As tightly as the browser can unpack them. */
+    private function sendsScriptsPacked(): void
+    {
+        $at = "http://127.0.0.1:{$this->port}";
+        preg_match('~/build/assets/main-[^"]+\.js~', (string) file_get_contents($at), $script);
+        self::assertCount(1, $script);
+        $plain = (string) file_get_contents(dirname(__DIR__, 2)."/public{$script[0]}");
+        $sizes = [];
+        foreach (['gzip, deflate, br, zstd' => 'br', 'gzip, deflate' => 'gzip', 'zstd' => '', '' => ''] as $taken => $packed) {
+            $asked = stream_context_create(['http' => ['header' => "Accept-Encoding: {$taken}"]]);
+            $body = (string) file_get_contents($at.$script[0], false, $asked);
+            $said = preg_grep('/^Content-Encoding: /i', $http_response_header) ?: [];
+            self::assertSame($packed, trim(strtolower(substr((string) reset($said), 18))), "“{$taken}”");
+            $packed === 'gzip' && self::assertSame($plain, gzdecode($body));
+            $packed === '' && self::assertSame($plain, $body);
+            $sizes[] = strlen($body);
+        }
+        self::assertLessThan($sizes[1], $sizes[0]);
+        self::assertLessThan($sizes[2], $sizes[1]);
     }
 
     /** What is damaged, gone, read-only or something else's is said and left as it is. */

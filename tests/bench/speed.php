@@ -161,7 +161,7 @@ $start = hrtime(true);
 for ($i = 0; $i < 7000; $i++) {
     NamedFit::named(25.0 + ($i % 300), $fits[$i % 7])->clearance();
 }
-/** The script a browser needs before the bench stands, packed, in kB: what main.tsx brings with it and nothing later. */
+/** The script a browser is sent before the bench stands, in kB: what main.tsx brings with it and nothing later. */
 function scriptOfTheBench(): ?float
 {
     $manifest = json_decode((string) @file_get_contents(public_path('build/manifest.json')), true);
@@ -175,7 +175,9 @@ function scriptOfTheBench(): ?float
         if (! isset($seen[$name])) {
             $seen[$name] = true;
             array_push($open, ...$manifest[$name]['imports'] ?? []);
-            $bytes += strlen((string) gzencode((string) file_get_contents(public_path("build/{$manifest[$name]['file']}")), 9));
+            // What is too small to be packed goes as it is.
+            $file = public_path("build/{$manifest[$name]['file']}");
+            $bytes += filesize(is_file("{$file}.br") ? "{$file}.br" : $file);
         }
     }
 
@@ -184,7 +186,7 @@ function scriptOfTheBench(): ?float
 
 $script = scriptOfTheBench();
 if ($script !== null) {
-    printf("%-48s %6.0f kB, wanted under 150 kB\n", 'script before the bench stands, packed', $script);
+    printf("%-48s %6.0f kB, wanted under 150 kB\n", 'script sent before the bench stands', $script);
 }
 printf("%-48s %6.2f µs each, wanted under 50 µs\n", 'a fit from the tables', (hrtime(true) - $start) / 7000 / 1e3);
 timed('all fits at a size, for find by result', static fn () => FitSearch::inside(40.0, new Range(-0.04, 0.0)), 100);

@@ -22,37 +22,53 @@ final class DxfTest extends TestCase
 
     private const READER = <<<'PY'
         import sys, json, ezdxf
-        out = []
-        for e in ezdxf.readfile(sys.argv[1]).modelspace():
-            t, d = e.dxftype(), {'type': e.dxftype(), 'layer': e.dxf.layer}
-            if t == 'LINE':
-                d['at'] = [e.dxf.start.x, e.dxf.start.y, e.dxf.end.x, e.dxf.end.y]
-            elif t == 'CIRCLE':
-                d['at'] = [e.dxf.center.x, e.dxf.center.y, e.dxf.radius]
-            elif t == 'POLYLINE':
-                d['at'] = [[v.dxf.location.x, v.dxf.location.y] for v in e.vertices]
-                d['closed'] = e.is_closed
-            elif t == 'TEXT':
-                d['text'], d['at'] = e.dxf.text, [e.dxf.insert.x, e.dxf.insert.y, e.dxf.height]
-            out.append(d)
-        print(json.dumps(out))
+        for file in sys.stdin:
+            out = []
+            for e in ezdxf.readfile(file.strip()).modelspace():
+                t, d = e.dxftype(), {'type': e.dxftype(), 'layer': e.dxf.layer}
+                if t == 'LINE':
+                    d['at'] = [e.dxf.start.x, e.dxf.start.y, e.dxf.end.x, e.dxf.end.y]
+                elif t == 'CIRCLE':
+                    d['at'] = [e.dxf.center.x, e.dxf.center.y, e.dxf.radius]
+                elif t == 'POLYLINE':
+                    d['at'] = [[v.dxf.location.x, v.dxf.location.y] for v in e.vertices]
+                    d['closed'] = e.is_closed
+                elif t == 'TEXT':
+                    d['text'], d['at'] = e.dxf.text, [e.dxf.insert.x, e.dxf.insert.y, e.dxf.height]
+                out.append(d)
+            print(json.dumps(out), flush=True)
         PY;
+
+    /** @var resource|null */
+    private static $reader;
+
+    /** @var array<int, resource> to it, and from it */
+    private static array $pipes = [];
+
+    public static function tearDownAfterClass(): void
+    {
+        if (self::$reader !== null) {
+            array_map(fclose(...), self::$pipes);
+            proc_close(self::$reader);
+        }
+        [self::$reader, self::$pipes] = [null, []];
+    }
 
     /** @return list<array<string, mixed>> as another program reads it */
     private static function readBack(string $dxf): array
     {
+        // The system's own Python, where the reader is installed; begun once for all drawings.
+        $python = is_file('/usr/bin/python3') ? '/usr/bin/python3' : 'python3';
+        self::$reader ??= proc_open([$python, '-c', self::READER], [['pipe', 'r'], ['pipe', 'w']], self::$pipes) ?: null;
+        self::assertNotNull(self::$reader);
         $file = (string) tempnam(sys_get_temp_dir(), 'dxf');
         file_put_contents($file, $dxf);
-        $script = "{$file}.py";
-        file_put_contents($script, self::READER);
-        // The system's own Python, where the reader is installed.
-        $python = is_file('/usr/bin/python3') ? '/usr/bin/python3' : 'python3';
-        exec("{$python} ".escapeshellarg($script).' '.escapeshellarg($file).' 2>&1', $said, $code);
+        fwrite(self::$pipes[0], "{$file}\n");
+        $said = fgets(self::$pipes[1]);
         unlink($file);
-        unlink($script);
-        self::assertSame(0, $code, implode("\n", $said));
+        self::assertIsString($said, 'the reader could not read it: what it says stands above');
 
-        return json_decode(implode('', $said), true, 64, JSON_THROW_ON_ERROR);
+        return json_decode($said, true, 64, JSON_THROW_ON_ERROR);
     }
 
     public function test_every_entity_comes_back_to_a_micrometre(): void
