@@ -89,6 +89,8 @@ abstract class BrowserTestCase extends TestCase
 
             return $rests && $now !== null && $now !== $before;
         }, "{$path} is not shown");
+        // An address that is none would have been led to the bench.
+        self::assertSame(strtok($path, '?'), $this->page->executeScript('return location.pathname'));
     }
 
     /** What the screen says; null while something of it is on its way. */

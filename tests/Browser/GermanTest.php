@@ -38,7 +38,7 @@ final class GermanTest extends BrowserTestCase
     {
         $this->visit('/');
         $this->page->executeScript("localStorage.setItem('oldpart-fit-speech', JSON.stringify({language: 'de', numbers: 'comma'})); localStorage.setItem('oldpart-fit-gaps', '1')");
-        $routes = ['/', '/?new=1', '/?shelf=bin', '/?word=datum', '/shop', '/tables', '/sums', '/sums/taper', '/sums/press', '/sums/plate', '/practice', '/practice/demo-practice-warm', '/practice/demo-practice-refused'];
+        $routes = ['/', '/?new=1', '/?shelf=bin', '/?word=datum', '/shop', '/tables', '/sums', '/sums?sum=taper', '/sums?sum=press', '/sums?sum=plate', '/practice', '/practice/demo-practice-warm', '/practice/demo-practice-refused'];
         foreach (['demo-drill', 'demo-blower'] as $job) {
             foreach (self::STAGES as $stage) {
                 $routes[] = "/job/{$job}/{$stage}";
@@ -47,13 +47,14 @@ final class GermanTest extends BrowserTestCase
         $typed = $this->typed(['demo-drill', 'demo-blower', 'demo-carder']);
         // Typed as it is read, in any language.
         $typed[] = '0.01 to 0.03 mm tight at 40 mm';
-        $left = [];
+        $left = $seen = [];
         $this->visit('/job/demo-carder/take-in');
         foreach ($routes as $route) {
             $this->go($route);
             usleep(300_000);
             $gaps = $this->page->executeScript('return [...(window.gaps ?? [])]');
-            foreach (is_array($gaps) ? $gaps : [] as $gap) {
+            foreach (array_diff(is_array($gaps) ? $gaps : [], $seen) as $gap) {
+                $seen[] = $gap;
                 if (self::isEnglish((string) $gap) && array_filter($typed, static fn (string $name): bool => str_contains((string) $gap, $name)) === []) {
                     $left[] = "{$route}: {$gap}";
                 }
