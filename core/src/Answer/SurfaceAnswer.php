@@ -49,7 +49,7 @@ final readonly class SurfaceAnswer implements \JsonSerializable
             'chance' => $this->chance(),
             'next_reading' => $this->of->nextReading(),
             'notes' => array_values(
-                array_filter($this->of->found->notes ?? [], static fn (Note $n): bool => $n->code !== 'slip'),
+                array_filter($this->of->found?->notes() ?? [], static fn (Note $n): bool => $n->code !== 'slip'),
             ),
             'slips' => $this->slips(),
             'cooling' => $this->of->coolDown,
@@ -65,7 +65,7 @@ final readonly class SurfaceAnswer implements \JsonSerializable
     private function slips(): array
     {
         $slips = [];
-        foreach ($this->of->found->slips ?? [] as $slip) {
+        foreach ($this->of->found?->slips() ?? [] as $slip) {
             $reading = $this->of->readings[$slip->index] ?? null;
             if ($reading !== null) {
                 $slips[] = ['reading' => $reading->id, 'says' => $slip->says, 'mend' => self::mend($slip, $reading)];
@@ -155,7 +155,7 @@ final readonly class SurfaceAnswer implements \JsonSerializable
                     'size' => LengthWriter::difference($share->uMm),
                     'improve' => $share->improve,
                 ],
-                $found->budget,
+                $found->budget(),
             ),
             'working' => $found->working(),
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Facts;
 
+use Oldpart\Core\Measure\Reading;
 use Oldpart\Core\Quantity\Fields;
 use Oldpart\Core\Quantity\Length;
 use Oldpart\Core\Quantity\TypedLength;
@@ -11,6 +12,9 @@ use Oldpart\Core\Quantity\TypedLength;
 /** A reading as it was typed or taken. A reading is set aside with a reason, never dropped. */
 final readonly class ReadingFacts implements \JsonSerializable
 {
+    /** Where on its surface it was read. */
+    public string $spot;
+
     public function __construct(
         public string $id,
         public string $surface,
@@ -38,6 +42,7 @@ final readonly class ReadingFacts implements \JsonSerializable
         /** Who did it, by the name they signed in with; null where nobody does. */
         public ?string $by = null,
     ) {
+        $this->spot = Reading::spot($station, $angle);
     }
 
     /** The same reading set aside with a reason, or counting again. */

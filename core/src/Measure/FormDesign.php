@@ -39,7 +39,7 @@ final class FormDesign
     {
         $key = implode("\1", $stations);
         foreach ($readings as $r) {
-            $key .= "\2".$r->spot;
+            $key .= "\2".$r->read->spot;
         }
         if (! isset(self::$known[$key])) {
             self::$known = count(self::$known) < self::KEPT ? self::$known : [];
@@ -67,9 +67,9 @@ final class FormDesign
         $angles = [];
         $blind = false;
         foreach ($readings as $r) {
-            $spots[$r->spot] = true;
-            $blind = $blind || ! is_numeric($r->angle);
-            $angles[(string) fmod(fmod((float) $r->angle, 180) + 180, 180)] = true;
+            $spots[$r->read->spot] = true;
+            $blind = $blind || ! is_numeric($r->read->angle);
+            $angles[(string) fmod(fmod((float) $r->read->angle, 180) + 180, 180)] = true;
         }
         $seen = array_map(floatval(...), array_keys($angles));
         $square = count($seen) === 2 && cos(2 * deg2rad($seen[1] - $seen[0])) <= -0.5;
@@ -81,9 +81,9 @@ final class FormDesign
         foreach ($readings as $r) {
             $row = [1.0];
             if ($hasTaper) {
-                $row[] = $along[$r->station];
+                $row[] = $along[$r->read->station];
             }
-            $at = 2 * deg2rad((float) $r->angle - $fromDeg);
+            $at = 2 * deg2rad((float) $r->read->angle - $fromDeg);
             if ($ovals > 0) {
                 $row[] = cos($at);
             }

@@ -17,8 +17,6 @@ final readonly class FoundSize implements \JsonSerializable
     /**
      * @param  array<string, float>  $stations  mean by station, in order
      * @param  list<array{station: string, angle: string, mm: float, n: int}>  $spots
-     * @param  list<Share>  $budget  largest first
-     * @param  list<Note>  $notes
      */
     public function __construct(
         public SurfaceKind $kind,
@@ -36,14 +34,10 @@ final readonly class FoundSize implements \JsonSerializable
         public int $count,
         public array $stations,
         public array $spots,
-        public array $budget,
         public ?float $wornMeanMm,
         public ?float $unwornMeanMm,
-        public array $notes,
-        /** @var \Closure(): Working worked out when it is asked for */
-        private \Closure $workingLater,
-        /** @var list<Slip> */
-        public array $slips = [],
+        /** Worked out when it is asked for: most who want a size want nothing else. */
+        private SaidOfSize $said = new SaidOfSize(),
         /** Its form told apart from the gauge's scatter; null with too few spots. */
         public ?FittedForm $fitted = null,
         /** @var (\Closure(): ?LikelyForm)|null what it is likely to be like; worked out when it is asked for */
@@ -81,18 +75,34 @@ final readonly class FoundSize implements \JsonSerializable
             count: 0,
             stations: [],
             spots: [],
-            budget: [],
             wornMeanMm: null,
             unwornMeanMm: null,
-            notes: $note === null ? [] : [$note],
-            workingLater: static fn (): Working => new Working([]),
+            said: new SaidOfSize(notes: static fn (): array => $note === null ? [] : [$note]),
         );
     }
 
     /** How it was found, step by step. */
     public function working(): Working
     {
-        return ($this->workingLater)();
+        return $this->said->working();
+    }
+
+    /** @return list<Share> what makes it unsure, largest first */
+    public function budget(): array
+    {
+        return $this->said->budget();
+    }
+
+    /** @return list<Slip> what looks like a slip of the hand or the eye among its readings */
+    public function slips(): array
+    {
+        return $this->said->slips();
+    }
+
+    /** @return list<Note> */
+    public function notes(): array
+    {
+        return $this->said->notes();
     }
 
     /** The same sizes, were they read as sure as this, mm. */
@@ -114,12 +124,9 @@ final readonly class FoundSize implements \JsonSerializable
             count: $this->count,
             stations: $this->stations,
             spots: $this->spots,
-            budget: $this->budget,
             wornMeanMm: $this->wornMeanMm,
             unwornMeanMm: $this->unwornMeanMm,
-            notes: $this->notes,
-            workingLater: $this->workingLater,
-            slips: $this->slips,
+            said: $this->said,
             fitted: $this->fitted?->withU95($u95Mm, $flatMm),
             likely: fn (): ?LikelyForm => $this->likely()?->withU95($u95Mm, $flatMm),
             flatMm: $flatMm,
@@ -292,8 +299,8 @@ final readonly class FoundSize implements \JsonSerializable
             'worn_mean_mm' => $this->wornMeanMm,
             'unworn_mean_mm' => $this->unwornMeanMm,
             'fitted' => $this->fitted,
-            'budget' => $this->budget,
-            'notes' => $this->notes,
+            'budget' => $this->budget(),
+            'notes' => $this->notes(),
             'working' => $this->working(),
         ];
     }

@@ -30,7 +30,7 @@ final readonly class GaugesApart
     {
         $at = [];
         foreach ($readings as $r) {
-            $at[$r->doubt->gauge][$r->spot][] = $r;
+            $at[$r->doubt->gauge][$r->read->spot][] = $r;
         }
         $pairs = [];
         $gauges = array_keys($at);

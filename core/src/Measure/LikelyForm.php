@@ -70,8 +70,8 @@ final readonly class LikelyForm
         $several = $gauges->areSeveral();
         [$rows, $values, $scatter] = [[], [], []];
         foreach ($readings as $r) {
-            $at = is_numeric($r->angle) ? 2 * deg2rad((float) $r->angle) : null;
-            $row = [1.0, $along[$r->station], $at === null ? 0.0 : cos($at), $at === null ? 0.0 : sin($at)];
+            $at = is_numeric($r->read->angle) ? 2 * deg2rad((float) $r->read->angle) : null;
+            $row = [1.0, $along[$r->read->station], $at === null ? 0.0 : cos($at), $at === null ? 0.0 : sin($at)];
             foreach ($several ? array_keys($gauges->shifts) : [] as $gauge) {
                 $row[] = (string) $gauge === $r->doubt->gauge ? 1.0 : 0.0;
             }

@@ -25,8 +25,15 @@ final readonly class Reading
         public ?float $masterMm = null,
         /** Where it differs from the rest. */
         public ?Instrument $instrument = null,
+        ?string $spot = null,
     ) {
-        $this->spot = $station."\0".$angle;
+        $this->spot = $spot ?? self::spot($station, $angle);
+    }
+
+    /** One place, by its station and angle. */
+    public static function spot(string $station, string $angle): string
+    {
+        return $station."\0".$angle;
     }
 
     /** Another one at the same place, that came out at this at 20 °C, mm. */
@@ -54,6 +61,7 @@ final readonly class Reading
             weights: $this->weights,
             masterMm: $masterMm,
             instrument: $this->instrument,
+            spot: $this->spot,
         );
     }
 

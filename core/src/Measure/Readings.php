@@ -17,18 +17,18 @@ final readonly class Readings
 {
     /**
      * @param  list<Reading>  $readings  those that count; set-aside ones left out
-     * @param  list<Note>  $remarks  what the caller has to add
+     * @param  (\Closure(): list<Note>)|null  $remarks  what the caller has to add
      */
     public function __construct(
         public SurfaceKind $kind,
         public array $readings,
         public Instrument $instrument,
         public Warmth $warmth = new Warmth(),
-        private array $remarks = [],
+        private ?\Closure $remarks = null,
         /**
-         * @var array<string, array{squares: float, dof: int}> what the job's other surfaces say of how each instrument repeats, by its code; mm²
+         * @var (\Closure(string): array{squares: float, dof: int})|null what the job's other surfaces say of how an instrument repeats, by its code; mm²
          */
-        private array $elsewhere = [],
+        private ?\Closure $elsewhere = null,
         /** @var array<string, array{float, int}> how each instrument is taken to repeat, with its degrees of freedom */
         private array $taken = [],
     ) {
@@ -79,7 +79,7 @@ final readonly class Readings
         [$u95, $k, $effective] = $this->expanded($repeat, $nu, $others);
         [$u95Mean, $kMean] =
             $several === null
-                ? $this->ofMean($mean, $tool, $own, $nu, $fromRepeats)
+                ? $this->ofMean(self::differing($weighed), $mean, $tool, $own, $nu, $fromRepeats)
                 : $this->expanded(0.0, INF, [
                     'gauges together' => $several->sigmaOfMean($byStation),
                     'temperature' => $others['temperature'],
@@ -110,8 +110,26 @@ final readonly class Readings
                 'n' => count($values),
             ];
         }
-        $budget = $this->budget($repeat, $others, $fromRepeats);
-        $slips = Slips::in($this);
+        $said = new SaidOfSize(
+            budget: fn (): array => $this->budget($repeat, $others, $fromRepeats),
+            slips: fn (): array => Slips::in($this),
+            notes: fn (SaidOfSize $said): array => [
+                ...$this->notes($ovality, $said->budget(), $worn, $unworn, $s, $said->slips()),
+                ...$several->notes ?? [],
+                ...$fitted?->notes() ?? ($round ? [LikelyForm::note()] : []),
+            ],
+            working: fn (SaidOfSize $said): Working => $this->working(
+                $mean,
+                $sizes[$mating],
+                $s,
+                $fromRepeats,
+                $n,
+                $said->budget(),
+                $k,
+                $u95,
+                $effective,
+            ),
+        );
 
         return new FoundSize(
             kind: $this->kind,
@@ -129,26 +147,9 @@ final readonly class Readings
             count: count($this->readings),
             stations: $stations,
             spots: $spotRows,
-            budget: $budget,
             wornMeanMm: $worn,
             unwornMeanMm: $unworn,
-            notes: [
-                ...$this->notes($ovality, $budget, $worn, $unworn, $s, $slips),
-                ...$several->notes ?? [],
-                ...$fitted?->notes() ?? ($round ? [LikelyForm::note()] : []),
-            ],
-            workingLater: fn (): Working => $this->working(
-                $mean,
-                $sizes[$mating],
-                $s,
-                $fromRepeats,
-                $n,
-                $budget,
-                $k,
-                $u95,
-                $effective,
-            ),
-            slips: $slips,
+            said: $said,
             fitted: $fitted?->widened($widened),
             likely: $likely,
             kMean: $kMean,
@@ -171,23 +172,17 @@ final readonly class Readings
         $own = [];
         $weighed = [];
         $names = [];
-        $doubt = null;
+        [$doubt, $scatter] = [null, 0.0];
         foreach ($this->readings as $i => $reading) {
-            $tool = $reading->instrument ?? $this->instrument;
             if ($doubt === null || ! $reading->isAsSureAs($this->readings[$i - 1])) {
+                $tool = $reading->instrument ?? $this->instrument;
                 $doubt = $this->doubt($roughly, $reading);
+                $own[$tool->code] ??= $this->pooled($tool, $atTwenty);
+                [$pooled, $dof] = $own[$tool->code];
+                $names[$doubt->gauge] ??= $tool->name;
+                $scatter = max(1e-6, $doubt->scatterMm($dof >= 2 ? $pooled : null));
             }
-            $own[$tool->code] ??= $this->pooled($tool, $atTwenty);
-            [$pooled, $dof] = $own[$tool->code];
-            $names[$doubt->gauge] ??= $tool->name;
-            $weighed[] = new WeighedReading(
-                mm: $atTwenty[$i],
-                station: $reading->station,
-                angle: $reading->angle,
-                spot: $reading->spot,
-                doubt: $doubt,
-                scatterMm: max(1e-6, $doubt->scatterMm($dof >= 2 ? $pooled : null)),
-            );
+            $weighed[] = new WeighedReading($atTwenty[$i], $reading, $doubt, $scatter);
         }
         $here = 0.0;
         $elsewhere = 0.0;
@@ -254,10 +249,37 @@ final readonly class Readings
         );
     }
 
-    /** @return array{float, float, float} U95 of the mean, by the least sure reading, mm; its factor; degrees of freedom */
-    private function ofMean(float $mean, Instrument $tool, float $own, float $nu, bool $fromRepeats): array
+    /**
+     * @param  non-empty-list<WeighedReading>  $weighed
+     * @return non-empty-list<Reading> one of each that are as sure as each other and stand together
+     */
+    private static function differing(array $weighed): array
     {
-        $poorest = $this->leastSure($mean, $this->readings);
+        $last = $weighed[0]->doubt;
+        $differing = [$weighed[0]->read];
+        foreach ($weighed as $one) {
+            if ($one->doubt !== $last) {
+                $last = $one->doubt;
+                $differing[] = $one->read;
+            }
+        }
+
+        return $differing;
+    }
+
+    /**
+     * @param  non-empty-list<Reading>  $differing
+     * @return array{float, float, float} U95 of the mean, by the least sure reading, mm; its factor; degrees of freedom
+     */
+    private function ofMean(
+        array $differing,
+        float $mean,
+        Instrument $tool,
+        float $own,
+        float $nu,
+        bool $fromRepeats,
+    ): array {
+        $poorest = $this->leastSure($mean, $differing);
         $poorestTool = $poorest->instrument ?? $this->instrument;
         $its = $poorestTool->repeatabilityMm * $poorest->scatterFactor();
         if ($fromRepeats) {
@@ -379,9 +401,10 @@ final readonly class Readings
         }
 
         $here = $dof;
-        if ($dof < 2 && isset($this->elsewhere[$tool->code])) {
-            $squares += $this->elsewhere[$tool->code]['squares'];
-            $dof += $this->elsewhere[$tool->code]['dof'];
+        if ($dof < 2 && $this->elsewhere !== null) {
+            $others = ($this->elsewhere)($tool->code);
+            $squares += $others['squares'];
+            $dof += $others['dof'];
         }
 
         return [$dof > 0 ? sqrt($squares / $dof) : 0.0, $dof, $here];
@@ -512,7 +535,7 @@ final readonly class Readings
      */
     private function notes(?float $ovality, array $budget, ?float $worn, ?float $unworn, ?float $s, array $slips): array
     {
-        $notes = $this->remarks;
+        $notes = $this->remarks === null ? [] : ($this->remarks)();
         if (count($this->readings) === 1) {
             $notes[] = Note::caution(
                 'one-reading',

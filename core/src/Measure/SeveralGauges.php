@@ -37,7 +37,8 @@ final readonly class SeveralGauges
      */
     public static function of(array $readings, array $names): self
     {
-        $spots = array_values(array_unique(array_map(static fn (WeighedReading $r): string => $r->spot, $readings)));
+        $spots = array_map(static fn (WeighedReading $r): string => $r->read->spot, $readings);
+        $spots = array_values(array_unique($spots));
         $gauges = array_keys($names);
         $place = array_flip($spots);
         $column = array_flip($gauges);
@@ -45,7 +46,7 @@ final readonly class SeveralGauges
         [$rows, $values, $weights, $shifts] = [[], [], [], []];
         foreach ($readings as $r) {
             $row = $blank;
-            $row[$place[$r->spot]] = 1.0;
+            $row[$place[$r->read->spot]] = 1.0;
             $row[count($spots) + $column[$r->doubt->gauge]] = 1.0;
             $rows[] = $row;
             $values[] = $r->mm;

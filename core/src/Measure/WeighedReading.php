@@ -9,9 +9,8 @@ final readonly class WeighedReading
 {
     public function __construct(
         public float $mm,
-        public string $station,
-        public string $angle,
-        public string $spot,
+        /** As it was read. */
+        public Reading $read,
         public ReadingDoubt $doubt,
         /** What it scatters by from one to the next, one standard deviation, mm, above 0. */
         public float $scatterMm,

@@ -75,7 +75,7 @@ final readonly class WaysOut
     private function readAgain(SurfaceFacts $mate, FoundSize $found, Range $wanted): array
     {
         $temperature = 0.0;
-        foreach ($found->budget as $share) {
+        foreach ($found->budget() as $share) {
             $temperature = $share->source === 'temperature' ? $share->uMm : $temperature;
         }
         $ways = [];

@@ -76,7 +76,7 @@ final class ReadingsSum implements Sum
                 $in->numberOrNull('gauge_alpha_per_k') ?? Warmth::STEEL,
                 $halfWidth,
             ),
-            $remarks,
+            static fn (): array => $remarks,
         ))
             ->found()
             ->jsonSerialize();

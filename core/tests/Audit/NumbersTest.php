@@ -212,8 +212,8 @@ final class NumbersTest extends TestCase
         $job = (new SampleJob())->answered()->read('Housing bore', '10.00', 'calliper');
         $found = self::answers($job)->surfaces[0]->found;
         self::assertEqualsWithDelta(10.0 + $shift->middle(), $found?->meanMm, 1e-4);
-        self::assertContains('jaws', array_column($found->notes ?? [], 'code'));
-        self::assertContains('jaws', array_column($found->budget ?? [], 'source'));
+        self::assertContains('jaws', array_column($found?->notes() ?? [], 'code'));
+        self::assertContains('jaws', array_column($found?->budget() ?? [], 'source'));
     }
 
     /** Repeats that agree take the place of the assumed feel: ten of them are surer than one, and surer than three. */

@@ -208,7 +208,7 @@ final class EvaluatorTest extends TestCase
         )[0];
         // 22 · 11.5e-6 · 25 K = 0.0063 mm smaller when cool.
         self::assertEqualsWithDelta(22.0 - 0.0063, $surface->found->meanMm ?? 0, 0.0001);
-        self::assertSame('read-warm', $surface->found?->notes[0]->code);
+        self::assertSame('read-warm', $surface->found?->notes()[0]->code);
     }
 
     public function test_limits_typed_by_hand_win(): void

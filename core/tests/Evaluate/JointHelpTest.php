@@ -616,7 +616,7 @@ final class JointHelpTest extends TestCase
             self::fail('nothing to read again with');
         };
         $unsure = 0.0;
-        foreach (self::joint($job->build(), 'Bush in housing')->mateFound->budget ?? [] as $share) {
+        foreach (self::joint($job->build(), 'Bush in housing')->mateFound?->budget() ?? [] as $share) {
             $unsure = $share->source === 'temperature' ? $share->uMm : $unsure;
         }
         self::assertGreaterThan(0.0005, $unsure);

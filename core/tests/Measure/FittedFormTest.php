@@ -219,7 +219,7 @@ final class FittedFormTest extends TestCase
         self::assertNull($found->form());
         self::assertEqualsWithDelta([30.0, 30.1], [$found->smallestMm(), $found->largestMm()], 1e-9);
         self::assertSame($found->u95Mm, $found->sureMm());
-        self::assertContains('other-form', array_column($found->notes, 'code'));
+        self::assertContains('other-form', array_column($found->notes(), 'code'));
     }
 
     /** The gauge's own shift does not average out, however many readings there are (JCGM 100:2008, 4.3 and F.1.2). */
@@ -248,7 +248,7 @@ final class FittedFormTest extends TestCase
         self::assertEqualsWithDelta(30.005, $like->meanMm, 1e-9);
         self::assertGreaterThan(30.0, $like->matingMm, 'most of the spread is likely the gauge’s');
         self::assertLessThan(30.005, $like->matingMm);
-        self::assertContains('form-allowed', array_column($two->notes, 'code'));
+        self::assertContains('form-allowed', array_column($two->notes(), 'code'));
         // Clearly oval: that is form with few spots too, once the gauge is sure enough.
         $oval = self::found([[1, 0, 30.0], [1, 45, 30.01], [1, 90, 30.02], [1, 135, 30.01]], self::tool(0.0001));
         // A taper nobody looked for comes to half its usual size, on average, at either end.
@@ -261,7 +261,7 @@ final class FittedFormTest extends TestCase
         // A length has no form of that kind.
         $length = self::found([[1, 0, 30.0]], $tool, SurfaceKind::Length);
         self::assertSame($length, $length->likeliest());
-        self::assertNotContains('form-allowed', array_column($length->notes, 'code'));
+        self::assertNotContains('form-allowed', array_column($length->notes(), 'code'));
     }
 
     /**
@@ -311,7 +311,7 @@ final class FittedFormTest extends TestCase
             self::assertLessThan(2 * LikelyForm::OVAL_MM, $open);
             self::assertLessThan($few->likeliest()->looseMm, $few->likeliest()->matingMm);
         }
-        $notes = self::found([[1, 0, 30.0], [1, 90, 30.0], [2, 0, 30.0], [2, 90, 30.0], [3, 0, 30.0], [3, 90, 30.0]])->notes;
+        $notes = self::found([[1, 0, 30.0], [1, 90, 30.0], [2, 0, 30.0], [2, 90, 30.0], [3, 0, 30.0], [3, 90, 30.0]])->notes();
         self::assertContains('rounder-than-gauge', array_column($notes, 'code'));
         self::assertContains('two-angles', array_column($notes, 'code'));
     }

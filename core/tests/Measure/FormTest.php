@@ -59,7 +59,7 @@ final class FormTest extends TestCase
             self::read(static fn (float $along, int $angle): float => $radius($angle) + $radius($angle + 180)),
         );
         self::assertEqualsWithDelta(0.0, $found->ovalityMm, 1e-9);
-        self::assertContains('lobes-unseen', array_map(static fn ($n): string => $n->code, $found->notes));
+        self::assertContains('lobes-unseen', array_map(static fn ($n): string => $n->code, $found->notes()));
     }
 
     /** A cone of 0.03 over its length: taper 0.03, no bell; a bell-mouth of 0.02 at both ends: bell 0.02, no taper. */

@@ -114,7 +114,7 @@ final class GaugeCheckTest extends TestCase
                 self::assertEqualsWithDelta(22.0, $surface->found->meanMm ?? 0, 1e-6);
                 self::assertContains(
                     'corrected',
-                    array_map(static fn (Note $n): string => $n->code, $surface->found->notes ?? []),
+                    array_map(static fn (Note $n): string => $n->code, $surface->found?->notes() ?? []),
                 );
             }
         }

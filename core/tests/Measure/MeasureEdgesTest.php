@@ -118,7 +118,7 @@ final class MeasureEdgesTest extends TestCase
     /** No master, no doubt of one; with one of its own doubt that counts, halved, and where none is known the usual. */
     public function test_a_master_counts_where_there_is_one(): void
     {
-        $sources = static fn (Reading $r, Instrument $tool): array => array_column(array_map(static fn ($s): array => ['s' => $s->source, 'u' => $s->uMm], (new Readings(SurfaceKind::Bore, [$r], $tool))->found()->budget), 'u', 's');
+        $sources = static fn (Reading $r, Instrument $tool): array => array_column(array_map(static fn ($s): array => ['s' => $s->source, 'u' => $s->uMm], (new Readings(SurfaceKind::Bore, [$r], $tool))->found()->budget()), 'u', 's');
         self::assertArrayNotHasKey('master', array_filter($sources(new Reading(30.0), new Instrument(0.001, mpeMm: 0.004))));
         self::assertEqualsWithDelta(0.0015, $sources(new Reading(30.0, masterMm: 30.0), new Instrument(0.001, mpeMm: 0.004, masterUMm: 0.003))['master'], 1e-9);
         self::assertGreaterThan(0.0, $sources(new Reading(30.0, masterMm: 30.0), new Instrument(0.001, mpeMm: 0.004))['master']);

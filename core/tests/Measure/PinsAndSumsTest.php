@@ -61,7 +61,7 @@ final class PinsAndSumsTest extends TestCase
         ))->found();
         self::assertEqualsWithDelta(12.6875, $found->meanMm, 1e-9);
         self::assertEqualsWithDelta(0.014855, $found->u95Mm, 1e-6);
-        self::assertSame('last digit', $found->budget[0]->source);
+        self::assertSame('last digit', $found->budget()[0]->source);
     }
 
     /**
@@ -214,7 +214,7 @@ final class PinsAndSumsTest extends TestCase
                 self::assertEqualsWithDelta(22.2, $surface->found->meanMm ?? 0, 1e-3);
                 self::assertContains(
                     'between-pins',
-                    array_map(static fn (Note $n): string => $n->code, $surface->found->notes ?? []),
+                    array_map(static fn (Note $n): string => $n->code, $surface->found?->notes() ?? []),
                 );
             }
         }

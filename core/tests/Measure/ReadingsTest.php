@@ -81,7 +81,7 @@ final class ReadingsTest extends TestCase
         $found = self::found(SurfaceKind::Shaft, [new Reading(25.0, '1'), new Reading(25.004, '2')]);
         self::assertEqualsWithDelta(25.004, $found->matingMm, 1e-9);
         self::assertNull($found->ovalityMm);
-        self::assertContains('form-unseen', array_map(static fn (Note $n): string => $n->code, $found->notes));
+        self::assertContains('form-unseen', array_map(static fn (Note $n): string => $n->code, $found->notes()));
     }
 
     /** By hand: √(0.004²/3 + 0.001²/12 + 0.002² + (0.002/2)²) · 2, everything of infinite degrees of freedom. */
@@ -94,7 +94,7 @@ final class ReadingsTest extends TestCase
             1e-9,
         );
         self::assertNull($found->dof);
-        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($s): float => $s->share, $found->budget)), 1e-9);
+        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($s): float => $s->share, $found->budget())), 1e-9);
     }
 
     /** Temperature: D α ΔT/√3 for part and gauge each. By hand for 100 mm, 11.7e-6, 2 K. */
@@ -122,7 +122,7 @@ final class ReadingsTest extends TestCase
             new Reading(25.401, '2'),
             new Reading(26.035, '3'),
         ]);
-        $slips = array_filter($found->notes, static fn (Note $n): bool => $n->code === 'slip');
+        $slips = array_filter($found->notes(), static fn (Note $n): bool => $n->code === 'slip');
         self::assertCount(1, $slips);
         self::assertStringContainsString('0.025 in', reset($slips)->say->in);
     }
@@ -130,7 +130,7 @@ final class ReadingsTest extends TestCase
     public function test_the_other_unit_is_pointed_out(): void
     {
         $found = self::found(SurfaceKind::Shaft, [new Reading(25.4), new Reading(25.4 * 25.4)]);
-        self::assertContains('slip', array_map(static fn (Note $n): string => $n->code, $found->notes));
+        self::assertContains('slip', array_map(static fn (Note $n): string => $n->code, $found->notes()));
     }
 
     /**
@@ -139,13 +139,13 @@ final class ReadingsTest extends TestCase
      */
     public function test_its_own_repeats_before_those_elsewhere(): void
     {
-        $elsewhere = ['calliper' => ['squares' => 40 * 0.01 ** 2, 'dof' => 40]];
+        $elsewhere = static fn (string $code): array => ['squares' => 40 * 0.01 ** 2, 'dof' => 40];
         $set = static fn (float ...$off): FoundSize => (new Readings(
             SurfaceKind::Length,
             array_map(static fn (float $d): Reading => new Reading(25 + $d), array_values($off)),
             Instrument::named('calliper'),
             new Warmth(),
-            [],
+            null,
             $elsewhere,
         ))->found();
         self::assertEqualsWithDelta(0.002, $set(0, 0.002, -0.002)->repeatabilityMm, 1e-9);

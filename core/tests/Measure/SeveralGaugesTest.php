@@ -52,7 +52,7 @@ final class SeveralGaugesTest extends TestCase
         self::assertEqualsWithDelta((30.0 * 1 + 30.010 * 4) / 5, $found->meanMm, 1e-9);
         self::assertEqualsWithDelta(2 * 0.010 / sqrt(5), $found->u95Mm, 1e-9);
         self::assertEqualsWithDelta($found->u95Mm, $found->u95MeanMm, 1e-12);
-        self::assertSame([], array_filter($found->notes, static fn ($n): bool => str_contains($n->code, 'gauge')));
+        self::assertSame([], array_filter($found->notes(), static fn ($n): bool => str_contains($n->code, 'gauge')));
     }
 
     /** Repeats narrow what scatters; each gauge's shift stays: 0.003² + 0.004²/4 and 0.008² + 0.006²/4, by hand. */
@@ -89,7 +89,7 @@ final class SeveralGaugesTest extends TestCase
         $b = self::gauge('Bore gauge', 0.003, 0.002);
         $c = self::gauge('Ring gauge', 0.003, 0.002);
         $found = self::found([['1', 30.10, $a], ['1', 30.00, $b], ['1', 30.003, $c]]);
-        $says = array_column(array_map(static fn ($n): array => ['code' => $n->code, 'mm' => $n->say->mm], $found->notes), 'mm', 'code');
+        $says = array_column(array_map(static fn ($n): array => ['code' => $n->code, 'mm' => $n->say->mm], $found->notes()), 'mm', 'code');
         self::assertStringStartsWith('The calliper stands alone: it reads 0.1', $says['gauge-apart']);
         self::assertStringContainsString('more than the others, which agree', $says['gauge-apart']);
         self::assertStringContainsString('master', $says['gauge-apart']);
@@ -103,14 +103,14 @@ final class SeveralGaugesTest extends TestCase
         $b = self::gauge('Bore gauge', 0.003, 0.002);
         $apart = self::found([['1', 29.90, $a], ['1', 30.00, $b]]);
         $close = self::found([['1', 29.99, $a], ['1', 30.00, $b]]);
-        $says = array_column(array_map(static fn ($n): array => ['code' => $n->code, 'mm' => $n->say->mm], $apart->notes), 'mm', 'code');
+        $says = array_column(array_map(static fn ($n): array => ['code' => $n->code, 'mm' => $n->say->mm], $apart->notes()), 'mm', 'code');
         self::assertStringStartsWith('The calliper reads 0.1', $says['gauges-disagree']);
         self::assertStringContainsString('less than the bore gauge', $says['gauges-disagree']);
         self::assertStringContainsString('The bore gauge is the surer', $says['gauges-disagree']);
         // 0.1 where 2 √(0.01² + 0.003² + 2 · 0.002²) could be: so much wider.
         $may = 2 * sqrt(0.01 ** 2 + 0.003 ** 2 + 2 * 0.002 ** 2);
         self::assertEqualsWithDelta((0.1 / $may) * $close->u95Mm, $apart->u95Mm, 1e-9);
-        self::assertSame([], array_filter($close->notes, static fn ($n): bool => $n->code === 'gauges-disagree'));
+        self::assertSame([], array_filter($close->notes(), static fn ($n): bool => $n->code === 'gauges-disagree'));
     }
 
     /** Nothing is compared where no place was read with both. */
@@ -119,7 +119,7 @@ final class SeveralGaugesTest extends TestCase
         $a = self::gauge('Calliper', 0.01, 0.002);
         $b = self::gauge('Bore gauge', 0.003, 0.002);
         $found = self::found([['1', 29.0, $a], ['2', 30.00, $b]]);
-        self::assertSame([], array_filter($found->notes, static fn ($n): bool => str_starts_with($n->code, 'gauge')));
+        self::assertSame([], array_filter($found->notes(), static fn ($n): bool => str_starts_with($n->code, 'gauge')));
     }
 
     /** With one gauge all is as ever: the same reading twice, by the budget of one spot. */
@@ -135,7 +135,7 @@ final class SeveralGaugesTest extends TestCase
     {
         $gauges = array_map(static fn (string $name): Instrument => self::gauge($name, 0.003, 0.002), ['One', 'Two', 'Three', 'Four']);
         $codes = static fn (float ...$sizes): array => array_values(array_filter(
-            array_map(static fn ($n): string => $n->code, self::found(array_map(static fn (float $mm, Instrument $g): array => ['1', $mm, $g], $sizes, $gauges))->notes),
+            array_map(static fn ($n): string => $n->code, self::found(array_map(static fn (float $mm, Instrument $g): array => ['1', $mm, $g], $sizes, $gauges))->notes()),
             static fn (string $code): bool => str_starts_with($code, 'gauge'),
         ));
         self::assertSame(['gauge-apart'], $codes(30.1, 30.0, 30.001, 30.002));

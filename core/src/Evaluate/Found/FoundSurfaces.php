@@ -136,7 +136,7 @@ final class FoundSurfaces
                 && $r->value->masterMm === null
                 && count($r->value->weights) === 1
             ) {
-                $spots[$r->instrument][$r->of()][$r->station."\0".$r->angle][] = $r->value->length->mm;
+                $spots[$r->instrument][$r->of()][$r->spot][] = $r->value->length->mm;
             }
         }
         $repeats = [];
@@ -162,55 +162,32 @@ final class FoundSurfaces
 
     /**
      * @param  array<string, array<string, array{squares: float, dof: int}>>  $repeats
-     * @return array<string, array{squares: float, dof: int}> pooled over all other surfaces, by instrument
+     * @return \Closure(string): array{squares: float, dof: int} of an instrument by its code, over all other surfaces
      */
-    private static function elsewhere(array $repeats, string $surface): array
+    private static function elsewhere(array $repeats, string $surface): \Closure
     {
-        $others = [];
-        foreach ($repeats as $instrument => $surfaces) {
-            unset($surfaces[$surface]);
-            if ($surfaces !== []) {
-                $others[$instrument] = [
-                    'squares' => array_sum(array_column($surfaces, 'squares')),
-                    'dof' => array_sum(array_column($surfaces, 'dof')),
-                ];
-            }
-        }
+        return static function (string $instrument) use ($repeats, $surface): array {
+            $others = $repeats[$instrument] ?? [];
+            unset($others[$surface]);
 
-        return $others;
+            return [
+                'squares' => (float) array_sum(array_column($others, 'squares')),
+                'dof' => (int) array_sum(array_column($others, 'dof')),
+            ];
+        };
     }
 
     /**
      * @param  non-empty-list<ReadingFacts>  $readings
-     * @param  array<string, array{squares: float, dof: int}>  $elsewhere
+     * @param  \Closure(string): array{squares: float, dof: int}  $elsewhere
      */
-    private static function one(JobFacts $facts, SurfaceFacts $surface, array $readings, array $elsewhere): FoundSize
+    private static function one(JobFacts $facts, SurfaceFacts $surface, array $readings, \Closure $elsewhere): FoundSize
     {
-        $remarks = [];
         $tools = $facts->shop->instruments;
-        $material = self::material($facts->partOf($surface));
-        $alpha = $material?->alphaPerK;
-        if ($alpha === null) {
-            $remarks[] = Note::info('alpha-steel', 'The material is not named yet: its expansion is taken as steel’s.');
-        }
+        $alpha = self::material($facts->partOf($surface))?->alphaPerK;
         $room = $facts->shop->temperatureC;
-        $warmest = max(array_map(static fn (ReadingFacts $r): float => $r->partC ?? $room, $readings));
-        if ($warmest - $room >= 2) {
-            $shift = $readings[0]->value->length->mm * ($alpha ?? Warmth::STEEL) * ($warmest - $room);
-            $remarks[] = Note::caution(
-                'read-warm',
-                Say::with(
-                    'Read warm, at {t} °C: it will be {shift} smaller when cool. The size is corrected for it; better, read it again cool.',
-                    [
-                        't' => number_format($warmest, 0),
-                        'shift' => LengthWriter::difference($shift),
-                    ],
-                ),
-            );
-        }
-
-        $seen = ['corrections' => [], 'apart' => 0.0, 'masters' => [], 'tools' => []];
-        [$jaws, $most, $taken] = [0.0, 1, []];
+        $seen = ['corrections' => [], 'masters' => [], 'tools' => []];
+        [$apart, $jaws, $most, $warmest, $taken] = [0.0, 0.0, 1, $room, []];
         $flat = $surface->kind === SurfaceKind::Bore;
         foreach ($readings as $r) {
             $tool = $seen['tools'][$r->instrument] ??= $tools->named($r->instrument);
@@ -229,6 +206,7 @@ final class FoundSurfaces
                 weights: $value->weights,
                 masterMm: $value->masterMm,
                 instrument: $tool,
+                spot: $r->spot,
             );
             if ($correction !== 0.0) {
                 $seen['corrections'][] = $correction;
@@ -236,9 +214,45 @@ final class FoundSurfaces
             if ($value->masterMm !== null) {
                 $seen['masters'][] = $value->masterMm;
             }
-            $seen['apart'] = max($seen['apart'], $value->betweenMm ?? 0.0);
+            $apart = max($apart, $value->betweenMm ?? 0.0);
             $jaws = max($jaws, $shift);
             $most = max($most, count($value->weights));
+            $warmest = max($warmest, $r->partC ?? $room);
+        }
+        $seen['tools'] = array_keys($seen['tools']);
+        $seen += ['apart' => $apart, 'jaws' => $jaws, 'most' => $most, 'warmest' => $warmest];
+        $first = $readings[0]->value->length->mm;
+
+        return (new Readings(
+            kind: $surface->kind,
+            readings: $taken,
+            instrument: $taken[0]->instrument ?? $tools->named($readings[0]->instrument),
+            warmth: new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K),
+            remarks: static fn (): array => self::remarks($first, $alpha, $room, $seen),
+            elsewhere: $elsewhere,
+        ))->found();
+    }
+
+    /**
+     * @param  float  $first  reading, mm
+     * @param  array{corrections: list<float>, apart: float, masters: list<float>, tools: list<string>, jaws: float, most: int, warmest: float}  $seen  among the readings
+     * @return list<Note>
+     */
+    private static function remarks(float $first, ?float $alpha, float $room, array $seen): array
+    {
+        $remarks = [];
+        if ($alpha === null) {
+            $remarks[] = Note::info('alpha-steel', 'The material is not named yet: its expansion is taken as steel’s.');
+        }
+        if ($seen['warmest'] - $room >= 2) {
+            $shift = $first * ($alpha ?? Warmth::STEEL) * ($seen['warmest'] - $room);
+            $remarks[] = Note::caution(
+                'read-warm',
+                Say::with(
+                    'Read warm, at {t} °C: it will be {shift} smaller when cool. The size is corrected for it; better, read it again cool.',
+                    ['t' => number_format($seen['warmest'], 0), 'shift' => LengthWriter::difference($shift)],
+                ),
+            );
         }
         foreach (array_unique($seen['corrections']) as $correction) {
             $remarks[] = Note::info(
@@ -248,12 +262,12 @@ final class FoundSurfaces
                 ]),
             );
         }
-        if ($jaws > 0) {
+        if ($seen['jaws'] > 0) {
             $remarks[] = Note::info(
                 'jaws',
                 Say::with(
                     'The calliper’s inside jaws are flat and read a bore small: {d} is added, half as much again either way is in the doubt.',
-                    ['d' => LengthWriter::difference($jaws)],
+                    ['d' => LengthWriter::difference($seen['jaws'])],
                 ),
             );
         }
@@ -266,6 +280,7 @@ final class FoundSurfaces
                 ),
             );
         }
+        $most = $seen['most'];
         if ($most > 1) {
             $remarks[] = Note::info(
                 'sum-of-readings',
@@ -287,16 +302,8 @@ final class FoundSurfaces
                 'Read with several instruments: each place is as sure as what read it. Set a rough reading aside where a better one took its place.',
             );
         }
-        $warmth = new Warmth($alpha ?? Warmth::STEEL, Warmth::STEEL, self::TEMPERATURE_UNSURE_K);
 
-        return (new Readings(
-            kind: $surface->kind,
-            readings: $taken,
-            instrument: $taken[0]->instrument ?? $tools->named($readings[0]->instrument),
-            warmth: $warmth,
-            remarks: $remarks,
-            elsewhere: $elsewhere,
-        ))->found();
+        return $remarks;
     }
 
     /**

@@ -197,7 +197,7 @@ final readonly class JointSizing
             withheld: $this->withheld,
             notes: [
                 ...$old->notes ?? [],
-                ...array_values(array_filter($found->notes, static fn (Note $n): bool => $n->code === 'typed')),
+                ...array_values(array_filter($found->notes(), static fn (Note $n): bool => $n->code === 'typed')),
                 ...$this->facts->isCut($mate) ? [self::madeFirst($mate, $found)] : [],
                 ...$table->isFound
                     ? []
