@@ -283,6 +283,27 @@ final class HabitsTest extends BrowserTestCase
         self::assertSame('nuz 4?', $this->api('/api/jobs/demo-drill')['facts']['take_in']['does']);
     }
 
+    /** Whoever goes on before a page has come up stays where they went: it does not call them back. */
+    public function test_going_on_at_once_is_not_taken_back(): void
+    {
+        foreach ([20, 40, 60, 80] as $milliseconds) {
+            $this->visit('/job/demo-carder/take-in');
+            $this->sees('What came in');
+            usleep(100_000);
+            $this->page->executeAsyncScript(
+                <<<'JS'
+                    const [after, done] = arguments;
+                    const press = (key) => document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+                    press('3');
+                    setTimeout(() => { press('4'); setTimeout(done, 1000); }, after);
+                    JS,
+                [$milliseconds],
+            );
+            $this->sees('Bush in housing');
+            self::assertStringEndsWith('/job/demo-carder/size', (string) strtok($this->page->getCurrentURL(), '?'), "after {$milliseconds} ms");
+        }
+    }
+
     /** What stands there in words and is not there to be read: cut off by its own box. */
     private const CUT_OFF = <<<'JS'
         return [...document.querySelectorAll('body *')].filter((e) => {

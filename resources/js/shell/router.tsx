@@ -1,8 +1,8 @@
-import { createContext, startTransition, use, useEffect, useState, type ReactNode } from 'react';
-import { Router as Wouter, useLocation } from 'wouter';
+import { createContext, startTransition, use, useCallback, useEffect, useState, type ReactNode } from 'react';
+import { Router as Wouter, useLocation, useSearchParams as useParamsHere } from 'wouter';
 import { navigate, useHistoryState } from 'wouter/use-browser-location';
 
-export { Link, Redirect, Route, Switch, useParams, useSearchParams } from 'wouter';
+export { Link, Redirect, Route, Switch, useParams } from 'wouter';
 
 const MOVES = ['popstate', 'pushState', 'replaceState', 'hashchange'];
 
@@ -33,6 +33,24 @@ export function Router({ children }: { children: ReactNode }) {
             </Wouter>
         </Here>
     );
+}
+
+/**
+ * What stands behind the question mark, and how it is changed: by a page that is still where one is. One that comes up
+ * when somebody went on already has no say in the address.
+ */
+export function useSearchParams(): ReturnType<typeof useParamsHere> {
+    const { path } = use(Here);
+    const [params, change] = useParamsHere();
+    const whileHere = useCallback<typeof change>(
+        (...to) => {
+            if (location.pathname === path) {
+                change(...to);
+            }
+        },
+        [path, change],
+    );
+    return [params, whileHere];
 }
 
 /** Goes somewhere else; what is handed on by `state` is there until the page is left. */
