@@ -25,6 +25,7 @@ final readonly class Reading
         public ?float $masterMm = null,
         /** Where it differs from the rest. */
         public ?Instrument $instrument = null,
+        /** Its place, where whoever makes it knows that already. */
         ?string $spot = null,
     ) {
         $this->spot = $spot ?? self::spot($station, $angle);

@@ -10,6 +10,7 @@ use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Measure\GaugeCheck;
 use Oldpart\Core\Measure\Instrument;
 use Oldpart\Core\Tests\Evaluate\SampleJob;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** What is subtracted is what the gauge read over (JCGM 200 correction: compensation for a systematic error). */
@@ -39,11 +40,13 @@ final class GaugeCheckTest extends TestCase
         self::assertEqualsWithDelta(0.002, self::check(24.998, 25.0, '2026-11-01')->correctionMm(), 1e-9);
     }
 
-    public function test_two_sizes_of_no_one_master_are_refused(): void
+    #[TestWith([1.0])]
+    #[TestWith([-1.0])]
+    public function test_two_sizes_of_no_one_master_are_refused(float $way): void
     {
-        self::check(25.9, 25.0, '2026-11-01');
+        self::check(25.0 + 0.9 * $way, 25.0, '2026-11-01');
         $this->expectException(BadInput::class);
-        self::check(27.0, 25.0, '2026-11-01');
+        self::check(25.0 + 2 * $way, 25.0, '2026-11-01');
     }
 
     public function test_what_the_checks_say(): void
