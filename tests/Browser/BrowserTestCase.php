@@ -116,8 +116,11 @@ abstract class BrowserTestCase extends TestCase
         $this->waitFor(fn (): bool => ! str_contains($this->text(), $text), "“{$text}” is still on the screen");
     }
 
-    /** @param  callable(): bool  $holds */
-    protected function waitFor(callable $holds, string $else, float $seconds = 25): void
+    /**
+     * @param  callable(): bool  $holds
+     * @param  string|\Closure(): string  $else
+     */
+    protected function waitFor(callable $holds, string|\Closure $else, float $seconds = 25): void
     {
         $until = microtime(true) + $seconds;
         do {
@@ -137,6 +140,7 @@ abstract class BrowserTestCase extends TestCase
             "\n",
             array_map(static fn (array $entry): string => $entry['message'], $this->page->manage()->getLog('browser')),
         );
+        $else = is_string($else) ? $else : $else();
         self::fail($this->page->getCurrentURL().": {$else}\n{$log}\n".substr($this->text(), 0, 3000));
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** A tablet at a machine where the network does not reach: what was open is read, what is entered arrives later, once. */
@@ -18,13 +19,31 @@ final class OfflineTest extends BrowserTestCase
         $this->waitFor(
             fn (): bool => $this->page->executeScript(<<<'JS'
                 return Promise.all([
-                    navigator.serviceWorker.getRegistration().then((one) => one?.active?.state === 'activated'),
+                    navigator.serviceWorker.getRegistration().then((one) => one?.active?.state),
                     caches.open('oldpart-fit-page').then((page) => page.match('/')),
-                ]).then(([keeper, page]) => keeper === true && page !== undefined && navigator.serviceWorker.controller !== null)
+                ]).then(([keeper, page]) => {
+                    const controls = navigator.serviceWorker.controller !== null;
+                    // Beside what a failed test says.
+                    window.kept = `keeper ${keeper}, page ${page !== undefined}, controls ${controls}`;
+                    return keeper === 'activated' && page !== undefined && controls;
+                })
                 JS) === true,
-            'the page is not kept on the device',
+            fn (): string => 'the page is not kept on the device: '.$this->page->executeScript('return window.kept'),
             30,
         );
+    }
+
+    /** The first try may fail, as where the network breaks off meanwhile: it is tried again, without a word. */
+    public function test_a_page_that_could_not_be_kept_at_once_is_kept_later(): void
+    {
+        (new ChromeDevToolsDriver($this->page))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => <<<'JS'
+            const register = navigator.serviceWorker.register.bind(navigator.serviceWorker);
+            window.tries = 0;
+            navigator.serviceWorker.register = (...what) => ++window.tries === 1 ? Promise.reject(new TypeError('broken off')) : register(...what);
+            JS]);
+        $this->ownerIn();
+        $this->keptHere();
+        self::assertSame(2, $this->page->executeScript('return window.tries'));
     }
 
     public function test_a_job_is_read_and_worked_on_without_the_shop(): void

@@ -20,12 +20,6 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class Sittings
 {
-    /**
-     * The device is told its sitting when somebody signs in or out, and now and then so that it lasts; not with every
-     * answer: one that was asked for before and comes after would put the old sitting in the place of the new one.
-     */
-    private const TOLD_S = 300;
-
     public function __construct(private readonly Pipeline $pipeline)
     {
     }
@@ -36,11 +30,10 @@ final class Sittings
             return $next($request);
         }
 
-        $told = $request->is('api/me', 'api/me/*');
         $response = $this->pipeline
             ->send($request)
             ->through([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class])
-            ->then(static function (Request $request) use ($next, &$told): Response {
+            ->then(static function (Request $request) use ($next): Response {
                 $person = Here::guard()->user();
                 $since = (int) $request->session()->get('since', 0);
                 $over = $since + 3600 * (int) config('session.longest_h') <= time();
@@ -49,19 +42,25 @@ final class Sittings
                     $request->session()->invalidate();
                 }
 
-                $response = $next($request);
-                $session = $request->session();
-                if (Here::guard()->user() !== null && time() - (int) $session->get('told', 0) >= self::TOLD_S) {
-                    $session->put('told', time());
-                    $told = true;
-                }
-
-                return $response;
+                return $next($request);
             });
-        if (! $told) {
-            $response->headers->removeCookie((string) config('session.cookie'), (string) config('session.path'), config('session.domain'));
-        }
+        $this->tell($request, $response);
 
         return $response;
+    }
+
+    /**
+     * The device is told its sitting when somebody signs in or out, for as long as a sitting can last, and never with
+     * another answer: one that was asked for before and comes after would put the old sitting in the place of the new
+     * one.
+     */
+    private function tell(Request $request, Response $response): void
+    {
+        foreach ($response->headers->getCookies() as $cookie) {
+            $response->headers->removeCookie($cookie->getName(), $cookie->getPath(), $cookie->getDomain());
+            if ($request->is('api/me', 'api/me/*') && ! $request->isMethodSafe()) {
+                $response->headers->setCookie($cookie->withExpires(time() + 3600 * (int) config('session.longest_h')));
+            }
+        }
     }
 }
