@@ -9,6 +9,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Saver } from './saving/saver';
 import { App } from './App';
+import { Refused } from './api/client';
 import { askAhead } from './api/queries';
 import { reloadWhereGone } from './shell/later';
 import { SaverContext } from './shell/SaverContext';
@@ -16,11 +17,15 @@ import { learn } from './speak/language';
 import { learnWho, whoIsHere } from './people/me';
 import { theme } from './theme/theme';
 
+/** What was refused for what it is will be again; what went wrong on the way is asked twice more. */
+const again = (times: number, error: Error): boolean =>
+    times < 2 && !(error instanceof Refused && error.status >= 400 && error.status < 500);
+
 const queries = new QueryClient({
     // Whether the shop answers is seen by asking it, not by what the device believes of its network.
     defaultOptions: {
         mutations: { networkMode: 'always' },
-        queries: { networkMode: 'always', staleTime: 2000, refetchOnWindowFocus: true, retry: 2 },
+        queries: { networkMode: 'always', staleTime: 2000, refetchOnWindowFocus: true, retry: again },
     },
 });
 // Styles are made as they are needed; the page says by this that they are its own.

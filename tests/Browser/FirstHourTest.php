@@ -300,4 +300,16 @@ final class FirstHourTest extends BrowserTestCase
 
         return $light > 0.8 * imagesx($page) * imagesy($page);
     }
+
+    /** Asked for ahead of the page and by it, and not again: it will not be there the next moment either. */
+    public function test_a_job_that_is_not_there(): void
+    {
+        $this->visit('/job/no-such/make');
+        $this->sees('This is not on the bench');
+        self::assertLessThanOrEqual(2, $this->page->executeScript(
+            "return performance.getEntriesByType('resource').filter((one) => one.name.endsWith('/api/jobs/no-such')).length",
+        ));
+        $this->press('To the bench');
+        $this->sees('Seed drill');
+    }
 }

@@ -119,11 +119,29 @@ final class ResultLines
     private static function number(string $field, float $value): Say
     {
         if (preg_match('/(^|_)mm$/', $field) === 1) {
-            return LengthWriter::sizeInWords($value);
+            $size = LengthWriter::sizeInWords($value);
+
+            return new Say(...array_map(self::withMinus(...), [$size->in, $size->mm, $size->both]));
         }
         preg_match('/_([a-z0-9]+)$/', $field, $m);
-        $digits = preg_match(self::WAYS_ROUND, $field) === 1 ? (string) round($value) : (string) (float) sprintf('%.5g', $value);
+        $digits = preg_match(self::WAYS_ROUND, $field) === 1
+            ? number_format($value, 0, '', '')
+            : self::fiveFigures($value);
 
-        return Say::plain($digits.(self::UNITS[$m[1] ?? ''] ?? ''));
+        return Say::plain(self::withMinus($digits).(self::UNITS[$m[1] ?? ''] ?? ''));
+    }
+
+    /** Written out, however small it is. */
+    private static function fiveFigures(float $value): string
+    {
+        $places = $value === 0.0 ? 0 : 4 - (int) floor(log10(abs($value)));
+        $text = number_format(round($value, $places), max(0, $places), '.', '');
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
+    private static function withMinus(string $number): string
+    {
+        return preg_replace('/(^|\()-/', '$1−', $number) ?? $number;
     }
 }

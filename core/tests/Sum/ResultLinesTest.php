@@ -54,4 +54,15 @@ final class ResultLinesTest extends TestCase
         $pressed = array_column(ResultLines::of('straighten', Sums::run('straighten', Sums::named('straighten')->example())), 'says', 'name');
         self::assertSame('2.321 mm to 3.592 mm', $pressed['Press down by']->mm);
     }
+
+    /** A minus as it is set in print, which no line breaks after; and what is very small is written out. */
+    public function test_less_than_nothing_and_very_little(): void
+    {
+        $lines = array_column(ResultLines::of('hardness', ['stress_mpa' => -12.3456, 'at_c' => -20, 'gap_mm' => -0.0125, 'growth_per_k' => 1.17e-5, 'load_n' => 123456.0]), 'says');
+        self::assertSame(
+            ['−12.346 MPa', '−20 °C', '−0.013 mm', '0.0000117', '123460 N'],
+            array_map(static fn (\Oldpart\Core\Advice\Say $say): string => $say->mm, $lines),
+        );
+        self::assertSame('−0.0005 in (−0.013 mm)', $lines[2]->both);
+    }
 }

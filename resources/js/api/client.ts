@@ -20,6 +20,8 @@ export class Refused extends Error {
         readonly code: string,
         readonly field: string,
         message: string,
+        /** Of the answer; 0 where it is not known. */
+        readonly status = 0,
     ) {
         super(message);
     }
@@ -36,13 +38,13 @@ export function orRefuse<T>(answer: Answer<T>): T {
     if (answer.data !== undefined) {
         return answer.data;
     }
-    throw refusal(answer.error);
+    throw refusal(answer.error, answer.response.status);
 }
 
-export function refusal(error: unknown): Refused {
+export function refusal(error: unknown, status = 0): Refused {
     if (typeof error === 'object' && error !== null && 'error' in error) {
         const inner = (error as { error: { code: string; field: string; message: string } }).error;
-        return new Refused(inner.code, inner.field, inner.message);
+        return new Refused(inner.code, inner.field, inner.message, status);
     }
-    return new Refused('server', '', 'Something went wrong here. What you typed is kept; try again.');
+    return new Refused('server', '', 'Something went wrong here. What you typed is kept; try again.', status);
 }

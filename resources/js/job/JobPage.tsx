@@ -42,6 +42,7 @@ export function JobPage() {
     const state = useJobState(job);
     const saver = useSaver();
     const [params] = useSearchParams();
+    const navigate = useNavigate();
     const row = Number(params.get('as_of') ?? '');
     const change = Number.isInteger(row) && row > 0 ? row : null;
     const past = useAsOf(job, change);
@@ -74,9 +75,15 @@ export function JobPage() {
                             ? state.error.message
                             : 'The job can’t be fetched just now.'}
                     </Typography>
-                    <Button variant="outlined" sx={{ mt: 2 }} onClick={() => void state.refetch()}>
-                        Try again
-                    </Button>
+                    {state.error instanceof Refused && state.error.status === 404 ? (
+                        <Button variant="outlined" sx={{ mt: 2 }} onClick={() => void navigate('/')}>
+                            To the bench
+                        </Button>
+                    ) : (
+                        <Button variant="outlined" sx={{ mt: 2 }} onClick={() => void state.refetch()}>
+                            Try again
+                        </Button>
+                    )}
                 </Box>
             )}
         </Frame>

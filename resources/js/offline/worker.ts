@@ -36,7 +36,7 @@ function installed(its: ServiceWorkerRegistration): Promise<void> {
     return new Promise((done, failed) => {
         const look = () => {
             if (worker === null || worker.state === 'redundant') {
-                failed(new Error('not installed'));
+                failed(new Error(worker?.state));
             } else if (worker.state === 'activated') {
                 done();
             }

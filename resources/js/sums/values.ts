@@ -55,8 +55,14 @@ function plainly(key: string): { name: string; unit: string } {
 /** A way round, to be marked on the work: nobody sets it closer than half a degree. */
 export const isWayRound = (key: string) => /(direction|plane|high)_deg$/.test(key);
 
-/** A number with as many figures as its unit carries. */
+/** A number with as many figures as its unit carries, to be read. */
 export function figure(value: number, unit: string, roundly = false): string {
+    return digits(value, unit, roundly)
+        .replace(/^-(0(\.0+)?)$/, '$1')
+        .replace(/^-/, '−');
+}
+
+function digits(value: number, unit: string, roundly: boolean): string {
     if (roundly) {
         return value.toFixed(0);
     }
@@ -64,7 +70,5 @@ export function figure(value: number, unit: string, roundly = false): string {
         return String(value);
     }
     const places = unit === 'mm' ? 3 : unit === 'in' ? 4 : unit === '°' ? 3 : null;
-    return places === null
-        ? String(Number(value.toPrecision(5)))
-        : value.toFixed(places).replace(/^-(0\.0+)$/, '$1');
+    return places === null ? String(Number(value.toPrecision(5))) : value.toFixed(places);
 }

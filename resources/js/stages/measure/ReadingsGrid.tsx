@@ -13,6 +13,7 @@ import { useKept } from '../../entry/useKept';
 import { typedText } from '../../entry/typed';
 import { ofField, type Understood } from '../../entry/understood';
 import { useJob } from '../../job/JobContext';
+import { useSingleKeys } from '../../shell/keys';
 import { useSettings } from '../../shell/settings';
 import { CellInput } from './CellInput';
 import { SpotReadings } from './SpotReadings';
@@ -74,6 +75,7 @@ export function ReadingsGrid({
 }: Props) {
     const { facts, save, preview } = useJob();
     const { typing } = useSettings();
+    const singleKeys = useSingleKeys();
     const spots = stations.flatMap((station) => angles.map((angle) => ({ station, angle })));
     const readings = facts.readings.filter((r) => r.surface === surface.id && isOf(r, of));
     const counted = (spot: Spot) => readings.filter((r) => r.set_aside === null && same(r, spot));
@@ -275,6 +277,7 @@ export function ReadingsGrid({
                             : ''}
                         Enter keeps it and goes on, in an empty place to the next surface; Shift+Enter keeps
                         it and stays
+                        {singleKeys && <span> · Esc leaves the cell, then 1 to 8 are the steps</span>}
                         {instrument === 'pins' && ' · both pins in one: 12.675 go 12.700'}
                     </Typography>
                 )}
