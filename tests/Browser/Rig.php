@@ -35,10 +35,17 @@ final class Rig
 
     private int $port;
 
-    /** Where the shops of these tests are, one after the other: a browser that was there has its scripts already. */
-    private static int $usualPort = 0;
+    /**
+     * Where the shops of these tests are, one after the other: a browser that was there has its scripts already, and a
+     * server that runs has what it compiled.
+     *
+     * @var array{folder: string, port: int, gaugePort: int, server: resource|null}|null
+     */
+    private static ?array $usual = null;
 
     private static bool $usualTaken = false;
+
+    private readonly bool $isUsual;
 
     private int $gaugePort;
 
@@ -48,13 +55,18 @@ final class Rig
     /** @param  array<string, string>  $env  that the application is told beside its own */
     public function __construct(private readonly bool $seeded, private readonly array $env = [])
     {
-        $this->folder = sys_get_temp_dir().'/oldpart-fit-'.bin2hex(random_bytes(4));
-        mkdir($this->folder.'/downloads', 0777, true);
-        $this->port = $this->portOfShop();
-        $this->gaugePort = self::freePort();
+        // One that people sign in to keeps more in a browser than the next one may find.
+        $this->isUsual = ! self::$usualTaken && $env === [];
+        if ($this->isUsual) {
+            self::$usualTaken = true;
+            ['folder' => $this->folder, 'port' => $this->port, 'gaugePort' => $this->gaugePort, 'server' => $this->server] = self::usual();
+        } else {
+            [$this->folder, $this->port, $this->gaugePort, $this->server] = [self::newFolder(), self::freePort(), self::freePort(), null];
+        }
         $this->url = "http://127.0.0.1:{$this->port}";
+        mkdir($this->downloads(), 0777, true);
         $this->layOutShop();
-        $this->serve();
+        $this->server === null && $this->serve();
     }
 
     public function database(): string
@@ -234,16 +246,18 @@ final class Rig
 
     public function close(): void
     {
-        $this->pullThePlug();
+        if ($this->isUsual && self::$usual !== null) {
+            self::$usual['server'] = $this->server;
+        } else {
+            $this->pullThePlug();
+        }
         $this->stopRack();
         foreach ($this->processes as $process) {
             self::end($process);
         }
         $this->processes = [];
-        if ($this->port === self::$usualPort) {
-            self::$usualTaken = false;
-        }
-        exec('rm -rf '.escapeshellarg($this->folder));
+        exec('rm -rf '.escapeshellarg($this->folder).($this->isUsual ? '/*' : ''));
+        self::$usualTaken = self::$usualTaken && ! $this->isUsual;
     }
 
     /** A shop is laid out once for all tests, then copied. */
@@ -339,26 +353,31 @@ final class Rig
         return $folder;
     }
 
-    private function portOfShop(): int
+    /** @return array{folder: string, port: int, gaugePort: int, server: resource|null} */
+    private static function usual(): array
     {
-        // One that people sign in to keeps more in a browser than the next one may find.
-        if (self::$usualTaken || $this->env !== []) {
-            return self::freePort();
+        if (self::$usual === null) {
+            do {
+                // Not among those that are given out, so that nobody has it between two tests.
+                $port = random_int(20_000, 29_999);
+            } while (! self::isFree($port));
+            self::$usual = ['folder' => self::newFolder(), 'port' => $port, 'gaugePort' => self::freePort(), 'server' => null];
+            register_shutdown_function(static function (): void {
+                ['server' => $server, 'folder' => $folder] = self::$usual ?? ['server' => null, 'folder' => ''];
+                $server === null || self::end($server);
+                $folder === '' || exec('rm -rf '.escapeshellarg($folder));
+            });
         }
-        self::$usualTaken = true;
-        // The workers of the one before may be about to go still.
-        for ($try = 0; $try < 20 && self::$usualPort > 0; $try++) {
-            if (self::isFree(self::$usualPort)) {
-                return self::$usualPort;
-            }
-            usleep(50_000);
-        }
-        do {
-            // Not among those that are given out, so that nobody has it between two tests.
-            self::$usualPort = random_int(20_000, 29_999);
-        } while (! self::isFree(self::$usualPort));
 
-        return self::$usualPort;
+        return self::$usual;
+    }
+
+    private static function newFolder(): string
+    {
+        $folder = sys_get_temp_dir().'/oldpart-fit-'.bin2hex(random_bytes(4));
+        mkdir($folder, 0777, true);
+
+        return $folder;
     }
 
     private static function isFree(int $port): bool
