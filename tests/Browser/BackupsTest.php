@@ -16,10 +16,10 @@ final class BackupsTest extends BrowserTestCase
         $this->press('Back up now');
         $this->sees('All is backed up', '17 jobs, 0 photographs');
         $was = $this->api('/api/jobs/demo-drill')['facts']['take_in']['failed'];
-        $this->visit('/job/demo-drill/take-in');
+        $this->go('/job/demo-drill/take-in');
         $this->fill('What failed', 'typed by mistake over what was there');
         $this->stored();
-        $this->visit('/shop');
+        $this->go('/shop');
         $this->sees('something was written since');
         $this->press('Bring it back …');
         $this->sees('This would be lost', 'Seed drill, feed shaft', 'would be gone', 'backed up first');

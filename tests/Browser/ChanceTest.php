@@ -63,7 +63,7 @@ final class ChanceTest extends BrowserTestCase
         $this->keys('1.1243', WebDriverKeys::ENTER);
         $this->stored();
         $this->waitFor(fn (): bool => $this->chance('Found size') > $before, 'one better reading did not raise it');
-        $this->visit("/job/{$id}/size");
+        $this->go("/job/{$id}/size");
         $this->sees('As a whole it works in', 'What would help most', 'cannot be promised');
         $now = $this->api("/api/jobs/{$id}")['answers']['joints'][0]['best'];
         self::assertNotNull($now);

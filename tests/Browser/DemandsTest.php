@@ -23,7 +23,7 @@ final class DemandsTest extends BrowserTestCase
         $this->fill('Size now', '1.1806');
         $this->press('Log it');
         $this->stored();
-        $this->visit('/job/demo-tedder/hand-over');
+        $this->go('/job/demo-tedder/hand-over');
         $this->sees('below its limits', 'accepted as it is, by the bench');
         $this->press('Take it back');
         $this->stored();
@@ -46,22 +46,22 @@ final class DemandsTest extends BrowserTestCase
         $this->visit("/job/demo-drill/survey?at={$hole}");
         $this->choose('What is done to it', 'cut again: bored, turned, faced');
         $this->stored();
-        $this->visit("/job/demo-drill/survey?at={$bush}");
+        $this->go("/job/demo-drill/survey?at={$bush}");
         $this->fill('Diameter', '1.250 in');
         $this->choose('What is asked of it for itself', 'its size, with limits of its own');
         $this->fill('Over it by, at most', '0.002 in');
         $this->fill('Under it by, at most', '0.002 in');
         $this->keys("\u{E007}");
         $this->stored();
-        $this->visit('/job/demo-drill/size');
+        $this->go('/job/demo-drill/size');
         $this->press('Bush outside');
         $this->stored();
         $this->sees('Make the bush outside first, and measure it');
-        $this->visit("/job/demo-drill/make?at={$bush}:only");
+        $this->go("/job/demo-drill/make?at={$bush}:only");
         $this->fill('Size now', '1.2510');
         $this->press('Log it');
         $this->stored();
-        $this->visit('/job/demo-drill/size');
+        $this->go('/job/demo-drill/size');
         $this->sees('made first', '1.2510');
         self::assertStringContainsString('comes off on the diameter', $this->card('Housing bore'));
     }
@@ -77,14 +77,14 @@ final class DemandsTest extends BrowserTestCase
             $this->press('Log it');
             $this->stored();
         }
-        $this->visit('/job/demo-hoist/measure');
+        $this->go('/job/demo-hoist/measure');
         $this->press('Housing bore, finished');
         $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'first cell')->click();
         $this->keys('1.2509', "\u{E007}");
         $this->stored();
         $readings = $this->api('/api/jobs/demo-hoist')['facts']['readings'];
         self::assertSame('done', end($readings)['state']);
-        $this->visit('/job/demo-hoist/hand-over');
+        $this->go('/job/demo-hoist/hand-over');
         $this->sees('1.2509');
     }
 
@@ -106,12 +106,12 @@ final class DemandsTest extends BrowserTestCase
         $this->press('It binds');
         $this->stored();
         $this->sees('binds 0.0026 in from home', 'Take 0.0046 in to 0.0106 in off');
-        $this->visit("/job/demo-saw/make?at={$length}:only");
+        $this->go("/job/demo-saw/make?at={$length}:only");
         $this->fill('Dialled, on diameter', '0.007');
         $this->fill('Size after the cut', '1.9950');
         $this->press('Log it');
         $this->stored();
-        $this->visit("/job/demo-saw/size?at={$loop}");
+        $this->go("/job/demo-saw/size?at={$loop}");
         $this->sees('It was cut again since it was tried');
     }
 
@@ -126,7 +126,7 @@ final class DemandsTest extends BrowserTestCase
         $this->press('Not here: Bush length');
         $this->stored();
         self::assertNotContains('Bush length to housing', array_column($this->api('/api/jobs/demo-drill')['facts']['joints'], 'name'));
-        $this->visit('/job/demo-hoist/survey');
+        $this->go('/job/demo-hoist/survey');
         $this->press('a wheel or pulley beside it');
         $this->stored();
         self::assertContains('Pulley rim beside the bearing’s foot', array_column($this->api('/api/jobs/demo-hoist')['facts']['clearances'], 'name'));

@@ -30,7 +30,7 @@ final class MeasureTest extends BrowserTestCase
             'const done = arguments[1]; fetch("/api/jobs", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({id: arguments[0], kind: "plain-bush", machine: "Straw cutter", part: "Bush", unit: "in"})}).then(() => done())',
             [$id],
         );
-        $this->visit("/job/{$id}/measure");
+        $this->go("/job/{$id}/measure");
         $this->find("//input[@aria-label='Housing bore, mouth, 0°']", 'first cell');
 
         return $id;

@@ -48,7 +48,7 @@ final class PeopleTest extends BrowserTestCase
         // Where one wanted to go.
         $this->sees('Seed drill', 'What failed', 'Bench one');
         // The owner lets somebody in, and hands the code over.
-        $this->visit('/shop');
+        $this->go('/shop');
         $this->sees('People', 'has a PIN');
         $this->fill('Another name', 'Learner');
         $this->find("//form//*[@role='combobox']", 'part in the shop')->click();
@@ -65,7 +65,7 @@ final class PeopleTest extends BrowserTestCase
         $this->waitFor(fn (): bool => str_contains((string) $this->page->executeScript("return document.querySelector('header')?.innerText ?? ''"), 'Learner'), 'Learner is not signed in');
         $this->sees('The owner lets people in');
         // What an apprentice types is stored under that name.
-        $this->visit('/job/demo-drill/take-in');
+        $this->go('/job/demo-drill/take-in');
         $this->fill('What failed', 'the shaft runs loose');
         $this->stored();
         self::assertSame('Learner', $this->inStore("select by from changes where job_id = 'demo-drill' order by id desc"));

@@ -55,7 +55,7 @@ final class PlanTest extends BrowserTestCase
         $this->fill('Swing over the bed, in', 'wide');
         $this->sees('Lathe, swing over the bed');
         self::assertSame('13', $this->api('/api/shop')['machines'][0]['figures']['swing_mm'], 'what can’t be read is not stored');
-        $this->visit('/job/demo-tedder/plan');
+        $this->go('/job/demo-tedder/plan');
         $this->sees('longer than the lathe takes between centres');
     }
 
@@ -114,7 +114,7 @@ final class PlanTest extends BrowserTestCase
         $this->fill('Name of the recipe', ' ');
         $this->sees('it is what the recipe is found by');
         self::assertSame('Shrink a ring on', $this->api('/api/shop')['recipes'][0]['name'], 'what can’t be is not stored');
-        $this->visit('/job/demo-tedder/plan');
+        $this->go('/job/demo-tedder/plan');
         $this->choose('Put in a recipe', 'Shrink a ring on');
         $this->sees('Warm the ring to 180 °C', 'Drop it on against the stop');
         $this->stored();

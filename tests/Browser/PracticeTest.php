@@ -56,26 +56,26 @@ final class PracticeTest extends BrowserTestCase
         $this->keys('2', '8', '.', '0', '4', WebDriverKeys::ENTER);
         $this->waitFor(fn (): bool => count($this->api("/api/jobs/{$job}")['facts']['readings']) === 13, 'the one by eye was not written down');
         // A cut, into the log.
-        $this->visit("/job/{$job}/make");
+        $this->go("/job/{$job}/make");
         $this->sees('Lathe', 'Dial, on diameter, mm');
         $this->tabTo('Read it for me');
         $this->keys(' ');
         $this->log('', 1, $job);
         $this->log('0.5', 2, $job);
         // Pressed much too large.
-        $this->visit("/job/{$job}/assemble");
+        $this->go("/job/{$job}/assemble");
         $this->tabTo('Put it together');
         $this->keys(WebDriverKeys::ENTER);
         $this->sees('It does not go in.');
-        $this->visit("/job/{$job}/hand-over");
+        $this->go("/job/{$job}/hand-over");
         $this->tabTo('Hand over, and see what is true');
         $this->keys(WebDriverKeys::ENTER);
         $this->sees('What saves it', 'It went wrong first', 'Bush in housing', 'What was read', 'True there');
         self::assertStringEndsWith("/practice/{$job}", parse_url($this->page->getCurrentURL(), PHP_URL_PATH) ?: '');
         // Kept, and not among the jobs.
-        $this->visit('/practice');
+        $this->go('/practice');
         $this->sees('What was practised', 'went wrong');
-        $this->visit('/');
+        $this->go('/');
         $this->sees('The bench');
         self::assertStringNotContainsString('Warm from the cut', $this->text());
     }

@@ -74,11 +74,11 @@ final class ReckoningsTest extends BrowserTestCase
         $id = $state['facts']['id'];
         $this->visit("/job/{$id}/size?at={$this->reckoning($id, 'plate')}");
         $this->sees('It is the outline of', 'Lever');
-        $this->visit("/job/{$id}/survey");
+        $this->go("/job/{$id}/survey");
         $this->press('Lever');
         $this->tick('Make its other hand as well');
         $this->stored();
-        $this->visit("/job/{$id}/hand-over");
+        $this->go("/job/{$id}/hand-over");
         $this->press('Lever, other hand');
         $this->sees('Print one to one');
         $files = array_map(static fn ($a): ?string => $a->getAttribute('href'), $this->page->findElements(WebDriverBy::linkText('DXF')));
@@ -98,10 +98,10 @@ final class ReckoningsTest extends BrowserTestCase
         $this->visit("/job/{$id}/size?at={$ids['Holes to the driving side']}");
         // By hand: six on 5 in are 2.5 in from one to the next.
         $this->sees('6 holes on a circle of 5.0000 in', 'From hole to hole', '2.5000', 'turned by');
-        $this->visit("/job/{$id}/size?at={$ids['Dowel holes']}");
+        $this->go("/job/{$id}/size?at={$ids['Dowel holes']}");
         $this->sees('Two stand opposite each other');
         $key = array_column($this->api("/api/jobs/{$id}")['answers']['make'], 'key', 'label')['Holes to the driving side'];
-        $this->visit("/job/{$id}/make?at={$key}");
+        $this->go("/job/{$id}/make?at={$key}");
         $this->find("//*[@aria-label='Hole 1 drilled']", 'the first hole')->click();
         $this->stored();
         $holes = array_column($this->api("/api/jobs/{$id}")['answers']['shaped'], null, 'surface')[$ids['Holes to the driving side']]['places'];

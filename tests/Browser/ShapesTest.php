@@ -29,11 +29,11 @@ final class ShapesTest extends BrowserTestCase
         $this->visit("/job/{$id}/size");
         $this->press('Hub taper');
         $this->sees('type how steep it is', 'Measure it');
-        $this->visit("/job/{$id}/measure");
+        $this->go("/job/{$id}/measure");
         $this->measure('Bush taper', 'Diameter where it begins', 'Outside micrometer', '2.2047');
         $this->measure('Bush taper', 'Diameter at the far end', 'Outside micrometer', '2.0472');
         $this->measure('Bush taper', 'Length between the two diameters', 'Depth micrometer', '1.2598');
-        $this->visit("/job/{$id}/size");
+        $this->go("/job/{$id}/size");
         $this->press('Hub taper');
         $this->sees('1 in 7.99', '3.57', 'Across its mouth', 'Set it and cut it', 'Blue the plug thinly', 'taken, nobody said');
         $this->press('It is 1:8 (shaft end)');
@@ -47,7 +47,7 @@ final class ShapesTest extends BrowserTestCase
         $this->fill('It is', '1:8');
         $this->sees('1 in 8, 3.576° per side');
         // The number is on the card, and how it is cut stands at the machine.
-        $this->visit("/job/{$id}/make");
+        $this->go("/job/{$id}/make");
         $this->press('Hub taper');
         $this->sees('Set it and cut it', 'as it goes');
     }
@@ -60,7 +60,7 @@ final class ShapesTest extends BrowserTestCase
         $ids = array_column($state['facts']['surfaces'], 'id', 'name');
         self::assertArrayHasKey('Keyway', $ids);
         $this->visit("/job/{$id}/measure?at={$ids['Keyway']}");
-        $this->visit("/job/{$id}/size?at={$ids['Keyway']}");
+        $this->go("/job/{$id}/size?at={$ids['Keyway']}");
         $this->sees('Read the diameter it is cut in');
         $this->change($id, 'PUT', '/readings/k-'.bin2hex(random_bytes(4)), [
             'surface' => $ids['Keyway'], 'station' => '1', 'angle' => '0', 'what' => 'round',
@@ -69,7 +69,7 @@ final class ShapesTest extends BrowserTestCase
         $this->visit("/job/{$id}/size?at={$ids['Keyway']}");
         // ANSI B17.1: an inch shaft takes a quarter-inch key; 0.859 across it (from memory).
         $this->sees('For a key 1/4 in square', '0.2500 to 0.2520', '0.8591', 'At its own corners', 'Centre it');
-        $this->visit("/job/{$id}/hand-over");
+        $this->go("/job/{$id}/hand-over");
         $this->sees('Keyway: from its bottom across the shaft', 'not read');
     }
 
@@ -80,7 +80,7 @@ final class ShapesTest extends BrowserTestCase
         $this->visit("/job/{$id}/measure");
         $this->measure('Screw thread', 'Over ten pitches', 'Calliper', '0.625');
         $this->measure('Screw thread', 'Major diameter', 'Outside micrometer', '0.3723');
-        $this->visit("/job/{$id}/size");
+        $this->go("/job/{$id}/size");
         $this->press('Insert thread');
         $this->sees('most likely', 'More than one thread fits what was read', 'Drill');
         $this->press('It is 3/8 BSW');

@@ -21,9 +21,9 @@ final class SumsTest extends BrowserTestCase
         $this->fill('Length', '0');
         $this->sees('must be above zero');
         // What was typed is there after leaving.
-        $this->visit('/');
+        $this->go('/');
         $this->sees('The bench');
-        $this->visit('/sums?sum=taper');
+        $this->go('/sums?sum=taper');
         $this->sees('must be above zero');
         $this->press('Back to the example');
         $this->sees('2.861°');
@@ -41,7 +41,7 @@ final class SumsTest extends BrowserTestCase
         $this->cell('x', 5, '1');
         $this->press('Take the last row out');
         $this->sees('1.9685 in');
-        $this->visit('/sums?sum=dividing');
+        $this->go('/sums?sum=dividing');
         $this->fill('Divisions', '127');
         $this->sees('No plate gives it exactly', 'Nearest');
     }

@@ -63,20 +63,20 @@ final class SurveyTest extends BrowserTestCase
         $this->visit('/job/demo-blower/make');
         $this->press('The rest of the part (4)');
         $this->sees('No size is said of it yet');
-        $this->visit("/job/demo-blower/survey?at={$length}");
+        $this->go("/job/demo-blower/survey?at={$length}");
         $this->choose('What is asked of it for itself', 'its size, with limits of its own');
         $this->fill('Length', '80 mm');
         $this->fill('Over it by, at most', '0.2 mm');
         $this->fill('Under it by, at most', '0.1 mm');
         $this->keys(WebDriverKeys::ENTER);
         $this->stored();
-        $this->visit("/job/demo-blower/make?at={$length}:only");
+        $this->go("/job/demo-blower/make?at={$length}:only");
         $this->press('mm');
         $this->sees('79.900', '80.200', 'Its own limits: 80.000 mm');
         $this->fill('Size now', '80.05');
         $this->press('Log it');
         $this->stored();
-        $this->visit('/job/demo-blower/hand-over');
+        $this->go('/job/demo-blower/hand-over');
         $this->sees('Hub length', '80.050', 'inside its limits', 'free, not measured');
         $this->sees('Not all of it is made and measured yet');
     }
@@ -274,7 +274,7 @@ final class SurveyTest extends BrowserTestCase
         $this->sees('Ask the clock society');
         $text = (string) file_get_contents($this->rig->url.'/api/jobs/demo-clock/letter?as=text');
         self::assertStringContainsString('Ask the clock society', $text);
-        $this->visit('/');
+        $this->go('/');
         $this->find("//section[@aria-label='Done']//*[contains(., 'Tower clock')]", 'declined job under Done');
     }
 

@@ -19,7 +19,7 @@ final class TogetherTest extends BrowserTestCase
         $this->fill('Force to break it, N', '18000');
         $this->stored();
         $this->sees('By that force it sat');
-        $this->visit('/job/demo-cider/assemble');
+        $this->go('/job/demo-cider/assemble');
         $this->sees('In this order', 'Housing: stands ready');
         $names = static fn (array $job): array => array_column($job['answers']['assembly']['together']['items'], 'name');
         self::assertSame(['Housing: stands ready', 'Flanged bush', 'Shaft'], $names($this->api('/api/jobs/demo-cider')));
@@ -124,7 +124,7 @@ final class TogetherTest extends BrowserTestCase
     {
         $this->visit('/job/demo-drill/take-in');
         $this->sees('Last time', 'Cut the oil groove before parting off');
-        $this->visit('/job/demo-drill/hand-over');
+        $this->go('/job/demo-drill/hand-over');
         $this->fill('Look at it again on', '2027-06-31');
         $this->sees('is no day there is');
         $this->fill('Look at it again on', '2027-06-30');
