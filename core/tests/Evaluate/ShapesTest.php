@@ -318,6 +318,13 @@ final class ShapesTest extends TestCase
         $this->facts['readings'] = [];
         $job->read('Flat', 'outside-micrometer', '21', 'across')->read('Flat', 'outside-micrometer', '20', 'round');
         self::assertStringContainsString('less than the round', $job->shape('Flat')->missing?->mm ?? '');
+        // Past the middle there is no flat on a round: 11 across is 9 deep, 9 would be 11.
+        foreach (['11' => '9.000', '9' => null] as $across => $deep) {
+            $this->facts['readings'] = [];
+            $job->read('Flat', 'outside-micrometer', (string) $across, 'across')->read('Flat', 'outside-micrometer', '20', 'round');
+            $shape = $job->is('Flat', ['count' => null])->shape('Flat');
+            self::assertSame([$deep, $deep === null], [self::numbers($shape)['Deep, from the round'] ?? null, $shape->missing !== null]);
+        }
     }
 
     /** 6 × 23 × 28 of the medium series (ISO 14, from memory); where none matches, the original is kept. */

@@ -189,5 +189,9 @@ final class TrialsTest extends TestCase
         self::assertNotNull($after['next_mm']);
         self::assertLessThan(30.04, $after['next_mm']);
         self::assertSame('starts', $after['rows'][0]['says']['mm']);
+        // What was tried of another joint says nothing of this one.
+        $other = array_column($job->facts['joints'], 'id', 'name')['Shaft in bush'];
+        self::tried($job, ['joint' => $other, 'cut' => $cut, 'seen' => 'starts']);
+        self::assertSame($after, $says($job));
     }
 }
