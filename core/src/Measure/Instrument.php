@@ -139,9 +139,12 @@ final readonly class Instrument implements \JsonSerializable
         if ($flat <= 0.0) {
             return new Range(0.0, 0.0);
         }
-        $shift = static fn (float $w): float => $sizeMm - sqrt($sizeMm ** 2 - $w ** 2);
+        [$narrow, $wide] = [(2 / 3) * $flat, (4 / 3) * $flat];
 
-        return new Range($shift((2 / 3) * $flat), $shift((4 / 3) * $flat));
+        return new Range(
+            $sizeMm - sqrt($sizeMm ** 2 - $narrow ** 2),
+            $sizeMm - sqrt($sizeMm ** 2 - $wide ** 2),
+        );
     }
 
     /**

@@ -80,7 +80,9 @@ final readonly class Reading
     /** By how much what scatters from one size to the next counts: √Σw² (JCGM 100:2008, 5.1.2). */
     public function scatterFactor(): float
     {
-        return sqrt(array_sum(array_map(static fn (float $w): float => $w * $w, $this->weights)));
+        return $this->weights === [1.0]
+            ? 1.0
+            : sqrt(array_sum(array_map(static fn (float $w): float => $w * $w, $this->weights)));
     }
 
     /**
@@ -88,6 +90,6 @@ final readonly class Reading
      */
     public function sameGaugeFactor(): float
     {
-        return max($this->scatterFactor(), abs(array_sum($this->weights)));
+        return $this->weights === [1.0] ? 1.0 : max($this->scatterFactor(), abs(array_sum($this->weights)));
     }
 }

@@ -306,19 +306,14 @@ final readonly class Readings
                     'Reading '.($i + 1).' is not a size between 0 and 20 m.',
                 );
             }
-            $this->checkWarmth($reading->partC, $i, 'part_c');
-            $this->checkWarmth($reading->gaugeC, $i, 'gauge_c');
-        }
-    }
-
-    private function checkWarmth(?float $celsius, int $i, string $field): void
-    {
-        if ($celsius !== null && ($celsius < -60 || $celsius > 400)) {
-            throw new BadInput(
-                'temperature',
-                "readings.{$i}.{$field}",
-                'A part is measured between −60 and 400 °C. Check the temperature.',
-            );
+            [$part, $gauge] = [$reading->partC ?? 20.0, $reading->gaugeC ?? 20.0];
+            if ($part < -60 || $part > 400 || $gauge < -60 || $gauge > 400) {
+                throw new BadInput(
+                    'temperature',
+                    "readings.{$i}.".($part < -60 || $part > 400 ? 'part_c' : 'gauge_c'),
+                    'A part is measured between −60 and 400 °C. Check the temperature.',
+                );
+            }
         }
     }
 

@@ -31,7 +31,7 @@ final class FoundSurfaces
     public static function of(JobFacts $facts): array
     {
         $found = [];
-        $repeats = self::repeats($facts);
+        $repeats = self::askedOnce($facts);
         foreach ($facts->surfaces as $whole) {
             foreach (JobFacts::readAs($whole) as $surface) {
                 $key = $surface->key();
@@ -55,14 +55,13 @@ final class FoundSurfaces
     public static function before(JobFacts $facts): array
     {
         $sizes = [];
-        $repeats = null;
+        $repeats = self::askedOnce($facts);
         $cut = array_filter($facts->surfaces, $facts->isCut(...));
         foreach (array_merge(...array_map(JobFacts::readAs(...), array_values($cut))) as $surface) {
             $key = $surface->key();
             if ($facts->readingsOf($key) === []) {
                 continue;
             }
-            $repeats ??= self::repeats($facts);
             foreach ([ReadState::Before, ReadState::BuiltUp, ReadState::Roughed] as $state) {
                 $readings = self::inState($facts, $surface, $state);
                 if ($readings !== []) {
@@ -123,6 +122,20 @@ final class FoundSurfaces
     }
 
     /**
+     * Where every surface has repeats enough of its own nobody asks how the others repeat.
+     *
+     * @return \Closure(): array<string, array<string, array{squares: float, dof: int}>>
+     */
+    private static function askedOnce(JobFacts $facts): \Closure
+    {
+        $once = null;
+
+        return static function () use (&$once, $facts): array {
+            return $once ??= self::repeats($facts);
+        };
+    }
+
+    /**
      * @return array<string, array<string, array{squares: float, dof: int}>> how each instrument repeats within a spot, by its code, then by surface; mm²
      */
     private static function repeats(JobFacts $facts): array
@@ -161,13 +174,13 @@ final class FoundSurfaces
     }
 
     /**
-     * @param  array<string, array<string, array{squares: float, dof: int}>>  $repeats
+     * @param  \Closure(): array<string, array<string, array{squares: float, dof: int}>>  $repeats
      * @return \Closure(string): array{squares: float, dof: int} of an instrument by its code, over all other surfaces
      */
-    private static function elsewhere(array $repeats, string $surface): \Closure
+    private static function elsewhere(\Closure $repeats, string $surface): \Closure
     {
         return static function (string $instrument) use ($repeats, $surface): array {
-            $others = $repeats[$instrument] ?? [];
+            $others = $repeats()[$instrument] ?? [];
             unset($others[$surface]);
 
             return [
@@ -214,10 +227,18 @@ final class FoundSurfaces
             if ($value->masterMm !== null) {
                 $seen['masters'][] = $value->masterMm;
             }
-            $apart = max($apart, $value->betweenMm ?? 0.0);
-            $jaws = max($jaws, $shift);
-            $most = max($most, count($value->weights));
-            $warmest = max($warmest, $r->partC ?? $room);
+            if ($value->betweenMm > $apart) {
+                $apart = $value->betweenMm;
+            }
+            if ($shift > $jaws) {
+                $jaws = $shift;
+            }
+            if (count($value->weights) > $most) {
+                $most = count($value->weights);
+            }
+            if ($r->partC > $warmest) {
+                $warmest = $r->partC;
+            }
         }
         $seen['tools'] = array_keys($seen['tools']);
         $seen += ['apart' => $apart, 'jaws' => $jaws, 'most' => $most, 'warmest' => $warmest];
