@@ -54,6 +54,20 @@ final class AssemblyOrderTest extends TestCase
         self::assertStringContainsString('Shaft in bush', $together['items'][2]['how'][0]['mm']);
     }
 
+    /** A length may come out longer than what it stands in; that is no press, and no caution of one belongs to it. */
+    public function test_only_what_is_pressed_has_the_cautions_of_a_press(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $cautions = static fn (SampleJob $job): array => array_column(
+            json_decode(json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR)['assembly']['cautions'],
+            'code',
+        );
+        $proud = SampleJob::measured()->joint('Bush length to housing', ['least' => $mm('-0.05'), 'most' => $mm('0.10')]);
+        self::assertContains('press-straight', $cautions($proud));
+        $loose = $proud->joint('Bush in housing', ['least' => $mm('0.005'), 'most' => $mm('0.035')]);
+        self::assertSame([], $cautions($loose));
+    }
+
     public function test_as_it_came_apart_backwards(): void
     {
         $together = self::together(SampleJob::measured(), ['strip' => [['name' => 'Housing'], ['name' => 'Bush']]]);
