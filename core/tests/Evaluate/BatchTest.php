@@ -184,6 +184,7 @@ final class BatchTest extends TestCase
         self::assertSame([2, 1], array_column($mated['rows'], 'piece'));
         self::assertSame(['inside', 'inside'], array_column($mated['rows'], 'verdict'));
         self::assertStringContainsString('2 of 2 pairs', $mated['says']['mm']);
+        self::assertStringNotContainsString('Left over', $mated['says']['mm']);
         self::assertSame(['good', 'good'], $this->states(), 'each is good in its own');
         // By hand: 39.987 in 40.012 has 0.025; the limits for all would have called it too large.
         $over = $this->answers()['hand_over'];
@@ -192,6 +193,11 @@ final class BatchTest extends TestCase
         // A scrapped piece goes with none.
         $this->axle->facts['batch']['scrapped'] = [2];
         self::assertSame([null, 1], array_column($this->answers()['batch']['mated'][0]['rows'], 'piece'));
+        // Of three for two one has no mate: the larger goes into B alone, and of two alike either into A.
+        $this->axle->facts['batch']['scrapped'] = [];
+        $this->axle->facts['take_in']['quantity'] = 3;
+        $says = $this->made([3 => '39.974'])->answers()['batch']['mated'][0]['says']['mm'];
+        self::assertMatchesRegularExpression('/2 of 2 pairs .* Left over: piece [23]\.$/', $says);
     }
 
     public function test_what_makes_no_sense(): void
