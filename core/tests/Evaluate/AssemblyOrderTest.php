@@ -179,9 +179,9 @@ final class AssemblyOrderTest extends TestCase
         ];
         $verdicts = array_column(self::together(SampleJob::measured(), ['checks' => [
             $check('0.05', '0.2', '0.1'), $check('0.05', '0.2', '0.201'), $check('0.05', '', '0.04'), $check('', '0.2', '0.2'), $check('0.05', '0.2', ''), $check('', '', '0.1'),
-            $check('2', '', '2,5', 'l/min'),
+            $check('2', '', '2,5', 'l/min'), $check('0.2', '0.2', '0.2'),
         ]])['checks'], 'verdict');
-        self::assertSame(['good', 'bad', 'bad', 'good', 'open', 'found', 'good'], $verdicts);
+        self::assertSame(['good', 'bad', 'bad', 'good', 'open', 'found', 'good', 'good'], $verdicts);
         foreach ([['0.3', '0.2', ''], ['a bit', '', '']] as [$least, $most, $found]) {
             try {
                 AssemblyFacts::read(new Fields(['checks' => [$check($least, $most, $found)]], 'assembly'));

@@ -634,4 +634,26 @@ final class LoopsTest extends TestCase
         }
         self::assertEqualsWithDelta(0.0508, ShimStock::read('0.05 x3; 0.002 in', Unit::Millimetre)[1]['mm'], 1e-9);
     }
+
+    /**
+     * By hand: an arm of 100 with a boss of 20, turned past a pin of 4 at 150, 20: √(150² + 20²) − 100 − 10 − 2 is
+     * 39.327 mm of room, at atan(20/150), 7.6°.
+     */
+    public function test_an_arm_past_a_pin(): void
+    {
+        $codes = static function (?string $doubt): array {
+            $job = SampleJob::measured();
+            $job->facts['clearances'] = [[
+                'id' => 'c1', 'name' => 'Arm past the pin', 'travel' => 'swing', 'arm' => self::mm('100'), 'mover' => self::mm('20'),
+                'from_deg' => 0, 'to_deg' => 90, 'from' => null, 'to' => null, 'other' => 'round', 'x' => self::mm('150'),
+                'y' => self::mm('20'), 'other_size' => self::mm('4'), 'doubt' => $doubt === null ? null : self::mm($doubt), 'least' => self::mm('1'),
+            ]];
+            $clearance = json_decode((string) json_encode(JobAnswers::of($job->build())), true)['clearances'][0];
+            self::assertStringContainsString('39.327 mm at 7.6°', $clearance['notes'][0]['say']['mm']);
+
+            return array_column($clearance['notes'], 'code');
+        };
+        self::assertSame(['clears', 'no-doubt'], $codes(null));
+        self::assertSame(['clears'], $codes('0.5'));
+    }
 }

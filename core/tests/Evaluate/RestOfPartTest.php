@@ -132,6 +132,16 @@ final class RestOfPartTest extends TestCase
         self::assertSame('inside', $rows($job)['Rim']);
         self::assertSame('free', $rows(self::with(SampleJob::measured(), []))['Rim']);
         self::assertNull($rows(self::with(SampleJob::measured(), self::asks('not-over')))['Rim']);
+        // Only what nobody measured and nobody decided about is counted as free and not measured.
+        $free = self::with(SampleJob::measured(), []);
+        $says = static fn (SampleJob $job): string => json_decode((string) json_encode(JobAnswers::of($job->build())->handOver), true)['says'];
+        self::assertStringContainsString('1 free and not measured', $says($free));
+        $free->facts['concessions'][] = [
+            'id' => 'd1', 'surface' => 'rim', 'phase' => 'only', 'joint' => null, 'loop' => null, 'cut' => null,
+            'decision' => 'not measured', 'by' => 'the bench', 'why' => 'it clears by far', 'at' => null,
+        ];
+        self::assertStringContainsString('1 handed over unmeasured', $says($free));
+        self::assertStringNotContainsString('free and not measured', $says($free));
     }
 
     /** What nobody fits anything to is aimed at the middle: 52.0 now, 50.0 wanted, 2.0 left. */

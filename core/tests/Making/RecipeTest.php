@@ -54,4 +54,14 @@ final class RecipeTest extends TestCase
         self::assertStringStartsWith('[{', $of(40));
         self::assertStringStartsWith('recipes.0.steps', $of(41));
     }
+
+    public function test_how_many_of_them(): void
+    {
+        $of = static fn (int $many): string => self::read(array_map(
+            static fn (int $i): array => ['id' => "r{$i}", 'name' => "Recipe {$i}", 'steps' => ['x']],
+            range(1, $many),
+        ));
+        self::assertStringStartsWith('[{', $of(60));
+        self::assertStringStartsWith('recipes: ', $of(61));
+    }
 }
