@@ -121,6 +121,11 @@ final class QuoteTest extends TestCase
         self::assertSame(QuoteVerdict::Decline, $of(null, ' '));
         self::assertSame(QuoteVerdict::Alternative, $of(null, 'sleeve it'));
         self::assertNotSame(QuoteVerdict::Decline, $of(5000.0, ''));
+        // One of the two alone is a risk like any other: a bar has surfaces, and a casting may have one to hold by.
+        foreach (['no-datum', 'casting'] as $one) {
+            $risk = [Risk::named($one)];
+            self::assertNotSame(QuoteVerdict::Decline, Verdict::of(self::quote(3, $risk), $risk, false, null, '', '€')->verdict, $one);
+        }
     }
 
     /** No work takes less than no time, neither to set up nor to run; what takes none is none. */
