@@ -243,6 +243,36 @@ final class PeopleTest extends FeatureTestCase
         $this->api('POST', '/api/me/secret', ['person' => $person->id, 'code' => $code, 'secret' => 'eleven brass keys'], 200);
     }
 
+    /** As the server counts them: the device has its cookie for longer. */
+    public function test_two_hours_without_a_touch(): void
+    {
+        $folder = sys_get_temp_dir().'/oldpart-fit-sittings-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        config(['session.driver' => 'file', 'session.files' => $folder]);
+        $afresh = function (): void {
+            app('session')->forgetDrivers();
+            app()->forgetInstance('session.store');
+            app('auth')->forgetGuards();
+            clearstatcache();
+        };
+        try {
+            $person = $this->person(Role::Machinist);
+            $afresh();
+            $cookie = $this->send('POST', '/api/me', ['person' => $person->id, 'secret' => self::PIN])->headers->getCookies()[0];
+            foreach ([0 => 200, 119 => 200, 121 => 401] as $minutes => $status) {
+                $files = glob("{$folder}/*") ?: [];
+                self::assertCount(1, $files);
+                touch($files[0], time() - 60 * $minutes);
+                $afresh();
+                $answer = $this->call('GET', '/api/jobs', cookies: [$cookie->getName() => (string) $cookie->getValue()]);
+                self::assertSame($status, $answer->getStatusCode(), "after {$minutes} minutes");
+            }
+        } finally {
+            array_map(unlink(...), glob("{$folder}/*") ?: []);
+            rmdir($folder);
+        }
+    }
+
     public function test_a_sitting_ends(): void
     {
         $person = $this->signedIn(Role::Machinist);
