@@ -67,7 +67,7 @@ final readonly class Mistake
             name: $surface === null ? (string) $mistake->length : $surface->name,
             was: $was === null ? null : LengthWriter::size($was),
             is: $is === null ? null : LengthWriter::size($is),
-            off: $was === null || $is === null
+            off: $was === null || $is === null || abs($is - $was) < 5e-7
                 ? null
                 : Say::with($is > $was ? '{d} larger than was believed' : '{d} smaller than was believed', [
                     'd' => LengthWriter::difference($is - $was),

@@ -244,6 +244,15 @@ final class MistakesTest extends TestCase
         self::assertSame(['30.000', null, null], [$mistake['was']['mm'], $mistake['is'], $mistake['off']]);
         $touched = array_column($mistake['touched'], null, 'name')['Bush outside'];
         self::assertSame(['not known', false], [$touched['now']['mm'], $touched['ok']]);
+        // Read again and found the same: neither larger nor smaller. 0.002 over it is larger.
+        foreach (['0' => null, '0.002' => '0.002 mm larger than was believed'] as $by => $off) {
+            $again = clone $job;
+            foreach ($wrong as $i => $reading) {
+                $typed = number_format((float) $reading['value']['typed'] + (float) $by, 4, '.', '');
+                $again->facts['readings'][] = [...$reading, 'id' => "again-{$i}", 'value' => [...$reading['value'], 'typed' => $typed]];
+            }
+            self::assertSame($off, self::answers($again)['mistakes'][0]['off']['mm'] ?? null);
+        }
     }
 
     /**
