@@ -53,7 +53,7 @@ final class BoreLineSum implements Sum
         $bar = $in->numberOrNull('bar_mm');
         $sag = $bar === null ? null : BoreLine::sagMm($bar, $distance);
         $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', [
-            's' => LengthWriter::difference(abs($mm)),
+            's' => LengthWriter::difference($mm),
         ]);
 
         return [
@@ -71,7 +71,7 @@ final class BoreLineSum implements Sum
             'shim_says' => $line->shimMm === null
                     ? null
                     : Say::with('Shim {s} under the {which} foot.', [
-                        's' => LengthWriter::difference(abs($line->shimMm)),
+                        's' => LengthWriter::difference($line->shimMm),
                         'which' => $line->shimMm > 0 ? 'first' : 'second',
                     ]),
             'sag_says' => $sag === null

@@ -164,6 +164,13 @@ final class SumEdgesTest extends TestCase
         self::assertStringStartsWith('Mirrored', $last(true));
         self::assertStringStartsWith('Angles', $last(false));
         self::assertStringStartsWith('Angles', $last(null));
+        // As much as the smaller’s size: 20 and 4 across, 6 between them is enough, 3 is not.
+        $codes = static fn (float $wall): array => array_column(self::worked('plate', ['slots' => null, 'holes' => [
+            ['name' => 'large', 'x_mm' => 40.0, 'y_mm' => 30.0, 'diameter_mm' => 20.0],
+            ['name' => 'small', 'x_mm' => 52.0 + $wall, 'y_mm' => 30.0, 'diameter_mm' => 4.0],
+        ]])['notes'], 'code');
+        self::assertNotContains('thin-between', $codes(6.0));
+        self::assertContains('thin-between', $codes(3.0));
     }
 
     /** Sixty drillings are taken, one more is not. */
