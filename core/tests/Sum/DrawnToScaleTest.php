@@ -222,4 +222,21 @@ final class DrawnToScaleTest extends TestCase
 
         return [(min($xs) + max($xs)) / 2, (min($ys) + max($ys)) / 2];
     }
+
+    /** A slit is sawn: as wide at the bore as outside, its two sides side by side. */
+    public function test_the_slit_of_a_bush(): void
+    {
+        foreach (self::drawn('split-bush')->shapes() as $shape) {
+            if ($shape instanceof Area) {
+                $points = $shape->points;
+            }
+        }
+        self::assertNotEmpty($points ?? []);
+        $half = intdiv(count($points), 2);
+        $gap = static fn (int $a, int $b): array => [$points[$b][0] - $points[$a][0], $points[$b][1] - $points[$a][1]];
+        [$outside, $inside] = [$gap(0, $half - 1), $gap(count($points) - 1, $half)];
+        self::assertEqualsWithDelta(0.0, $outside[1], 1e-6);
+        self::assertEqualsWithDelta($outside[0], $inside[0], 0.01 * abs($outside[0]));
+        self::assertGreaterThan(0.0, abs($outside[0]));
+    }
 }
