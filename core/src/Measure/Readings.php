@@ -46,11 +46,10 @@ final readonly class Readings
      */
     public function found(): FoundSize
     {
-        $this->check();
-        $atTwenty = array_map($this->warmth->atTwenty(...), $this->readings);
+        $atTwenty = $this->atTwenty();
         $spots = $this->spots($atTwenty);
         $roughly = array_sum($atTwenty) / count($atTwenty);
-        [$weighed, $names, $ownDof, $otherDof, $repeats] = $this->weighed($atTwenty, $roughly);
+        [$weighed, $names, $ownDof, $otherDof, $repeats] = $this->weighed($atTwenty, $spots, $roughly);
         $several = count($names) > 1 ? SeveralGauges::of($weighed, $names) : null;
         $sizes = $several->sizes ?? array_map(self::mean(...), $spots);
         $byStation = self::spotsByStation($sizes);
@@ -164,9 +163,10 @@ final readonly class Readings
 
     /**
      * @param  list<float>  $atTwenty
+     * @param  non-empty-array<string, non-empty-list<float>>  $spots
      * @return array{non-empty-list<WeighedReading>, array<string, string>, float, float, array<string, array{float, int, int}>} each reading with its doubt; the gauges' names by what shifts together; degrees of freedom of own repeats here, and elsewhere, 0 where the instruments' figures count; how each gauge repeats, by its code
      */
-    private function weighed(array $atTwenty, float $roughly): array
+    private function weighed(array $atTwenty, array $spots, float $roughly): array
     {
         assert($this->readings !== []);
         $own = [];
@@ -177,7 +177,7 @@ final readonly class Readings
             if ($doubt === null || ! $reading->isAsSureAs($this->readings[$i - 1])) {
                 $tool = $reading->instrument ?? $this->instrument;
                 $doubt = $this->doubt($roughly, $reading);
-                $own[$tool->code] ??= $this->pooled($tool, $atTwenty);
+                $own[$tool->code] ??= $this->pooled($tool, $this->spotsOf($tool, $atTwenty, $spots));
                 [$pooled, $dof] = $own[$tool->code];
                 $names[$doubt->gauge] ??= $tool->name;
                 $scatter = max(1e-6, $doubt->scatterMm($dof >= 2 ? $pooled : null));
@@ -216,7 +216,8 @@ final readonly class Readings
         foreach ($this->readings as $reading) {
             $tool = $reading->instrument ?? $this->instrument;
             if (! isset($taken[$tool->code])) {
-                [$s, $dof] = $this->pooled($tool, array_map($this->warmth->atTwenty(...), $this->readings));
+                $atTwenty = $this->atTwenty();
+                [$s, $dof] = $this->pooled($tool, $this->spotsOf($tool, $atTwenty, $this->spots($atTwenty)));
                 $taken[$tool->code] = [
                     $dof >= 2 ? $s : hypot($tool->repeatabilityMm, $tool->feelMm),
                     $dof + $more * count($at),
@@ -293,13 +294,16 @@ final readonly class Readings
         );
     }
 
-    private function check(): void
+    /**
+     * @return non-empty-list<float> each as it is at 20 °C
+     *
+     * @throws BadInput
+     */
+    private function atTwenty(): array
     {
-        if ($this->readings === []) {
-            throw new BadInput('no-readings', 'readings', 'There are no readings yet. Take at least one.');
-        }
+        $atTwenty = [];
         foreach ($this->readings as $i => $reading) {
-            if (! is_finite($reading->valueMm) || $reading->valueMm <= 0 || $reading->valueMm > 20000) {
+            if (! ($reading->valueMm > 0 && $reading->valueMm <= 20000)) {
                 throw new BadInput(
                     'reading',
                     "readings.{$i}.value_mm",
@@ -314,7 +318,12 @@ final readonly class Readings
                     'A part is measured between −60 and 400 °C. Check the temperature.',
                 );
             }
+            $atTwenty[] = $this->warmth->atTwenty($reading);
         }
+
+        return $atTwenty === []
+            ? throw new BadInput('no-readings', 'readings', 'There are no readings yet. Take at least one.')
+            : $atTwenty;
     }
 
     /**
@@ -372,22 +381,43 @@ final readonly class Readings
 
     /**
      * @param  list<float>  $atTwenty
-     * @return array{float, int, int} pooled standard deviation of one instrument's repeats within spots, with those elsewhere in the job where these say too little; its degrees of freedom; those of this surface alone
+     * @param  non-empty-array<string, non-empty-list<float>>  $spots  of all of them
+     * @return array<string, non-empty-list<float>> what one instrument read, by spot
      */
-    private function pooled(Instrument $tool, array $atTwenty): array
+    private function spotsOf(Instrument $tool, array $atTwenty, array $spots): array
     {
-        if (isset($this->taken[$tool->code])) {
-            return [...$this->taken[$tool->code], $this->taken[$tool->code][1]];
+        $others = false;
+        foreach ($this->readings as $reading) {
+            if (($reading->instrument ?? $this->instrument) !== $tool) {
+                $others = true;
+                break;
+            }
         }
-        $squares = 0.0;
-        $dof = 0;
+        if (! $others) {
+            return $spots;
+        }
         $own = [];
         foreach ($this->readings as $i => $reading) {
             if (($reading->instrument ?? $this->instrument)->code === $tool->code) {
                 $own[$reading->spot][] = $atTwenty[$i];
             }
         }
-        foreach ($own as $values) {
+
+        return $own;
+    }
+
+    /**
+     * @param  array<string, non-empty-list<float>>  $spots  what the instrument read
+     * @return array{float, int, int} pooled standard deviation of one instrument's repeats within spots, with those elsewhere in the job where these say too little; its degrees of freedom; those of this surface alone
+     */
+    private function pooled(Instrument $tool, array $spots): array
+    {
+        if (isset($this->taken[$tool->code])) {
+            return [...$this->taken[$tool->code], $this->taken[$tool->code][1]];
+        }
+        $squares = 0.0;
+        $dof = 0;
+        foreach ($spots as $values) {
             $mean = self::mean($values);
             foreach ($values as $value) {
                 $squares += ($value - $mean) ** 2;
