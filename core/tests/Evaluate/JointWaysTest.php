@@ -181,13 +181,18 @@ final class JointWaysTest extends TestCase
             array_filter($facts['joints'], static fn (array $j): bool => $j['purpose'] === 'thread'),
         )[0];
         $at = array_search($thread['id'], array_column($facts['joints'], 'id'), true);
-        $shown = static function (string $long) use ($facts, $thread, $at): ?array {
+        $shown = static function (string $long, string $outside = '40') use ($facts, $thread, $at): ?array {
             $parts = [];
             foreach ($facts['surfaces'] as &$surface) {
                 if (in_array($surface['id'], [$thread['inner'], $thread['outer']], true)) {
                     $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
                     $surface = [...$surface, 'size' => $mm('16'), 'pitch' => $mm('2'), 'long' => $mm($long)];
                     $parts[$surface['id']] = $surface['part'];
+                }
+            }
+            foreach ($facts['surfaces'] as &$surface) {
+                if ($surface['kind'] === 'shaft' && $surface['part'] === $parts[$thread['outer']]) {
+                    $surface['size'] = ['typed' => $outside, 'unit' => 'mm'];
                 }
             }
             unset($surface);
@@ -208,6 +213,9 @@ final class JointWaysTest extends TestCase
         self::assertStringContainsString('10.8', $shown('20')['says']['mm'] ?? '');
         self::assertNotContains('thread-strips', array_column($shown('20')['notes'] ?? [], 'code'));
         self::assertContains('thread-strips', array_column($shown('8')['notes'] ?? [], 'code'));
+        // A quarter of 16 round it is 24 across.
+        self::assertContains('thread-wall', array_column($shown('20', '23.9')['notes'] ?? [], 'code'));
+        self::assertNotContains('thread-wall', array_column($shown('20', '24')['notes'] ?? [], 'code'));
     }
 
     /**

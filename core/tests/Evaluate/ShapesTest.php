@@ -64,6 +64,9 @@ final class ShapesTest extends TestCase
         self::assertSame('3.576° per side', $numbers['Slide set over']);
         self::assertSame('3.119 over 50', $numbers['Indicator, as it goes']);
         self::assertSame('7.153°', $numbers['Between its sides']);
+        self::assertSame('1.250 over 10', $numbers['On the diameter']);
+        $inches = array_column($hub->numbers, null, 'name')['On the diameter'];
+        self::assertSame('1.5000 a foot', $inches->says->in);
         self::assertGreaterThan(56 - 1.5 / 8, $hub->band?->lowerMm);
         self::assertLessThan(56 - 0.5 / 8, $hub->band?->upperMm);
         self::assertEqualsWithDelta(56 - 1 / 8, $hub->band?->middleMm(), 1e-9);

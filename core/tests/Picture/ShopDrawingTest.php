@@ -133,6 +133,15 @@ final class ShopDrawingTest extends TestCase
         $true = RunningTrue::of($facts, $bush, $answers->make);
         self::assertSame(array_key_first($widths), $true->datum);
         self::assertEqualsWithDelta([array_key_last($widths) => max(0.00254, max($widths) / 2)], $true->runOutMm, 1e-9);
+        // A hole beside the axis runs true to nothing that turns about it.
+        $beside = $this->facts;
+        foreach ($beside['surfaces'] as $i => $surface) {
+            if ($surface['id'] === array_key_last($widths)) {
+                $beside['surfaces'][$i]['x'] = ['typed' => '5', 'unit' => 'mm'];
+            }
+        }
+        $eccentric = JobFacts::fromArray($beside);
+        self::assertSame([], RunningTrue::of($eccentric, $bush, JobAnswers::of($eccentric)->make)->runOutMm);
         $drawing = ShopDrawing::draw($answers->shopViews($facts)->of($bush));
         self::assertNotNull($drawing);
         $texts = self::texts($drawing);
