@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Evaluate;
 
 use Oldpart\Core\Advice\BadInput;
+use Oldpart\Core\Answer\JobAnswers;
 use PHPUnit\Framework\TestCase;
 
 /** Pieces of a batch: first the first, then every n-th, what wanders, what goes with what. Sizes are invented. */
@@ -190,6 +191,10 @@ final class BatchTest extends TestCase
         $over = $this->answers()['hand_over'];
         self::assertSame(['inside', 'inside'], [$over['sizes'][0]['verdict'], $over['fits'][0]['verdict']]);
         self::assertStringContainsString('For B of', $this->answers()['make'][0]['remarks'][0]['mm']);
+        $run = JobAnswers::of($this->axle->build())->batch?->of;
+        self::assertEqualsWithDelta(0.025, $run?->achieved(1, $this->axle->facts['joints'][0]['id'])?->middle(), 1e-9);
+        self::assertNull($run?->achieved(1, 'another'));
+        self::assertNull($run?->achieved(3, $this->axle->facts['joints'][0]['id']));
         // A scrapped piece goes with none.
         $this->axle->facts['batch']['scrapped'] = [2];
         self::assertSame([null, 1], array_column($this->answers()['batch']['mated'][0]['rows'], 'piece'));
