@@ -565,6 +565,12 @@ final class LoopsTest extends TestCase
         self::assertGreaterThan(0.9999, $answer['chance']);
         self::assertNotNull($answer['picture']);
         self::assertEqualsWithDelta([0.36, 0.64], array_column($answer['rows'], 'share'), 1e-9);
+        // The limit at the middle is met by half of them, one far below it by none.
+        $codes = static fn (string $most): array => array_column($of($lengths, $most)['notes'], 'code');
+        self::assertSame([[], ['may-not-close'], ['never-closes']], array_map(
+            static fn (string $most): array => array_values(array_intersect($codes($most), ['may-not-close', 'never-closes'])),
+            ['5.1', '5', '3'],
+        ));
         unset($lengths[1]['angle_deg']);
         self::assertSame('Not known yet: Up (which way).', $of($lengths, '5.1')['blocked']['mm']);
     }
