@@ -42,7 +42,7 @@ final class Evaluator
         $withheld = Gatekeeper::withholds($facts->takeIn);
         $read = FoundSurfaces::of($facts);
         $before = FoundSurfaces::before($facts);
-        $inOrder = SizedJoints::of($facts, $read + FoundSurfaces::typed($facts, $read), $before, $withheld);
+        $inOrder = SizedJoints::of($facts, $read + FoundSurfaces::typed($facts), $before, $withheld);
         $found = $inOrder->found;
         $sized = $inOrder->joints;
         $bands = MadeBands::of($sized);

@@ -132,6 +132,17 @@ final class CutAgainTest extends TestCase
         self::assertContains('no-wall', self::codes(self::entry($thin, 'Housing bore')));
     }
 
+    /** By hand: 60 turned to 59 ± 0.01 gives up 0.990 until its first limit. */
+    public function test_an_outside_that_is_turned_down(): void
+    {
+        $job = SampleJob::measured()->change('Boss outside', [
+            'work' => 'cut',
+            'size' => self::mm('59'),
+            'demand' => ['kind' => 'limits', 'plus' => self::mm('0.01'), 'minus' => self::mm('0.01'), 'class' => null],
+        ]);
+        self::assertStringContainsString('0.990 mm comes off on the diameter', self::remarks(self::entry($job, 'Boss outside')));
+    }
+
     /** Every state has readings of its own; finished it is read as a mate, and "to make" stops nobody from reading. */
     public function test_it_is_read_in_every_state(): void
     {

@@ -75,18 +75,17 @@ final class FoundSurfaces
     }
 
     /**
-     * Sizes that nobody measured, but that were typed with how sure they are.
+     * Sizes that were typed with how sure they are; one that was read counts as it was read.
      *
-     * @param  array<string, FoundSize>  $found  those that were read
      * @return array<string, FoundSize>
      */
-    public static function typed(JobFacts $facts, array $found): array
+    public static function typed(JobFacts $facts): array
     {
         $typed = [];
         foreach ($facts->surfaces as $surface) {
             $mm = $surface->size->length->mm ?? 0.0;
             $sure = $surface->sure->length->mm ?? null;
-            if ($mm > 0 && $sure !== null && ! isset($found[$surface->id]) && ! $facts->isCut($surface)) {
+            if ($mm > 0 && $sure !== null && ! $facts->isCut($surface)) {
                 $typed[$surface->id] = FoundSize::typed(
                     $surface->kind,
                     $mm,
