@@ -7,6 +7,7 @@ namespace Oldpart\Core\Tests\Evaluate;
 use Oldpart\Core\Advice\WayOut;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
+use Oldpart\Core\Fit\Aim;
 use Oldpart\Core\Fit\Purpose;
 use Oldpart\Core\Quantity\Range;
 use PHPUnit\Framework\TestCase;
@@ -46,6 +47,26 @@ final class ChanceTest extends TestCase
         return $job
             ->joint('Bush in housing', ['purpose' => 'light-press', 'school' => 'iso'])
             ->read('Shaft journal', '22.000', 'outside-micrometer');
+    }
+
+    /** What can be promised is approached from where metal is left; what can't is made as near to the middle as it can be. */
+    public function test_where_to_aim(): void
+    {
+        $aims = [];
+        foreach (['three-point', 'calliper'] as $gauge) {
+            $job = SampleJob::measured();
+            foreach ($job->facts['readings'] as $i => $reading) {
+                if ($reading['surface'] === $job->surface('Housing bore')) {
+                    $job->facts['readings'][$i]['instrument'] = $gauge;
+                }
+            }
+            foreach (self::answers($job)->make as $entry) {
+                if ($entry->label === 'Bush outside') {
+                    $aims[$gauge] = $entry->aim();
+                }
+            }
+        }
+        self::assertSame(['three-point' => Aim::MetalLeft, 'calliper' => Aim::Middle], $aims);
     }
 
     /** Each step in the order of what it costs, each gaining something, and no chance above one. */
