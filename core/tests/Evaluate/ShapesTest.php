@@ -463,6 +463,10 @@ final class ShapesTest extends TestCase
         }
         $chamfer = $job->is('End chamfer', ['size' => $mm('1.5')])->shape('End chamfer');
         self::assertSame('1.500', self::numbers($chamfer)['Leg, at 45°']);
+        foreach (['10' => '0.500', '200' => '2.500'] as $across => $leg) {
+            $bounded = $this->job('plain-bush')->is('Bush outside', ['size' => $mm((string) $across)])->shape('Lead-in chamfer');
+            self::assertSame($leg, self::numbers($bounded)['Leg, at 45°']);
+        }
         $bush = $this->job('plain-bush')->is('Bush outside', ['size' => $mm('40')])->shape('Lead-in chamfer');
         self::assertSame(['1.200', '37.600'], array_values(self::numbers($bush)));
         self::assertStringContainsString('Nobody said', $bush->because?->mm ?? '');
