@@ -46,11 +46,11 @@ final class Evaluator
         $found = $inOrder->found;
         $sized = $inOrder->joints;
         $bands = MadeBands::of($sized);
-        $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts), $sized);
+        $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts, $sized, $bands), $sized);
         $strength = new WorksByStrength($study);
         $sized = array_map($strength->of(...), $sized);
         $bands = MadeBands::of($sized);
-        $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts), $sized);
+        $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts, $sized, $bands), $sized);
         $joints = array_map((new WorksByStrength($study))->promised(...), array_map($study->of(...), $sized));
         $joints = array_map((new ClosedBores($facts, $joints))->of(...), $joints);
         $lengths = new LoopLengths($facts, $found, $withheld ? [] : $bands);

@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Evaluate\Found\JudgedSurface;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Quantity\Range;
 use PHPUnit\Framework\TestCase;
 
 /** Parts that are there and are cut again, and pairs of them that stay. */
@@ -130,6 +131,24 @@ final class CutAgainTest extends TestCase
             }
         }
         self::assertContains('no-wall', self::codes(self::entry($thin, 'Housing bore')));
+    }
+
+    /** By hand: a hole bored to 33.975 for a bush of 34.000 grips by 0.025, whatever it was asked to be; bored to 33.9 not yet. */
+    public function test_a_hole_that_was_bored_says_how_tight_it_is(): void
+    {
+        $grips = static function (?string $bored): Range {
+            $job = $bored === null ? self::boss() : self::boss()->cut('Housing bore', 'only', null, $bored, 'three-point');
+            foreach (JobAnswers::of($job->build())->joints as $joint) {
+                if ($joint->joint->name === 'Bush in housing' && $joint->press !== null) {
+                    return $joint->press->fit->interferenceMm;
+                }
+            }
+            self::fail('nothing is pressed');
+        };
+        self::assertEqualsWithDelta([0.005, 0.045], [$grips(null)->min, $grips(null)->max], 1e-9);
+        self::assertEqualsWithDelta(0.025, $grips('33.975')->middle(), 1e-4);
+        self::assertLessThan(0.030, $grips('33.975')->width());
+        self::assertEquals($grips(null), $grips('33.9'));
     }
 
     /** By hand: 60 turned to 59 ± 0.01 gives up 0.990 until its first limit. */

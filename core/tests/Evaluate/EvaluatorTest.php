@@ -69,6 +69,22 @@ final class EvaluatorTest extends TestCase
         self::assertEqualsWithDelta($after->upperMm + $press->boreClosingMm->min, $before->upperMm, 1e-9);
     }
 
+    /** Half a millimetre over its limits it is still being turned: the press and the bore are as they were asked for. */
+    public function test_what_is_still_being_cut_says_nothing_of_what_it_will_be(): void
+    {
+        $of = static function (?string $outside): array {
+            $job = SampleJob::measured();
+            $answers = JobAnswers::of(($outside === null ? $job : $job->cut('Bush outside', 'only', null, $outside))->build());
+            $press = array_values(array_filter(array_column($answers->joints, 'press')))[0];
+            $bores = array_filter($answers->make, static fn (MakeEntry $e): bool => str_starts_with($e->label, 'Bush bore'));
+
+            return [$press->effectiveMm, array_map(static fn (MakeEntry $e): array => [$e->label, $e->band, $e->remarks], array_values($bores))];
+        };
+        self::assertEquals($of(null), $of('30.500'));
+        self::assertCount(2, $of('30.500')[1], 'before pressing, and after');
+        self::assertNotEquals($of(null), $of('30.015'), 'made');
+    }
+
     /**
      * Once the outside is cut its own size decides the closing: the range narrows, and the band before pressing widens.
      */

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Evaluate\Making;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
+use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
 use Oldpart\Core\Shape\SurfaceType;
@@ -37,17 +38,50 @@ final readonly class MadeBands
         return $bands;
     }
 
-    /** @return array<string, Range> the last measured sizes of made surfaces that are no bores yet to close */
-    public static function made(JobFacts $facts): array
+    /**
+     * Sizes of what is made, once it has come inside its limits or past them: until then it is still being cut, and
+     * says nothing of what it will be. A bore of what is itself pressed in has yet to close, and is none.
+     *
+     * @param  list<SizedJoint>  $joints
+     * @param  array<string, Band>  $bands  theirs, by surface
+     * @return array<string, Range> the last measured, with its doubt
+     */
+    public static function made(JobFacts $facts, array $joints, array $bands): array
     {
         $made = [];
         foreach ($facts->surfaces as $surface) {
-            $range = $surface->type === SurfaceType::Shaft ? CutLog::of($facts, $surface, Phase::Only)->made() : null;
-            if ($range !== null) {
+            if ($surface->type !== SurfaceType::Shaft && ! self::staysAsBored($facts, $surface, $joints)) {
+                continue;
+            }
+            $log = CutLog::of($facts, $surface, Phase::Only);
+            $range = $log->made();
+            $limits = $bands[$surface->id] ?? null;
+            if (
+                $range !== null
+                && ($limits === null || $log->reached(new Range($limits->lowerMm, $limits->upperMm)))
+            ) {
                 $made[$surface->id] = $range;
             }
         }
 
         return $made;
+    }
+
+    /**
+     * A hole that something is pressed into, of a part that nothing closes.
+     *
+     * @param  list<SizedJoint>  $joints
+     */
+    private static function staysAsBored(JobFacts $facts, SurfaceFacts $bore, array $joints): bool
+    {
+        $takes = false;
+        foreach ($joints as $joint) {
+            if ($joint->canBeTight() && $facts->surface($joint->joint->inner)?->part === $bore->part) {
+                return false;
+            }
+            $takes = $takes || $joint->joint->outer === $bore->id;
+        }
+
+        return $takes && $bore->type === SurfaceType::Bore;
     }
 }
