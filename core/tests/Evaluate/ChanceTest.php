@@ -121,6 +121,8 @@ final class ChanceTest extends TestCase
         self::assertNotNull($help);
         self::assertStringContainsString('where it is smallest and where it is largest', $help->says->mm);
         self::assertGreaterThan($once->chance() + 0.01, self::joint($job(5))->chance());
+        // Where the gauge's own error counts most, once more is nearly as good as four times: nobody reads more for nothing.
+        self::assertStringContainsString('once more', self::helps(self::joint(self::poor()))['read-again']->says->mm);
     }
 
     /** A gauge that is sure but for its own error is worth setting on a master. */

@@ -97,15 +97,18 @@ final class ShapesTest extends TestCase
     public function test_how_far_it_stands_out_is_said_at_the_joint(): void
     {
         $this->taperHub();
-        foreach ($this->facts['joints'] as $i => $joint) {
-            if ($joint['purpose'] === 'taper') {
-                $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
-                $this->facts['joints'][$i] = [...$joint, 'least' => $mm('2'), 'most' => $mm('3')];
+        $mm = static fn (?string $typed): ?array => $typed === null ? null : ['typed' => $typed, 'unit' => 'mm'];
+        // One of the two alone is said too: then from there on by a millimetre, or from flush.
+        foreach ([['2', '3', 2.5], ['2', null, 2.5], [null, '0.8', 0.4]] as [$least, $most, $middle]) {
+            foreach ($this->facts['joints'] as $i => $joint) {
+                if ($joint['purpose'] === 'taper') {
+                    $this->facts['joints'][$i] = [...$joint, 'least' => $mm($least), 'most' => $mm($most)];
+                }
             }
+            $hub = $this->shape('Hub taper');
+            self::assertEqualsWithDelta(56 - $middle / 8, $hub->band?->middleMm(), 1e-9);
+            self::assertStringNotContainsString('nobody said', $hub->because?->mm ?? '');
         }
-        $hub = $this->shape('Hub taper');
-        self::assertEqualsWithDelta(56 - 2.5 / 8, $hub->band?->middleMm(), 1e-9);
-        self::assertStringNotContainsString('nobody said', $hub->because?->mm ?? '');
     }
 
     /** Said to be 1:10 while it reads 1:8: what is typed counts, and what is off is said: 32 (1/8 − 1/10) = 0.8. */
