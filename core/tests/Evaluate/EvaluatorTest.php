@@ -85,6 +85,25 @@ final class EvaluatorTest extends TestCase
         self::assertNotEquals($of(null), $of('30.015'), 'made');
     }
 
+    /** A boss that is to be turned down to 50 backs the press as one of 50 from the first cut on, not as the 59 it still has. */
+    public function test_a_boss_still_being_turned_down_backs_as_it_will_be(): void
+    {
+        $wall = static function (?string $turned): float {
+            $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+            $job = SampleJob::measured()->change('Boss outside', [
+                'work' => 'cut',
+                'size' => $mm('50'),
+                'demand' => ['kind' => 'limits', 'plus' => $mm('0.1'), 'minus' => $mm('0.1'), 'class' => null],
+            ]);
+            $answers = JobAnswers::of(($turned === null ? $job : $job->cut('Boss outside', 'only', null, $turned))->build());
+
+            return array_values(array_filter(array_column($answers->joints, 'press')))[0]->fit->outerOdMm;
+        };
+        self::assertEqualsWithDelta(50.0, $wall(null), 1e-9);
+        self::assertEqualsWithDelta(50.0, $wall('59'), 1e-9);
+        self::assertEqualsWithDelta(49.95, $wall('49.95'), 1e-3);
+    }
+
     /**
      * Once the outside is cut its own size decides the closing: the range narrows, and the band before pressing widens.
      */

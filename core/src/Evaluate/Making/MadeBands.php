@@ -55,11 +55,15 @@ final readonly class MadeBands
             }
             $log = CutLog::of($facts, $surface, Phase::Only);
             $range = $log->made();
-            $limits = $bands[$surface->id] ?? null;
-            if (
-                $range !== null
-                && ($limits === null || $log->reached(new Range($limits->lowerMm, $limits->upperMm)))
-            ) {
+            $band = $bands[$surface->id] ?? null;
+            $size = $surface->size?->length->mm;
+            $limits = match (true) {
+                $band !== null => new Range($band->lowerMm, $band->upperMm),
+                // What no joint asks for is cut to what was noted.
+                $size !== null => new Range($size, $size),
+                default => null,
+            };
+            if ($range !== null && ($limits === null || $log->reached($limits))) {
                 $made[$surface->id] = $range;
             }
         }
