@@ -127,6 +127,11 @@ final class PartPlanTest extends TestCase
         $codes = fn (): array => array_map(static fn (Note $n): string => $n->code, array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':blank')))[0]->notes);
         $this->facts['shop']['machines'] = [$lathe('fine', '20', '0.01'), $lathe('coarse', '400', '0.05')];
         self::assertContains('holds-less', $codes());
+        // It is 32 when it is finished, and 34 as it goes in.
+        $this->facts['shop']['machines'] = [$lathe('fine', '33', '0.01'), $lathe('coarse', '400', '0.05')];
+        self::assertContains('holds-less', $codes());
+        $this->facts['shop']['machines'] = [$lathe('fine', '34', '0.01'), $lathe('coarse', '400', '0.05')];
+        self::assertNotContains('holds-less', $codes());
         $this->facts['shop']['machines'] = [$lathe('fine', '400', '0.01'), $lathe('coarse', '400', '0.05')];
         self::assertNotContains('holds-less', $codes());
     }

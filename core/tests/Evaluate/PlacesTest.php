@@ -9,6 +9,7 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Evaluate\Reckoned\Reckoned;
 use Oldpart\Core\Evaluate\Shaped\ShapeNumber;
+use Oldpart\Core\Evaluate\Shaped\ShapePlace;
 use Oldpart\Core\Exchange\PartDxf;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Making\Step;
@@ -161,6 +162,13 @@ final class PlacesTest extends TestCase
         self::assertSame('1.000 mm', $position('11'));
         self::assertSame('0.500 mm', $position('8.5'));
         self::assertNull($position('37'), 'no bolt of the table');
+    }
+
+    /** What is dialled on a dividing head is said between 0 and 360°. */
+    public function test_a_place_the_other_way_round(): void
+    {
+        $deg = static fn (float $deg): float => (new ShapePlace(1, 0.0, 0.0, $deg, 't', false))->jsonSerialize()['deg'];
+        self::assertSame([330.0, 30.0, 0.0], [$deg(-30.0), $deg(30.0), $deg(360.0)]);
     }
 
     private function reckoned(string $sum): Reckoned
