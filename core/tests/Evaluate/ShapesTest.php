@@ -320,7 +320,10 @@ final class ShapesTest extends TestCase
         $job->read('Flat', 'outside-micrometer', '17', 'across')->read('Flat', 'outside-micrometer', '20', 'round');
         $numbers = self::numbers($job->shape('Flat'));
         self::assertSame(['3.000', '14.283'], [$numbers['Deep, from the round'], $numbers['Wide']]);
-        self::assertSame('1.500', self::numbers($job->is('Flat', ['count' => 2])->shape('Flat'))['Deep, from the round']);
+        self::assertStringNotContainsString('dividing', $job->shape('Flat')->sets[0]->mm);
+        $two = $job->is('Flat', ['count' => 2])->shape('Flat');
+        self::assertSame('1.500', self::numbers($two)['Deep, from the round']);
+        self::assertSame(['17.000 mm across, 2 flats', true], [$two->is?->mm, str_contains($two->sets[0]->mm, 'dividing by 2')]);
         $this->facts['readings'] = [];
         $job->read('Flat', 'outside-micrometer', '21', 'across')->read('Flat', 'outside-micrometer', '20', 'round');
         self::assertStringContainsString('less than the round', $job->shape('Flat')->missing?->mm ?? '');
