@@ -68,7 +68,7 @@ interface Typed {
 }
 
 /** Lists of things that hold rows of their own. */
-type WithRows = 'joints' | 'loops' | 'reckonings';
+type WithRows = 'parts' | 'joints' | 'loops' | 'reckonings';
 
 const PAST = 'This is how the job was: nothing is stored here. Bring it back first, or go back to now.';
 

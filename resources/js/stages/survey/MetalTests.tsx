@@ -10,11 +10,14 @@ import { useJob } from '../../job/JobContext';
 
 /** @param begun by the hand that asked for them: it is led to the first, which is shown with as many of the others as fit */
 export function Tests({ part, answer, begun }: { part: Part; answer: PartAnswer; begun: boolean }) {
-    const { save } = useJob();
+    const { edit, save } = useJob();
     const catalogue = useCatalogue();
+    // Of two quick taps the second one knows of the first.
     const show = (test: string, outcome: string | null) => {
-        const tests = Object.fromEntries(Object.entries(part.tests).filter(([code]) => code !== test));
-        void save('parts', part.id, { tests: outcome === null ? tests : { ...tests, [test]: outcome } });
+        void edit('parts', part.id, ({ tests }) => {
+            const others = Object.fromEntries(Object.entries(tests).filter(([code]) => code !== test));
+            return { tests: outcome === null ? others : { ...others, [test]: outcome } };
+        });
     };
     const first = answer.likely[0];
     const box = useRef<HTMLElement>(null);
