@@ -23,11 +23,11 @@ const FRESH: Facts = {
 
 /** Which bearing sits here and what it has to do; its seats, and what they leave of its clearance. */
 export function BearingSeat({ joint, seat }: { joint: Joint; seat: Seat | null }) {
-    const { save } = useJob();
+    const { edit, save } = useJob();
     const { say } = useSettings();
     const bearing = joint.bearing ?? FRESH;
     const store = (change: Partial<Facts>) =>
-        save('joints', joint.id, { bearing: { ...bearing, ...change } });
+        edit('joints', joint.id, (now) => ({ bearing: { ...(now.bearing ?? FRESH), ...change } }));
     const choice = <K extends 'turning' | 'load' | 'housing'>(
         label: string,
         field: K,

@@ -18,10 +18,10 @@ function local(iso: string | null): string {
 
 /** What the job waits for, and until when: the bench shows it under Waiting. */
 export function Waiting() {
-    const { facts, save } = useJob();
+    const { facts, save, editHead } = useJob();
     const waits = facts.waits;
     const store = (changes: Partial<Waits>) =>
-        save(null, '', { waits: { for: 'customer', until: null, note: '', ...waits, ...changes } });
+        editHead((now) => ({ waits: { for: 'customer', until: null, note: '', ...now.waits, ...changes } }));
     return (
         <Box sx={{ display: 'grid', gap: 1.5 }}>
             <TextField
