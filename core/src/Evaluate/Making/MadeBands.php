@@ -44,7 +44,9 @@ final readonly class MadeBands
      *
      * @param  list<SizedJoint>  $joints
      * @param  array<string, Band>  $bands  theirs, by surface
-     * @return array<string, Range> the last measured, with its doubt
+     * @return array<string, Range> the last measured, with its doubt, mm
+     *
+     * Source: common practice of the trade.
      */
     public static function made(JobFacts $facts, array $joints, array $bands): array
     {
