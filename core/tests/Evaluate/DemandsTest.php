@@ -93,6 +93,11 @@ final class DemandsTest extends TestCase
         self::assertStringContainsString('“Bush in housing”', $says);
         self::assertStringContainsString('“Bush in the second bore”', $says);
         self::assertStringContainsString('They miss each other by', $says);
+        self::assertStringEndsWith('Widen the fit of one of the two by that at Size, or cut the other piece of one of them too.', $says);
+        // One of the two is what the surface asks for itself: 29.5 to 29.6 against a bore of 30.
+        $job->facts['joints'] = array_values(array_filter($job->facts['joints'], static fn (array $j): bool => $j['id'] !== 'second-joint'));
+        $job->change('Bush outside', ['size' => self::mm('29.5'), 'demand' => ['kind' => 'limits', 'plus' => self::mm('0.1'), 'minus' => self::mm('0'), 'class' => null]]);
+        self::assertStringEndsWith('Change its limits at Survey, or the fit.', self::entry($job, 'Bush outside')->blocked->mm ?? '');
     }
 
     /**

@@ -14,6 +14,7 @@ use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\ShopFacts;
 use Oldpart\Core\Fit\StandardSize;
+use Oldpart\Core\Joint\Press;
 use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\TestCase;
 
@@ -274,6 +275,15 @@ final class JointHelpTest extends TestCase
         self::assertEqualsWithDelta([25.002, 25.011], [$joint->band()?->lowerMm, $joint->band()?->upperMm], 1e-9);
         self::assertSame('k5', $joint->seat?->shaftClass);
         self::assertContains('bearing-unread', array_map(static fn (Note $n): string => $n->code, $joint->notes));
+        // Its ring stands for the wall round the shaft, a quarter of 13.5 thick: 25 and 2 × 3.375. The shaft is solid.
+        self::assertSame('To say whether it holds and how far the bore closes, this is needed: what the shaft is made of.', $joint->pressBlocked?->mm);
+        foreach (array_keys($facts['parts']) as $part) {
+            $facts['parts'][$part]['material'] = 'medium-carbon steel, normalised';
+        }
+        $joint = self::joint(JobFile::fromArray($facts), 'Left bearing on the shaft');
+        self::assertInstanceOf(Press::class, $joint->press);
+        self::assertEqualsWithDelta([0.0, 31.75], [$joint->press->fit->innerBoreMm, $joint->press->fit->outerOdMm], 1e-9);
+        self::assertContains('ring-taken', array_column(array_map(static fn (Note $n): array => [$n->code], $joint->press->notes), 0));
         // Read, the size is made to the bearing itself: 24.996 ± U, the fit 2 to 21 µm tight.
         $facts['readings'][] = [
             'id' => 'r',

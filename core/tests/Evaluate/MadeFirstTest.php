@@ -195,6 +195,9 @@ final class MadeFirstTest extends TestCase
             self::assertStringContainsString($part, $says);
         }
         self::assertSame($says, self::joint($job, 'Shaft in bush')->blocked->mm ?? '');
+        // The journal has been turned to its own limits all the same: what waits for it need not wait any more.
+        $job->cut('Shaft journal', 'only', null, '21.980');
+        self::assertGreaterThan(21.980, self::joint($job, 'Shaft in bush')->band()?->lowerMm);
     }
 
     /** The bush is the inner part whichever side is cut: its bore closes when it is pressed. */

@@ -172,6 +172,12 @@ final class PartPlanTest extends TestCase
         $datum = array_search('datum', $kinds, true);
         self::assertNotFalse($datum);
         self::assertSame(['datum', 'built'], array_slice($kinds, $datum, 2));
+        $says = fn (): string => $this->answers()->plan[$datum]->do->mm;
+        self::assertSame('Worn shaft: set it up by its shaft beside it, and dial that in.', $says());
+        $this->is('Seat turned on the shaft', ['datum' => true]);
+        self::assertSame('Worn shaft: set it up by its shaft beside it, and dial that in.', $says(), 'what is cut is no datum');
+        $this->is('Shaft beside it', ['datum' => false]);
+        self::assertStringContainsString('set it up by a face or a bore that has survived', $says());
         foreach ($this->answers()->plan as $step) {
             self::assertStringNotContainsString('as soon as it cleans up', $step->do->mm, 'its limits say where to stop');
         }

@@ -91,6 +91,14 @@ final class PlacesTest extends TestCase
         // Its upper edge falls from 20 to 15 over 140: from the middle of the pin bore to it.
         $edge = (15 + 5 * 25 / 140) * 140 / hypot(140, 5) - 5;
         self::assertEqualsWithDelta($edge, $plate->result['walls'][1]['wall_mm'], 0.02);
+        // Across alone is a place; nothing said is none, though it would lie on the zero.
+        $walls = fn (): array => array_column($this->reckoned('plate')->result['walls'], 'name');
+        self::assertCount(2, $walls());
+        $this->is('Pin bore', ['y' => null]);
+        self::assertCount(2, $walls());
+        $this->is('Hub bore', ['x' => null, 'y' => null]);
+        self::assertCount(1, $walls());
+        $this->is('Hub bore', ['x' => self::mm('0'), 'y' => self::mm('0')])->is('Pin bore', ['y' => self::mm('0')]);
         // Corners that make no outline are refused by the sum; the plate is drawn round its bosses.
         $this->facts['reckonings'][0]['given'] = ['corners' => "x_mm, y_mm\n0, 0\n10, 0"];
         self::assertNotNull($this->reckoned('plate')->refused);

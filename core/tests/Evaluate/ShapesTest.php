@@ -6,6 +6,7 @@ namespace Oldpart\Core\Tests\Evaluate;
 
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\Note;
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Answer\MakingAnswer;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
@@ -79,6 +80,14 @@ final class ShapesTest extends TestCase
         $bush = $this->shape('Bush taper');
         self::assertFalse($bush->isCut);
         self::assertSame([], $bush->sets);
+        // Drawn from its small end its limits are those of the small end: 32 of 1 in 8 are 4 less.
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $small = $this->is('Hub taper', ['size' => $mm('52'), 'size2' => $mm('56'), 'long' => $mm('32')])->shape('Hub taper');
+        self::assertEqualsWithDelta(
+            [($hub->band->lowerMm ?? 0.0) - 4, ($hub->band->upperMm ?? 0.0) - 4],
+            [$small->band?->lowerMm, $small->band?->upperMm],
+            1e-9,
+        );
     }
 
     /** Read in several places along it, only the one where it begins is its size there. */
@@ -273,8 +282,10 @@ final class ShapesTest extends TestCase
         // 22 teeth of pitch 8: 56.02, and 54.65 over the tips.
         $belt = $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'belt 8M', 'count' => 22])->shape('Teeth');
         self::assertSame(['54.651', '56.023'], [self::numbers($belt)['Outside'], self::numbers($belt)['Pitch circle']]);
+        self::assertSame('As typed.', $belt->because?->mm);
         $told = $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'belt', 'count' => 22])->read('Teeth', 'calliper', '54.6')->shape('Teeth');
         self::assertStringStartsWith('belt 8M most likely', $told->is->mm ?? '');
+        self::assertSame('By what was read over its tips.', $told->because?->mm);
         $chains = $this->job('gear-on-shaft')->is('Teeth', ['shape' => 'chain', 'count' => 20])->read('Teeth', 'calliper', '87.5')->shape('Teeth');
         self::assertStringStartsWith('chain of', $chains->is->mm ?? '');
         self::assertSame('chain 12.7 mm', $chains->candidates[0]->label);
@@ -394,6 +405,14 @@ final class ShapesTest extends TestCase
         self::assertSame('23.500, 40.703', $numbers['Hole 2, 60°: x, y']);
         self::assertStringContainsString('6 turns and 10 holes of 15', implode(' ', array_map(static fn ($s): string => $s->mm, $hub->sets)));
         self::assertContains('first-hole', self::codes($hub));
+        // Over pins of 9: 47 and 9, between them 47 less 9; opposite ones a whole circle apart.
+        $checks = static fn (ShapedSurface $shape): array => array_map(static fn (Say $s): string => $s->mm, $shape->checks);
+        self::assertSame(['Two neighbours are 47.000 apart, middle to middle; all of them alike.', 'Opposite ones are 94.000 apart.'], $checks($disc));
+        self::assertSame(
+            'Over pins of 9.000 in two neighbours it reads 56.000, between them 38.000; all round alike.',
+            $checks($job->is('Disc hole circle', ['size2' => ['typed' => '9', 'unit' => 'mm']])->shape('Disc hole circle'))[0],
+        );
+        self::assertCount(1, $checks($job->is('Disc hole circle', ['count' => 5])->shape('Disc hole circle')), 'of five none are opposite');
         self::assertSame('90.000', explode(' ', self::numbers($job->is('Hub hole circle', ['shape' => '90'])->shape('Hub hole circle'))['Hole circle'])[0]);
         $entry = $this->card('Hub hole circle');
         self::assertNull($entry->band);

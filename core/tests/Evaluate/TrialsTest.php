@@ -172,7 +172,7 @@ final class TrialsTest extends TestCase
                 $job->facts['readings'][$i]['instrument'] = 'calliper';
             }
         }
-        $says = static fn (SampleJob $job): array => array_values(
+        $says = static fn (SampleJob $job): ?array => array_values(
             array_filter(
                 json_decode(json_encode(JobAnswers::of($job->build()), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR)['joints'],
                 static fn (array $j): bool => $j['id'] === array_column($job->facts['joints'], 'id', 'name')['Bush in housing'],
@@ -193,5 +193,10 @@ final class TrialsTest extends TestCase
         $other = array_column($job->facts['joints'], 'id', 'name')['Shaft in bush'];
         self::tried($job, ['joint' => $other, 'cut' => $cut, 'seen' => 'starts']);
         self::assertSame($after, $says($job));
+        // Were it to be pressed throughout, nothing is tried by hand; what was tried before that was said is still shown.
+        $tight = ['least' => ['typed' => '-0.035', 'unit' => 'mm'], 'most' => ['typed' => '-0.005', 'unit' => 'mm']];
+        self::assertCount(1, $says($job->joint('Bush in housing', $tight))['rows']);
+        $job->facts['trials'] = [];
+        self::assertNull($says($job));
     }
 }

@@ -137,11 +137,11 @@ final readonly class WholeChance implements \JsonSerializable
                 $sizes = self::sizes($joint);
                 $band = $joint->band();
                 $check = $made === null ? $joint->case?->checkedTo() ?? 0.0 : $made[1] / 2;
-                if ($sizes !== null && ($band !== null || $made !== null)) {
-                    $its = $sizes->misreadBy($off, $check);
-                    $all *= $made !== null || $band === null
-                        ? $its->chanceAt($made[0] ?? 0.0)
-                        : $its->chanceOver($band);
+                $its = $sizes?->misreadBy($off, $check);
+                if ($its !== null && $made !== null) {
+                    $all *= $its->chanceAt($made[0]);
+                } elseif ($its !== null && $band !== null) {
+                    $all *= $its->chanceOver($band);
                 }
             }
             $sum += $all;

@@ -9,7 +9,6 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Shapes\PartShape;
-use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
@@ -187,7 +186,7 @@ final readonly class ToolNeeds
     {
         $metal = FoundSurfaces::material($part)?->family;
         $rack = $facts->shop->machinesOf('stock');
-        $isTurned = $part->origin === Origin::Make && $part->form === Form::Turned && ! $shape->profile->isEmpty();
+        $isTurned = $part->origin === Origin::Make && ! $shape->profile->isEmpty();
         if ($metal === null || ! $isTurned || ! StockChoice::isSaid($rack, $metal)) {
             return null;
         }

@@ -9,7 +9,6 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Shapes\PartShape;
-use Oldpart\Core\Facts\Form;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PartFacts;
@@ -103,12 +102,8 @@ final readonly class TurnedPlan
         $steps = [];
         foreach ($facts->parts as $part) {
             $shape = $shapes[$part->id] ?? null;
-            if (
-                $part->origin !== Origin::Make
-                || $part->form !== Form::Turned
-                || $shape === null
-                || $shape->profile->isEmpty()
-            ) {
+            // Only a turned part has a profile.
+            if ($part->origin !== Origin::Make || $shape === null || $shape->profile->isEmpty()) {
                 continue;
             }
             $own = new PartSteps($facts, $part, $make, $shaped);

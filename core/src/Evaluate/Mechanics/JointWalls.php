@@ -15,6 +15,8 @@ use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /**
+ * @phpstan-type Along array{list<array{to: float, mm: float}>|null, list<SurfaceFacts>, list<Note>}
+ *
  * The walls that a press works in: the outside of the outer part along the engaged stretch, and the bore of the inner
  * part behind it; stretch by stretch where they step. What lies elsewhere on the part does not count.
  */
@@ -39,8 +41,55 @@ final readonly class JointWalls
 
     public static function of(JobFacts $facts, KnownSizes $sizes, SurfaceFacts $inner, SurfaceFacts $outer): self
     {
-        [$outside, $decideOut, $notesOut] = self::along($facts, $sizes, $outer, true);
-        [$bores, $decideIn, $notesIn] = self::along($facts, $sizes, $inner, false);
+        return self::between(
+            [self::along($facts, $sizes, $outer, true), self::along($facts, $sizes, $inner, false)],
+            $facts,
+            $inner,
+            $outer,
+        );
+    }
+
+    /**
+     * The same where one of the two is a rolling bearing: its ring stands for the wall, whatever is drawn of it. Common
+     * practice (Bearing::ringMm).
+     *
+     * @param  bool  $onShaft  whether it is pressed on the shaft; else into the housing
+     */
+    public static function ofBearing(
+        JobFacts $facts,
+        KnownSizes $sizes,
+        SurfaceFacts $inner,
+        SurfaceFacts $outer,
+        Bearing $bearing,
+        bool $onShaft,
+    ): self {
+        $ringMm = $bearing->ringMm();
+        $mm = $onShaft ? $bearing->boreMm + 2 * $ringMm : $bearing->outsideMm - 2 * $ringMm;
+        $taken = Note::info(
+            'ring-taken',
+            Say::with(
+                'The ring of the bearing is taken as {s} thick, a quarter of what lies between its bore and its outside.',
+                ['s' => LengthWriter::sizeInWords($ringMm)],
+            ),
+        );
+        $ring = [[['to' => 1.0, 'mm' => $mm]], [], [$taken]];
+
+        return self::between(
+            $onShaft
+                ? [$ring, self::along($facts, $sizes, $inner, false)]
+                : [self::along($facts, $sizes, $outer, true), $ring],
+            $facts,
+            $inner,
+            $outer,
+        );
+    }
+
+    /**
+     * @param  array{Along, Along}  $sides  round the joint, and behind it
+     */
+    private static function between(array $sides, JobFacts $facts, SurfaceFacts $inner, SurfaceFacts $outer): self
+    {
+        [[$outside, $decideOut, $notesOut], [$bores, $decideIn, $notesIn]] = $sides;
         $missing = [];
         if ($outside === null) {
             $missing[] = 'the outside of the '.lcfirst($facts->partOf($outer)->name).' round the joint';
@@ -67,35 +116,10 @@ final readonly class JointWalls
         return $sizesThere === [] ? null : ($outside ? min($sizesThere) : max($sizesThere));
     }
 
-    /** The same where the one side is a rolling bearing: its ring stands for the wall there. */
-    public function ofBearing(Bearing $bearing, bool $onShaft): self
-    {
-        $ring = 2 * $bearing->ringMm();
-        $stretches = $onShaft
-            ? array_map(
-                static fn (WallStretch $s): WallStretch => new WallStretch(
-                    $s->share,
-                    $bearing->boreMm + $ring,
-                    $s->boreMm,
-                ),
-                $this->stretches,
-            )
-            : array_map(
-                static fn (WallStretch $s): WallStretch => new WallStretch(
-                    $s->share,
-                    $s->odMm,
-                    $bearing->outsideMm - $ring,
-                ),
-                $this->stretches,
-            );
-
-        return new self($stretches, $this->missing, $this->deciding, $this->notes);
-    }
-
     /**
      * What is known along a joint surface of its own part: outsides round a bore, or bores behind an outside.
      *
-     * @return array{list<array{to: float, mm: float}>|null, list<SurfaceFacts>, list<Note>} sizes up to each share of the joint; null while a stretch is not known
+     * @return Along sizes up to each share of the joint; null while a stretch is not known
      */
     private static function along(JobFacts $facts, KnownSizes $sizes, SurfaceFacts $joint, bool $outside): array
     {

@@ -189,11 +189,17 @@ final readonly class PressStudy
     private function walls(SizedJoint $answer): JointWalls
     {
         [$inner, $outer] = $this->surfaces($answer);
-        $walls = JointWalls::of($this->facts, $this->sizes, $inner, $outer);
 
         return $answer->seat === null
-            ? $walls
-            : $walls->ofBearing($answer->seat->bearing, $answer->purpose->seat === Seat::Shaft);
+            ? JointWalls::of($this->facts, $this->sizes, $inner, $outer)
+            : JointWalls::ofBearing(
+                $this->facts,
+                $this->sizes,
+                $inner,
+                $outer,
+                $answer->seat->bearing,
+                $answer->purpose->seat === Seat::Shaft,
+            );
     }
 
     /** @return array{SurfaceFacts, SurfaceFacts} the inner and the outer one */

@@ -45,7 +45,7 @@ final readonly class SizedJoints
             $one = $circle === null ? $sizing->size($joint, $at) : $sizing->inCircle($joint, $at, $circle);
             // Both to the table until one of them is made: then the other is made to that.
             $first = self::firstOf($facts, $joint);
-            if ($first !== null && ! isset($found[$first->id]) && $circle === null) {
+            if ($first !== null && ! isset($found[$first->id])) {
                 $made = self::made($facts, $first, $bands[$first->id] ?? $one->firstSized?->band);
                 if ($made !== null) {
                     $found[$first->id] = $made;
