@@ -282,6 +282,25 @@ final class HabitsTest extends BrowserTestCase
             fn (): bool => str_contains($this->page->getCurrentURL(), '/measure?at='),
             'find does not go there',
         );
+        // Enter comes before what the shop found: it leads to the job, which will stand first, and not to a sum.
+        $this->page->executeScript(<<<'JS'
+            const fetched = window.fetch;
+            window.fetch = async (request) => {
+                const answer = await fetched(request);
+                await new Promise((then) => setTimeout(then, request.url.includes('/api/find') ? 400 : 0));
+                return answer;
+            };
+            JS);
+        $this->seesNot('Find a job');
+        $this->keys('/');
+        $this->find("//label[contains(., 'Find a job')]", 'find field');
+        $this->keys('drill');
+        $this->sees('Drill before a tap');
+        $this->keys(WebDriverKeys::ENTER);
+        $this->waitFor(
+            fn (): bool => str_contains($this->page->getCurrentURL(), '/job/demo-drill/'),
+            'Enter went elsewhere',
+        );
         // In a field the keys are letters.
         $this->visit('/job/demo-drill/take-in');
         $this->fill('What it does', 'nuz 4?');

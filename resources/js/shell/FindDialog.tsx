@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useDeferredValue, useState, type KeyboardEvent } from 'react';
+import { useDeferredValue, useEffect, useEffectEvent, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from './router';
 import { useFind } from '../api/queries';
 import { useSettings } from './settings';
@@ -21,6 +21,11 @@ const WITHIN = [
     { mm: 0.2, says: '±0.008 in' },
     { mm: 1, says: '±0.04 in' },
 ];
+
+/** What a place is known by while others come and go around it. */
+function idOf(place: Place | undefined): string | null {
+    return place ? `${place.group} ${place.label} ${typeof place.to === 'string' ? place.to : ''}` : null;
+}
 
 /** Finds jobs and materials by a word, surfaces by a size, and places to go. */
 export function FindDialog({ open, close, bar }: { open: boolean; close: () => void; bar: Bar }) {
@@ -36,11 +41,21 @@ function Finder({ close, bar }: { close: () => void; bar: Bar }) {
     const { say } = useSettings();
     const [text, setText] = useState('');
     const [within, setWithin] = useState(0.2);
-    const [at, setAt] = useState(0);
-    const found = useFind(useDeferredValue(text), within);
-    const near = usePlaces(bar.jobId, text, doingsOf(bar), bar.word);
-    const places = text.trim() === '' ? near : [...near, ...remote(found.data, say)];
-    const chosen = Math.min(at, Math.max(0, places.length - 1));
+    const [at, setAt] = useState<string | null>(null);
+    // What stood there when Enter was pressed.
+    const [entered, setEntered] = useState<string | null>(null);
+    const asked = useDeferredValue(text);
+    const found = useFind(asked, within);
+    const { atHand, sumsAndWords } = usePlaces(bar.jobId, text, doingsOf(bar), bar.word);
+    const blank = text.trim() === '';
+    const places = blank ? atHand : [...atHand, ...remote(found.data, say), ...sumsAndWords];
+    // Until the shop has said what it found, or can't, what stands first may not stay first.
+    const silent = found.failureCount > 0 || found.fetchStatus === 'paused';
+    const answered = blank || (asked === text && (silent || (found.isSuccess && !found.isPlaceholderData)));
+    const chosen = Math.max(
+        0,
+        places.findIndex((place) => idOf(place) === at),
+    );
     const go = (place: Place | undefined) => {
         if (place) {
             close();
@@ -51,14 +66,25 @@ function Finder({ close, bar }: { close: () => void; bar: Bar }) {
             }
         }
     };
+    const goOn = useEffectEvent(() => go(places[chosen]));
+    const goesOn = entered === text && answered;
+    useEffect(() => {
+        if (goesOn) {
+            goOn();
+        }
+    }, [goesOn]);
     const onKey = (event: KeyboardEvent) => {
-        if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+        if (places.length > 0 && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
             event.preventDefault();
             const by = event.key === 'ArrowDown' ? 1 : -1;
-            setAt((chosen + by + places.length) % Math.max(1, places.length));
+            setAt(idOf(places[(chosen + by + places.length) % places.length]));
         }
         if (event.key === 'Enter') {
-            go(places[chosen]);
+            if (at !== null || chosen < atHand.length) {
+                go(places[chosen]);
+            } else {
+                setEntered(text);
+            }
         }
     };
     return (
@@ -69,7 +95,7 @@ function Finder({ close, bar }: { close: () => void; bar: Bar }) {
                 value={text}
                 onChange={(event) => {
                     setText(event.target.value);
-                    setAt(0);
+                    setAt(null);
                 }}
                 onKeyDown={onKey}
                 role="combobox"
@@ -101,7 +127,7 @@ function Finder({ close, bar }: { close: () => void; bar: Bar }) {
             <List id="found" role="listbox" aria-label="Found" sx={{ mt: 0.5 }}>
                 {places.map((place, i) => (
                     <Found
-                        key={`${place.group}${place.label}${i}`}
+                        key={`${idOf(place)}${i}`}
                         id={`found-${i}`}
                         place={place}
                         headed={place.group !== places[i - 1]?.group}

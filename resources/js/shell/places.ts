@@ -34,13 +34,19 @@ const ALWAYS: { label: string; detail: string; words: string; to: string }[] = [
     { label: 'Sums', detail: 'without a job', words: 'calculator', to: '/sums' },
 ];
 
-/** What is at hand: this job's surfaces, joints and stages, the jobs on the bench, the places. */
+/** What a word leads to, in the order it stands: what is at hand, what the shop found, sums and words. */
+interface Places {
+    /** This job's surfaces, joints and stages, what can be done here, the places that are always there. */
+    atHand: Place[];
+    sumsAndWords: Place[];
+}
+
 export function usePlaces(
     jobId: string | undefined,
     text: string,
     doings: Place[],
     mean: (word: string) => void,
-): Place[] {
+): Places {
     const sums = useSums();
     const words = useGlossary();
     const bench = useBench();
@@ -92,7 +98,7 @@ export function usePlaces(
         const all = texts.join(' ').toLowerCase();
         return sought.every((word) => all.includes(word));
     };
-    const found = [
+    const atHand = [
         ...places.filter((place) => has(place.label)),
         ...doings.filter((one) => has(one.label, one.detail)),
         ...ALWAYS.filter((one) => has(one.label, one.detail, one.words)).map(({ label, detail, to }) => ({
@@ -102,15 +108,26 @@ export function usePlaces(
             to,
         })),
     ];
+    const sumsAndWords: Place[] = [];
     if (sought.length > 0) {
         for (const sum of (sums.data ?? []).filter((one) => has(one.title, one.says)).slice(0, 6)) {
-            found.push({ label: sum.title, detail: sum.says, group: 'Sums', to: `/sums?sum=${sum.name}` });
+            sumsAndWords.push({
+                label: sum.title,
+                detail: sum.says,
+                group: 'Sums',
+                to: `/sums?sum=${sum.name}`,
+            });
         }
         for (const one of (words.data ?? []).filter((w) => has(w.word, ...w.also)).slice(0, 4)) {
-            found.push({ label: one.word, detail: one.says, group: 'Words', to: () => mean(one.word) });
+            sumsAndWords.push({
+                label: one.word,
+                detail: one.says,
+                group: 'Words',
+                to: () => mean(one.word),
+            });
         }
     }
-    return found;
+    return { atHand, sumsAndWords };
 }
 
 export function remote(found: Finds | undefined, say: ReturnType<typeof useSettings>['say']): Place[] {

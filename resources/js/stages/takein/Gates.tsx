@@ -17,11 +17,12 @@ import { Verdict } from '../../shell/Verdict';
 
 /** Who is hurt if it fails. Some work waits for somebody named, who accepts it for just these reasons. */
 export function Gates() {
-    const { facts, save, answers } = useJob();
+    const { facts, save, editHead, answers } = useJob();
     const catalogue = useCatalogue();
     const take = facts.take_in;
     const none = take.gates_answered && take.gates.length === 0;
-    const store = (changes: Partial<TakeIn>) => void save(null, '', { take_in: changes });
+    const store = (of: (now: TakeIn) => string[]) =>
+        void editHead((now) => ({ take_in: { gates: of(now.take_in), gates_answered: true } }));
     const list = catalogue.data?.gates ?? [];
     const [listed, setListed] = useState(false);
     // A job that was just begun asks this first.
@@ -33,10 +34,8 @@ export function Gates() {
             question.current?.focus();
         }
     }, [fresh, ready]);
-    const turn = (code: string, on: boolean) => {
-        const gates = on ? [...take.gates, code] : take.gates.filter((gate) => gate !== code);
-        store({ gates, gates_answered: true });
-    };
+    const turn = (code: string, on: boolean) =>
+        store(({ gates }) => [...gates.filter((gate) => gate !== code), ...(on ? [code] : [])]);
     return (
         <Box component="section" sx={{ mt: 2.5 }}>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 1 }}>
@@ -61,7 +60,7 @@ export function Gates() {
                             aria-pressed={none}
                             onClick={() => {
                                 setListed(false);
-                                store({ gates: [], gates_answered: true });
+                                store(() => []);
                             }}
                         >
                             None of these
@@ -107,7 +106,7 @@ export function Gates() {
 
 /** Two things by hand before anything is accepted: a name, and a tick for each reason it is withheld. */
 function Accept() {
-    const { facts, save } = useJob();
+    const { facts, editHead } = useJob();
     const catalogue = useCatalogue();
     const take = facts.take_in;
     const [by, setBy] = useState(whoIsHere.now().person?.name ?? '');
@@ -132,9 +131,9 @@ function Accept() {
             at: new Date().toISOString(),
             gates: take.gates,
         };
-        save(null, '', { take_in: { acceptances: [...take.acceptances, acceptance] } }).catch(
-            (error: Error) => setRefused(error.message),
-        );
+        editHead((now) => ({
+            take_in: { acceptances: [...now.take_in.acceptances, acceptance] },
+        })).catch((error: Error) => setRefused(error.message));
     };
     return (
         <Box sx={{ mt: 2, borderLeft: 5, borderColor: 'overlap.main', pl: 1.75 }}>
