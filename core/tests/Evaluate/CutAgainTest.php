@@ -220,6 +220,14 @@ final class CutAgainTest extends TestCase
         self::assertNotNull($pair->press);
         self::assertGreaterThan(0.0, $pair->press->holdTorqueNm->max);
         self::assertNull($pair->make);
+        // 0.030 tight is as wanted between 0.005 and 0.045, 0.0215 tighter than the middle of 0.005 to 0.012, and 0.035
+        // looser than that of 0.050 to 0.080.
+        foreach ([['-0.045', '-0.005', 'pair', 'as wanted'], ['-0.012', '-0.005', 'pair-tight', 'about 0.022 mm too tight'], ['-0.080', '-0.050', 'pair-loose', 'about 0.035 mm too loose']] as [$least, $most, $code, $says]) {
+            $out = JobAnswers::of($job->joint('Bush in housing', ['least' => self::mm($least), 'most' => self::mm($most)])->build());
+            $note = array_values(array_filter($out->joints, static fn ($j): bool => $j->joint->name === 'Bush in housing'))[0]->notes[0];
+            self::assertSame($code, $note->code);
+            self::assertStringContainsString($says, $note->say->mm);
+        }
     }
 
     /**

@@ -433,6 +433,13 @@ final class LoopsTest extends TestCase
         self::assertSame(['Take 0.250 mm off “Housing length”.'], $of($wide, '0.1', '0.3'));
         self::assertStringStartsWith('Take 0.1', $of($lengths, '0.1', null)[0]);
         self::assertSame([], $of($lengths, null, '-0.1'));
+        // As noted on a drawing, and not read, it can be faced as well.
+        $noted = SampleJob::measured()->change('Housing length', ['size' => self::mm('40'), 'source' => 'drawing']);
+        $noted->facts['readings'] = array_values(
+            array_filter($noted->facts['readings'], static fn (array $r): bool => $r['surface'] !== $noted->surface('Housing length')),
+        );
+        $says = array_map(static fn (array $r): string => $r['do']['mm'], self::loop($noted, $lengths, '0.1', '0.3')['remedies']);
+        self::assertCount(1, preg_grep('/^Take 0\.250 mm off “Housing length”/', $says) ?: []);
         $turned = self::loop(
             $job,
             [

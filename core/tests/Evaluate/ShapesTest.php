@@ -388,6 +388,28 @@ final class ShapesTest extends TestCase
     }
 
     /**
+     * ISO 724: the root of an M12 screw is at 12 − 1.22687 · 1.75 = 9.853; a tenth of a pitch deeper on either side is 9.503
+     * (DIN 76 has 9.2). Two and a half pitches are 4.375.
+     */
+    public function test_a_run_out_beside_a_thread(): void
+    {
+        $job = $this->job('stepped-shaft');
+        self::assertStringContainsString('Say what it is for', $job->shape('Undercut')->missing?->mm ?? '');
+        $undercut = array_values(array_filter($this->facts['surfaces'], static fn (array $s): bool => $s['name'] === 'Undercut'))[0];
+        $this->facts['surfaces'][] = [...$undercut, 'id' => 'thread', 'name' => 'End thread', 'kind' => 'thread-outside', 'shape' => 'M12'];
+        $runOut = $job->shape('Undercut');
+        self::assertSame('run-out for M12', $runOut->is?->mm);
+        self::assertSame(['Across its bottom, at most' => '9.503', 'Wide' => '4.375'], self::numbers($runOut));
+        self::assertStringContainsString('common practice', $runOut->because?->mm ?? '');
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $own = $job->is('Undercut', ['size' => $mm('9')])->shape('Undercut');
+        self::assertSame(['a plain groove', 'As noted.', '9.000'], [$own->is?->mm, $own->because?->mm, self::numbers($own)['Across its bottom']]);
+        self::assertCount(1, $own->checks);
+        $this->facts['surfaces'] = array_values(array_filter($this->facts['surfaces'], static fn (array $s): bool => $s['id'] !== 'thread'));
+        self::assertSame([], $this->shape('Undercut')->checks, 'no thread runs out into it');
+    }
+
+    /**
      * Six holes of 9 read over pins: 56 less 9 is a chord of 47, and six of those are a circle of 94; bolted to it, the hub is
      * drilled alike. Places by hand; 6 turns and 10 holes of 15 on a head of 40.
      */

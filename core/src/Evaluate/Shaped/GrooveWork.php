@@ -135,7 +135,7 @@ final readonly class GrooveWork
             ),
             numbers: $numbers,
             sets: $this->case->isCut ? [Say::plain('Corners with a small radius: a sharp one is where a shaft breaks.')] : [],
-            checks: [Say::plain('The thread runs out into it without touching the shoulder.')],
+            checks: $thread === null ? [] : [Say::plain('The thread runs out into it without touching the shoulder.')],
             working: [new WorkingStep('Groove', '2.5 P wide, a tenth of P deeper than the thread', Say::plain($thread->label ?? 'as noted'), 'common practice, no source')],
         );
     }
