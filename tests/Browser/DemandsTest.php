@@ -94,7 +94,7 @@ final class DemandsTest extends BrowserTestCase
         $length = $this->surface('demo-saw', 'Bush length');
         $loop = array_column($this->api('/api/jobs/demo-saw')['facts']['loops'], 'id', 'name')['Nut home on the stud'];
         $this->visit("/job/demo-saw/size?at={$loop}");
-        $this->sees('Take 0.0072 in to 0.0132 in off the bush length', 'binds 0.0052 in from home');
+        $this->sees('Take 0.0072 in to 0.0132 in off “Bush length”', 'binds 0.0052 in from home');
         self::assertStringContainsString('1.9948', $this->card('Bush length'));
         $this->fill('or part of a turn', '1/16');
         $this->press('It binds');

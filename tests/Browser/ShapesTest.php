@@ -68,7 +68,7 @@ final class ShapesTest extends BrowserTestCase
         ]);
         $this->visit("/job/{$id}/size?at={$ids['Keyway']}");
         // ANSI B17.1: an inch shaft takes a quarter-inch key; 0.859 across it (from memory).
-        $this->sees('For a key 1/4 in square', '0.2500 to 0.2520', '0.8591', 'At its own corners', 'Centre it');
+        $this->sees('for a key 1/4 in square', '0.2500 to 0.2520', '0.8591', 'At its own corners', 'Centre it');
         $this->go("/job/{$id}/hand-over");
         $this->sees('Keyway: from its bottom across the shaft', 'not read');
     }

@@ -213,7 +213,7 @@ final readonly class ClearanceAnswer implements \JsonSerializable
             'blocked' => $this->blocked,
             'room' => $c === null
                     ? null
-                    : Say::with($c->leastMm() < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($c->leastMm()))]),
+                    : LengthWriter::signed($c->leastMm()),
             'doubt' => $c === null ? null : LengthWriter::plusMinus($c->u95Mm()),
             'at' => $c === null || $this->facts->travel === Travel::Still ? null : $c->place($c->nearestAt()),
             'chance' => $this->chance(),

@@ -12,6 +12,7 @@ use Oldpart\Core\Loop\Sureness;
 use Oldpart\Core\Picture\Drawing;
 use Oldpart\Core\Picture\LoopPicture;
 use Oldpart\Core\Picture\ShimPicture;
+use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Remedy\RemedyChange;
 
 /** A loop of the job as it is shown. */
@@ -35,7 +36,7 @@ final readonly class LoopAnswer implements \JsonSerializable
             'id' => $of->facts->id,
             'blocked' => $of->blocked,
             'rows' => LoopRowAnswer::all($of->rows, array_column($of->loop?->shares() ?? [], 'share'), $of->withheld),
-            'closes_at' => $shown === null ? null : SolvedLoop::signed($shown->nominalMm()),
+            'closes_at' => $shown === null ? null : LengthWriter::signed($shown->nominalMm()),
             'worst' => $shown === null ? null : SolvedLoop::between($shown->worst()),
             'likely' => $shown === null ? null : SolvedLoop::between($shown->likely()),
             'chance' => $chance,

@@ -326,9 +326,7 @@ final readonly class BearingSeat
         float $outer,
         Range $loss,
     ): Working {
-        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{d}' : '{d}', [
-            'd' => LengthWriter::difference($mm),
-        ]);
+        $signed = LengthWriter::signedDifference(...);
         $percent = static fn (float $share): string => number_format(100 * $share).' %';
 
         return new Working([

@@ -199,9 +199,7 @@ final readonly class SizeToMate
         float $upper,
     ): Working {
         $size = static fn (float $mm): Say => LengthWriter::size($mm);
-        $clearance = static fn (float $mm): Say => Say::with($mm < 0 ? '−{d}' : '{d}', [
-            'd' => LengthWriter::difference($mm),
-        ]);
+        $clearance = LengthWriter::signedDifference(...);
         $formula = match (true) {
             $makeShaft && $tight => 'M + i_min + U … M + i_max − U',
             $tight => 'M − i_max + U … M − i_min − U',

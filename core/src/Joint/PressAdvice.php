@@ -81,12 +81,13 @@ final class PressAdvice
             ];
         }
         $loss = Roughness::loss($fit->roughInner, $fit->roughOuter);
-        $sides = array_keys(
-            array_filter([
-                "the inner part is taken as {$fit->roughInner->says}" => $fit->roughInner->assumed,
-                "the outer part as {$fit->roughOuter->says}" => $fit->roughOuter->assumed,
-            ]),
-        );
+        $inner = $fit->roughInner->assumed ? "the inner part is taken as {$fit->roughInner->says}" : null;
+        $outer = match (true) {
+            ! $fit->roughOuter->assumed => null,
+            $inner === null => "the outer part is taken as {$fit->roughOuter->says}",
+            default => "the outer part as {$fit->roughOuter->says}",
+        };
+        $sides = array_filter([$inner, $outer], is_string(...));
 
         return $sides === []
             ? []
@@ -371,6 +372,7 @@ final class PressAdvice
             ' to '.
             number_format($x->max, $places);
         $d = static fn (float $mm): Say => LengthWriter::difference($mm);
+        $form = $fit->form->wholeMm() > 0 ? '{a} to {b}: form −{l} and +{t}, warm {w}' : '{a} to {b}: warm {w}';
         $lame = 'Lamé thick cylinders; Shigley, press and shrink fits';
         $steps = [
             new WorkingStep(
@@ -388,14 +390,12 @@ final class PressAdvice
                     new WorkingStep(
                         'At its loosest and tightest',
                         'less the mate’s form and what running warm takes, or more',
-                        Say::with('{a} to {b}: form −{l} and +{t}, warm {w}', [
+                        Say::with($form, [
                             'a' => $d($grip->min),
                             'b' => $d($grip->max),
                             'l' => $d($fit->form->looserMm),
                             't' => $d($fit->form->tighterMm),
-                            'w' => Say::with(($fit->warmMm() ?? 0.0) < 0 ? '−{x}' : '{x}', [
-                                'x' => $d($fit->warmMm() ?? 0.0),
-                            ]),
+                            'w' => LengthWriter::signedDifference($fit->warmMm() ?? 0.0),
                         ]),
                         'the spots that were read; linear expansion',
                     ),

@@ -184,9 +184,7 @@ final readonly class Clearance
     {
         $at = $this->nearestAt();
         [$x, $y] = $this->middle($at);
-        $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', [
-            's' => LengthWriter::size(abs($mm)),
-        ]);
+        $signed = LengthWriter::signed(...);
 
         return new Working([
             new WorkingStep(

@@ -64,18 +64,13 @@ final readonly class Explained
                     'Seen less expected',
                     'off = gap seen − Σ ± lengths',
                     Say::with('{s} − {e} = {o}', [
-                        's' => self::signed($seenMm),
-                        'e' => self::signed($expected),
-                        'o' => self::signed($off),
+                        's' => LengthWriter::signedDifference($seenMm),
+                        'e' => LengthWriter::signedDifference($expected),
+                        'o' => LengthWriter::signedDifference($off),
                     ]),
                     'the loop',
                 ),
             ]),
         );
-    }
-
-    private static function signed(float $mm): Say
-    {
-        return Say::with($mm < 0 ? '−{d}' : '{d}', ['d' => LengthWriter::difference(abs($mm))]);
     }
 }

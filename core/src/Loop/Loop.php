@@ -186,9 +186,7 @@ final class Loop
     public function solveWorking(int $direction, string $name, float $weight = 1.0): Working
     {
         $rest = $this->worst();
-        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', [
-            's' => LengthWriter::size(abs($mm)),
-        ]);
+        $signed = LengthWriter::signed(...);
         $step = static fn (
             string $which,
             string $formula,
@@ -282,9 +280,7 @@ final class Loop
             array_slice($this->contributors, 0, 12),
         );
         $worst = $this->worst();
-        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', [
-            's' => LengthWriter::size(abs($mm)),
-        ]);
+        $signed = LengthWriter::signed(...);
 
         return new Working([
             new WorkingStep(

@@ -275,9 +275,7 @@ final class Resultant
 
     public function working(): Working
     {
-        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', [
-            's' => LengthWriter::size(abs($mm)),
-        ]);
+        $signed = LengthWriter::signed(...);
         $sum = fn (string $of, float $deg): Say => Say::with('{s} = {n}', [
             's' => Say::join(
                 array_map(

@@ -23,9 +23,9 @@ final class PressAssembly
         $force =
             $press === null
                 ? 'how hard is not known yet'
-                : 'it rises straight to '.
+                : 'it rises straight to between '.
                     Figure::forceAtLeast($press->pressForceLeastN).
-                    ' to '.
+                    ' and '.
                     Figure::forceUpTo($press->pressForceN).
                     ' at full depth';
 

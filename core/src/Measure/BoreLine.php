@@ -127,9 +127,7 @@ final readonly class BoreLine
 
     public function working(): Working
     {
-        $signed = static fn (float $mm): Say => Say::with($mm < 0 ? '−{s}' : '{s}', [
-            's' => LengthWriter::difference($mm),
-        ]);
+        $signed = LengthWriter::signedDifference(...);
         $steps = [
             new WorkingStep(
                 'Offset at both places',

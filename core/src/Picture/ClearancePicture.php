@@ -52,7 +52,7 @@ final class ClearancePicture
         $x0 = self::WIDTH / 2 - (($left + $right) / 2) * $per;
         $y0 = (self::HEIGHT - 20) / 2 + (($low + $high) / 2) * $per;
         $at = static fn (array $p): array => [$x0 + $p[0] * $per, $y0 - $p[1] * $per];
-        $room = Say::with($c->leastMm() < 0 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($c->leastMm()))]);
+        $room = LengthWriter::signed($c->leastMm());
         $tone = $c->chance($leastMm) >= Remedies::WANTED ? Tone::Good : Tone::Overlap;
         $drawing = new Drawing(
             self::WIDTH,

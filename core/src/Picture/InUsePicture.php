@@ -63,7 +63,7 @@ final class InUsePicture
                 $drawing->text(
                     58,
                     $y->at($i * $step * $mm) + 5,
-                    rtrim(rtrim(number_format($i * $step, 2), '0'), '.'),
+                    str_replace('-', '−', rtrim(rtrim(number_format($i * $step, 2), '0'), '.')),
                     13,
                     Anchor::End,
                     Tone::Soft,

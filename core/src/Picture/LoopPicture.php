@@ -65,9 +65,9 @@ final class LoopPicture
             760,
             $below + 96 + self::GAP * count($others),
             Say::with('The loop closes at {n}, at worst {a} to {b}.', [
-                'n' => self::signed($loop->nominalMm()),
-                'a' => self::signed($loop->worst()->min),
-                'b' => self::signed($loop->worst()->max),
+                'n' => LengthWriter::signed($loop->nominalMm()),
+                'a' => LengthWriter::signed($loop->worst()->min),
+                'b' => LengthWriter::signed($loop->worst()->max),
             ]),
         );
         foreach ($parts as $i => $part) {
@@ -115,7 +115,7 @@ final class LoopPicture
             ->text(
                 634,
                 $y + 5,
-                Say::with('= {s}', ['s' => self::signed($nominal)]),
+                Say::with('= {s}', ['s' => LengthWriter::signed($nominal)]),
                 15,
                 Anchor::Start,
                 $tone,
@@ -258,11 +258,6 @@ final class LoopPicture
                 1.2,
             );
         }
-    }
-
-    private static function signed(float $mm): Say
-    {
-        return Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
     }
 
     private static function tone(Contributor $part): Tone

@@ -26,7 +26,12 @@ final class PatternPicture
         $drawing = new Drawing(
             560,
             self::SIZE,
-            Say::with("{$circle->holes} holes on a circle of {d}.", ['d' => LengthWriter::sizeInWords($circle->diameterMm)]),
+            Say::with(
+                $circle->holes === 1
+                    ? '1 hole on a circle of {d}.'
+                    : "{$circle->holes} holes on a circle of {d}.",
+                ['d' => LengthWriter::sizeInWords($circle->diameterMm)],
+            ),
         );
         $round = Drawing::circle($x, $y, self::RADIUS);
         foreach ($round as $i => $p) {

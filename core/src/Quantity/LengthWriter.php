@@ -24,6 +24,26 @@ final class LengthWriter
         return new Say($in, $metric, "{$in} in · {$metric} mm");
     }
 
+    /** A size that may lie on either side of nothing, with its minus; what rounds to nothing has none. */
+    public static function signed(float $mm): Say
+    {
+        return self::minus($mm, self::size(abs($mm)), '%s in · %s mm');
+    }
+
+    /** The same of a small difference, with its unit. */
+    public static function signedDifference(float $mm): Say
+    {
+        return self::minus($mm, self::difference($mm), '%s (%s)');
+    }
+
+    /** @param  string  $both  how the two units are written together */
+    private static function minus(float $mm, Say $size, string $both): Say
+    {
+        $sign = static fn (string $text): string => $mm < 0 && preg_match('/[1-9]/', $text) === 1 ? "−{$text}" : $text;
+
+        return new Say($sign($size->in), $sign($size->mm), sprintf($both, $sign($size->in), $sign($size->mm)));
+    }
+
     /** A size with its unit, for sentences. */
     public static function sizeInWords(float $mm): Say
     {

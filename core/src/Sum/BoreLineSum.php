@@ -52,9 +52,7 @@ final class BoreLineSum implements Sum
         );
         $bar = $in->numberOrNull('bar_mm');
         $sag = $bar === null ? null : BoreLine::sagMm($bar, $distance);
-        $signed = static fn (float $mm): Say => Say::with($mm < -5e-7 ? '−{s}' : '{s}', [
-            's' => LengthWriter::difference($mm),
-        ]);
+        $signed = LengthWriter::signedDifference(...);
 
         return [
             'off_a_mm' => $line->offMm[0],

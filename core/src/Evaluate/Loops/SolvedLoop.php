@@ -119,7 +119,7 @@ final class SolvedLoop
         return $this->loop === null
             ? $this->solved()
             : Say::with('closes at {n}, {chance} of 100 as wanted', [
-                'n' => self::signed($this->loop->nominalMm()),
+                'n' => LengthWriter::signed($this->loop->nominalMm()),
                 'chance' => Sureness::ofHundred($this->loop->chance()),
             ]);
     }
@@ -273,20 +273,20 @@ final class SolvedLoop
         $best = $this->best();
         if ($best !== null) {
             return Say::with(
-                'No {name} closes it for sure: the others already spread more than is wanted. {a} closes it in '
+                'No “{name}” closes it for sure: the others already spread more than is wanted. {a} closes it in '
                     .Likely::ofHundred($best->chance).' of 100; read or hold the others closer for more.',
                 ['name' => $this->open->name, 'a' => LengthWriter::size($best->aimMm)],
             );
         }
         $range = $this->openRange();
         if ($range === null) {
-            return Say::with('No {name} closes it for sure: the others already spread more than is wanted.', [
+            return Say::with('No “{name}” closes it for sure: the others already spread more than is wanted.', [
                 'name' => $this->open->name,
             ]);
         }
         if ($range->max <= 0) {
             return Say::with(
-                'No {name} closes it: there is no room left for one. A length is in the wrong way round, or a size is wrong.',
+                'No “{name}” closes it: there is no room left for one. A length is in the wrong way round, or a size is wrong.',
                 ['name' => $this->open->name],
             );
         }
@@ -360,7 +360,7 @@ final class SolvedLoop
         );
 
         return [
-            'closes_at' => self::signed($loop->nominalMm()),
+            'closes_at' => LengthWriter::signed($loop->nominalMm()),
             'worst' => self::between($loop->worst()),
             'chance' => $loop->chance(),
             'sure' => Sureness::of($loop->chance(), 'as wanted, warm too', '{n} of 100 as wanted, warm'),
@@ -372,7 +372,7 @@ final class SolvedLoop
                             number_format((float) $asJob[0]->inUseC).
                             ' °C as it runs counts.'),
                 [
-                    'n' => self::signed($loop->nominalMm()),
+                    'n' => LengthWriter::signed($loop->nominalMm()),
                     'by' => LengthWriter::difference($loop->nominalMm() - $this->loop->nominalMm()),
                     'which' => $loop->nominalMm() > $this->loop->nominalMm() ? 'wider' : 'narrower',
                 ],
@@ -385,14 +385,9 @@ final class SolvedLoop
         ];
     }
 
-    public static function signed(float $mm): Say
-    {
-        return Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
-    }
-
     public static function between(Range $range): Say
     {
-        return Say::with('{a} to {b}', ['a' => self::signed($range->min), 'b' => self::signed($range->max)]);
+        return Say::with('{a} to {b}', ['a' => LengthWriter::signed($range->min), 'b' => LengthWriter::signed($range->max)]);
     }
 
     /** The loop to draw, its open length as it is to be made; null while that can't be drawn, or is withheld. */

@@ -47,7 +47,7 @@ final readonly class AgreedDemands
             if ($one->band === null) {
                 return $one;
             }
-            $who = '“'.$this->asker($one->jointId).'” asks for';
+            $who = $one->jointId === '' ? 'its shape asks for' : '“'.$this->asker($one->jointId).'” asks for';
             $demands[] = ['who' => $who, 'band' => $one->band, 'own' => false];
         }
         $own = $this->own($entry);
@@ -92,12 +92,13 @@ final readonly class AgreedDemands
         $most = $demands[$upper]['band']->upperMm;
         $both = Band::between($least, $most);
         if ($both !== null) {
-            return $entry->narrowed($both, null, Say::with(implode(', ', $names).'.', $values));
+            return $entry->narrowed($both, null, Say::with(implode(', ', [ucfirst($names[0]), ...array_slice($names, 1)]).'.', $values));
         }
+        $first = ucfirst($names[$lower]);
         $own = $demands[$lower]['own'] || $demands[$upper]['own'];
         $values['by'] = LengthWriter::difference($least - $most);
         $says = Say::with(
-            "{$names[$lower]}, {$names[$upper]}: no one size serves both. They miss each other by {by}. ".
+            "{$first}, {$names[$upper]}: no one size serves both. They miss each other by {by}. ".
                 ($own
                     ? 'Change its limits at Survey, or the fit.'
                     : 'Widen the fit of one of the two by that at Size, or cut the other piece of one of them too.'),

@@ -193,12 +193,12 @@ final readonly class PressStudy
         return $answer->seat === null
             ? JointWalls::of($this->facts, $this->sizes, $inner, $outer)
             : JointWalls::ofBearing(
-                $this->facts,
-                $this->sizes,
-                $inner,
-                $outer,
-                $answer->seat->bearing,
-                $answer->purpose->seat === Seat::Shaft,
+                facts: $this->facts,
+                sizes: $this->sizes,
+                inner: $inner,
+                outer: $outer,
+                bearing: $answer->seat->bearing,
+                onShaft: $answer->purpose->seat === Seat::Shaft,
             );
     }
 

@@ -165,7 +165,7 @@ final readonly class KeyWork
         return new ShapedSurface(
             surface: $this->case->surface,
             isCut: true,
-            is: Say::plain("For a key {$key->label()}"),
+            is: Say::plain("for a key {$key->label()}"),
             band: $band,
             because: Say::plain(
                 $this->why($key)

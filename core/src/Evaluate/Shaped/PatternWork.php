@@ -70,7 +70,12 @@ final readonly class PatternWork
         return new ShapedSurface(
             surface: $surface,
             isCut: $this->case->isCut,
-            is: Say::with("{$circle->holes} holes on a circle of {d}", ['d' => LengthWriter::sizeInWords($circle->diameterMm)]),
+            is: Say::with(
+                $circle->holes === 1
+                    ? '1 hole on a circle of {d}'
+                    : "{$circle->holes} holes on a circle of {d}",
+                ['d' => LengthWriter::sizeInWords($circle->diameterMm)],
+            ),
             candidates: $said || ! $goes->isRead ? [] : self::meant($goes),
             because: Say::with($goes->how.($goes->u95Mm > 0 ? ' Sure to {u}.' : '').(
                 $goes === $mate ? ' Taken from what it is bolted to.' : ''
@@ -94,9 +99,12 @@ final readonly class PatternWork
                 new WorkingStep(
                     'Hole circle',
                     'D = chord / sin(180°/n); x = R cos θ, y = R sin θ',
-                    Say::with("{d}, {$circle->holes} holes, first at ".round($circle->startDeg, 3).'°', [
-                        'd' => LengthWriter::size($circle->diameterMm),
-                    ]),
+                    Say::with(
+                        $circle->holes === 1
+                            ? '{d}, 1 hole, at '.round($circle->startDeg, 3).'°'
+                            : "{d}, {$circle->holes} holes, first at ".round($circle->startDeg, 3).'°',
+                        ['d' => LengthWriter::size($circle->diameterMm)],
+                    ),
                     'geometry',
                 ),
             ],
@@ -142,18 +150,13 @@ final readonly class PatternWork
             $numbers[] = ShapeNumber::said(
                 'Hole '.($i + 1).', '.round($circle->angleDeg($i), 2).'°: x, y',
                 Say::with('{x}, {y}', [
-                    'x' => self::signed($p->x),
-                    'y' => self::signed($p->y),
+                    'x' => LengthWriter::signed($p->x),
+                    'y' => LengthWriter::signed($p->y),
                 ]),
             );
         }
 
         return $numbers;
-    }
-
-    private static function signed(float $mm): Say
-    {
-        return Say::with($mm < -5e-7 ? '−{s}' : '{s}', ['s' => LengthWriter::size(abs($mm))]);
     }
 
     /** @return list<ShapeCandidate> */

@@ -25,8 +25,8 @@ final readonly class ShapePlace implements \JsonSerializable
     {
         return [
             'number' => $this->number,
-            'x' => LengthWriter::size($this->xMm),
-            'y' => LengthWriter::size($this->yMm),
+            'x' => LengthWriter::signed($this->xMm),
+            'y' => LengthWriter::signed($this->yMm),
             'deg' => round(fmod($this->deg + 360, 360), 3),
             'tick' => $this->tick,
             'drilled' => $this->isDrilled,

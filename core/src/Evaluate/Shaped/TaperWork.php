@@ -161,7 +161,7 @@ final readonly class TaperWork
             : Band::between($mates + $least * $per + $u, $mates + $most * $per - $u);
         $why = Say::with(
             'Pushed in by hand the plug stands {a} to {b} out of the bore'.($said ? '.' : ': taken, nobody said. Say it at the joint, as limits of the gap.'),
-            ['a' => LengthWriter::size($least), 'b' => LengthWriter::size($most)],
+            ['a' => LengthWriter::signed($least), 'b' => LengthWriter::signed($most)],
         );
         if ($band !== null) {
             return [$band, $why, []];
@@ -335,7 +335,7 @@ final readonly class TaperWork
                     ),
                 ],
             Say::with('By trial: for each {one} it stands out too far, take {d} more on the diameter, {s} by the cross slide.', [
-                'one' => self::each('1 mm', '0.040'),
+                'one' => new Say('0.040', '1 mm', '1 mm (0.040 in)'),
                 'd' => self::each(number_format($per, 3), number_format(0.04 * $per, 4)),
                 's' => self::each(number_format($per / 2, 3), number_format(0.02 * $per, 4)),
             ]),

@@ -135,9 +135,10 @@ final readonly class ThreadWork
         $first = $this->candidates[0] ?? null;
 
         return Say::plain(
-            $thread->called().($this->case->shape() !== null || $first === null
-                ? ''
-                : ' most likely, '.floor(100 * ($first->chance ?? 0.0)).' of 100'),
+            $this->case->shape() !== null || $first === null
+                ? $thread->called()
+                : $thread->label.' most likely, '.floor(100 * ($first->chance ?? 0.0)).' of 100'
+                    .($thread->left ? ', LEFT HAND' : ''),
         );
     }
 

@@ -136,7 +136,7 @@ final readonly class LoopTrials implements \JsonSerializable
         }
         $inside = $seenMm >= $wanted->min && $seenMm <= $wanted->max;
         if ($inside) {
-            return [Say::with('As tried the gap is {g}, as wanted: leave it.', ['g' => self::signed($seenMm)]), null, null];
+            return [Say::with('As tried the gap is {g}, as wanted: leave it.', ['g' => LengthWriter::signedDifference($seenMm)]), null, null];
         }
         // How far the gap has to move: to its near limit at least, to the far one at most.
         $move = new Range($wanted->min - $seenMm, $wanted->max - $seenMm);
@@ -147,15 +147,14 @@ final readonly class LoopTrials implements \JsonSerializable
             }
             $by = static fn (float $mm): float => $mm / ($piece->direction * $piece->weight);
             $change = Range::of($by($move->min), $by($move->max));
-            $name = lcfirst($piece->name);
             if ($change->max <= 0) {
                 $take = new Range(-$change->max, -$change->min);
-                $says = "Take {r} off the {$name}: face it off there, clean, and try again.";
+                $says = "Take {r} off “{$piece->name}”: face it off there, clean, and try again.";
 
                 return [self::amount($says, $take->min, $take->max), $surface, $take];
             }
             if ($change->min >= 0) {
-                $says = "The {$name} is too short by {r}: shim it by that, or make it again.";
+                $says = "“{$piece->name}” is too short by {r}: shim it by that, or make it again.";
 
                 return [self::amount($says, $change->min, $change->max), null, null];
             }
@@ -185,11 +184,6 @@ final readonly class LoopTrials implements \JsonSerializable
         };
 
         return Say::with($words, ['r' => $range]);
-    }
-
-    private static function signed(float $mm): Say
-    {
-        return Say::with($mm < 0 ? '−{d}' : '{d}', ['d' => LengthWriter::difference(abs($mm))]);
     }
 
     private function why(Explained $explained): Say
