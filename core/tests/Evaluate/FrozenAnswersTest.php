@@ -26,12 +26,7 @@ final class FrozenAnswersTest extends TestCase
     #[DataProvider('jobs')]
     public function test_a_job_of_each_kind_answers_as_before(string $code, JobFacts $facts): void
     {
-        $frozen = json_decode(
-            (string) file_get_contents(__DIR__.'/../reference/frozen_answers.json'),
-            true,
-            8,
-            JSON_THROW_ON_ERROR,
-        )['jobs'];
+        $frozen = self::frozen()['jobs'];
         $now = Sections::of(JobAnswers::of($facts));
         $moved = array_keys(
             array_filter(
@@ -45,5 +40,30 @@ final class FrozenAnswersTest extends TestCase
             $moved,
             'these sections answer otherwise; where that is meant: php core/tests/reference/freeze_answers.php',
         );
+    }
+
+    /** The same further on, in each of its states as a whole. */
+    public function test_a_job_in_each_state_answers_as_before(): void
+    {
+        $frozen = self::frozen()['states'];
+        $moved = [];
+        foreach (JobStates::all() as $name => $facts) {
+            $now = Sections::whole(JobAnswers::of($facts));
+            if (($frozen[$name] ?? null) !== $now) {
+                $moved[] = $name;
+            }
+        }
+        self::assertSame(
+            [],
+            $moved,
+            'these answer otherwise: compare them by php core/tests/reference/print_answers.php "plain-bush, noted"',
+        );
+        self::assertGreaterThan(150, count($frozen));
+    }
+
+    /** @return array{jobs: array<string, array<string, string>>, states: array<string, string>} */
+    private static function frozen(): array
+    {
+        return json_decode((string) file_get_contents(__DIR__.'/../reference/frozen_answers.json'), true, 8, JSON_THROW_ON_ERROR);
     }
 }

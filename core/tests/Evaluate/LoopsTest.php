@@ -86,7 +86,7 @@ final class LoopsTest extends TestCase
             '0.1',
         );
         self::assertMatchesRegularExpression(
-            '/^No Bush length closes it for sure.*49.950 closes it in (49|50) of 100/',
+            '/^No “Bush length” closes it for sure.*49.950 closes it in (49|50) of 100/',
             $answer['solved']['mm'],
         );
         self::assertEqualsWithDelta(0.5, $answer['chance'], 0.01);

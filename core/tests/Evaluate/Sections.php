@@ -25,6 +25,12 @@ final class Sections
         );
     }
 
+    /** All of them together. */
+    public static function whole(JobAnswers $answers): string
+    {
+        return substr(hash('sha256', implode(self::of($answers))), 0, 12);
+    }
+
     /** The last bits of a number are no answer. */
     private static function rounded(mixed $value): mixed
     {

@@ -234,7 +234,7 @@ final class ShapesTest extends TestCase
     {
         $job = $this->job('gear-on-shaft')->read('Seat on the shaft', 'outside-micrometer', '25.000')->is('Shaft keyway', ['work' => 'cut']);
         $slot = $job->shape('Shaft keyway');
-        self::assertSame('For a key 8 × 7', $slot->is?->mm);
+        self::assertSame('for a key 8 × 7', $slot->is?->mm);
         self::assertEqualsWithDelta([7.964, 8.0], [$slot->band?->lowerMm, $slot->band?->upperMm], 1e-9);
         $numbers = self::numbers($slot);
         self::assertSame('20.800 to 21.000', $numbers['From its bottom across the shaft']);

@@ -95,7 +95,7 @@ final class TrialsTest extends TestCase
         self::assertEqualsWithDelta(50.8 - $short - 0.2032, $band?->lowerMm, 1e-4);
         self::assertEqualsWithDelta(50.8 - $short - 0.0508, $band?->upperMm, 1e-4);
         $trials = self::loop($job)['trials'];
-        self::assertStringContainsString('Take 0.0072 in to 0.0132 in off the bush length', $trials['do']['in']);
+        self::assertStringContainsString('Take 0.0072 in to 0.0132 in off “Bush length”', $trials['do']['in']);
         self::assertStringContainsString('binds 0.0052 in from home (0.125 of a turn)', $trials['rows'][0]['says']['in']);
         self::assertStringContainsString('The gap is 0.009', $trials['why']['in']);
     }
@@ -106,7 +106,7 @@ final class TrialsTest extends TestCase
         $as = self::tried(self::stack(), ['loop' => 'nut', 'seen' => 'gap', 'amount' => self::inch('0.004')]);
         self::assertStringContainsString('as wanted: leave it', self::loop($as)['trials']['do']['in']);
         $wide = self::tried(self::stack(), ['loop' => 'nut', 'seen' => 'gap', 'amount' => self::inch('0.015')]);
-        self::assertStringContainsString('The bush length is too short by 0.0070 in to 0.0130 in', self::loop($wide)['trials']['do']['in']);
+        self::assertStringContainsString('“Bush length” is too short by 0.0070 in to 0.0130 in', self::loop($wide)['trials']['do']['in']);
     }
 
     /**
