@@ -161,6 +161,36 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
+    /**
+     * Taps one after the other while the shop takes half a second to answer each change: an answer to one comes while the
+     * next waits.
+     *
+     * @param  list<array{string, int}>  $taps  what stands on it, and the milliseconds until the next
+     */
+    protected function tapWhileSlow(array $taps): void
+    {
+        $this->page->executeAsyncScript(
+            <<<'JS'
+                const [taps, done] = arguments, fetched = window.fetch, wait = (ms) => new Promise((then) => setTimeout(then, ms));
+                window.fetch = async (request) => {
+                    const answer = await fetched(request);
+                    await wait(request.method === 'GET' ? 0 : 500);
+                    return answer;
+                };
+                const tap = (text) => [...document.querySelectorAll('button, label')].find((one) => one.textContent === text).click();
+                (async () => {
+                    for (const [text, ms] of taps) {
+                        tap(text);
+                        await wait(ms);
+                    }
+                    window.fetch = fetched;
+                    done();
+                })();
+                JS,
+            [$taps],
+        );
+    }
+
     protected function press(string $name): void
     {
         $quoted = self::quote($name);

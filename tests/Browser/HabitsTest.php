@@ -236,6 +236,10 @@ final class HabitsTest extends BrowserTestCase
         $this->tick('I answer for it: brakes');
         $this->press('Accept responsibility');
         $this->waitFor(fn (): bool => str_contains($this->card('Bush outside'), '1.6266'), 'the size did not come back');
+        // Ticked quickly, none is lost.
+        $this->tapWhileSlow([['Lifting', 100], ['Aircraft', 600], ['Pressure, steam or gas', 3000]]);
+        $gates = fn (): array => $this->api('/api/jobs/demo-carder')['facts']['take_in']['gates'];
+        $this->waitFor(fn (): bool => count($gates()) === 4, fn (): string => 'a tick was lost: '.json_encode($gates()));
     }
 
     public function test_keys_are_enough(): void

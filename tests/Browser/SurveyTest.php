@@ -292,23 +292,7 @@ final class SurveyTest extends BrowserTestCase
         $this->press('pulls hard');
         $this->sees('low-carbon steel', 'grey cast iron');
         // The shop is slow: its answer to one tap comes while the next waits, and then there is a third. None is lost.
-        $this->page->executeAsyncScript(<<<'JS'
-            const done = arguments[0], fetched = window.fetch, wait = (ms) => new Promise((then) => setTimeout(then, ms));
-            window.fetch = async (request) => {
-                const answer = await fetched(request);
-                await wait(request.method === 'GET' ? 0 : 500);
-                return answer;
-            };
-            const tap = (text) => [...document.querySelectorAll('button')].find((one) => one.textContent === text).click();
-            (async () => {
-                for (const [text, ms] of [['skates off', 100], ['many short forks, bushy', 600], ['rings on', 3000]]) {
-                    tap(text);
-                    await wait(ms);
-                }
-                window.fetch = fetched;
-                done();
-            })();
-            JS);
+        $this->tapWhileSlow([['skates off', 100], ['many short forks, bushy', 600], ['rings on', 3000]]);
         $tests = fn (): array => $this->api('/api/jobs/demo-clock')['facts']['parts'][0]['tests'];
         $this->waitFor(fn (): bool => count($tests()) === 4, fn (): string => 'a tap was lost: '.json_encode($tests()));
         $this->press('rings on');
