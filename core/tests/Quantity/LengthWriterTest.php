@@ -31,6 +31,21 @@ final class LengthWriterTest extends TestCase
     }
 
     /** A limit is never rounded outward: what is shown lies inside the true band. */
+    /** By hand: 0.6 µm is 0.00002 in, 1.4 µm is 0.00006 in. What rounds to nothing has no sign, in either unit. */
+    public function test_a_minus_stands_where_something_is_left_of_it(): void
+    {
+        $of = static fn (float $mm): array => array_values(LengthWriter::signed($mm)->jsonSerialize());
+        self::assertSame(['−0.5000', '−12.700', '−0.5000 in · −12.700 mm'], $of(-12.7));
+        self::assertSame(['0.5000', '12.700', '0.5000 in · 12.700 mm'], $of(12.7));
+        self::assertSame(['0.0000', '0.000', '0.0000 in · 0.000 mm'], $of(-0.0004));
+        self::assertSame(['0.0000', '−0.001', '0.0000 in · −0.001 mm'], $of(-0.0006));
+        self::assertSame(['−0.0001', '−0.001', '−0.0001 in · −0.001 mm'], $of(-0.0014));
+        $difference = static fn (float $mm): string => LengthWriter::signedDifference($mm)->both;
+        self::assertSame('−0.0010 in (−0.025 mm)', $difference(-0.0254));
+        self::assertSame('0.0010 in (0.025 mm)', $difference(0.0254));
+        self::assertSame('0.0000 in (0.000 mm)', $difference(0.0));
+    }
+
     public function test_shown_limits_lie_inside(): void
     {
         $this->forAll(Generator\choose(1, 400000), Generator\choose(3, 200))->then(function (

@@ -58,6 +58,9 @@ interface Pending extends Spot {
 
 const same = (a: Spot, b: Spot) => a.station === b.station && a.angle === b.angle;
 
+/** A keyboard on a screen that is touched has neither. */
+const WHERE_THERE_ARE_KEYS = { '@media (hover: none)': { display: 'none' } };
+
 /** Stations along, angles round. Enter stores and goes on at once, Shift+Enter stores and stays for a repeat. */
 export function ReadingsGrid({
     surface,
@@ -275,9 +278,11 @@ export function ReadingsGrid({
                         {text !== '' && understood?.text === text && understood.shown
                             ? `${understood.shown.both} · `
                             : ''}
-                        Enter keeps it and goes on, in an empty place to the next surface; Shift+Enter keeps
-                        it and stays
-                        {singleKeys && <span> · Esc leaves the cell, then 1 to 8 are the steps</span>}
+                        Enter keeps it and goes on, in an empty place to the next surface
+                        <Box component="span" sx={WHERE_THERE_ARE_KEYS}>
+                            {' · Shift+Enter keeps it and stays'}
+                            {singleKeys && <span> · Esc leaves the cell, then 1 to 8 are the steps</span>}
+                        </Box>
                         {instrument === 'pins' && ' · both pins in one: 12.675 go 12.700'}
                     </Typography>
                 )}
