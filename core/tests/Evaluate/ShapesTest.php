@@ -251,6 +251,21 @@ final class ShapesTest extends TestCase
         );
     }
 
+    /**
+     * An odd metric slot of 7.4 is N9, 7.364 to 7.400 (ISO 286-2): a cutter of 7 goes 0.191 to each side and lands in its
+     * middle, not on its upper limit. One of 7.003 is cut by the cutter itself.
+     */
+    public function test_a_narrower_cutter_lands_inside_the_slot(): void
+    {
+        $sets = fn (string $slot): string => implode(' ', array_map(
+            static fn (Say $s): string => $s->mm,
+            $this->job('gear-on-shaft')->read('Seat on the shaft', 'outside-micrometer', '25.000')
+                ->read('Keyway in the bore', 'calliper', $slot)->is('Shaft keyway', ['work' => 'cut'])->shape('Shaft keyway')->sets,
+        ));
+        self::assertStringContainsString('With a cutter of 7.000: once down the middle, then 0.191 to each side', $sets('7.400'));
+        self::assertStringContainsString('A cutter of 7.000 cuts it in one pass', $sets('7.003'));
+    }
+
     /** An odd slot of 0.400 in 1.5 of shaft: the key is made to it; a 3/8 cutter steps 0.0125 each way. */
     public function test_a_key_made_to_the_slot(): void
     {

@@ -172,7 +172,7 @@ final readonly class KeyWork
                     .' Its width is the normal fit: for a drive that reverses take the tight one, for a hub that slides the free one.',
             ),
             numbers: $numbers,
-            sets: $this->sets($key, $way, $round),
+            sets: $this->sets($key, $way, $round, $band),
             checks: $this->checks(),
             notes: $notes,
             picture: KeyPicture::draw($round->mm, $key->widthMm, $way, $this->isHub()),
@@ -237,7 +237,7 @@ final readonly class KeyWork
     }
 
     /** @return list<Say> */
-    private function sets(ParallelKey $key, Keyway $way, KnownSize $round): array
+    private function sets(ParallelKey $key, Keyway $way, KnownSize $round, Band $band): array
     {
         if ($this->isHub()) {
             return [
@@ -249,7 +249,9 @@ final readonly class KeyWork
             ];
         }
         $cutter = self::cutter($key->widthMm, $key->inch);
-        $step = Keyway::sideStepMm($key->widthMm, $cutter);
+        // Of a metric slot the key's own width is the upper limit: what is cut to that comes out past it.
+        $aim = $key->inch ? $key->widthMm : min($key->widthMm, $band->middleMm());
+        $step = $cutter >= $band->lowerMm ? 0.0 : Keyway::sideStepMm($aim, $cutter);
         $long = $this->case->surface->long->length->mm ?? null;
         $sets = [
             Say::with('Centre it: touch one side with a finder, then move half the shaft, {h}, and the finder’s half.', [
