@@ -49,7 +49,7 @@ final class PlanePicture
             $drawing->text(
                 ($from[0] + $to[0]) / 2 + ($upright ? 8 : 0),
                 ($from[1] + $to[1]) / 2 + ($upright ? 4 : -8),
-                Say::with('{n} {s}', ['n' => $o->name, 's' => LengthWriter::size($o->sizeMm)]),
+                Say::with('{n} {s}', ['n' => $o->name, 's' => LengthWriter::signed($o->sizeMm)]),
                 13,
                 $upright ? Anchor::Start : Anchor::Middle,
                 $tone,

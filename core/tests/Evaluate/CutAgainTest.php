@@ -205,6 +205,50 @@ final class CutAgainTest extends TestCase
         self::assertSame('closes-when-pressed', $pair->notes[0]->code);
     }
 
+    /** Bored is not pressed: it still closes. Pressed, it has; read anew since then, what is read counts. */
+    public function test_a_bore_that_was_pressed_is_read_anew(): void
+    {
+        $job = self::boss()->cut('Housing bore', 'only', null, '33.975', 'three-point');
+        $pair = static fn () => array_values(array_filter(
+            JobAnswers::of($job->build())->joints,
+            static fn ($j): bool => $j->joint->name === 'Shaft in bush',
+        ))[0];
+        $bored = $pair();
+        self::assertSame('closes-when-pressed', $bored->notes[0]->code);
+        self::assertLessThan(0.019, $bored->pairMm?->middle());
+        foreach ($job->facts['readings'] as $i => $r) {
+            $job->facts['readings'][$i]['taken_at'] = '2026-03-01T10:00:00+00:00';
+        }
+        $press = array_column($job->facts['joints'], 'id', 'name')['Bush in housing'];
+        $push = ['id' => 'p', 'joint' => $press, 'depth' => self::mm('40'), 'force_n' => 5000, 'at' => '2026-03-01T11:00:00+00:00'];
+        $job->facts['pushes'] = [$push];
+        $pressed = $pair();
+        self::assertSame('closed-since-read', $pressed->notes[0]->code);
+        self::assertEquals($bored->pairMm, $pressed->pairMm);
+        // The same where it was only ticked; what nobody knows the time of may have been read before.
+        $job->facts['pushes'] = [];
+        $job->facts['ticks'] = [['id' => 't', 'code' => 'press', 'at' => null, 'remark' => null, 'by' => null]];
+        self::assertSame('closed-since-read', $pair()->notes[0]->code);
+        $job->facts['ticks'][0] = [...$job->facts['ticks'][0], 'failed' => true, 'remark' => 'it jumped'];
+        self::assertSame('closes-when-pressed', $pair()->notes[0]->code, 'it did not go in');
+        $job->facts['ticks'] = [];
+        $job->facts['pushes'] = [$push];
+        foreach ($job->facts['readings'] as $i => $r) {
+            if ($r['surface'] === $job->surface('Bush bore')) {
+                $job->facts['readings'][$i] = [...$r, 'value' => self::mm('22.005'), 'taken_at' => '2026-03-01T12:00:00+01:00'];
+            }
+        }
+        self::assertSame('closed-since-read', $pair()->notes[0]->code, 'noon there is eleven here');
+        foreach ($job->facts['readings'] as $i => $r) {
+            if ($r['surface'] === $job->surface('Bush bore')) {
+                $job->facts['readings'][$i]['taken_at'] = '2026-03-01T12:00:01+01:00';
+            }
+        }
+        $anew = $pair();
+        self::assertNotContains($anew->notes[0]->code, ['closed-since-read', 'closes-when-pressed']);
+        self::assertEqualsWithDelta(22.005 - 22.0, $anew->pairMm?->middle(), 1e-6);
+    }
+
     /** Pressed together as they are: what grips is said of two parts that nobody cuts. */
     public function test_a_tight_pair_has_its_mechanics(): void
     {

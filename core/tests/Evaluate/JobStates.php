@@ -98,6 +98,14 @@ final class JobStates
             'reamers' => '8, 10, 20, 22',
             'shims' => '0.05 x3, 0.1 x2, 0.25',
         ];
+        foreach (array_keys($facts['parts']) as $i) {
+            $facts['parts'][$i] = [
+                ...$facts['parts'][$i],
+                'material' => ($i + $seed) % 4 === 3 ? null : $facts['parts'][$i]['material'],
+                'tests' => ($i + $seed) % 4 === 3 ? ['magnet' => 'strong', 'file' => 'bites', 'spark' => 'bushy'] : [],
+                'hardness' => [null, ['scale' => 'HB', 'value' => 180, 'where' => 'its end'], null, ['scale' => 'HRC', 'value' => 52, 'where' => 'its journal']][($i + $seed) % 4],
+            ];
+        }
         $facts['take_in']['cause'] = ['wear', 'overload', 'crack', 'wrong by design'][$seed % 4];
         $facts['take_in']['speed_rpm'] = $seed % 2 === 0 ? 1450.0 : 90.0;
 
@@ -204,7 +212,61 @@ final class JobStates
             $facts['loops'][$i]['most'] = ($i + $seed) % 3 === 0 ? null : self::mm(0.4);
         }
 
+        return self::typedLengths($facts, $seed, false);
+    }
+
+    /**
+     * What no surface gives to a loop is typed, so that it closes somewhere near what is wanted: all of it, or all but one.
+     *
+     * @param  array<string, mixed>  $facts
+     * @return array<string, mixed>
+     */
+    private static function typedLengths(array $facts, int $seed, bool $all): array
+    {
+        $sketched = array_map(static fn (array $s): float => $s['sketch']['size'] ?? 10.0, array_column($facts['surfaces'], null, 'id'));
+        foreach ($facts['loops'] as $i => $loop) {
+            $rest = 0.25;
+            $open = null;
+            foreach ($loop['lengths'] as $at => $length) {
+                $mm = $length['surface'] === null ? 8.0 + $at : $sketched[$length['surface']];
+                if ($length['surface'] === null && $open === null) {
+                    $open = $at;
+
+                    continue;
+                }
+                $rest += ($length['opens'] ? -1 : 1) * $mm * (($length['counts_half'] ?? false) ? 0.5 : 1);
+                if ($length['surface'] === null) {
+                    $loop['lengths'][$at] = self::typedLength($length, $mm, $at + $seed);
+                }
+            }
+            if ($open !== null && $all) {
+                $mm = abs($rest) * (($loop['lengths'][$open]['counts_half'] ?? false) ? 2 : 1);
+                $loop['lengths'][$open] = [...self::typedLength($loop['lengths'][$open], $mm, $seed), 'opens' => $rest > 0];
+            }
+            $facts['loops'][$i] = $loop;
+        }
+
         return $facts;
+    }
+
+    /**
+     * @param  array<string, mixed>  $length
+     * @return array<string, mixed>
+     */
+    private static function typedLength(array $length, float $mm, int $at): array
+    {
+        return [
+            ...$length,
+            'size' => self::mm(max(0.1, $mm)),
+            'plus' => self::mm(0.05),
+            'minus' => self::mm($at % 2 === 0 ? 0.05 : 0.02),
+            'spread' => ['uniform', 'normal', 'triangular'][$at % 3],
+            'in_use_c' => $at % 3 === 0 ? 60.0 : null,
+            'material' => $at % 3 === 0 ? 'low-carbon steel, cold drawn' : null,
+            'reserve_least' => $at % 4 === 1 ? self::mm(0.4) : null,
+            'reserve_most' => $at % 4 === 1 ? self::mm(1.5) : null,
+            'origin' => ['plan', 'bought', 'there'][$at % 3],
+        ];
     }
 
     /**
@@ -215,6 +277,7 @@ final class JobStates
      */
     private static function made(array $facts, int $seed): array
     {
+        $facts = self::typedLengths($facts, $seed, true);
         $facts['cuts'] = [];
         // Twice: what is cut first says what the other side comes to.
         foreach ([0, 1] as $round) {

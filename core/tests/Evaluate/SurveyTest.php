@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Evaluate;
 
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Answer\SurfaceAnswer;
+use Oldpart\Core\Evaluate\Shapes\JudgedPart;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
 use PHPUnit\Framework\TestCase;
@@ -83,6 +85,25 @@ final class SurveyTest extends TestCase
             ),
         );
         self::assertNull(self::answers($unsure)->survey->parts[0]->body, 'its length is only sketched');
+    }
+
+    /**
+     * What its hardness was found to be goes before what such a steel mostly is: 55 HRC is ground; at 200 HB, below what
+     * ISO 18265 gives a Rockwell number for, it was annealed and is cut and welded like any other.
+     */
+    public function test_a_hardness_that_was_taken_counts(): void
+    {
+        $codes = static fn (?array $hardness): array => array_map(
+            static fn (Note $n): string => $n->code,
+            array_values(array_filter(
+                self::answers(self::with(new SampleJob(), 'parts', 'Shaft', ['material' => 'bearing or tool steel, hardened', 'hardness' => $hardness]))->survey->parts,
+                static fn (JudgedPart $p): bool => $p->part->name === 'Shaft',
+            ))[0]->notes,
+        );
+        self::assertContains('grind-only', $codes(null));
+        self::assertContains('grind-only', $codes(['scale' => 'HRC', 'value' => 55, 'where' => '']));
+        self::assertNotContains('grind-only', $codes(['scale' => 'HRC', 'value' => 15, 'where' => '']));
+        self::assertNotContains('grind-only', $codes(['scale' => 'HB', 'value' => 200, 'where' => '']));
     }
 
     /** Criticality sets how many readings are asked for and with what (common practice, no source). */
