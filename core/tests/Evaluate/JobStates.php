@@ -317,14 +317,16 @@ final class JobStates
             foreach ([5.0, 15.0, 30.0] as $step => $depth) {
                 $facts['pushes'][] = ['id' => "push-{$i}-{$step}", 'joint' => $joint['id'], 'depth' => self::typed($facts, $depth), 'force_n' => 900.0 * ($i + $step + 1), 'at' => null];
             }
+            $isLength = array_column($facts['surfaces'], 'kind', 'id')[$joint['inner']] === 'length';
             $facts['trials'][] = [
-                'id' => "trial-{$i}", 'joint' => $joint['id'], 'loop' => null, 'cut' => null, 'seen' => ["won't enter", 'starts', 'half way by hand', 'slides', 'drops in'][($i + $seed) % 5],
-                'amount' => null, 'turn' => null, 'pitch' => null, 'note' => '', 'at' => null,
+                'id' => "trial-{$i}", 'joint' => $joint['id'], 'loop' => null, 'cut' => self::lastCut($facts, [$joint['inner'], $joint['outer']]),
+                'seen' => $isLength ? ['binds', 'gap'][$seed % 2] : ["won't enter", 'starts', 'half way by hand', 'slides', 'drops in'][($i + $seed) % 5],
+                'amount' => $isLength ? self::typed($facts, 0.15) : null, 'turn' => null, 'pitch' => null, 'note' => '', 'at' => null,
             ];
         }
         foreach ($facts['loops'] as $i => $loop) {
             $facts['trials'][] = [
-                'id' => "tried-{$i}", 'joint' => null, 'loop' => $loop['id'], 'cut' => null, 'seen' => ['binds', 'gap'][($i + $seed) % 2],
+                'id' => "tried-{$i}", 'joint' => null, 'loop' => $loop['id'], 'cut' => self::lastCut($facts, array_column($loop['lengths'], 'surface')), 'seen' => ['binds', 'gap'][($i + $seed) % 2],
                 'amount' => ($i + $seed) % 2 === 0 ? null : self::typed($facts, 0.3), 'turn' => ($i + $seed) % 2 === 0 ? 0.125 : null, 'pitch' => ($i + $seed) % 2 === 0 ? self::typed($facts, 1.5) : null, 'note' => '', 'at' => null,
             ];
         }
@@ -420,6 +422,17 @@ final class JobStates
             'id' => 'cut-'.count($facts['cuts']), 'surface' => $surface, 'phase' => $phase->value, 'dialled' => null, 'after' => self::typed($facts, max(0.1, $mm)),
             'instrument' => 'outside-micrometer', 'part_c' => null, 'set_aside' => null, 'at' => null,
         ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @param  list<string|null>  $surfaces
+     */
+    private static function lastCut(array $facts, array $surfaces): ?string
+    {
+        $cuts = array_filter($facts['cuts'], static fn (array $c): bool => in_array($c['surface'], $surfaces, true));
+
+        return $cuts === [] ? null : end($cuts)['id'];
     }
 
     /**

@@ -433,6 +433,11 @@ final class LoopsTest extends TestCase
         self::assertSame(['Take 0.250 mm off “Housing length”.'], $of($wide, '0.1', '0.3'));
         self::assertStringStartsWith('Take 0.1', $of($lengths, '0.1', null)[0]);
         self::assertSame([], $of($lengths, null, '-0.1'));
+        // A bore gets no smaller by taking metal off it.
+        $bore = [self::length('Frame', true, ['size' => self::mm('29.95')]), self::length('Housing bore', false, ['surface' => $job->surface('Housing bore')])];
+        self::assertSame([], $of($bore, '0.1', '0.3'));
+        $boss = [self::length('Frame', true, ['size' => self::mm('59.95')]), self::length('Boss outside', false, ['surface' => $job->surface('Boss outside')])];
+        self::assertStringStartsWith('Take 0.2', $of($boss, '0.1', '0.3')[0]);
         // As noted on a drawing, and not read, it can be faced as well.
         $noted = SampleJob::measured()->change('Housing length', ['size' => self::mm('40'), 'source' => 'drawing']);
         $noted->facts['readings'] = array_values(

@@ -110,6 +110,45 @@ final class TrialsTest extends TestCase
     }
 
     /**
+     * Diameters: a bore of 30.000 over a pin of 29.950, 0.06 to 0.10 wanted. Tried there are 0.05: it is opened by 0.01 to
+     * 0.05. Tried there are 0.13: the bore is 0.03 to 0.07 too large, unless the pin is cut too, which then is too small.
+     */
+    public function test_a_bore_that_was_tried_is_opened_never_faced(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $of = static function (string $seen, bool $pinToo = false, string $bore = '30.000') use ($mm): SampleJob {
+            $job = SampleJob::measured()->change('Housing bore', ['work' => 'cut'])->cut('Housing bore', 'only', null, $bore, 'three-point');
+            $job->facts['joints'] = [];
+            $length = ['plus' => $mm('0.01'), 'minus' => $mm('0.01'), 'spread' => 'uniform'];
+            $job->facts['loops'] = [['id' => 'nut', 'name' => 'Room', 'least' => $mm('0.06'), 'most' => $mm('0.10'), 'lengths' => [
+                [...$length, 'name' => 'Housing bore', 'opens' => true, 'surface' => $job->surface('Housing bore'), 'size' => null],
+                $pinToo
+                    ? [...$length, 'name' => 'Boss outside', 'opens' => false, 'surface' => $job->surface('Boss outside'), 'size' => null]
+                    : [...$length, 'name' => 'Pin', 'opens' => false, 'surface' => null, 'size' => $mm('29.95')],
+            ]]];
+            if ($pinToo) {
+                $job->change('Boss outside', ['work' => 'cut']);
+            }
+
+            return self::tried($job, ['loop' => 'nut', 'seen' => 'gap', 'amount' => $mm($seen)]);
+        };
+        $does = static fn (SampleJob $job): string => self::loop($job)['trials']['do']['mm'];
+        self::assertSame('Open “Housing bore” by 0.010 mm to 0.050 mm on its diameter, clean, and try again.', $does($of('0.05')));
+        $band = self::entry($of('0.05'), 'Housing bore')->band;
+        self::assertEqualsWithDelta([30.010, 30.050], [$band?->lowerMm, $band?->upperMm], 1e-6);
+        self::assertSame('“Housing bore” is too large by 0.030 mm to 0.070 mm: bush it, or make it again.', $does($of('0.13')));
+        self::assertSame('“Housing bore” is too large by 0.030 mm to 0.070 mm: bush it, or make it again.', $does($of('0.13', true)));
+        $pin = $of('0.05', true);
+        $pin->facts['loops'][0]['lengths'] = array_reverse($pin->facts['loops'][0]['lengths']);
+        self::assertSame('Take 0.010 mm to 0.050 mm off “Boss outside” on its diameter, clean, and try again.', $does($pin));
+        // Where one is too small and the other can be cut, it is the other that is cut.
+        $pin->facts['loops'][0]['lengths'][0]['opens'] = true;
+        self::assertStringStartsWith('Open “Housing bore” by 0.010 mm to 0.050 mm', $does($pin));
+        $pin->facts['loops'][0]['lengths'][1]['opens'] = false;
+        self::assertSame('“Boss outside” is too small by 0.010 mm to 0.050 mm: build it up, or make it again.', $does($pin));
+    }
+
+    /**
      * Two lengths are ±0.001 in, the bush was read closer: each of the two explains somewhat less than half of a gap that
      * is 0.0005 in wider than 2.067 − 2.000 − 0.0625, and one alone could. By hand.
      */

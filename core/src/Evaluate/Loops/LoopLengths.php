@@ -245,9 +245,9 @@ final class LoopLengths
     {
         $surface = $length->surface === null ? null : $this->facts->surface($length->surface);
         $make = fn (SizeFrom $from, float $size, float $plus, float $minus, Spread $spread): LoopRow => new LoopRow(
-            $length,
-            $from,
-            new Contributor(
+            length: $length,
+            from: $from,
+            contributor: new Contributor(
                 name: $length->name,
                 sizeMm: $size,
                 plusMm: $plus,
@@ -256,8 +256,9 @@ final class LoopLengths
                 spread: $spread,
                 weight: $length->weight(),
             ),
-            $this->growth($length, $size),
-            $this->inUseC($length),
+            growthMm: $this->growth($length, $size),
+            inUseC: $this->inUseC($length),
+            widens: $surface?->grows() ?? false,
         );
         $range = $own ? null : $this->range($length->key());
 

@@ -17,6 +17,7 @@ final readonly class LoopRow
      * @param  ?Contributor  $contributor  at 20 °C; null while it is not known
      * @param  ?float  $inUseC  how warm it gets: its own, or as the whole job runs
      * @param  ?float  $growthMm  how much longer it is as warm as in use; null where it stays cold, or its material is not known
+     * @param  bool  $widens  it is a bore or a slot: metal that comes off makes it larger
      */
     public function __construct(
         public LoopLength $length,
@@ -24,6 +25,7 @@ final readonly class LoopRow
         public ?Contributor $contributor,
         public ?float $growthMm = null,
         public ?float $inUseC = null,
+        public bool $widens = false,
     ) {
     }
 
@@ -40,10 +42,11 @@ final readonly class LoopRow
         return $this->from === SizeFrom::ToMake;
     }
 
-    /** A length that is there: found, measured, or made. */
-    public function isThere(): bool
+    /** A length that is there, found, measured, or made, and gets shorter as metal comes off. */
+    public function canBeFaced(): bool
     {
         return $this->contributor !== null
+            && ! $this->widens
             && ($this->from === SizeFrom::Typed
                 ? $this->length->origin === LengthOrigin::There
                 : $this->contributor->spread === Spread::Measured

@@ -183,7 +183,7 @@ final class SolvedLoop
                 $typed[] = $i;
             } elseif ($row->isToMake()) {
                 $made[] = $i;
-            } elseif ($row->isThere()) {
+            } elseif ($row->canBeFaced()) {
                 $faces[] = $i;
             }
         }

@@ -164,15 +164,18 @@ final readonly class MakeCard
             $surface = $trial?->surface;
             $take = $trial?->takeMm;
             $now = $surface === null ? null : CutLog::of($facts, $surface, Phase::Only)->made()?->middle();
-            if ($surface === null || $take === null || $now === null || $take->max >= $now) {
+            if ($surface === null || $take === null || $now === null || (! $surface->grows() && $take->max >= $now)) {
                 continue;
             }
+            $band = $surface->grows()
+                ? new Band($now + $take->min, $now + $take->max)
+                : new Band($now - $take->max, $now - $take->min);
             $entries[] = new MakeEntry(
                 surface: $surface,
                 phase: Phase::Only,
                 label: $surface->name,
                 jointId: $loop,
-                band: new Band($now - $take->max, $now - $take->min),
+                band: $band,
                 blocked: null,
                 reading: null,
                 remarks: [

@@ -16,6 +16,7 @@ use Oldpart\Core\Loop\Contributor;
 use Oldpart\Core\Loop\Explained;
 use Oldpart\Core\Loop\Loop;
 use Oldpart\Core\Measure\FoundSize;
+use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
@@ -28,7 +29,7 @@ final readonly class LoopTrials implements \JsonSerializable
         private ?Explained $explained,
         private ?Say $do,
         private ?string $cut,
-        /** What is cut and has to be shorter, by this, mm. */
+        /** What is cut, and the metal that has to come off it, on its diameter or its length, mm. */
         public ?SurfaceFacts $surface = null,
         public ?Range $takeMm = null,
     ) {
@@ -140,6 +141,7 @@ final readonly class LoopTrials implements \JsonSerializable
         }
         // How far the gap has to move: to its near limit at least, to the far one at most.
         $move = new Range($wanted->min - $seenMm, $wanted->max - $seenMm);
+        $lacks = null;
         foreach ($pieces as $piece) {
             $surface = $piece->surface;
             if ($surface === null || ! $facts->isCut($surface)) {
@@ -147,17 +149,16 @@ final readonly class LoopTrials implements \JsonSerializable
             }
             $by = static fn (float $mm): float => $mm / ($piece->direction * $piece->weight);
             $change = Range::of($by($move->min), $by($move->max));
-            if ($change->max <= 0) {
-                $take = new Range(-$change->max, -$change->min);
-                $says = "Take {r} off “{$piece->name}”: face it off there, clean, and try again.";
-
-                return [self::amount($says, $take->min, $take->max), $surface, $take];
+            $off = $surface->grows() ? $change : new Range(-$change->max, -$change->min);
+            if ($off->min >= 0) {
+                return [self::amount(self::takes($surface, $piece->name), $off->min, $off->max), $surface, $off];
             }
-            if ($change->min >= 0) {
-                $says = "“{$piece->name}” is too short by {r}: shim it by that, or make it again.";
-
-                return [self::amount($says, $change->min, $change->max), null, null];
+            if ($off->max <= 0) {
+                $lacks ??= self::amount(self::lacks($surface, $piece->name), -$off->max, -$off->min);
             }
+        }
+        if ($lacks !== null) {
+            return [$lacks, null, null];
         }
         $more = $move->min > 0;
 
@@ -170,6 +171,28 @@ final readonly class LoopTrials implements \JsonSerializable
             null,
             null,
         ];
+    }
+
+    /** How more metal comes off it; a bore and a slot grow by it. */
+    private static function takes(SurfaceFacts $surface, string $name): string
+    {
+        return match (true) {
+            $surface->kind === SurfaceKind::Bore => "Open “{$name}” by {r} on its diameter, clean, and try again.",
+            $surface->grows() => "Open “{$name}” by {r}, clean, and try again.",
+            $surface->kind === SurfaceKind::Shaft => "Take {r} off “{$name}” on its diameter, clean, and try again.",
+            default => "Take {r} off “{$name}”: face it off there, clean, and try again.",
+        };
+    }
+
+    /** What can be done where too much is off already. */
+    private static function lacks(SurfaceFacts $surface, string $name): string
+    {
+        return match (true) {
+            $surface->kind === SurfaceKind::Bore => "“{$name}” is too large by {r}: bush it, or make it again.",
+            $surface->grows() => "“{$name}” is too wide by {r}: make what goes into it to that, or make it again.",
+            $surface->kind === SurfaceKind::Shaft => "“{$name}” is too small by {r}: build it up, or make it again.",
+            default => "“{$name}” is too short by {r}: shim it by that, or make it again.",
+        };
     }
 
     private static function amount(string $words, float $least, float $most): Say
