@@ -7,7 +7,9 @@ namespace Oldpart\Core\Tests\Evaluate;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Evaluate\Found\JudgedSurface;
+use Oldpart\Core\Evaluate\Making\CutLog;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Quantity\Range;
 use PHPUnit\Framework\TestCase;
 
@@ -149,6 +151,18 @@ final class CutAgainTest extends TestCase
         self::assertEqualsWithDelta(0.025, $grips('33.975')->middle(), 1e-4);
         self::assertLessThan(0.030, $grips('33.975')->width());
         self::assertEquals($grips(null), $grips('33.9'));
+    }
+
+    /** By hand: jaws 0.3 to 0.6 mm wide on a bore of 34 stand on chords, 0.3²/68 to 0.6²/68 short: 0.0033 on the middle. */
+    public function test_what_is_bored_and_read_by_a_calliper_is_larger_than_it_reads(): void
+    {
+        $now = static function (string $tool): ?float {
+            $facts = self::boss()->cut('Housing bore', 'only', null, '34.00', $tool)->build();
+
+            return CutLog::of($facts, array_values(array_filter($facts->surfaces, static fn ($s): bool => $s->name === 'Housing bore'))[0], Phase::Only)->made()?->middle();
+        };
+        self::assertEqualsWithDelta(34 + (0.09 + 0.36) / 68 / 2, $now('calliper'), 1e-5);
+        self::assertEqualsWithDelta(34.0, $now('three-point'), 1e-5);
     }
 
     /** By hand: 60 turned to 59 ± 0.01 gives up 0.990 until its first limit. */

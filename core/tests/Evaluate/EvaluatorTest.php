@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Advice\WayOut;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Answer\StageAnswer;
+use Oldpart\Core\Evaluate\Evaluator;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use PHPUnit\Framework\TestCase;
 
@@ -67,6 +68,23 @@ final class EvaluatorTest extends TestCase
         self::assertEqualsWithDelta($closing, $press->boreClosingMm->max, 2e-5);
         self::assertEqualsWithDelta($after->lowerMm + $press->boreClosingMm->max, $before->lowerMm, 1e-9);
         self::assertEqualsWithDelta($after->upperMm + $press->boreClosingMm->min, $before->upperMm, 1e-9);
+    }
+
+    /**
+     * How a gauge repeats on one bore tells how it repeats on another: read three times at one spot 0.01 apart, it repeats
+     * to 0.01 at two degrees of freedom, and the other bore is less sure than by one that repeats exactly. JCGM 100, 4.2.
+     */
+    public function test_how_a_gauge_repeats_elsewhere_counts_here(): void
+    {
+        $u = static function (string ...$read): float {
+            $job = SampleJob::measured()->change('Bush bore', ['part' => array_column(SampleJob::measured()->facts['parts'], 'id', 'name')['Shaft']]);
+            foreach ($read as $typed) {
+                $job->read('Bush bore', $typed, 'three-point', 'near end', '0');
+            }
+
+            return (new Evaluator())->outcome($job->build())->found[$job->surface('Housing bore')]->u95MeanMm;
+        };
+        self::assertGreaterThan($u('22.000', '22.000', '22.000') + 0.005, $u('22.010', '21.990', '22.000'));
     }
 
     /** Half a millimetre over its limits it is still being turned: the press and the bore are as they were asked for. */

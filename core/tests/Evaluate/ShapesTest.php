@@ -396,6 +396,7 @@ final class ShapesTest extends TestCase
         }
         self::assertEqualsWithDelta([18.87, 19.0], [$job->shape('Undercut')->band?->lowerMm, $job->shape('Undercut')->band?->upperMm], 1e-9);
         $seal = $job->is('Undercut', ['shape' => 'O-ring 2.62'])->shape('Undercut');
+        self::assertStringStartsWith('Squeezed by 15 to 28 of 100', $seal->checks[0]->mm ?? '');
         self::assertEqualsWithDelta([20 - 1.7 * 2.62, 20 - 1.44 * 2.62], [$seal->band?->lowerMm, $seal->band?->upperMm], 1e-9);
         self::assertStringContainsString('no groove known here', $job->is('Undercut', ['shape' => 'deep'])->shape('Undercut')->missing?->mm ?? '');
         self::assertStringContainsString('too thick', $job->is('Undercut', ['shape' => 'O-ring 15'])->shape('Undercut')->missing?->mm ?? '');
