@@ -185,6 +185,14 @@ final class ShapesTest extends TestCase
         self::assertStringContainsString('wire insert', $notes['thread-insert']);
     }
 
+    /** A cycle thread, 5/16 by 26, has no limits here: handbooks' D − 1.299 P for all of a thread, 80 and 60 of 100 of it. */
+    public function test_a_thread_without_limits_is_drilled_by_its_share(): void
+    {
+        $hole = $this->job('threaded-insert')->is('Insert thread', ['shape' => '5/16-26 cycle'])->shape('Insert thread');
+        $pitch = 25.4 / 26;
+        self::assertEqualsWithDelta([7.9375 - 1.03923 * $pitch, 7.9375 - 0.77942 * $pitch], [$hole->band?->lowerMm, $hole->band?->upperMm], 1e-4);
+    }
+
     /** A taper pipe thread is given no drill: its hole has no one size. */
     public function test_a_taper_pipe_thread(): void
     {
