@@ -115,7 +115,7 @@ final readonly class JobAnswers implements \JsonSerializable
         $plan = MakePlan::of(
             $facts,
             $out->joints,
-            card: new MakeCard($facts, $out->joints),
+            card: new MakeCard($facts, $out->joints, $out->study),
             make: $out->make,
             shaped: $out->shapes,
             shapes: $shapes->shapes,

@@ -65,7 +65,7 @@ final class Evaluator
         $trials = self::trials($facts, $found, $joints, $loops);
         $tried = MakeCard::tried($facts, $trials);
         $entries = [
-            ...(new MakeCard($facts, $joints))->entries(),
+            ...(new MakeCard($facts, $joints, $study))->entries(),
             ...MakeCard::lengths($facts, $lengths, $bands, $withheld),
             ...MakeCard::shapes($shapes),
         ];

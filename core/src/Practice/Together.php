@@ -32,7 +32,7 @@ final readonly class Together
     }
 
     /**
-     * @return array<string, mixed> what came of it: how it is joined, the force, what bores closed by
+     * @return array<string, mixed> what came of it: how it is joined, the force, what bores have closed and outsides grown to
      *
      * @throws BadInput where these two can't be put together here
      */
@@ -188,17 +188,25 @@ final readonly class Together
             $stretches => Joined::Stretched,
             default => Joined::In,
         };
-        $closed = [];
-        foreach ($this->shop->surfaces() as $bore) {
-            if ($bore->part === $inner->part && $bore->kind === SurfaceKind::Bore && $how !== Joined::Stuck) {
-                $closed[$bore->id] = $bore->grown(-abs($press->boreClosingMm->max));
+        $changed = [];
+        foreach ($how === Joined::Stuck ? [] : $this->shop->surfaces() as $one) {
+            if ($one->part === $inner->part && $one->kind === SurfaceKind::Bore) {
+                $changed[$one->id] = $one->grown(-abs($press->boreClosingMm->max));
+            } elseif ($one->part === $outer->part && self::isRound($one, $outer)) {
+                $changed[$one->id] = $one->grown(abs($press->outerGrowthMm->max));
             }
         }
 
         return $this->result($joint, $how, [
             'force_n' => $warm ? 0.0 : min($force, $this->shop->laid->shop->pressN),
-            'sizes' => Workshop::sizes($closed),
+            'sizes' => Workshop::sizes($changed),
         ]);
+    }
+
+    /** An outside smaller than the bore is another place of the part. */
+    private static function isRound(TrueSurface $one, TrueSurface $bore): bool
+    {
+        return $one->kind === SurfaceKind::Shaft && $one->shape->sizeMm > $bore->shape->sizeMm;
     }
 
     private function fit(JointFacts $joint, TrueSurface $inner, TrueSurface $outer, float $interference): PressFit
@@ -210,7 +218,7 @@ final readonly class Together
             if ($one->part === $inner->part && $one->kind === SurfaceKind::Bore && $one->shape->sizeMm < $d) {
                 $bore = max($bore, $one->shape->sizeMm);
             }
-            if ($one->part === $outer->part && $one->kind === SurfaceKind::Shaft && $one->shape->sizeMm > $d) {
+            if ($one->part === $outer->part && self::isRound($one, $outer)) {
                 $outside = $one->shape->sizeMm;
             }
         }

@@ -9,8 +9,8 @@ use Eris\TestTrait;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Answer\MakingAnswer;
 use Oldpart\Core\Evaluate\Making\CutProgress;
-use Oldpart\Core\Evaluate\Making\MakeCard;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Evaluate\Making\PressedSize;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;
@@ -54,7 +54,7 @@ final class BoreAndCutsTest extends TestCase
         )->then(function (int $width, int $least, int $spread, int $cut, int $closes): void {
             $after = new Band(25.0, 25.0 + $width / 1000);
             $closing = new Range($least / 1000, ($least + $spread) / 1000);
-            $before = MakeCard::before($after, $closing);
+            $before = PressedSize::before($after, new Range(-$closing->max, -$closing->min));
             if ($before === null) {
                 self::assertGreaterThanOrEqual(
                     $width,

@@ -10,6 +10,7 @@ use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
 use Oldpart\Core\Facts\Origin;
+use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\Step;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -55,7 +56,7 @@ final class PartPlanTest extends TestCase
             $says = implode(' ', array_map(static fn (Step $s): string => $s->do->mm, $steps));
             foreach ($answers->make as $entry) {
                 if ($entry->surface->part === $part->id && ! $entry->surface->type->isEdge()) {
-                    self::assertStringContainsString(lcfirst($entry->label), $says);
+                    self::assertStringContainsString(lcfirst($entry->phase === Phase::After ? $entry->surface->name : $entry->label), $says);
                 }
             }
             foreach ($steps as $step) {

@@ -8,24 +8,22 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Evaluate\Loops\LoopLengths;
+use Oldpart\Core\Evaluate\Mechanics\PressStudy;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Evaluate\Trials\LoopTrials;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\SurfaceFacts;
-use Oldpart\Core\Joint\PressAdvice;
 use Oldpart\Core\Measure\FoundSize;
-use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
-use Oldpart\Core\Quantity\Range;
 
 /** Everything to be made, with its number: the answer people came for. */
 final readonly class MakeCard
 {
-    /** @param  list<SizedJoint>  $joints */
-    public function __construct(private JobFacts $facts, private array $joints)
+    /** @param  list<SizedJoint>  $joints  with their mechanics */
+    public function __construct(private JobFacts $facts, private array $joints, private PressStudy $study)
     {
     }
 
@@ -54,8 +52,8 @@ final readonly class MakeCard
             $answer->band() === null => ['stage' => 'measure', 'surface' => $answer->mate?->id],
             default => ['stage' => 'size', 'surface' => $answer->joint->id],
         };
-        $closing = $surface->kind === SurfaceKind::Bore ? $this->pressOn($surface) : null;
-        if ($closing === null) {
+        $pressed = PressedSize::of($this->facts, $this->joints, $this->study, $surface);
+        if ($pressed === null) {
             return [
                 new MakeEntry(
                     surface: $surface,
@@ -73,7 +71,7 @@ final readonly class MakeCard
             ];
         }
 
-        return $this->boreEntries($surface, $answer, $closing, $goto);
+        return $this->pressedEntries($surface, $answer, $pressed, $goto);
     }
 
     /**
@@ -267,15 +265,15 @@ final readonly class MakeCard
     }
 
     /**
-     * A bore that closes when its part is pressed in: what to cut before, and what it must be after.
+     * A size that changes when its part is pressed: what to cut before, and what it must be after.
      *
      * @param  array{stage: string, surface: ?string}  $goto
      * @return list<MakeEntry>
      */
-    private function boreEntries(SurfaceFacts $surface, SizedJoint $answer, SizedJoint $press, array $goto): array
+    private function pressedEntries(SurfaceFacts $surface, SizedJoint $answer, PressedSize $pressed, array $goto): array
     {
         $after = $answer->band();
-        $range = $press->press?->boreClosingMm;
+        $inPlace = $pressed->finishInPlace($answer);
         $afterEntry = new MakeEntry(
             surface: $surface,
             phase: Phase::After,
@@ -284,66 +282,18 @@ final readonly class MakeCard
             band: $after,
             blocked: $answer->blocked,
             reading: $answer->goodEnough,
-            remarks: [],
+            remarks: $inPlace && $after !== null ? [$pressed->inPlace($after), $pressed->says()] : [],
             notes: $answer->notes,
             goto: $goto,
         );
         if ($after === null) {
             return [$afterEntry];
         }
-        if ($range === null) {
-            $why =
-                $press->blocked !== null
-                    ? Say::with('It closes when pressed; by how much follows once “{joint}” is sized.', [
-                        'joint' => $press->joint->name,
-                    ])
-                    : $press->pressBlocked ?? Say::plain('Choose the press fit first.');
-
-            return [
-                new MakeEntry(
-                    surface: $surface,
-                    phase: Phase::Before,
-                    label: "{$surface->name}, before pressing",
-                    jointId: $answer->joint->id,
-                    band: null,
-                    blocked: $why,
-                    reading: null,
-                    remarks: [],
-                    notes: [],
-                    goto: ['stage' => $press->blocked !== null ? 'measure' : 'survey', 'surface' => $press->mate?->id],
-                ),
-                $afterEntry,
-            ];
+        if ($inPlace) {
+            return [...$this->cutBefore($surface, $answer, $pressed, $goto), $afterEntry];
         }
-        $closes = Say::with('Closes {a} to {b} when pressed.', [
-            'a' => LengthWriter::size($range->min),
-            'b' => LengthWriter::size($range->max),
-        ]);
-        if ($this->finishInPlace($surface, $answer, $press)) {
-            $rough = $after->lowerMm - max(0.3, 0.01 * $after->lowerMm);
-
-            return [
-                ...$this->cutBefore($surface, $answer, $range, $goto),
-                new MakeEntry(
-                    surface: $surface,
-                    phase: Phase::After,
-                    label: $afterEntry->label,
-                    jointId: $answer->joint->id,
-                    band: $after,
-                    blocked: null,
-                    reading: $answer->goodEnough,
-                    remarks: [
-                        Say::with('Bore or ream it in place. Before pressing, leave it at about {r}.', [
-                            'r' => LengthWriter::size($rough),
-                        ]),
-                        $closes,
-                    ],
-                    notes: $answer->notes,
-                    goto: $goto,
-                ),
-            ];
-        }
-        $before = self::before($after, $range) ?? throw new \LogicException('an empty band is finished in place');
+        $press = $pressed->press;
+        $before = $pressed->changeMm === null ? null : PressedSize::before($after, $pressed->changeMm);
 
         return [
             new MakeEntry(
@@ -352,11 +302,13 @@ final readonly class MakeCard
                 label: "{$surface->name}, before pressing",
                 jointId: $answer->joint->id,
                 band: $before,
-                blocked: null,
-                reading: $answer->goodEnough,
-                remarks: [$closes],
-                notes: $answer->notes,
-                goto: $goto,
+                blocked: $before === null ? $pressed->waits() : null,
+                reading: $before === null ? null : $answer->goodEnough,
+                remarks: $before === null ? [] : [$pressed->says()],
+                notes: $before === null ? [] : $answer->notes,
+                goto: $before === null
+                    ? ['stage' => $press->blocked !== null ? 'measure' : 'survey', 'surface' => $press->mate?->id]
+                    : $goto,
             ),
             $afterEntry,
         ];
@@ -368,10 +320,11 @@ final readonly class MakeCard
      * @param  array{stage: string, surface: ?string}  $goto
      * @return list<MakeEntry>
      */
-    private function cutBefore(SurfaceFacts $surface, SizedJoint $answer, Range $closing, array $goto): array
+    private function cutBefore(SurfaceFacts $surface, SizedJoint $answer, PressedSize $pressed, array $goto): array
     {
         $made = CutLog::of($this->facts, $surface, Phase::Before)->made();
-        if ($made === null) {
+        $comes = $made === null ? null : $pressed->after($made);
+        if ($comes === null) {
             return [];
         }
 
@@ -386,8 +339,8 @@ final readonly class MakeCard
                 reading: null,
                 remarks: [
                     Say::with('As it was cut it comes to {a} to {b} once pressed; it is finished in place.', [
-                        'a' => LengthWriter::size($made->min - $closing->max),
-                        'b' => LengthWriter::size($made->max - $closing->min),
+                        'a' => LengthWriter::size($comes->min),
+                        'b' => LengthWriter::size($comes->max),
                     ]),
                 ],
                 notes: [],
@@ -397,26 +350,10 @@ final readonly class MakeCard
         ];
     }
 
-    /**
-     * Asked for, or needed: thin wall, a closing that leaves less of the band than the lathe holds, or a porous bush
-     * that is sized on a mandrel.
-     */
-    public function finishInPlace(SurfaceFacts $bore, SizedJoint $answer, SizedJoint $press): bool
+    /** Whether a bore is finished once its part is in. */
+    public function finishInPlace(SurfaceFacts $bore, SizedJoint $answer): bool
     {
-        $after = $answer->band();
-        if ($after === null || $press->press === null) {
-            return false;
-        }
-        $fit = $press->press->fit;
-        $before = self::before($after, $press->press->boreClosingMm);
-        $needed =
-            $before === null
-            || $before->widthMm() < $this->facts->shop->latheHoldsMm
-            || PressAdvice::isThin($fit->innerWallMm() ?? INF, $fit->diameterMm)
-            || ($press->press->innerFactor ?? INF) < 1
-            || $this->isPorous($bore);
-
-        return $before === null || ($answer->joint->finishInPlace ?? $needed);
+        return PressedSize::of($this->facts, $this->joints, $this->study, $bore)?->finishInPlace($answer) ?? false;
     }
 
     public function isPorous(SurfaceFacts $surface): bool
@@ -430,19 +367,7 @@ final readonly class MakeCard
     public function heldOutside(SurfaceFacts $bore): ?SizedJoint
     {
         foreach ($this->round($bore) as $joint) {
-            if ($joint->isSized()) {
-                return $joint;
-            }
-        }
-
-        return null;
-    }
-
-    /** The joint that can be tight round the part a bore is in, whichever side is cut; null where there is none. */
-    public function pressOn(SurfaceFacts $bore): ?SizedJoint
-    {
-        foreach ($this->round($bore) as $joint) {
-            if ($joint->make !== null && $joint->canBeTight()) {
+            if ($joint->isSized() && ! $joint->purpose->runs) {
                 return $joint;
             }
         }
@@ -460,13 +385,5 @@ final readonly class MakeCard
                     && $this->facts->surface($j->joint->inner)?->part === $bore->part,
             ),
         );
-    }
-
-    /**
-     * The bore to cut so that, whatever it closes by, it ends inside: lower + most closing … upper + least closing.
-     */
-    public static function before(Band $after, Range $closing): ?Band
-    {
-        return Band::between($after->lowerMm + $closing->max, $after->upperMm + $closing->min);
     }
 }

@@ -70,7 +70,8 @@ final readonly class MakePlan
         array $shapes,
     ): array {
         foreach ($joints as $running) {
-            $bore = $running->make;
+            // What grips is no bush: a sleeve is made as any turned part is.
+            $bore = $running->canBeTight() ? null : $running->make;
             $held = $bore === null || $bore->kind !== SurfaceKind::Bore ? null : $card->heldOutside($bore);
             $outside = $held?->band();
             $after = $running->band();
@@ -90,7 +91,7 @@ final readonly class MakePlan
                 boreBefore: $before,
                 boreAfter: $after,
                 length: $length,
-                finishInPlace: $held->canBeTight() && $card->finishInPlace($bore, $running, $held),
+                finishInPlace: $held->canBeTight() && $card->finishInPlace($bore, $running),
                 sintered: $card->isPorous($bore),
                 bonded: ! $held->canBeTight(),
             ));

@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\PartFacts;
+use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\Step;
 use Oldpart\Core\Making\Treatment;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -96,27 +97,70 @@ final readonly class PartSteps
      */
     public function step(string $code, array $types, string $do, string $why, string $rule): ?Step
     {
-        $said = $values = [];
-        $entries = array_values(
-            array_filter($this->entries, static fn (MakeEntry $e): bool => in_array($e->surface->type, $types, true)),
-        );
+        $entries = array_values(array_filter(
+            $this->entries,
+            fn (MakeEntry $e): bool => in_array($e->surface->type, $types, true) && ! $this->isCutBefore($e),
+        ));
         usort(
             $entries,
             static fn (MakeEntry $a, MakeEntry $b): int => ($b->band->upperMm ?? 0.0) <=> ($a->band->upperMm ?? 0.0),
         );
-        foreach ($entries as $i => $entry) {
-            $number = $this->number($entry);
+        $said = array_map(
+            fn (MakeEntry $entry): array => $entry->phase === Phase::After && $entry->band !== null
+                ? [
+                    lcfirst($entry->surface->name).', left at about',
+                    LengthWriter::size(PressedSize::leftAtMm($entry->surface, $entry->band)),
+                ]
+                : [lcfirst($entry->label), $this->number($entry)],
+            $entries,
+        );
+
+        return $this->says($code, $said, $do, $why, $rule);
+    }
+
+    /**
+     * What is left for once the part is pressed, since it changes by that.
+     *
+     * @return list<Step>
+     */
+    private function oncePressed(): array
+    {
+        $after = array_filter($this->entries, static fn (MakeEntry $e): bool => $e->phase === Phase::After);
+        $named = fn (MakeEntry $entry): array => [lcfirst($entry->surface->name), $this->number($entry)];
+        $inPlace = array_filter($after, fn (MakeEntry $e): bool => ! $this->isCutBefore($e));
+        $why = 'It changes as it is pressed: only then is it what it will be.';
+
+        return array_values(array_filter([
+            $this->says('in-place', array_map($named, $inPlace), 'Once it is pressed, finish {list}.', $why, 'finish in place'),
+            $this->says('once-pressed', array_map($named, array_diff_key($after, $inPlace)), 'Once it is pressed, measure {list}.', $why, 'measure before it is used'),
+        ]));
+    }
+
+    /** A size after pressing that is reached by cutting it before. */
+    private function isCutBefore(MakeEntry $entry): bool
+    {
+        return $entry->phase === Phase::After && array_filter(
+            $this->entries,
+            static fn (MakeEntry $e): bool => $e->surface->id === $entry->surface->id
+                && $e->phase === Phase::Before
+                && ! $e->free,
+        ) !== [];
+    }
+
+    /** @param  array<array{string, ?Say}>  $said  what is cut, each with its number */
+    private function says(string $code, array $said, string $do, string $why, string $rule): ?Step
+    {
+        $words = $values = [];
+        foreach (array_values($said) as $i => [$name, $number]) {
+            $words[] = $name.($number === null ? '' : ' {s'.$i.'}');
             if ($number !== null) {
                 $values["s{$i}"] = $number;
-                $said[] = lcfirst($entry->label).' {s'.$i.'}';
-            } else {
-                $said[] = lcfirst($entry->label);
             }
         }
 
-        return $said === [] ? null : new Step(
+        return $words === [] ? null : new Step(
             $this->code($code),
-            Say::with("{$this->part->name}: ".lcfirst(str_replace('{list}', implode('; ', $said), $do)), $values),
+            Say::with("{$this->part->name}: ".lcfirst(str_replace('{list}', implode('; ', $words), $do)), $values),
             $why,
             $rule,
         );
@@ -186,6 +230,7 @@ final readonly class PartSteps
                 'A burr reads as size, and holds a fit off its seat.',
                 'deburr before it is tried',
             ),
+            ...$this->oncePressed(),
             new Step(
                 $this->code('try'),
                 Say::plain("{$this->part->name}: try it in its mate before it leaves the bench, cool and clean."),
