@@ -149,7 +149,7 @@ final class JobSheet
     /** @return list<array{string, string, string, string}> what lies off the middle, and each hole of a pattern: its name, x, y, and x for the other hand */
     private function places(JobAnswers $answers, JobFacts $facts, string $part, Unit $unit): array
     {
-        $at = static fn (float $mm): string => self::pick(LengthWriter::size($mm), $unit);
+        $at = static fn (float $mm): string => self::pick(LengthWriter::signed($mm), $unit);
         $place = static fn (string $name, float $x, float $y): array => [$name, $at($x), $at($y), $at(-$x)];
         $places = [];
         foreach ($facts->surfacesOf($part) as $surface) {

@@ -48,7 +48,7 @@ final class FrozenAnswersTest extends TestCase
         $frozen = self::frozen()['states'];
         $moved = [];
         foreach (JobStates::all() as $name => $facts) {
-            $now = Sections::whole(JobAnswers::of($facts));
+            $now = Sections::whole($facts);
             if (($frozen[$name] ?? null) !== $now) {
                 $moved[] = $name;
             }

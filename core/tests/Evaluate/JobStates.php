@@ -341,6 +341,11 @@ final class JobStates
             'setbacks' => [],
             'limit_c' => 50,
         ];
+        $facts['clearances'] = [[
+            'id' => 'room', 'name' => 'Rim beside the arm', 'travel' => ['swing', 'slide', 'still'][$seed % 3], 'arm' => self::mm(60), 'mover' => self::mm(20),
+            'from_deg' => -40, 'to_deg' => 60, 'from' => self::mm(-80), 'to' => self::mm(30), 'other' => $seed % 2 === 0 ? 'round' : 'wall',
+            'x' => self::mm($seed % 4 < 2 ? 78 : 40), 'y' => self::mm(4), 'other_size' => self::mm(14), 'doubt' => self::mm(0.3), 'least' => self::mm(2),
+        ]];
         foreach (JobAnswers::of(JobFacts::fromArray($facts))->plan as $i => $step) {
             if (($i + $seed) % 3 !== 0) {
                 $facts['ticks'][] = ['id' => "tick-{$i}", 'code' => $step->code, 'at' => null];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Evaluate;
 
 use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Picture\Shop\ShopDrawing;
 
 /** A job's answers section by section, each as a short sum over all it says: to tell where something moved. */
 final class Sections
@@ -15,20 +17,30 @@ final class Sections
         /** @var array<string, mixed> $all */
         $all = json_decode(json_encode($answers, JSON_THROW_ON_ERROR), true, 128, JSON_THROW_ON_ERROR);
 
-        return array_map(
-            static fn (mixed $section): string => substr(
-                hash('sha256', (string) json_encode(self::rounded($section))),
-                0,
-                12,
-            ),
-            $all,
-        );
+        return array_map(self::sum(...), $all);
     }
 
-    /** All of them together. */
-    public static function whole(JobAnswers $answers): string
+    private static function sum(mixed $section): string
     {
-        return substr(hash('sha256', implode(self::of($answers))), 0, 12);
+        return substr(hash('sha256', (string) json_encode(self::rounded($section))), 0, 12);
+    }
+
+    /** All of them together, with the shop drawings of what is cut. */
+    public static function whole(JobFacts $facts): string
+    {
+        $answers = JobAnswers::of($facts);
+        $views = $answers->shopViews($facts);
+        $drawn = [];
+        foreach (array_keys($views->parts()) as $part) {
+            $drawn[] = ShopDrawing::draw($views->of($part));
+        }
+        foreach (array_keys([...$views->parts(), ...$views->plates()]) as $part) {
+            array_push($drawn, $views->face($part)?->draw(), $views->otherHand($part)?->draw());
+        }
+        /** @var list<mixed> $all */
+        $all = json_decode(json_encode($drawn, JSON_THROW_ON_ERROR), true, 128, JSON_THROW_ON_ERROR);
+
+        return self::sum([...self::of($answers), $all]);
     }
 
     /** The last bits of a number are no answer. */

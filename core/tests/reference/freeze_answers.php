@@ -13,7 +13,7 @@ use Oldpart\Core\Tests\Evaluate\Sections;
 require __DIR__.'/../../vendor/autoload.php';
 $frozen = array_map(static fn ($facts): array => Sections::of(JobAnswers::of($facts)), EachKind::jobs());
 $states = array_map(
-    static fn ($facts): string => Sections::whole(JobAnswers::of($facts)),
+    static fn ($facts): string => Sections::whole($facts),
     iterator_to_array(JobStates::all()),
 );
 file_put_contents(
