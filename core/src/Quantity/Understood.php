@@ -30,7 +30,7 @@ final readonly class Understood implements \JsonSerializable
 
     public function shown(): Say
     {
-        return LengthWriter::size($this->length->length->mm);
+        return LengthWriter::signed($this->length->length->mm);
     }
 
     public function fine(): ?Say

@@ -16,7 +16,7 @@ import { useSettings } from '../../shell/settings';
 
 /** Limits typed by hand, what the joint has to carry, and why this fit was taken. */
 export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer }) {
-    const { save, answers } = useJob();
+    const { save, answers, facts } = useJob();
     const { typing } = useSettings();
     const [open, setOpen] = useState(joint.least !== null);
     const [least, setLeast] = useKept(`least:${joint.id}`, typedText(joint.least, typing));
@@ -38,7 +38,8 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
                 : { least: joint.least ?? { typed: least, unit: typing }, most: value },
         );
     };
-    const bore = answers.make.some((entry) => entry.joint === joint.id && entry.phase !== 'only');
+    const pressed = answers.make.find((entry) => entry.joint === joint.id && entry.phase !== 'only');
+    const isBore = facts.surfaces.find((surface) => surface.id === pressed?.surface)?.kind === 'bore';
     return (
         <Box sx={{ mt: 1 }}>
             <Button color="inherit" variant="outlined" aria-expanded={open} onClick={() => setOpen(!open)}>
@@ -81,7 +82,7 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
                         store={(reason) => save('joints', joint.id, { reason })}
                     />
                 </Box>
-                {bore && (
+                {pressed && (
                     <FormControlLabel
                         control={
                             <Checkbox
@@ -91,7 +92,11 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
                                 }
                             />
                         }
-                        label="Bore or ream it in place, after pressing"
+                        label={
+                            isBore
+                                ? 'Bore or ream it in place, after pressing'
+                                : 'Turn or grind it once it is pressed on'
+                        }
                     />
                 )}
                 {joint.least !== null && (
@@ -105,10 +110,12 @@ export function ByHand({ joint, answer }: { joint: Joint; answer: JointAnswer })
                         Back to the tables
                     </Button>
                 )}
-                <Typography variant="body2" color="textSecondary">
-                    A thin wall, or a closing that varies more than the band, is finished in place whatever is
-                    chosen here.
-                </Typography>
+                {pressed && (
+                    <Typography variant="body2" color="textSecondary">
+                        A thin wall, or a change that varies more than the band, is finished in place whatever
+                        is chosen here.
+                    </Typography>
+                )}
             </Collapse>
         </Box>
     );
