@@ -35,8 +35,17 @@ final class JobStates
         ['as-it-comes', null, null, null],
     ];
 
-    /** @return iterable<string, JobFacts> by the code of its kind and the state it is in */
-    public static function all(): iterable
+    /** @var array<string, JobFacts> laid out once */
+    private static array $once = [];
+
+    /** @return array<string, JobFacts> by the code of its kind and the state it is in */
+    public static function all(): array
+    {
+        return self::$once = self::$once === [] ? iterator_to_array(self::laidOut()) : self::$once;
+    }
+
+    /** @return iterable<string, JobFacts> */
+    private static function laidOut(): iterable
     {
         $seed = -1;
         foreach (EachKind::jobs() as $code => $job) {

@@ -14,7 +14,7 @@ require __DIR__.'/../../vendor/autoload.php';
 $frozen = array_map(static fn ($facts): array => Sections::of(JobAnswers::of($facts)), EachKind::jobs());
 $states = array_map(
     static fn ($facts): string => Sections::whole($facts),
-    iterator_to_array(JobStates::all()),
+    JobStates::all(),
 );
 file_put_contents(
     __DIR__.'/frozen_answers.json',

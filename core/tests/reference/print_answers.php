@@ -10,7 +10,7 @@ use Oldpart\Core\Tests\Evaluate\EachKind;
 use Oldpart\Core\Tests\Evaluate\JobStates;
 
 require __DIR__.'/../../vendor/autoload.php';
-$jobs = [...EachKind::jobs(), ...iterator_to_array(JobStates::all())];
+$jobs = [...EachKind::jobs(), ...JobStates::all()];
 $name = $argv[1] ?? '';
 isset($jobs[$name]) || exit("One of:\n".implode("\n", array_keys($jobs))."\n");
 $print = static function (mixed $answer, string $path) use (&$print): void {
