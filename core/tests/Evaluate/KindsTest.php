@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Tests\Evaluate;
 
 use Oldpart\Core\Answer\JobAnswers;
+use Oldpart\Core\Answer\KindThumb;
 use Oldpart\Core\Exchange\JobFile;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Kind;
@@ -201,5 +202,14 @@ final class KindsTest extends TestCase
         }
 
         return array_values(array_filter($drawings));
+    }
+
+    /** Who looks for a kind sees it drawn small; only what has no form of its own has none. */
+    #[DataProvider('kinds')]
+    public function test_a_kind_is_drawn_small(Kind $kind): void
+    {
+        $thumb = KindThumb::of($kind);
+        self::assertSame($kind->code === 'free-form', $thumb === null);
+        self::assertGreaterThan(5, count($thumb?->jsonSerialize()['shapes'] ?? range(0, 5)));
     }
 }
