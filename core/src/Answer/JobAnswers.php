@@ -111,7 +111,7 @@ final readonly class JobAnswers implements \JsonSerializable
         $evaluator = new Evaluator();
         $out = $evaluator->outcome($facts);
         $surfaces = JudgedSurface::all($facts, $out);
-        $shapes = new JobShapes($facts, $out->found, $out->withheld ? [] : $out->bands);
+        $shapes = new JobShapes($facts, $out->found, $out->withheld ? [] : $out->bands, $out->shapeBands());
         $plan = MakePlan::of(
             $facts,
             $out->joints,

@@ -48,4 +48,17 @@ final readonly class Outcome
         public array $reckoned = [],
     ) {
     }
+
+    /** @return array<string, Band> by surface: the size that stands for a shape that is cut */
+    public function shapeBands(): array
+    {
+        $bands = [];
+        foreach ($this->shapes as $shape) {
+            if ($shape->isCut && $shape->band !== null) {
+                $bands[$shape->surface->id] = $shape->band;
+            }
+        }
+
+        return $bands;
+    }
 }

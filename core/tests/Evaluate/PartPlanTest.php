@@ -88,17 +88,42 @@ final class PartPlanTest extends TestCase
         self::assertLessThan(array_search('bores', $codes(), true), array_search('outsides', $codes(), true));
     }
 
+    private function blank(): Step
+    {
+        return array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':blank')))[0];
+    }
+
     /** By hand: 90 long and 32 thick: 34 across, 90 + 2 + 4 + 16 for the jaws; nearly three times as long as thick, no tail. */
     public function test_the_blank(): void
     {
         $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
         $this->job('stepped-shaft')->read('Hub bore', 'three-point', '22.010')
             ->is('Middle', ['size' => $mm('32')]);
-        $blank = array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':blank')))[0];
+        $blank = $this->blank();
         self::assertStringContainsString('34', $blank->do->mm);
         $edges = array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':edges')))[0];
         self::assertStringContainsString('about 0.2 mm', $edges->do->mm, 'a millimetre off every edge would be a chamfer');
         self::assertStringContainsString('tail centre', $blank->do->mm, 'a shaft of five diameters wants it');
+    }
+
+    /**
+     * An M24 is turned from 26 even where it was sketched smaller: 23.968 less half of its limits and 2 for roughing. As long
+     * as anything of it is only sketched it is said, and not once all has its size and its place.
+     */
+    public function test_a_blank_is_as_large_as_its_thread_and_says_what_is_only_sketched(): void
+    {
+        $mm = static fn (float $mm): array => ['typed' => (string) $mm, 'unit' => 'mm'];
+        $this->job('link')->is('Rod', ['size' => $mm(16)])->is('Right-hand thread', ['shape' => 'M24x1.5']);
+        self::assertStringContainsString('of 26 mm or more', $this->blank()->do->mm);
+        $sketched = fn (): array => array_values(array_filter($this->blank()->notes, static fn (Note $n): bool => $n->code === 'blank-sketched'));
+        self::assertStringContainsString('“Rod”', $sketched()[0]->say->mm ?? '', 'its size is said, where it lies is not');
+        foreach ($this->facts['surfaces'] as $surface) {
+            $sketch = $surface['sketch'];
+            if ($sketch !== null && isset($sketch['at'], $sketch['long'])) {
+                $this->is($surface['name'], ['at' => $mm($sketch['at']), 'long' => $mm($sketch['long']), 'size' => $surface['size'] ?? $mm($sketch['size'])]);
+            }
+        }
+        self::assertSame([], $sketched());
     }
 
     /** For four of them: the bar for all, both ways; for one its weight, where the metal is known. */
@@ -108,7 +133,10 @@ final class PartPlanTest extends TestCase
         $this->job('stepped-shaft')->read('Hub bore', 'three-point', '22.010')->is('Middle', ['size' => $mm('32')]);
         $notes = fn (): array => array_map(
             static fn (Note $n): string => "{$n->code}: {$n->say->mm}",
-            array_values(array_filter($this->answers()->plan, static fn (Step $s): bool => str_ends_with($s->code, ':blank')))[0]->notes,
+            array_values(array_filter(
+                $this->blank()->notes,
+                static fn (Note $n): bool => $n->code !== 'blank-sketched',
+            )),
         );
         self::assertSame([], $notes(), 'nobody said what metal');
         foreach ($this->facts['parts'] as $i => $part) {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Evaluate\Making;
 
+use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
+use Oldpart\Core\Evaluate\Shapes\PartShape;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\PartFacts;
 use Oldpart\Core\Facts\Phase;
@@ -22,6 +24,9 @@ final readonly class PartSteps
 {
     /** @var list<MakeEntry> */
     private array $entries;
+
+    /** So many surfaces are named one by one. */
+    private const NAMED = 4;
 
     /** @var list<ShapedSurface> */
     private array $shapes;
@@ -70,6 +75,17 @@ final readonly class PartSteps
             'It is made to them, not to a drawing.',
             'mates first',
         );
+    }
+
+    /** @return list<Note> on what a blank is sawn by that nobody has said yet */
+    public static function onBlank(?PartShape $shape): array
+    {
+        $sketched = $shape?->sketched() ?? [];
+        $named = '“'.implode('”, “', array_slice($sketched, 0, self::NAMED)).'”'.(count($sketched) > self::NAMED ? ' …' : '');
+
+        return $sketched === [] ? [] : [
+            Note::caution('blank-sketched', "{$named}: only sketched so far. Say at Survey how large, and from where to where, before it is sawn to this."),
+        ];
     }
 
     public function treatment(): ?Step

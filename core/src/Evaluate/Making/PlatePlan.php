@@ -118,7 +118,7 @@ final readonly class PlatePlan
             ]),
             'Square stock is held and measured from; what the outline leaves comes off last.',
             'outline after holes',
-            $reach->notes ?? [],
+            [...PartSteps::onBlank($shape), ...$reach->notes ?? []],
         );
     }
 }

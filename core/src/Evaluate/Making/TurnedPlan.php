@@ -177,7 +177,11 @@ final readonly class TurnedPlan
             ]),
             'Everything that has to run true comes out of one chucking.',
             'one chucking',
-            [...$lathe === null ? [] : [...$lathe->notes, ...$this->holds($lathe->lathe)], ...$this->bar($blank)],
+            [
+                ...PartSteps::onBlank($this->shape),
+                ...$lathe === null ? [] : [...$lathe->notes, ...$this->holds($lathe->lathe)],
+                ...$this->bar($blank),
+            ],
         );
     }
 

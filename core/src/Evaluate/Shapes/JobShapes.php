@@ -22,10 +22,11 @@ final class JobShapes
     /**
      * @param  array<string, FoundSize>  $found
      * @param  array<string, Band>  $bands
+     * @param  array<string, Band>  $shaped  of shapes that are cut
      */
-    public function __construct(private readonly JobFacts $facts, array $found, array $bands)
+    public function __construct(private readonly JobFacts $facts, array $found, array $bands, array $shaped = [])
     {
-        $this->sizes = $sizes = new Sizes($facts, $found, $bands);
+        $this->sizes = $sizes = new Sizes($facts, $found, $bands, $shaped);
         $shapes = [];
         foreach ($facts->parts as $part) {
             $shapes[$part->id] = new PartShape($part, $facts, $sizes);

@@ -505,6 +505,24 @@ final readonly class PartShape
         ];
     }
 
+    /** @return list<string> the names of what a blank goes by, as far as its size or its place is only sketched */
+    public function sketched(): array
+    {
+        $isTurned = $this->part->form === Form::Turned;
+        $sketched = array_filter(
+            $this->surfaces,
+            fn (SurfaceFacts $s): bool => $isTurned
+                ? $s->type->isOutside()
+                    && $this->sizes->long($s) !== null
+                    && ($this->sizes->known($s) === null || ! $this->planes->areKnown($s))
+                : ($s->type === SurfaceType::Shaft || $s->type === SurfaceType::Length)
+                    && $this->sizes->mm($s) !== null
+                    && $this->sizes->known($s) === null,
+        );
+
+        return array_values(array_map(static fn (SurfaceFacts $s): string => $s->name, $sketched));
+    }
+
     /** Holes of patterns and keyways, mm³. */
     private function cutAway(): float
     {

@@ -25,12 +25,17 @@ final readonly class Sizes
     /**
      * @param  array<string, FoundSize>  $found
      * @param  array<string, Band>  $bands
+     * @param  array<string, Band>  $shaped  of shapes that are cut: a thread is as large as its name says, whatever is sketched
      */
-    public function __construct(JobFacts $facts, private array $found, private array $bands)
-    {
+    public function __construct(
+        JobFacts $facts,
+        private array $found,
+        private array $bands,
+        private array $shaped = [],
+    ) {
         $ratios = [];
         foreach ($facts->surfaces as $surface) {
-            $known = $this->known($surface);
+            $known = isset($shaped[$surface->id]) ? null : $this->known($surface);
             $sketch = $surface->sketch->size ?? 0.0;
             if ($known !== null && $known > 0 && $sketch > 0) {
                 $ratios[] = $known / $sketch;
@@ -49,9 +54,9 @@ final readonly class Sizes
     /** Measured, to make, or noted, mm; null when only sketched. */
     public function known(SurfaceFacts $surface): ?float
     {
-        return isset($this->bands[$surface->id])
-            ? $this->bands[$surface->id]->middleMm()
-            : $this->found[$surface->id]->meanMm ?? $surface->size?->length->mm;
+        $band = $this->bands[$surface->id] ?? $this->shaped[$surface->id] ?? null;
+
+        return $band?->middleMm() ?? $this->found[$surface->id]->meanMm ?? $surface->size?->length->mm;
     }
 
     public function second(SurfaceFacts $surface): ?float
