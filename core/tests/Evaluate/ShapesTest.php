@@ -385,6 +385,17 @@ final class ShapesTest extends TestCase
         self::assertContains('spline-none', self::codes($job->is('Spline', ['count' => 7])->shape('Spline')));
     }
 
+    /** 24 to 34 over 18 is 1 in 1.8: called 1 in 8 that is 10 less 2.25 off. To 26.4 it is 0.15, and nothing is said of that. */
+    public function test_a_taper_whose_ends_are_not_what_it_is_called(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $outlet = fn (string $far): ShapedSurface => $this->job('nozzle')
+            ->is('Outlet taper', ['shape' => '1:8', 'size' => $mm('24'), 'size2' => $mm($far), 'long' => $mm('18')])->shape('Outlet taper');
+        $notes = array_column(array_map(static fn (Note $n): array => [$n->code, $n->say->mm], $outlet('34')->notes), 1, 0);
+        self::assertStringContainsString('as noted, it is 1 in 1.80: 7.750 mm on the diameter', $notes['taper-not-as-noted'] ?? '');
+        self::assertNotContains('taper-not-as-noted', self::codes($outlet('26.4')));
+    }
+
     /** A mouth of 56 in a hub of 60 leaves 2: too little for a wedge. */
     public function test_a_thin_hub_is_said(): void
     {

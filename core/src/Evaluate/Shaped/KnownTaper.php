@@ -16,6 +16,11 @@ use Oldpart\Core\Taper\TaperNamed;
 /** A taper as it is said to be, read or noted; how sure its angle and its large end are. */
 final readonly class KnownTaper
 {
+    /** Off by so much over its length, what was read is doubted; and what was only noted. Common practice. */
+    private const READ_OFF_MM = 0.005;
+
+    private const NOTED_OFF_MM = 0.2;
+
     /** @param  list<Note>  $notes */
     private function __construct(
         public Taper $taper,
@@ -54,12 +59,16 @@ final readonly class KnownTaper
         if ($measured !== null && $over !== null) {
             $off = abs($measured->taper->onDiameter() - $named->onDiameter()) * $over->mm;
             $unsure = 2 * deg2rad($measured->u95HalfDeg) * $over->mm;
-            if ($off > max($unsure, 0.005) && $measured->isRead) {
+            if ($off > max($unsure, $measured->isRead ? self::READ_OFF_MM : self::NOTED_OFF_MM)) {
+                $ratio = number_format($measured->taper->ratio(), 2);
                 $notes[] = Note::caution(
-                    'taper-not-as-said',
-                    Say::with('As it was read it is 1 in '.number_format($measured->taper->ratio(), 2).': {d} on the diameter over its length off what is typed. Check which is right before you cut.', [
-                        'd' => LengthWriter::difference($off),
-                    ]),
+                    $measured->isRead ? 'taper-not-as-said' : 'taper-not-as-noted',
+                    Say::with(
+                        $measured->isRead
+                            ? "As it was read it is 1 in {$ratio}: {d} on the diameter over its length off what is typed. Check which is right before you cut."
+                            : "By its two ends and its length, as noted, it is 1 in {$ratio}: {d} on the diameter over its length off what is typed. Check which is right before you cut.",
+                        ['d' => LengthWriter::difference($off)],
+                    ),
                 );
             }
         }
