@@ -16,10 +16,18 @@ final class PressAssembly
      * @param  float  $shopPressN  what the shop's press gives
      * @param  bool  $turns  something turns in its bore afterwards
      * @param  bool  $oilHole  the part has a hole for oil
+     * @param  bool  $hollow  what goes in has a bore, where its numbers are not known
+     * @param  bool  $grows  what goes round it has an outside that has to fit afterwards
      * @return list<Step>
      */
-    public static function steps(?Press $press, float $shopPressN, bool $turns = true, bool $oilHole = false): array
-    {
+    public static function steps(
+        ?Press $press,
+        float $shopPressN,
+        bool $turns = true,
+        bool $oilHole = false,
+        bool $hollow = true,
+        bool $grows = false,
+    ): array {
         $force =
             $press === null
                 ? 'how hard is not known yet'
@@ -63,12 +71,22 @@ final class PressAssembly
                 'A proud bush takes the thrust meant for the face.',
                 'press',
             ),
-            ...$press === null || $press->fit->isHollow()
+            ...$press?->fit->isHollow() ?? $hollow
                 ? [
                     new Step(
                         'check-bore',
                         Say::plain('Measure the bore again, at three places.'),
                         'It has closed; how far tells how tight it went in.',
+                        'check',
+                    ),
+                ]
+                : [],
+            ...$grows
+                ? [
+                    new Step(
+                        'check-outside',
+                        Say::plain('Measure its outside again, at three places; turn or grind it now where that was left for it.'),
+                        'It has grown; how far tells how tight it went on.',
                         'check',
                     ),
                 ]

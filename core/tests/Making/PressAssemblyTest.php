@@ -53,4 +53,18 @@ final class PressAssemblyTest extends TestCase
             self::assertSame(['prepare', 'press', 'check'], array_values(array_unique($rules)));
         }
     }
+
+    /** A bore that closed is read again, and an outside that grew; of a solid shaft there is none to read. */
+    public function test_what_changed_is_measured_again(): void
+    {
+        $codes = static fn (?Press $press, bool $hollow, bool $grows): array => array_map(
+            static fn (Step $s): string => $s->code,
+            PressAssembly::steps(press: $press, shopPressN: 9000, hollow: $hollow, grows: $grows),
+        );
+        self::assertContains('check-bore', $codes(null, true, false));
+        self::assertNotContains('check-bore', $codes(null, false, false));
+        self::assertNotContains('check-bore', $codes(self::press(), true, false), 'it is known to be solid');
+        self::assertContains('check-outside', $codes(null, true, true));
+        self::assertNotContains('check-outside', $codes(null, true, false));
+    }
 }

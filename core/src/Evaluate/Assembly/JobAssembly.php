@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Oldpart\Core\Evaluate\Assembly;
 
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Outcome;
 use Oldpart\Core\Evaluate\Shapes\JobSurvey;
 use Oldpart\Core\Evaluate\Shapes\JudgedPart;
@@ -12,6 +13,7 @@ use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\CameOff;
 use Oldpart\Core\Facts\CheckFacts;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Facts\StripFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\ShapeJoint;
@@ -24,6 +26,7 @@ use Oldpart\Core\Making\TaperAssembly;
 use Oldpart\Core\Making\TrialAssembly;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Safety\Caution;
+use Oldpart\Core\Shape\SurfaceType;
 
 /** Putting the job together: cautions to tick, steps, the force to expect, checks after. */
 final readonly class JobAssembly
@@ -69,7 +72,7 @@ final readonly class JobAssembly
         return new self(
             facts: $facts,
             press: $shown,
-            steps: self::order($facts, $joints, $shown, $pressed, $bonded),
+            steps: self::order($facts, $out, $shown, $pressed, $bonded),
             cautions: [
                 ...$pressed ? Caution::for('press') : [],
                 ...$bonded ? Caution::for('bond') : [],
@@ -92,11 +95,11 @@ final readonly class JobAssembly
      * Each way of putting together that the job has, in the order press, bond, taper; where it has none of them, by
      * hand.
      *
-     * @param  list<SizedJoint>  $joints
      * @return list<Step>
      */
-    private static function order(JobFacts $facts, array $joints, ?Press $press, bool $pressed, bool $bonded): array
+    private static function order(JobFacts $facts, Outcome $out, ?Press $press, bool $pressed, bool $bonded): array
     {
+        $joints = $out->joints;
         $turns = array_filter($joints, static fn (SizedJoint $j): bool => $j->purpose->runs) !== [];
         $oilHole =
             array_filter(
@@ -106,13 +109,44 @@ final readonly class JobAssembly
         $tapered =
             array_filter($joints, static fn (SizedJoint $j): bool => $j->purpose->shape === ShapeJoint::Taper) !== [];
         $steps = [
-            ...$pressed ? PressAssembly::steps($press, $facts->shop->pressN, $turns, $oilHole) : [],
+            ...$pressed
+                ? PressAssembly::steps(
+                    press: $press,
+                    shopPressN: $facts->shop->pressN,
+                    turns: $turns,
+                    oilHole: $oilHole,
+                    hollow: self::goesInHollow($facts, $joints),
+                    grows: array_filter(
+                        $out->make,
+                        static fn (MakeEntry $e): bool => $e->phase === Phase::After && ! $e->surface->grows(),
+                    ) !== [],
+                )
+                : [],
             ...$bonded ? BondAssembly::steps($turns, $oilHole) : [],
             ...$tapered ? TaperAssembly::steps() : [],
         ];
 
         // A step that two ways share is ticked once; what is degreased for a bond is not oiled.
         return $steps === [] ? TrialAssembly::steps($turns) : array_values(array_column($steps, null, 'code'));
+    }
+
+    /**
+     * Whether what is pressed in has a bore that closes.
+     *
+     * @param  list<SizedJoint>  $joints
+     */
+    private static function goesInHollow(JobFacts $facts, array $joints): bool
+    {
+        foreach ($joints as $joint) {
+            $inner = $joint->canBeTight() ? $facts->surface($joint->joint->inner) : null;
+            foreach ($inner === null ? [] : $facts->surfacesOf($inner->part) as $surface) {
+                if ($surface->type === SurfaceType::Bore) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**
