@@ -268,4 +268,26 @@ final class StartTest extends TestCase
         }
         self::assertSame([], $this->servers(), 'none stay behind');
     }
+
+    /** Asked to stop while it still opens the shop, it is gone as soon as what it waits for has ended. */
+    public function test_it_stops_before_it_serves(): void
+    {
+        $log = "{$this->folder}/said";
+        $this->running = proc_open(
+            ['bin/start', '--empty', '--no-open', '--port', (string) $this->port],
+            [['file', '/dev/null', 'r'], ['file', $log, 'w'], ['file', $log, 'a']],
+            $pipes,
+            dirname(__DIR__, 2),
+            ['DB_DATABASE' => $this->database(), 'PHOTO_DIR' => "{$this->folder}/photos", 'BACKUP_DIR' => "{$this->folder}/backups", 'SHOP_COPIES' => "{$this->folder}/copies", 'GAUGE_PORT' => '0', 'APP_ENV' => 'local', 'PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME')],
+        ) ?: null;
+        self::assertNotNull($this->running);
+        usleep(400_000);
+        self::assertStringNotContainsString('Oldpart Fit is at', (string) file_get_contents($log));
+        proc_terminate($this->running, SIGINT);
+        for ($i = 0; $i < 100 && proc_get_status($this->running)['running']; $i++) {
+            usleep(100_000);
+        }
+        self::assertFalse(proc_get_status($this->running)['running'], (string) file_get_contents($log));
+        self::assertStringNotContainsString('Oldpart Fit is at', (string) file_get_contents($log));
+    }
 }
