@@ -219,6 +219,52 @@ final class CutAgainTest extends TestCase
         self::assertSame('closes-when-pressed', $pair->notes[0]->code);
     }
 
+    /**
+     * A bush that was bought goes in here, and its bore closes; found in its hole it is in already. Bored to its shaft before it
+     * goes in, its bore is left larger by what it closes.
+     */
+    public function test_a_bought_bush_closes_and_one_that_was_found_in_place_does_not(): void
+    {
+        $job = static function (string $origin, ?string $work = null): SampleJob {
+            $job = self::boss()->change('Housing bore', ['work' => null, 'condition' => null])->change('Bush bore', ['work' => $work]);
+            foreach ($job->facts['readings'] as $i => $r) {
+                if ($r['surface'] === $job->surface('Bush outside')) {
+                    $job->facts['readings'][$i]['value']['typed'] = '30.030';
+                }
+            }
+            foreach ($job->facts['parts'] as $i => $part) {
+                $job->facts['parts'][$i]['origin'] = $part['name'] === 'Bush' ? $origin : 'found';
+            }
+
+            return $job;
+        };
+        $notes = static fn (string $origin): array => array_map(
+            static fn (Note $n): string => $n->code,
+            array_values(array_filter(JobAnswers::of($job($origin)->build())->joints, static fn ($j): bool => $j->joint->name === 'Shaft in bush'))[0]->notes,
+        );
+        self::assertContains('closes-when-pressed', $notes('bought'));
+        self::assertNotContains('closes-when-pressed', $notes('found'));
+        $labels = static fn (string $origin): array => array_map(
+            static fn (MakeEntry $e): string => $e->label,
+            array_values(array_filter(JobAnswers::of($job($origin, 'cut')->build())->make, static fn (MakeEntry $e): bool => str_starts_with($e->label, 'Bush bore'))),
+        );
+        self::assertSame(['Bush bore, before pressing', 'Bush bore, after pressing'], $labels('bought'));
+        self::assertSame(['Bush bore'], $labels('found'));
+    }
+
+    /** The outer ring of a bearing is pressed in; its bore is that of another ring, and stays. */
+    public function test_the_bore_of_a_bearing_does_not_close_in_its_housing(): void
+    {
+        $notes = static function (string $purpose): array {
+            $job = self::boss()->joint('Bush in housing', ['purpose' => $purpose]);
+            $pair = array_values(array_filter(JobAnswers::of($job->build())->joints, static fn ($j): bool => $j->joint->name === 'Shaft in bush'))[0];
+
+            return array_map(static fn (Note $n): string => $n->code, $pair->notes);
+        };
+        self::assertContains('closes-when-pressed', $notes('medium-press'));
+        self::assertNotContains('closes-when-pressed', $notes('bearing-in-housing'));
+    }
+
     /** Bored is not pressed: it still closes. Pressed, it has; read anew since then, what is read counts. */
     public function test_a_bore_that_was_pressed_is_read_anew(): void
     {

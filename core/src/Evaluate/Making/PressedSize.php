@@ -6,6 +6,7 @@ namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
+use Oldpart\Core\Evaluate\Mechanics\ClosedBores;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
@@ -43,10 +44,10 @@ final readonly class PressedSize
     {
         foreach ($joints as $joint) {
             if (
-                $joint->make === null
-                || $joint->purpose->isLength
+                $joint->purpose->isLength
                 || $joint->purpose->shape !== null
                 || ! $joint->canBeTight()
+                || ! ClosedBores::isPressedHere($facts, $joint)
             ) {
                 continue;
             }

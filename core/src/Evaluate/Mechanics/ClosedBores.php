@@ -8,8 +8,11 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
+use Oldpart\Core\Facts\Origin;
 use Oldpart\Core\Facts\PushFacts;
 use Oldpart\Core\Facts\ReadingFacts;
+use Oldpart\Core\Facts\SurfaceFacts;
+use Oldpart\Core\Fit\Seat;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
@@ -37,7 +40,10 @@ final readonly class ClosedBores
             $presses = $this->facts->surface($press->joint->inner)?->part === $part;
             $pressed = $this->pressedAt($press);
             $readSince = $pressed !== null && $pressed < $this->readAt($pair->joint->outer);
-            if ($closing !== null && $presses && $press->make !== null && ! $readSince) {
+            // The two rings of a bearing are not one part.
+            $isRing = $press->purpose->seat === Seat::Housing;
+            $closes = $presses && ! $isRing && self::isPressedHere($this->facts, $press);
+            if ($closing !== null && $closes && ! $readSince) {
                 $after = new Range($pair->pairMm->min - $closing->max, $pair->pairMm->max - $closing->min);
 
                 return $pair->closed($after, $closing, $pressed === null
@@ -47,6 +53,19 @@ final readonly class ClosedBores
         }
 
         return $pair;
+    }
+
+    /**
+     * Whether it is pressed together here: one of the two is made or bought. What was found together is in already.
+     */
+    public static function isPressedHere(JobFacts $facts, SizedJoint $press): bool
+    {
+        $bought = array_filter(
+            [$facts->surface($press->joint->inner), $facts->surface($press->joint->outer)],
+            static fn (?SurfaceFacts $s): bool => $s !== null && $facts->partOf($s)->origin === Origin::Bought,
+        );
+
+        return $press->make !== null || $bought !== [];
     }
 
     private static function willClose(SizedJoint $pair, SizedJoint $press, Range $closing, Range $after): Note
