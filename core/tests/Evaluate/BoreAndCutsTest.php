@@ -10,7 +10,7 @@ use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Answer\MakingAnswer;
 use Oldpart\Core\Evaluate\Making\CutProgress;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
-use Oldpart\Core\Evaluate\Making\PressedSize;
+use Oldpart\Core\Evaluate\Mechanics\PressedSize;
 use Oldpart\Core\Measure\Acceptance;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\Range;

@@ -8,6 +8,7 @@ use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
 use Oldpart\Core\Evaluate\Gatekeeper;
 use Oldpart\Core\Evaluate\Loops\LoopLengths;
+use Oldpart\Core\Evaluate\Mechanics\PressedSize;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;

@@ -6,6 +6,7 @@ namespace Oldpart\Core\Evaluate\Making;
 
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
+use Oldpart\Core\Evaluate\Mechanics\PressedSize;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Shapes\PartShape;
 use Oldpart\Core\Facts\JobFacts;

@@ -8,10 +8,6 @@ use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
-use Oldpart\Core\Facts\Origin;
-use Oldpart\Core\Facts\PushFacts;
-use Oldpart\Core\Facts\ReadingFacts;
-use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\Seat;
 use Oldpart\Core\Picture\Words;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -38,34 +34,19 @@ final readonly class ClosedBores
         foreach ($this->joints as $press) {
             $closing = $press->press?->boreClosingMm;
             $presses = $this->facts->surface($press->joint->inner)?->part === $part;
-            $pressed = $this->pressedAt($press);
-            $readSince = $pressed !== null && $pressed < $this->readAt($pair->joint->outer);
             // The two rings of a bearing are not one part.
             $isRing = $press->purpose->seat === Seat::Housing;
-            $closes = $presses && ! $isRing && self::isPressedHere($this->facts, $press);
-            if ($closing !== null && $closes && ! $readSince) {
+            $closes = $presses && ! $isRing && PressedIn::isHere($this->facts, $press);
+            if ($closing !== null && $closes && ! PressedIn::isReadSince($this->facts, $press, $pair->joint->outer)) {
                 $after = new Range($pair->pairMm->min - $closing->max, $pair->pairMm->max - $closing->min);
 
-                return $pair->closed($after, $closing, $pressed === null
+                return $pair->closed($after, $closing, PressedIn::at($this->facts, $press) === null
                     ? self::willClose($pair, $press, $closing, $after)
                     : self::hasClosed($pair, $press, $closing, $after));
             }
         }
 
         return $pair;
-    }
-
-    /**
-     * Whether it is pressed together here: one of the two is made or bought. What was found together is in already.
-     */
-    public static function isPressedHere(JobFacts $facts, SizedJoint $press): bool
-    {
-        $bought = array_filter(
-            [$facts->surface($press->joint->inner), $facts->surface($press->joint->outer)],
-            static fn (?SurfaceFacts $s): bool => $s !== null && $facts->partOf($s)->origin === Origin::Bought,
-        );
-
-        return $press->make !== null || $bought !== [];
     }
 
     private static function willClose(SizedJoint $pair, SizedJoint $press, Range $closing, Range $after): Note
@@ -99,38 +80,5 @@ final readonly class ClosedBores
                 ],
             ),
         );
-    }
-
-    /** When it was pressed in, by the force that was logged or the step that was ticked, in seconds; null: not yet. */
-    private function pressedAt(SizedJoint $press): ?int
-    {
-        $steps = ['press', 'in:'.$this->facts->surface($press->joint->inner)?->part];
-        $times = array_map(static fn (PushFacts $p): ?string => $p->at, $this->facts->pushesOf($press->joint->id));
-        foreach ($this->facts->ticks as $tick) {
-            if (! $tick->failed && in_array($tick->code, $steps, true)) {
-                $times[] = $tick->at;
-            }
-        }
-
-        // Of what nobody knows when it was done, what was read may have been read before.
-        $done = array_map(static fn (?string $at): int => self::seconds($at) ?? PHP_INT_MAX, $times);
-
-        return $done === [] ? null : max($done);
-    }
-
-    /** When it was read last; long ago where nobody knows. */
-    private function readAt(string $surface): int
-    {
-        $taken = array_map(
-            static fn (ReadingFacts $r): int => self::seconds($r->takenAt) ?? 0,
-            $this->facts->readingsOf($surface),
-        );
-
-        return max([0, ...$taken]);
-    }
-
-    private static function seconds(?string $at): ?int
-    {
-        return $at === null ? null : (strtotime($at) ?: null);
     }
 }

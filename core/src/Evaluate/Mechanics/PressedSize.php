@@ -2,12 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Oldpart\Core\Evaluate\Making;
+namespace Oldpart\Core\Evaluate\Mechanics;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Found\FoundSurfaces;
-use Oldpart\Core\Evaluate\Mechanics\ClosedBores;
-use Oldpart\Core\Evaluate\Mechanics\PressStudy;
 use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
@@ -47,7 +45,7 @@ final readonly class PressedSize
                 $joint->purpose->isLength
                 || $joint->purpose->shape !== null
                 || ! $joint->canBeTight()
-                || ! ClosedBores::isPressedHere($facts, $joint)
+                || ! PressedIn::isHere($facts, $joint)
             ) {
                 continue;
             }
