@@ -16,6 +16,7 @@ use Oldpart\Core\Evaluate\Making\MakeCard;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Making\TreatedSurfaces;
 use Oldpart\Core\Evaluate\Making\WorkedSurfaces;
+use Oldpart\Core\Evaluate\Mechanics\ChangingMates;
 use Oldpart\Core\Evaluate\Mechanics\ClosedBores;
 use Oldpart\Core\Evaluate\Mechanics\PressStudy;
 use Oldpart\Core\Evaluate\Mechanics\WorksByStrength;
@@ -47,6 +48,7 @@ final class Evaluator
         $sized = $inOrder->joints;
         $bands = MadeBands::of($sized);
         $study = new PressStudy($facts, $found, $bands, MadeBands::made($facts, $sized, $bands), $sized);
+        $sized = array_map((new ChangingMates($facts, $sized, $study, $inOrder->sizing))->of(...), $sized);
         $strength = new WorksByStrength($study);
         $sized = array_map($strength->of(...), $sized);
         $bands = MadeBands::of($sized);

@@ -7,6 +7,7 @@ namespace Oldpart\Core\Tests\Evaluate;
 use Oldpart\Core\Advice\Note;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Evaluate\Found\JudgedSurface;
+use Oldpart\Core\Evaluate\Making\AchievedFit;
 use Oldpart\Core\Evaluate\Making\CutLog;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Facts\Phase;
@@ -250,6 +251,63 @@ final class CutAgainTest extends TestCase
         );
         self::assertSame(['Bush bore, before pressing', 'Bush bore, after pressing'], $labels('bought'));
         self::assertSame(['Bush bore'], $labels('found'));
+    }
+
+    /**
+     * A shaft cut to a bush that lies on the bench: its bore of 22.020 closes by what Lamé says once it is in, and the shaft is
+     * smaller by that. Read in its place, it is made to what was read.
+     */
+    public function test_a_shaft_is_made_to_a_bush_as_it_will_be(): void
+    {
+        $job = static function (string $origin): SampleJob {
+            $job = self::boss()->change('Housing bore', ['work' => null, 'condition' => null])->change('Shaft journal', ['work' => 'cut']);
+            foreach ($job->facts['readings'] as $i => $r) {
+                if ($r['surface'] === $job->surface('Bush outside')) {
+                    $job->facts['readings'][$i]['value']['typed'] = '30.030';
+                }
+            }
+            foreach ($job->facts['parts'] as $i => $part) {
+                $job->facts['parts'][$i]['origin'] = $part['name'] === 'Bush' ? $origin : 'found';
+            }
+
+            return $job;
+        };
+        $joint = static fn (SampleJob $job, string $name) => array_values(array_filter(
+            JobAnswers::of($job->build())->joints,
+            static fn ($j): bool => $j->joint->name === $name,
+        ))[0];
+        $closing = $joint($job('bought'), 'Bush in housing')->press?->boreClosingMm;
+        self::assertNotNull($closing);
+        self::assertGreaterThan(0.005, $closing->max);
+        [$bench, $place] = [$joint($job('bought'), 'Shaft in bush'), $joint($job('found'), 'Shaft in bush')];
+        self::assertEqualsWithDelta($place->band()?->lowerMm - $closing->min, $bench->band()?->lowerMm, 1e-9);
+        self::assertEqualsWithDelta($place->band()?->upperMm - $closing->max, $bench->band()?->upperMm, 1e-9);
+        $codes = static fn ($j): array => array_map(static fn (Note $n): string => $n->code, $j->notes);
+        self::assertContains('mate-changes', $codes($bench));
+        self::assertNotContains('mate-changes', $codes($place));
+        // Cut to its upper limit it still has the least clearance, once the bore has closed by the most.
+        $made = AchievedFit::inMate($bench, $bench->band()->upperMm ?? 0.0, 0.0);
+        self::assertGreaterThanOrEqual(($bench->wantedMm->min ?? 1.0) - 1e-9, $made?->min);
+        // Pressed in and read there: as one that was found in its place.
+        $in = $job('bought');
+        foreach ($in->facts['readings'] as $i => $r) {
+            $in->facts['readings'][$i]['taken_at'] = '2026-03-01T12:00:00+00:00';
+        }
+        $in->facts['pushes'] = [['id' => 'p', 'joint' => array_column($in->facts['joints'], 'id', 'name')['Bush in housing'], 'depth' => self::mm('40'), 'force_n' => 5000, 'at' => '2026-03-01T11:00:00+00:00']];
+        $same = static fn ($j): array => [$j->band()?->lowerMm, $j->band()?->upperMm];
+        self::assertEqualsWithDelta($same($place), $same($joint($in, 'Shaft in bush')), 1e-4);
+        // Nobody said what metal: that it changes is said, and by how much is not made up.
+        $unsaid = $job('bought');
+        foreach (array_keys($unsaid->facts['parts']) as $i) {
+            $unsaid->facts['parts'][$i]['material'] = null;
+        }
+        $open = $joint($unsaid, 'Shaft in bush');
+        self::assertEqualsWithDelta($same($place), $same($open), 1e-4);
+        self::assertContains('mate-changes', $codes($open));
+        // A closer fit than what it closes by is known: press it in first.
+        $tight = $joint($job('bought')->joint('Shaft in bush', ['least' => self::mm('0.020'), 'most' => self::mm('0.036')]), 'Shaft in bush');
+        self::assertNull($tight->band());
+        self::assertStringContainsString('Press it in, read it again', $tight->blocked->mm ?? '');
     }
 
     /** The outer ring of a bearing is pressed in; its bore is that of another ring, and stays. */

@@ -60,9 +60,11 @@ final class AchievedFit
         $u = hypot($doubt, $tight ? $found->sureMeanMm() : $found->sureMm());
         [$smallest, $largest] = $tight ? [$found->meanMm, $found->meanMm] : [$found->smallestMm(), $found->largestMm()];
 
+        $change = $joint->mateChangeMm ?? new Range(0.0, 0.0);
+
         return $joint->makesInner()
-            ? new Range($smallest - $size - $u, $largest - $size + $u)
-            : new Range($size - $largest - $u, $size - $smallest + $u);
+            ? new Range($smallest + $change->min - $size - $u, $largest + $change->max - $size + $u)
+            : new Range($size - $largest - $change->max - $u, $size - $smallest - $change->min + $u);
     }
 
     /**

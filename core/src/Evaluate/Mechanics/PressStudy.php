@@ -287,14 +287,14 @@ final readonly class PressStudy
             return Range::of(-$wanted->max + $form->looserMm, -$wanted->min - $form->tighterMm);
         }
 
+        $change = $answer->mateChangeMm ?? new Range(0.0, 0.0);
+        [$low, $high] = [
+            $mate->meanMm + $change->min - $mate->sureMeanMm(),
+            $mate->meanMm + $change->max + $mate->sureMeanMm(),
+        ];
+
         return $answer->makesInner()
-            ? new Range(
-                $made->min - $mate->meanMm - $mate->sureMeanMm(),
-                $made->max - $mate->meanMm + $mate->sureMeanMm(),
-            )
-            : new Range(
-                $mate->meanMm - $mate->sureMeanMm() - $made->max,
-                $mate->meanMm + $mate->sureMeanMm() - $made->min,
-            );
+            ? new Range($made->min - $high, $made->max - $low)
+            : new Range($low - $made->max, $high - $made->min);
     }
 }

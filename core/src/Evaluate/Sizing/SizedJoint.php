@@ -63,7 +63,31 @@ final readonly class SizedJoint
         /** Of two parts that are both there: by what they work, and by how much the outer one still closes, mm. */
         private ?PairChance $pairChance = null,
         private ?Range $closing = null,
+        /** By how much the mate still changes as its part is pressed, mm, below 0 where it closes; null: it stays. */
+        public ?Range $mateChangeMm = null,
     ) {
+    }
+
+    /**
+     * Made to a mate that still changes: to what it will be, whatever that comes to.
+     *
+     * @param  list<array{offer: Offer, sized: ?SizeToMate, chosen: bool}>  $offers
+     */
+    public function madeToChange(Range $changeMm, array $offers, SizeToMate $sized, ?SizingCase $case, Note $note): self
+    {
+        return $this->changed(
+            sized: $sized,
+            notes: [...$this->notes, $note],
+            case: $case,
+            offers: $offers,
+            mateChangeMm: $changeMm,
+        );
+    }
+
+    /** How the mate changes is not known yet. */
+    public function noting(Note $note): self
+    {
+        return $this->changed(notes: [...$this->notes, $note]);
     }
 
     /** The chance that it works, made anywhere in its limits, or as the two are; null where that is not known. */
@@ -171,7 +195,10 @@ final readonly class SizedJoint
         return $this->changed(press: $press, pressBlocked: $blocked, isPressed: true);
     }
 
-    /** @param  ?list<Note>  $notes */
+    /**
+     * @param  ?list<Note>  $notes
+     * @param  list<array{offer: Offer, sized: ?SizeToMate, chosen: bool}>|null  $offers
+     */
     private function changed(
         ?SizeToMate $sized = null,
         ?array $notes = null,
@@ -182,11 +209,13 @@ final readonly class SizedJoint
         ?BestForJoint $best = null,
         ?SizingCase $case = null,
         ?Range $closing = null,
+        ?array $offers = null,
+        ?Range $mateChangeMm = null,
     ): self {
         return new self(
             joint: $this->joint,
             purpose: $this->purpose,
-            offers: $this->offers,
+            offers: $offers ?? $this->offers,
             chosen: $this->chosen,
             wantedMm: $this->wantedMm,
             make: $this->make,
@@ -211,6 +240,7 @@ final readonly class SizedJoint
             case: $case ?? $this->case,
             pairChance: $this->pairChance,
             closing: $closing ?? $this->closing,
+            mateChangeMm: $mateChangeMm ?? $this->mateChangeMm,
         );
     }
 }
