@@ -11,12 +11,13 @@ use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Fit\SizeToMate;
+use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\LengthWriter;
 use Oldpart\Core\Quantity\Range;
 
 /**
- * A mate that was read before its part is pressed closes then, or grows: what is made to it is made to what it will be. A
- * shaft cut to a bush as it lies on the bench would be tight in it once it is in.
+ * A mate that was read before its part is pressed closes then, or grows: what is made to it is made to what it will be.
+ * A shaft cut to a bush as it lies on the bench would be tight in it once it is in.
  */
 final readonly class ChangingMates
 {
@@ -110,8 +111,8 @@ final readonly class ChangingMates
     }
 
     /**
-     * The clearance to the mate as it was read, which ends as it is wanted whatever the mate changes by: a bore that closes
-     * takes some away, and so does an outside that grows.
+     * The clearance to the mate as it was read, which ends as it is wanted whatever the mate changes by: a bore that
+     * closes takes some away, and so does an outside that grows.
      */
     private static function before(Range $wanted, Range $change): ?Range
     {
@@ -121,17 +122,15 @@ final readonly class ChangingMates
         return $least > $most ? null : new Range($least, $most);
     }
 
-    /** @return list<SizedJoint> those that press the part of the mate, with their mechanics */
+    /** @return list<SizedJoint> those that may change the mate, with their mechanics */
     private function others(SizedJoint $joint, SurfaceFacts $mate): array
     {
+        $isBore = $mate->kind === SurfaceKind::Bore;
         $others = array_filter(
             $this->joints,
             fn (SizedJoint $other): bool => $other->joint->id !== $joint->joint->id
-                && $other->canBeTight()
-                && in_array($mate->part, [
-                    $this->facts->surface($other->joint->inner)?->part,
-                    $this->facts->surface($other->joint->outer)?->part,
-                ], true),
+                && $this->facts->surface($isBore ? $other->joint->inner : $other->joint->outer)?->part === $mate->part
+                && $other->canBeTight(),
         );
 
         return array_values(array_map($this->study->of(...), $others));
