@@ -183,6 +183,14 @@ final class ShapesTest extends TestCase
         $notes = array_combine(self::codes($hole), array_map(static fn (Note $n): string => $n->say->mm, $hole->notes));
         self::assertStringContainsString('M10, tap drill', $notes['thread-next']);
         self::assertStringContainsString('wire insert', $notes['thread-insert']);
+        // M10 wants a quarter of it, 2.5, beside it: an outside of 14 leaves 2, one of 16 three, one of 9 none.
+        $wall = fn (string $outside): string => array_values(array_filter(
+            $job->is('Insert outside', ['size' => ['typed' => $outside, 'unit' => 'mm']])->shape('Insert thread')->notes,
+            static fn (Note $n): bool => $n->code === 'thread-next',
+        ))[0]->say->mm;
+        self::assertStringContainsString('leaves 2.000 mm of wall, too little', $wall('14'));
+        self::assertStringContainsString('leaves 3.000 mm of wall. The hole', $wall('16'));
+        self::assertStringContainsString('leaves 0.000 mm of wall, too little', $wall('9'));
     }
 
     /** A cycle thread, 5/16 by 26, has no limits here: handbooks' D − 1.299 P for all of a thread, 80 and 60 of 100 of it. */

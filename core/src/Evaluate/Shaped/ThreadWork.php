@@ -409,7 +409,7 @@ final readonly class ThreadWork
                             )
                         )
                         .' The hole in what it holds down has to grow with it.',
-                    ['w' => LengthWriter::difference($left ?? 0.0)],
+                    ['w' => LengthWriter::difference(max(0.0, $left ?? 0.0))],
                 ),
             );
         }
