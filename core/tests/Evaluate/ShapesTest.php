@@ -393,6 +393,17 @@ final class ShapesTest extends TestCase
         self::assertContains('spline-none', self::codes($job->is('Spline', ['count' => 7])->shape('Spline')));
     }
 
+    /** A taper holds by itself up to 7° a side (common practice): 1:5 is 5.7°, 1:4 is 7.13°. */
+    public function test_how_steep_a_taper_may_be_to_hold(): void
+    {
+        $says = fn (string $shape): string => implode(' ', array_map(
+            static fn (Say $s): string => $s->mm,
+            $this->taperHub()->is('Bush taper', ['shape' => $shape])->is('Hub taper', ['shape' => $shape])->shape('Hub taper')->checks,
+        ));
+        self::assertStringContainsString('It holds by itself', $says('1:5'));
+        self::assertStringContainsString('does not hold by itself', $says('1:4'));
+    }
+
     /** 24 to 34 over 18 is 1 in 1.8: called 1 in 8 that is 10 less 2.25 off. To 26.4 it is 0.15, and nothing is said of that. */
     public function test_a_taper_whose_ends_are_not_what_it_is_called(): void
     {
