@@ -66,8 +66,9 @@ final class Evaluator
         $shapes = ShapedSurfaces::of($facts, $found, $before, [...$lengthBands, ...$bands], $withheld);
         $trials = self::trials($facts, $found, $joints, $loops);
         $tried = MakeCard::tried($facts, $trials);
+        $card = new MakeCard($facts, $joints, $study);
         $entries = [
-            ...(new MakeCard($facts, $joints, $study))->entries(),
+            ...$card->entries(),
             ...MakeCard::lengths($facts, $lengths, $bands, $withheld),
             ...MakeCard::shapes($shapes),
         ];
@@ -80,7 +81,8 @@ final class Evaluator
         $reckonings = new Reckonings($facts, self::sizes($facts, $found, $entries), $withheld);
         $asked = $reckonings->applied();
         $entries = (new AgreedDemands($asked, $before))->of($entries);
-        $entries = [...$entries, ...MakeCard::rest($asked, $entries, $before, $withheld, $reckonings->givers())];
+        $rest = MakeCard::rest($asked, $entries, $before, $withheld, $reckonings->givers());
+        $entries = [...$entries, ...array_map($card->onPress(...), $rest)];
         $worked = new WorkedSurfaces($facts, $found, $before, $bands);
         $entries = array_map($worked->on(...), $entries);
         $entries = array_map((new TreatedSurfaces($facts))->on(...), $entries);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Evaluate;
 
+use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\Step;
@@ -109,5 +110,20 @@ final class PressedSizeTest extends TestCase
         $before = $this->entry(Phase::Before);
         self::assertNull($before?->band);
         self::assertStringContainsString('what the sleeve is made of', $before->blocked->mm ?? '');
+    }
+
+    /** A size that no joint asks for is cut to its own limits, and that it grows is said; what is free says nothing. */
+    public function test_its_own_limits_are_cut_to_and_the_growth_is_said(): void
+    {
+        $mm = static fn (string $typed): array => ['typed' => $typed, 'unit' => 'mm'];
+        $this->sleeve();
+        $this->facts['joints'] = array_values(array_filter($this->facts['joints'], static fn (array $j): bool => $j['name'] !== 'Sleeve in its mate'));
+        $limits = ['size' => $mm('44'), 'source' => 'drawing', 'demand' => ['kind' => 'limits', 'plus' => $mm('0.02'), 'minus' => $mm('0.02'), 'class' => null]];
+        $entry = $this->is('Sleeve outside', $limits)->entry(Phase::Only);
+        self::assertEqualsWithDelta([43.98, 44.02], [$entry?->band?->lowerMm, $entry?->band?->upperMm], 1e-9);
+        // By hand: 0.020 and 0.030 times 30/44.
+        self::assertContains('Grows 0.014 to 0.020 when pressed on.', array_map(static fn (Say $s): string => $s->mm, $entry->remarks ?? []));
+        $free = $this->is('Sleeve outside', ['demand' => ['kind' => 'free', 'plus' => null, 'minus' => null, 'class' => 'm']])->entry(Phase::Only);
+        self::assertStringNotContainsString('Grows', implode(' ', array_map(static fn (Say $s): string => $s->mm, $free->remarks ?? [])));
     }
 }

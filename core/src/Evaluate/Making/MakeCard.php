@@ -237,6 +237,20 @@ final readonly class MakeCard
         return $rest;
     }
 
+    /** The rest of a part that is pressed is cut to its own limits, and by how much it changes then is said. */
+    public function onPress(MakeEntry $entry): MakeEntry
+    {
+        $pressed =
+            $entry->rest && ! $entry->free && $entry->band !== null
+                ? PressedSize::of($this->facts, $this->joints, $this->study, $entry->surface)
+                : null;
+
+        return $pressed === null || ! $pressed->shows() ? $entry : $entry->with([
+            $pressed->says(),
+            Say::plain('Its limits are what it is cut to: where they count once it is pressed, allow for that.'),
+        ], []);
+    }
+
     /**
      * The other side, where the joint gives that its limits too.
      *

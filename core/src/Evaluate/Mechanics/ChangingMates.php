@@ -21,9 +21,6 @@ use Oldpart\Core\Quantity\Range;
  */
 final readonly class ChangingMates
 {
-    /** What changes less is the same in every figure that is shown. */
-    private const NOTHING_MM = 0.0005;
-
     /** @param  list<SizedJoint>  $joints */
     public function __construct(
         private JobFacts $facts,
@@ -59,9 +56,7 @@ final readonly class ChangingMates
             )));
         }
 
-        $most = max(abs($change->min), abs($change->max));
-
-        return $most < self::NOTHING_MM ? $joint : $this->changed($joint, $mate, $change);
+        return $pressed->shows() ? $this->changed($joint, $mate, $change) : $joint;
     }
 
     private function changed(SizedJoint $joint, SurfaceFacts $mate, Range $change): SizedJoint

@@ -21,6 +21,8 @@ use Oldpart\Core\Shape\SurfaceType;
  */
 final readonly class PressedSize
 {
+    private const NOTHING_MM = 0.0005;
+
     /**
      * @param  SizedJoint  $press  the joint that can be tight, with its mechanics where they are known
      * @param  ?Range  $changeMm  on the diameter, below 0 where it closes; null while that is not known
@@ -86,6 +88,14 @@ final readonly class PressedSize
     public static function before(Band $after, Range $changeMm): ?Band
     {
         return Band::between($after->lowerMm - $changeMm->min, $after->upperMm - $changeMm->max);
+    }
+
+    /** It changes by more than is lost in every figure that is shown. */
+    public function shows(): bool
+    {
+        $by = $this->changeMm;
+
+        return $by !== null && max(abs($by->min), abs($by->max)) >= self::NOTHING_MM;
     }
 
     /** What it comes to once it is pressed. */
