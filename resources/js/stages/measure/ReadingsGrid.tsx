@@ -58,8 +58,8 @@ interface Pending extends Spot {
 
 const same = (a: Spot, b: Spot) => a.station === b.station && a.angle === b.angle;
 
-/** A keyboard on a screen that is touched has neither. */
-const WHERE_THERE_ARE_KEYS = { '@media (hover: none)': { display: 'none' } };
+/** The keyboard on a screen that is touched has neither. */
+const WHERE_THERE_ARE_KEYS = { '@media (pointer: coarse)': { display: 'none' } };
 
 /** Stations along, angles round. Enter stores and goes on at once, Shift+Enter stores and stays for a repeat. */
 export function ReadingsGrid({
