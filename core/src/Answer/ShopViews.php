@@ -7,6 +7,7 @@ namespace Oldpart\Core\Answer;
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
 use Oldpart\Core\Evaluate\Making\RunningTrue;
+use Oldpart\Core\Evaluate\Mechanics\PressedSize;
 use Oldpart\Core\Evaluate\Shaped\ShapedSurface;
 use Oldpart\Core\Evaluate\Shaped\ShapeNumber;
 use Oldpart\Core\Evaluate\Shapes\JobShapes;
@@ -310,7 +311,14 @@ final readonly class ShopViews
             }
             $lines = [$marked(LengthWriter::upper($entry->band)), LengthWriter::lower($entry->band)];
 
-            return $entry->phase === Phase::Before ? [...$lines, Say::plain('before pressing')] : $lines;
+            return match ($entry->phase) {
+                Phase::Only => $lines,
+                Phase::Before => [...$lines, Say::plain('before pressing')],
+                // It is finished where it sits: whoever makes the part leaves stock on it.
+                Phase::After => [...$lines, Say::plain('once pressed,'), Say::with('before about {r}', [
+                    'r' => LengthWriter::size(PressedSize::leftAtMm($surface, $entry->band)),
+                ])],
+            };
         }
         $mm = $surface->size->length->mm ?? null;
         // A size that waits for something is only noted so far: nobody may cut to it.
@@ -325,11 +333,7 @@ final readonly class ShopViews
     {
         return count($lines) === 1
             ? $lines[0]
-            : Say::with(isset($lines[2]) ? '{a}–{b} {c}' : '{a}–{b}', [
-                'a' => $lines[1],
-                'b' => $lines[0],
-                'c' => $lines[2] ?? Say::plain(''),
-            ]);
+            : Say::join([Say::with('{a}–{b}', ['a' => $lines[1], 'b' => $lines[0]]), ...array_slice($lines, 2)]);
     }
 
     /** @param  array{float, float}  $extent */

@@ -6,8 +6,10 @@ namespace Oldpart\Core\Tests\Evaluate;
 
 use Oldpart\Core\Advice\Say;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
+use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\Phase;
 use Oldpart\Core\Making\Step;
+use Oldpart\Core\Picture\Shop\ShopDrawing;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -87,6 +89,22 @@ final class PressedSizeTest extends TestCase
             $this->facts['joints'][$i]['finish_in_place'] = $joint['name'] === 'Sleeve in its mate' ? false : null;
         }
         self::assertNotNull($this->entry(Phase::Before)?->band);
+    }
+
+    /** Whoever turns the sleeve by its drawing alone is told which of its sizes is for later. */
+    public function test_the_drawing_says_what_is_for_once_it_is_pressed(): void
+    {
+        $drawn = function (): string {
+            $facts = JobFacts::fromArray($this->facts);
+            $part = array_column($this->facts['parts'], 'id', 'name')['Sleeve'];
+
+            return (string) json_encode(ShopDrawing::draw($this->answers()->shopViews($facts)->of($part)));
+        };
+        $this->sleeve();
+        self::assertStringContainsString('before pressing', $drawn());
+        $this->sleeve('32.800');
+        self::assertStringContainsString('once pressed,', $drawn());
+        self::assertStringContainsString('before about 33.', $drawn());
     }
 
     /** What lies beside the joint does not grow. */
