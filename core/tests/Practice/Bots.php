@@ -100,9 +100,11 @@ final class Bots
 
     private function isPressed(SurfaceFacts $surface): bool
     {
+        // What goes in has a bore that closes, what goes round it an outside that grows.
+        $isBore = $surface->kind === SurfaceKind::Bore;
         foreach ($this->facts()->joints as $joint) {
             if (
-                $this->facts()->surface($joint->inner)?->part === $surface->part
+                $this->facts()->surface($isBore ? $joint->inner : $joint->outer)?->part === $surface->part
                 && isset($this->shop->joined()[$joint->id])
             ) {
                 return true;
