@@ -7,6 +7,7 @@ namespace Oldpart\Core\Practice;
 use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Facts\JointFacts;
 use Oldpart\Core\Fit\Purpose;
+use Oldpart\Core\Fit\Seat;
 use Oldpart\Core\Joint\Bond;
 use Oldpart\Core\Joint\Expansion;
 use Oldpart\Core\Joint\Press;
@@ -188,11 +189,13 @@ final readonly class Together
             $stretches => Joined::Stretched,
             default => Joined::In,
         };
+        // The two rings of a bearing are not one part.
+        $seat = Purpose::orNull($joint->purpose)?->seat;
         $changed = [];
         foreach ($how === Joined::Stuck ? [] : $this->shop->surfaces() as $one) {
-            if ($one->part === $inner->part && $one->kind === SurfaceKind::Bore) {
+            if ($seat !== Seat::Housing && $one->part === $inner->part && $one->kind === SurfaceKind::Bore) {
                 $changed[$one->id] = $one->grown(-abs($press->boreClosingMm->max));
-            } elseif ($one->part === $outer->part && self::isRound($one, $outer)) {
+            } elseif ($seat !== Seat::Shaft && $one->part === $outer->part && self::isRound($one, $outer)) {
                 $changed[$one->id] = $one->grown(abs($press->outerGrowthMm->max));
             }
         }

@@ -127,6 +127,17 @@ final class TogetherTest extends TestCase
         yield 'an outside that is none' => [30.0, 26.0, 72.0];
     }
 
+    /** The ring of a bearing that is pressed on is not the one that its outside belongs to. */
+    public function test_the_outside_of_a_bearing_stays(): void
+    {
+        $bench = $this->bench('wrong-unit')->is('Bearing bore', 30.0)->is('Bearing seat', 30.012);
+        $outside = $bench->trueMm('Bearing outside');
+        $done = $this->does($bench, 'Bearing on the axle', ['way' => 'press']);
+        self::assertGreaterThan(0.0, $done->number('force_n'));
+        self::assertNotContains($bench->surface('Bearing outside'), array_keys((array) $done->result['sizes']));
+        self::assertSame($outside, $bench->trueMm('Bearing outside'));
+    }
+
     /** Twice as long, twice the force. */
     public function test_the_force_goes_by_the_length(): void
     {
