@@ -8,6 +8,8 @@ use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Practice\Deed;
 use Oldpart\Core\Practice\Joined;
 use Oldpart\Core\Practice\Lesson;
+use Oldpart\Core\Practice\Level;
+use Oldpart\Core\Quantity\Unit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -130,12 +132,13 @@ final class TogetherTest extends TestCase
     /** The ring of a bearing that is pressed on is not the one that its outside belongs to. */
     public function test_the_outside_of_a_bearing_stays(): void
     {
-        $bench = $this->bench('wrong-unit')->is('Bearing bore', 30.0)->is('Bearing seat', 30.012);
-        $outside = $bench->trueMm('Bearing outside');
-        $done = $this->does($bench, 'Bearing on the axle', ['way' => 'press']);
+        $bench = (new Benches(Lesson::free('stepped-shaft', Level::Easy, Unit::Millimetre), pressN: 90000.0))
+            ->is('Left bearing bore', 25.0)->is('Left bearing seat', 25.012);
+        $outside = $bench->trueMm('Left bearing outside');
+        $done = $this->does($bench, 'Left bearing on the shaft', ['way' => 'press']);
         self::assertGreaterThan(0.0, $done->number('force_n'));
-        self::assertNotContains($bench->surface('Bearing outside'), array_keys((array) $done->result['sizes']));
-        self::assertSame($outside, $bench->trueMm('Bearing outside'));
+        self::assertNotContains($bench->surface('Left bearing outside'), array_keys((array) $done->result['sizes']));
+        self::assertSame($outside, $bench->trueMm('Left bearing outside'));
     }
 
     /** Twice as long, twice the force. */
