@@ -41,6 +41,22 @@ final class CutAgainTest extends TestCase
         return $job->read('Bush length', '40.00', 'depth-micrometer');
     }
 
+    /** A bush of 30.030 and its bore of 22.020, read beside a housing of 30.000: bought for it, or found in it. */
+    private static function bush(string $origin): SampleJob
+    {
+        $job = self::boss()->change('Housing bore', ['work' => null, 'condition' => null]);
+        foreach ($job->facts['readings'] as $i => $r) {
+            if ($r['surface'] === $job->surface('Bush outside')) {
+                $job->facts['readings'][$i]['value']['typed'] = '30.030';
+            }
+        }
+        foreach ($job->facts['parts'] as $i => $part) {
+            $job->facts['parts'][$i]['origin'] = $part['name'] === 'Bush' ? $origin : 'found';
+        }
+
+        return $job;
+    }
+
     private static function entry(SampleJob $job, string $label): MakeEntry
     {
         foreach (JobAnswers::of($job->build())->make as $entry) {
@@ -226,19 +242,7 @@ final class CutAgainTest extends TestCase
      */
     public function test_a_bought_bush_closes_and_one_that_was_found_in_place_does_not(): void
     {
-        $job = static function (string $origin, ?string $work = null): SampleJob {
-            $job = self::boss()->change('Housing bore', ['work' => null, 'condition' => null])->change('Bush bore', ['work' => $work]);
-            foreach ($job->facts['readings'] as $i => $r) {
-                if ($r['surface'] === $job->surface('Bush outside')) {
-                    $job->facts['readings'][$i]['value']['typed'] = '30.030';
-                }
-            }
-            foreach ($job->facts['parts'] as $i => $part) {
-                $job->facts['parts'][$i]['origin'] = $part['name'] === 'Bush' ? $origin : 'found';
-            }
-
-            return $job;
-        };
+        $job = static fn (string $origin, ?string $work = null): SampleJob => self::bush($origin)->change('Bush bore', ['work' => $work]);
         $notes = static fn (string $origin): array => array_map(
             static fn (Note $n): string => $n->code,
             array_values(array_filter(JobAnswers::of($job($origin)->build())->joints, static fn ($j): bool => $j->joint->name === 'Shaft in bush'))[0]->notes,
@@ -259,19 +263,7 @@ final class CutAgainTest extends TestCase
      */
     public function test_a_shaft_is_made_to_a_bush_as_it_will_be(): void
     {
-        $job = static function (string $origin): SampleJob {
-            $job = self::boss()->change('Housing bore', ['work' => null, 'condition' => null])->change('Shaft journal', ['work' => 'cut']);
-            foreach ($job->facts['readings'] as $i => $r) {
-                if ($r['surface'] === $job->surface('Bush outside')) {
-                    $job->facts['readings'][$i]['value']['typed'] = '30.030';
-                }
-            }
-            foreach ($job->facts['parts'] as $i => $part) {
-                $job->facts['parts'][$i]['origin'] = $part['name'] === 'Bush' ? $origin : 'found';
-            }
-
-            return $job;
-        };
+        $job = static fn (string $origin): SampleJob => self::bush($origin)->change('Shaft journal', ['work' => 'cut']);
         $joint = static fn (SampleJob $job, string $name) => array_values(array_filter(
             JobAnswers::of($job->build())->joints,
             static fn ($j): bool => $j->joint->name === $name,
