@@ -42,6 +42,31 @@ final class BoreAndCutsTest extends TestCase
         self::fail("{$label} is not made here");
     }
 
+    /**
+     * By how much it closes is said beside what is cut before; and of a bore that was cut before it turned out that it is
+     * finished in place, what it comes to: as it was cut, less the most and the least it closes by.
+     */
+    public function test_what_a_bore_comes_to_is_said(): void
+    {
+        $job = SampleJob::measured();
+        $press = static fn (JobAnswers $a): Range => array_values(array_filter(array_column($a->joints, 'press')))[0]->boreClosingMm;
+        $answers = self::answers($job);
+        $closes = $press($answers);
+        self::assertLessThan($closes->max, $closes->min);
+        self::assertSame(
+            sprintf('Closes %.3f to %.3f when pressed.', $closes->min, $closes->max),
+            self::making($answers, 'Bush bore, before pressing')->entry->remarks[0]->mm,
+        );
+        $cut = $job->cut('Bush bore', 'before', null, '22.100', 'three-point')->joint('Shaft in bush', ['finish_in_place' => true]);
+        $answers = self::answers($cut);
+        $log = self::making($answers, 'Bush bore, before pressing')->log->made();
+        self::assertNotNull($log);
+        self::assertSame(
+            sprintf('As it was cut it comes to %.3f to %.3f once pressed; it is finished in place.', $log->min - $press($answers)->max, $log->max - $press($answers)->min),
+            self::making($answers, 'Bush bore, before pressing')->entry->remarks[0]->mm,
+        );
+    }
+
     /** Whatever it closes by within the range, a bore cut inside the band before ends inside the band after. */
     public function test_any_closing_ends_inside(): void
     {

@@ -234,6 +234,12 @@ final class CutAgainTest extends TestCase
         self::assertGreaterThan(0.0, $closing->max);
         self::assertEqualsWithDelta(0.020 - ($closing->min + $closing->max) / 2, $pair->pairMm->middle(), 1e-6);
         self::assertSame('closes-when-pressed', $pair->notes[0]->code);
+        self::assertStringEndsWith('is wanted. Ream it after pressing where that is too tight, and read it again.', $pair->notes[0]->say->mm);
+        // Where somebody can be hurt and nobody has accepted it, it is not said.
+        $withheld = self::boss();
+        $withheld->facts['take_in']['gates'] = ['lifting'];
+        $pair = array_values(array_filter(JobAnswers::of($withheld->build())->joints, static fn ($j): bool => $j->joint->name === 'Shaft in bush'))[0];
+        self::assertSame([], $pair->notes);
     }
 
     /**

@@ -136,6 +136,10 @@ final class TrialsTest extends TestCase
         self::assertSame('Open “Housing bore” by 0.010 mm to 0.050 mm on its diameter, clean, and try again.', $does($of('0.05')));
         $band = self::entry($of('0.05'), 'Housing bore')->band;
         self::assertEqualsWithDelta([30.010, 30.050], [$band?->lowerMm, $band?->upperMm], 1e-6);
+        // Across the axis its diameter counts half, and it is opened by twice as much.
+        $half = $of('0.05');
+        $half->facts['loops'][0]['lengths'][0]['counts_half'] = true;
+        self::assertStringStartsWith('Open “Housing bore” by 0.020 mm to 0.100 mm on its diameter', $does($half));
         self::assertSame('“Housing bore” is too large by 0.030 mm to 0.070 mm: bush it, or make it again.', $does($of('0.13')));
         self::assertSame('“Housing bore” is too large by 0.030 mm to 0.070 mm: bush it, or make it again.', $does($of('0.13', true)));
         $pin = $of('0.05', true);
