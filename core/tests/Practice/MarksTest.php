@@ -120,6 +120,18 @@ final class MarksTest extends TestCase
         }
     }
 
+    /** Started with a press that can't finish it, it is stuck half way, and that costs 40; one that can, costs nothing. */
+    public function test_stuck_half_way_costs(): void
+    {
+        foreach ([[100.0, 60, 'stuck half way.'], [1e9, 100, null]] as [$press, $points, $why]) {
+            $bench = (new Benches(Lesson::named('bond-by-heat'), pressN: $press))->is('Mate bore', 36.0)->is('Sleeve outside', 36.02);
+            $bench->do(['kind' => 'together', 'joint' => $bench->joint('Sleeve in its mate'), 'way' => 'press']);
+            $score = $this->score($bench->debrief(), Skill::Order);
+            self::assertSame($points, $score->points);
+            $why === null || self::assertSame($why, $score->why->mm);
+        }
+    }
+
     /** Each thing done in the wrong order costs 40. */
     public function test_the_order_costs_for_each_thing(): void
     {
