@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Oldpart\Core\Tests\Evaluate;
 
+use Oldpart\Core\Advice\BadInput;
 use Oldpart\Core\Answer\JobAnswers;
 use Oldpart\Core\Evaluate\Making\MakeEntry;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Parts tried together, in a joint and in a loop. */
@@ -98,6 +100,22 @@ final class TrialsTest extends TestCase
         self::assertStringContainsString('Take 0.0072 in to 0.0132 in off “Bush length”', $trials['do']['in']);
         self::assertStringContainsString('binds 0.0052 in from home (0.125 of a turn)', $trials['rows'][0]['says']['in']);
         self::assertStringContainsString('The gap is 0.009', $trials['why']['in']);
+    }
+
+    /** By how much of a turn it binds is above nothing and no more than a hundred turns; else the field is named. */
+    #[TestWith([100.0, null])]
+    #[TestWith([0.0, 'trials.0.turn'])]
+    #[TestWith([-0.5, 'trials.0.turn'])]
+    #[TestWith([100.5, 'trials.0.turn'])]
+    public function test_a_turn_that_is_none_is_refused(float $turn, ?string $field): void
+    {
+        $job = self::tried(self::stack(), ['loop' => 'nut', 'seen' => 'binds', 'turn' => $turn, 'pitch' => self::inch('1/24')]);
+        try {
+            $job->build();
+            self::assertNull($field);
+        } catch (BadInput $bad) {
+            self::assertSame($field, $bad->field);
+        }
     }
 
     /** A gap that is as wanted is left; one too wide is shimmed or made again, never cut. */
