@@ -45,7 +45,7 @@ final class BushOrder
             'The fit is made last, when nothing hot or heavy follows.',
             'fits last',
         );
-        $reserve = $boreAfter->lowerMm - max(0.3, 0.01 * $boreAfter->lowerMm);
+        $reserve = $boreAfter->lowerMm - StockInPlace::mm($boreAfter->lowerMm);
         $bore = match (true) {
             $finishInPlace => new Step(
                 'rough-bore',

@@ -24,7 +24,7 @@ final class LengthWriter
         return new Say($in, $metric, "{$in} in · {$metric} mm");
     }
 
-    /** A size that may lie on either side of nothing, with its minus; what rounds to nothing has none. */
+    /** A size, mm, that may lie on either side of nothing, with its minus; what rounds to nothing has none. */
     public static function signed(float $mm): Say
     {
         return self::minus($mm, self::size(abs($mm)), '%s in · %s mm');

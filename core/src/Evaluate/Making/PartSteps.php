@@ -23,11 +23,11 @@ use Oldpart\Core\Shape\SurfaceType;
  */
 final readonly class PartSteps
 {
-    /** @var list<MakeEntry> */
-    private array $entries;
-
     /** So many surfaces are named one by one. */
     private const NAMED = 4;
+
+    /** @var list<MakeEntry> */
+    private array $entries;
 
     /** @var list<ShapedSurface> */
     private array $shapes;

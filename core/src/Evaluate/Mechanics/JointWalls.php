@@ -15,10 +15,10 @@ use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\LengthWriter;
 
 /**
- * @phpstan-type Along array{list<array{to: float, mm: float}>|null, list<SurfaceFacts>, list<Note>}
- *
  * The walls that a press works in: the outside of the outer part along the engaged stretch, and the bore of the inner
  * part behind it; stretch by stretch where they step. What lies elsewhere on the part does not count.
+ *
+ * @phpstan-type Along array{list<array{to: float, mm: float}>|null, list<SurfaceFacts>, list<Note>}
  */
 final readonly class JointWalls
 {

@@ -10,6 +10,7 @@ use Oldpart\Core\Evaluate\Sizing\SizedJoint;
 use Oldpart\Core\Facts\JobFacts;
 use Oldpart\Core\Facts\SurfaceFacts;
 use Oldpart\Core\Joint\PressAdvice;
+use Oldpart\Core\Making\StockInPlace;
 use Oldpart\Core\Measure\SurfaceKind;
 use Oldpart\Core\Quantity\Band;
 use Oldpart\Core\Quantity\LengthWriter;
@@ -21,6 +22,7 @@ use Oldpart\Core\Shape\SurfaceType;
  */
 final readonly class PressedSize
 {
+    /** Half a step of the last place in which a size is shown, mm. */
     private const NOTHING_MM = 0.0005;
 
     /**
@@ -83,7 +85,13 @@ final readonly class PressedSize
 
     /**
      * The size to cut so that, whatever it changes by, it ends inside: a bore at lower + most closing … upper + least
-     * closing, an outside at lower − least growth … upper − most growth. Null where it changes by more than the band.
+     * closing, an outside at lower − least growth … upper − most growth.
+     *
+     * @param  Band  $after  what it has to be once it is pressed, mm
+     * @param  Range  $changeMm  on the diameter, mm, below 0 where it closes
+     * @return ?Band mm; null where what it changes by varies by more than the band leaves
+     *
+     * Source: arithmetic on Lamé's growth (Joint\PressFit); that its whole range is allowed for is common practice.
      */
     public static function before(Band $after, Range $changeMm): ?Band
     {
@@ -98,7 +106,12 @@ final readonly class PressedSize
         return $by !== null && max(abs($by->min), abs($by->max)) >= self::NOTHING_MM;
     }
 
-    /** What it comes to once it is pressed. */
+    /**
+     * What it comes to once it is pressed.
+     *
+     * @param  Range  $madeMm  as it was cut, mm
+     * @return ?Range mm; null while it is not known by how much it changes
+     */
     public function after(Range $madeMm): ?Range
     {
         return $this->changeMm === null
@@ -170,10 +183,15 @@ final readonly class PressedSize
         );
     }
 
-    /** What a size that is finished in place is cut to before, with stock left on; mm. Common practice. */
+    /**
+     * What a size that is finished in place is cut to before, with stock left on.
+     *
+     * @param  Band  $after  what it is finished to, mm
+     * @return float mm
+     */
     public static function leftAtMm(SurfaceFacts $surface, Band $after): float
     {
-        $stock = max(0.3, 0.01 * $after->lowerMm);
+        $stock = StockInPlace::mm($after->lowerMm);
 
         return $surface->kind === SurfaceKind::Bore ? $after->lowerMm - $stock : $after->upperMm + $stock;
     }
