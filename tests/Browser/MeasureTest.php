@@ -153,6 +153,11 @@ final class MeasureTest extends BrowserTestCase
                 $this->find($cell('0°'), 'first cell')->getAttribute('aria-invalid'),
             ],
         );
+        // The same with Enter once more, typed anew or not: it is never passed over without a word.
+        $this->keys(WebDriverKeys::ENTER);
+        $this->sees("“not” can't be read as a size");
+        $this->keys(WebDriverKeys::CONTROL.'a', WebDriverKeys::NULL, 'not', WebDriverKeys::ENTER);
+        $this->sees("“not” can't be read as a size");
     }
 
     /** A figure of an instrument mended in the shop moves how sure the reading is, at once. */

@@ -18,6 +18,7 @@ interface Props {
 export function CellInput({ label, initial, refused, typing, store, next, onTake }: Props) {
     const [text, setText] = useState(initial);
     const stored = useRef(initial);
+    const wasRefused = useRef(refused);
     const given = useRef(false);
     const input = useRef<HTMLInputElement>(null);
     useEffect(() => {
@@ -30,7 +31,9 @@ export function CellInput({ label, initial, refused, typing, store, next, onTake
             return;
         }
         const typed = text.trim();
-        if (typed === '' || typed === stored.current) {
+        // Enter on what was refused before says again why: nobody passes over it unawares.
+        const again = then === 'next' && wasRefused.current;
+        if (typed === '' || (typed === stored.current && !again)) {
             if (then === 'next') {
                 next();
             }
@@ -38,6 +41,7 @@ export function CellInput({ label, initial, refused, typing, store, next, onTake
         }
         if (store(typed, then)) {
             stored.current = typed;
+            wasRefused.current = false;
         }
     };
     return (
