@@ -22,6 +22,8 @@ export function Backups() {
     const backups = useQuery({
         queryKey: ['backups'],
         queryFn: async () => orRefuse(await client.GET('/api/backups')),
+        // Something may have been written since it was asked.
+        staleTime: 0,
     });
     const [all, setAll] = useState(false);
     const [busy, setBusy] = useState(false);
